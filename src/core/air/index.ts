@@ -1,0 +1,8 @@
+export { moistAirDensity, saturationPressure, standardPressure } from './atmosphere';
+export {
+  type AirProperties,
+  airConductivity,
+  airProperties,
+  airSpecificHeat,
+  airViscosity,
+} from './properties';

@@ -1,0 +1,38 @@
+/** Water content at which a fluid's wet boiling point is given, % by mass. 49 CFR 571.116. */
+export const WET_WATER = 3.7;
+/** Temperature the boiling curve falls towards, K (120 °C, from memory). */
+const CURVE_FLOOR = 393.15;
+/** Water a glycol fluid takes up in the end, % by mass (from memory). */
+const SATURATION = 6;
+/** Boiling point of the free water in a silicone fluid, K. */
+const FREE_WATER = 373.15;
+
+export interface Fluid {
+  /** Boiling points, K */
+  readonly dry: number;
+  readonly wet: number;
+  /** Silicone takes up no water; what gets in lies free. */
+  readonly silicone: boolean;
+}
+
+/**
+ * Boiling point of a brake fluid at no pressure: `T_a + (T_dry − T_a)·exp(−k·w)`, with k from the wet point.
+ * @param water % by mass, 0 or more
+ * @returns K
+ */
+export function boilingPoint(fluid: Fluid, water: number): number {
+  if (fluid.silicone) return water > 0 ? FREE_WATER : fluid.dry;
+  const k = Math.log((fluid.dry - CURVE_FLOOR) / (fluid.wet - CURVE_FLOOR)) / WET_WATER;
+  return CURVE_FLOOR + (fluid.dry - CURVE_FLOOR) * Math.exp(-k * water);
+}
+
+/**
+ * Water taken up with time, saturating.
+ * @param age s since the fluid was changed
+ * @param firstYear % by mass gained in the first year; 2 by default, 1 to 3.7 reported
+ * @returns % by mass
+ */
+export function waterAfter(age: number, firstYear: number): number {
+  const years = age / (365.25 * 86400);
+  return SATURATION * (1 - (1 - Math.min(firstYear, 0.99 * SATURATION) / SATURATION) ** years);
+}

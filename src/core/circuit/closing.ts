@@ -1,0 +1,94 @@
+import { type Segment, segmentLength, segmentTurn } from './segments';
+
+/** How far the end of a line misses its start. */
+export interface ClosingError {
+  /** Length of the line, m */
+  readonly length: number;
+  /** Distance between end and start, m */
+  readonly gap: number;
+  /** End minus start, m */
+  readonly dx: number;
+  readonly dy: number;
+  /** Turned angle minus the nearest of ±360°, rad */
+  readonly heading: number;
+  /** Height of the end over the start, m */
+  readonly height: number;
+}
+
+interface Walk {
+  dx: number;
+  dy: number;
+  turned: number;
+  height: number;
+  length: number;
+  /** Heading of each segment's start, rad */
+  headings: number[];
+}
+
+function walk(segments: readonly Segment[]): Walk {
+  const result: Walk = { dx: 0, dy: 0, turned: 0, height: 0, length: 0, headings: [] };
+  for (const segment of segments) {
+    const length = segmentLength(segment);
+    const turn = segmentTurn(segment);
+    const chord = turn === 0 ? length : (2 * length * Math.sin(turn / 2)) / turn;
+    result.headings.push(result.turned);
+    result.dx += chord * Math.cos(result.turned + turn / 2);
+    result.dy += chord * Math.sin(result.turned + turn / 2);
+    result.turned += turn;
+    result.height += segment.grade * length;
+    result.length += length;
+  }
+  return result;
+}
+
+/** Where a line of straights and corners ends, against where it began. Exact for arcs and straights. */
+export function closingError(segments: readonly Segment[]): ClosingError {
+  const w = walk(segments);
+  const full = 2 * Math.PI * Math.sign(w.turned || 1);
+  return {
+    length: w.length,
+    gap: Math.hypot(w.dx, w.dy),
+    dx: w.dx,
+    dy: w.dy,
+    heading: w.turned - full,
+    height: w.height,
+  };
+}
+
+/**
+ * Closes a line with the least change: corner angles share the missing turn, straights share the missing distance
+ * (least squares), grades share the missing height.
+ * @returns the closed line, or null when no change of the given straights closes it
+ */
+export function closeLine(segments: readonly Segment[]): Segment[] | null {
+  const start = walk(segments);
+  const turning = segments.reduce((sum, s) => sum + Math.abs(segmentTurn(s)), 0);
+  if (turning === 0) return null;
+  const missing = 2 * Math.PI * Math.sign(start.turned || 1) - start.turned;
+  const turned: Segment[] = segments.map((s) =>
+    s.kind === 'corner'
+      ? { ...s, angle: s.angle + (s.hand === 'left' ? 1 : -1) * missing * (s.angle / turning) }
+      : s,
+  );
+  const w = walk(turned);
+  let [xx, xy, yy] = [0, 0, 0];
+  turned.forEach((s, i) => {
+    if (s.kind !== 'straight') return;
+    const [c, d] = [Math.cos(w.headings[i]), Math.sin(w.headings[i])];
+    xx += s.length * c * c;
+    xy += s.length * c * d;
+    yy += s.length * d * d;
+  });
+  const determinant = xx * yy - xy * xy;
+  if (determinant < 1e-6 * (xx + yy) ** 2) return null;
+  const p = (-w.dx * yy + w.dy * xy) / determinant;
+  const q = (-w.dy * xx + w.dx * xy) / determinant;
+  const grown: Segment[] = turned.map((s, i) =>
+    s.kind === 'straight'
+      ? { ...s, length: s.length * (1 + p * Math.cos(w.headings[i]) + q * Math.sin(w.headings[i])) }
+      : s,
+  );
+  if (grown.some((s) => segmentLength(s) <= 0)) return null;
+  const height = closingError(grown);
+  return grown.map((s) => ({ ...s, grade: s.grade - height.height / height.length }));
+}

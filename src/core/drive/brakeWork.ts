@@ -1,0 +1,64 @@
+import { type Forces, resistance } from './forces';
+import { findStops } from './findStops';
+import type { LapTrace } from './trace';
+import type { Vehicle } from './vehicle';
+
+/** A driven lap before its braking work is known; n + 1 points. */
+export interface DrivenLap {
+  /** m */
+  readonly distance: Float64Array;
+  /** m/s */
+  readonly speed: Float64Array;
+  /** Rise over run, 1 */
+  readonly grade: Float64Array;
+  /** Time spent on each interval, s; n. Needed where the speed reaches zero; otherwise from the mean speed. */
+  readonly duration?: Float64Array;
+  /** Name of the place at a distance, '' where it has none */
+  readonly nameAt: (distance: number) => string;
+}
+
+/**
+ * Work of the brakes along a lap: `m·δ·(−a) − drag − rolling − grade − engine − recovery`, never below zero, interval
+ * by interval, so that its sum over the lap is exact for the speeds given.
+ */
+export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace {
+  const n = lap.distance.length - 1;
+  const time = new Float64Array(n + 1);
+  const frontHeat = new Float64Array(n + 1);
+  const rearHeat = new Float64Array(n + 1);
+  const recovered = new Float64Array(n + 1);
+  const slipped = new Float64Array(n + 1);
+  const heatShare = 1 - vehicle.slipShare;
+  for (let i = 0; i < n; i++) {
+    const ds = lap.distance[i + 1] - lap.distance[i];
+    const v0 = lap.speed[i];
+    const v1 = lap.speed[i + 1];
+    const mid = Math.sqrt(0.5 * (v0 * v0 + v1 * v1));
+    const dt = lap.duration ? lap.duration[i] : (2 * ds) / (v0 + v1);
+    const grade = 0.5 * (lap.grade[i] + lap.grade[i + 1]);
+    const inertial = (0.5 * forces.mass * forces.inertia * (v0 * v0 - v1 * v1)) / ds;
+    const force = inertial - resistance(forces, mid, grade) - vehicle.engineBraking;
+    const work = Math.max(0, force) * ds;
+    let front = work * vehicle.frontShare;
+    let rear = work - front;
+    let electric = 0;
+    if (vehicle.recovery && work > 0) {
+      const fade = Math.min(1, Math.max(0, mid / vehicle.recovery.lowestSpeed - 1));
+      const limit = vehicle.recovery.power * fade * dt;
+      if (vehicle.recovery.axle === 'front') {
+        electric = Math.min(front, limit);
+        front -= electric;
+      } else {
+        electric = Math.min(rear, limit);
+        rear -= electric;
+      }
+    }
+    time[i + 1] = time[i] + dt;
+    frontHeat[i + 1] = frontHeat[i] + front * heatShare;
+    rearHeat[i + 1] = rearHeat[i] + rear * heatShare;
+    recovered[i + 1] = recovered[i] + electric;
+    slipped[i + 1] = slipped[i] + (front + rear) * vehicle.slipShare;
+  }
+  const trace = { distance: lap.distance, time, speed: lap.speed, frontHeat, rearHeat, recovered, slipped };
+  return { ...trace, stops: findStops(trace, lap.nameAt) };
+}

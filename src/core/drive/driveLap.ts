@@ -1,0 +1,66 @@
+import { type Segment, type SampledLine, sampleLine, segmentLength } from '../circuit';
+import { brakeWork, type DrivenLap } from './brakeWork';
+import { forcesOf } from './forces';
+import { solveLap } from './solveLap';
+import type { LapTrace } from './trace';
+import { lapFromTypedStops, type TypedStop } from './typedStops';
+import type { Driver, Vehicle } from './vehicle';
+
+/** A circuit, given in one of two ways. */
+export type CircuitInput =
+  | { readonly kind: 'line'; readonly segments: readonly Segment[]; readonly names: readonly string[] }
+  | { readonly kind: 'stops'; readonly stops: readonly TypedStop[] };
+
+/** Air and duct drag that the lap is driven with. */
+export interface DriveConditions {
+  /** kg/m³ */
+  readonly airDensity: number;
+  /** Drag area the ducts add to the car, m² */
+  readonly ductDragArea: number;
+}
+
+/** Distance between the points of a solved lap, m. */
+export const LINE_SPACING = 2;
+
+/** A circuit made ready once for laps at any pace. */
+export type PreparedCircuit =
+  | { readonly kind: 'line'; readonly line: SampledLine; readonly nameAt: (distance: number) => string }
+  | { readonly kind: 'stops'; readonly stops: readonly TypedStop[] };
+
+export function prepareCircuit(circuit: CircuitInput, spacing = LINE_SPACING): PreparedCircuit {
+  if (circuit.kind === 'stops') return circuit;
+  return {
+    kind: 'line',
+    line: sampleLine(circuit.segments, spacing),
+    nameAt: cornerNames(circuit.segments, circuit.names),
+  };
+}
+
+/** Drives one lap of a circuit. */
+export function driveLap(
+  circuit: PreparedCircuit,
+  vehicle: Vehicle,
+  driver: Driver,
+  conditions: DriveConditions,
+): LapTrace {
+  const forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
+  if (circuit.kind === 'stops') return brakeWork(lapFromTypedStops(circuit.stops, driver.pace), vehicle, forces);
+  const lap: DrivenLap = {
+    distance: circuit.line.distance,
+    speed: solveLap(circuit.line, forces, driver.brakeBuildUp),
+    grade: circuit.line.grade,
+    nameAt: circuit.nameAt,
+  };
+  return brakeWork(lap, vehicle, forces);
+}
+
+/** Name of the corner a braking leads into: the one at its end, or the next one on. */
+function cornerNames(segments: readonly Segment[], names: readonly string[]): (distance: number) => string {
+  const corners: { end: number; name: string }[] = [];
+  let at = 0;
+  segments.forEach((segment, i) => {
+    at += segmentLength(segment);
+    if (segment.kind === 'corner') corners.push({ end: at, name: names[i] ?? '' });
+  });
+  return (distance) => (corners.find((c) => c.end >= distance - 1) ?? corners[0])?.name ?? '';
+}

@@ -1,0 +1,64 @@
+import type { LapTrace, Stop } from './trace';
+
+/** Brakings closer than this are one, s. */
+const MERGE_GAP = 0.35;
+/** Least loss of speed that counts as a stop, m/s. */
+const LEAST_LOSS = 2;
+
+/** Finds the brakings of a lap in driving order. */
+export function findStops(trace: Omit<LapTrace, 'stops'>, nameAt: (distance: number) => string): Stop[] {
+  const n = trace.time.length - 1;
+  const spans: [number, number][] = [];
+  for (let i = 0; i < n; i++) {
+    if (heatBetween(trace, i, i + 1) + trace.recovered[i + 1] - trace.recovered[i] <= 0) continue;
+    const last = spans[spans.length - 1];
+    if (last && trace.time[i] - trace.time[last[1]] < MERGE_GAP) last[1] = i + 1;
+    else spans.push([i, i + 1]);
+  }
+  const kept = spans.filter(([a, b]) => trace.speed[a] - trace.speed[b] >= LEAST_LOSS);
+  return kept.map(([a, b], k) => describe(trace, a, b, kept[(k + 1) % kept.length][0], nameAt));
+}
+
+function heatBetween(trace: Omit<LapTrace, 'stops'>, a: number, b: number): number {
+  return trace.frontHeat[b] - trace.frontHeat[a] + trace.rearHeat[b] - trace.rearHeat[a];
+}
+
+function describe(
+  trace: Omit<LapTrace, 'stops'>,
+  a: number,
+  b: number,
+  next: number,
+  nameAt: (distance: number) => string,
+): Stop {
+  const { distance, time, speed } = trace;
+  let peakPower = 0;
+  let peakDeceleration = 0;
+  for (let i = a; i < b; i++) {
+    const dt = time[i + 1] - time[i];
+    peakPower = Math.max(peakPower, heatBetween(trace, i, i + 1) / dt);
+    peakDeceleration = Math.max(peakDeceleration, (speed[i] - speed[i + 1]) / dt);
+  }
+  const lap = next <= a ? 1 : 0;
+  const end = time.length - 1;
+  const length = distance[b] - distance[a];
+  const frontEnergy = trace.frontHeat[b] - trace.frontHeat[a];
+  const rearEnergy = trace.rearHeat[b] - trace.rearHeat[a];
+  return {
+    startIndex: a,
+    endIndex: b,
+    name: nameAt(distance[b]),
+    entrySpeed: speed[a],
+    exitSpeed: speed[b],
+    deceleration: (speed[a] ** 2 - speed[b] ** 2) / (2 * length),
+    peakDeceleration,
+    duration: time[b] - time[a],
+    length,
+    energy: frontEnergy + rearEnergy,
+    frontEnergy,
+    rearEnergy,
+    recovered: trace.recovered[b] - trace.recovered[a],
+    peakPower,
+    airTime: lap * time[end] + time[next] - time[b],
+    airDistance: lap * distance[end] + distance[next] - distance[b],
+  };
+}

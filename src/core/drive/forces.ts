@@ -1,0 +1,107 @@
+import { STANDARD_GRAVITY } from '../constants';
+import type { Driver, Vehicle } from './vehicle';
+
+/** The longitudinal and lateral limits of one car in one air at one pace, as plain numbers for the lap's loops. */
+export interface Forces {
+  readonly mass: number;
+  readonly inertia: number;
+  /** ½·ρ·Cd·A, N/(m/s)² */
+  readonly drag: number;
+  /** ½·ρ·downforce area, N/(m/s)² */
+  readonly downforce: number;
+  readonly rolling: number;
+  readonly power: number;
+  readonly drivenShare: number;
+  readonly lateralGrip: number;
+  readonly brakingGrip: number;
+  readonly tractionGrip: number;
+  /** Share of friction lost when the load doubles, 1 */
+  readonly loadLoss: number;
+}
+
+export function forcesOf(
+  vehicle: Vehicle,
+  driver: Driver,
+  airDensity: number,
+  ductDragArea: number,
+): Forces {
+  return {
+    mass: vehicle.mass,
+    inertia: vehicle.rotatingInertia,
+    drag: 0.5 * airDensity * (vehicle.dragArea + ductDragArea),
+    downforce: 0.5 * airDensity * vehicle.downforceArea,
+    rolling: vehicle.rollingResistance,
+    power: vehicle.power * driver.pace ** 1.5,
+    drivenShare: vehicle.drivenShare,
+    lateralGrip: vehicle.lateralGrip * driver.corneringCommitment * driver.pace,
+    brakingGrip: vehicle.longitudinalGrip * driver.brakingCommitment * driver.pace,
+    tractionGrip: vehicle.longitudinalGrip * driver.corneringCommitment * driver.pace,
+    loadLoss: vehicle.loadSensitivity,
+  };
+}
+
+/** Load on all tyres, N. */
+export function tyreLoad(f: Forces, speed: number, grade: number): number {
+  return (f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade) + f.downforce * speed * speed;
+}
+
+/** Share of the tyres' friction that is left at a load, 1 at the static one; falls in a line, but never under 0.4. */
+export function loadFactor(f: Forces, load: number): number {
+  return Math.max(0.4, 1 - f.loadLoss * (load / (f.mass * STANDARD_GRAVITY) - 1));
+}
+
+/** Drag, rolling resistance and grade together, N, positive against the motion. */
+export function resistance(f: Forces, speed: number, grade: number): number {
+  return f.drag * speed * speed + (f.rolling + grade) * ((f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade));
+}
+
+/** Highest speed a curvature allows, m/s; never above `cap`. Fixed point over downforce and load sensitivity. */
+export function cornerSpeed(f: Forces, curvature: number, grade: number, cap: number): number {
+  const k = Math.abs(curvature);
+  if (k < 1e-6) return cap;
+  let v = Math.min(cap, Math.sqrt((f.lateralGrip * STANDARD_GRAVITY) / k));
+  for (let i = 0; i < 60; i++) {
+    const load = tyreLoad(f, v, grade);
+    const next = Math.min(cap, Math.sqrt((f.lateralGrip * loadFactor(f, load) * load) / (f.mass * k)));
+    if (Math.abs(next - v) < 1e-9 * next) return next;
+    v = next;
+  }
+  return v;
+}
+
+/** Share of the friction ellipse that cornering leaves for braking or driving, 0 to 1. */
+function ellipseShare(f: Forces, speed: number, curvature: number, limit: number): number {
+  const used = (f.mass * speed * speed * Math.abs(curvature)) / limit;
+  return used >= 1 ? 0 : Math.sqrt(1 - used * used);
+}
+
+/** Acceleration under full power, m/s². */
+export function drivingAcceleration(f: Forces, speed: number, curvature: number, grade: number): number {
+  const load = tyreLoad(f, speed, grade);
+  const grip = loadFactor(f, load) * load;
+  const traction =
+    f.tractionGrip * grip * f.drivenShare * ellipseShare(f, speed, curvature, f.lateralGrip * grip);
+  const force = Math.min(f.power / Math.max(speed, 1), traction);
+  return (force - resistance(f, speed, grade)) / (f.mass * f.inertia);
+}
+
+/** Deceleration with all the braking the driver uses, m/s², positive. */
+export function brakingDeceleration(f: Forces, speed: number, curvature: number, grade: number): number {
+  const load = tyreLoad(f, speed, grade);
+  const grip = loadFactor(f, load) * load;
+  const tyres = f.brakingGrip * grip * ellipseShare(f, speed, curvature, f.lateralGrip * grip);
+  // The tyre turns the road's force only on the car's mass; wheels and driveline are slowed by the brake itself.
+  return Math.max(0.05, (tyres + resistance(f, speed, grade)) / f.mass);
+}
+
+/** Speed at which the power just holds the drag on level road, m/s. */
+export function topSpeed(f: Forces): number {
+  let low = 1;
+  let high = 200;
+  for (let i = 0; i < 60; i++) {
+    const mid = 0.5 * (low + high);
+    if (f.power / mid > resistance(f, mid, 0)) low = mid;
+    else high = mid;
+  }
+  return low;
+}

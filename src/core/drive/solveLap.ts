@@ -1,0 +1,61 @@
+import type { SampledLine } from '../circuit';
+import { buildUpBraking } from './buildUp';
+import { brakingDeceleration, cornerSpeed, drivingAcceleration, type Forces, topSpeed } from './forces';
+
+/**
+ * Speeds of the fastest lap a point mass can drive on a closed line: corner speeds, a forward pass limited by power and
+ * traction, a backward pass limited by braking, and a gradual start of each braking.
+ * @param line n intervals
+ * @param forces limits of car, driver and air
+ * @param buildUp time from first touch to full braking, s
+ * @returns speed at each of the n + 1 points, m/s; the last equals the first
+ */
+export function solveLap(line: SampledLine, forces: Forces, buildUp: number): Float64Array {
+  const n = line.distance.length - 1;
+  const step = line.length / n;
+  const cap = topSpeed(forces);
+  const limit = new Float64Array(n);
+  let slowest = 0;
+  for (let i = 0; i < n; i++) {
+    limit[i] = cornerSpeed(forces, line.curvature[i], line.grade[i], cap);
+    if (limit[i] < limit[slowest]) slowest = i;
+  }
+  const forward = pass(limit, slowest, 1, step, (speed, i) =>
+    drivingAcceleration(forces, speed, line.curvature[i], line.grade[i]),
+  );
+  const backward = pass(limit, slowest, -1, step, (speed, i) =>
+    brakingDeceleration(forces, speed, line.curvature[i], line.grade[i]),
+  );
+  const speed = new Float64Array(n + 1);
+  for (let i = 0; i < n; i++) speed[i] = Math.min(forward[i], backward[i]);
+  buildUpBraking(speed, forward, backward, line, forces, buildUp);
+  speed[n] = speed[0];
+  return speed;
+}
+
+/** Integrates v² round the lap twice from the slowest point (Heun), so that the seam closes on itself. */
+function pass(
+  limit: Float64Array,
+  start: number,
+  direction: 1 | -1,
+  step: number,
+  acceleration: (speed: number, index: number) => number,
+): Float64Array {
+  const n = limit.length;
+  const speed = new Float64Array(n);
+  speed[start] = limit[start];
+  let i = start;
+  for (let count = 0; count < 2 * n; count++) {
+    const next = (i + direction + n) % n;
+    const square = speed[i] * speed[i];
+    const a0 = acceleration(speed[i], i);
+    const predicted = Math.min(limit[next], Math.sqrt(Math.max(1, square + 2 * a0 * step)));
+    const a1 = acceleration(predicted, next);
+    const reached = Math.min(limit[next], Math.sqrt(Math.max(1, square + (a0 + a1) * step)));
+    // Once the second time round meets the first, the rest would only be repeated.
+    if (count >= n && Math.abs(reached - speed[next]) < 1e-12 * reached) break;
+    speed[next] = reached;
+    i = next;
+  }
+  return speed;
+}

@@ -1,0 +1,65 @@
+/** One lap, whatever it came from: n intervals, n + 1 points, from start line to start line. */
+export interface LapTrace {
+  /** Distance, m; n + 1 */
+  readonly distance: Float64Array;
+  /** Time, s; n + 1 */
+  readonly time: Float64Array;
+  /** Speed, m/s; n + 1 */
+  readonly speed: Float64Array;
+  /** Heat made in the two front brakes since the start, J; n + 1 */
+  readonly frontHeat: Float64Array;
+  /** Heat made in the two rear brakes since the start, J; n + 1 */
+  readonly rearHeat: Float64Array;
+  /** Work taken by energy recovery since the start, J; n + 1 */
+  readonly recovered: Float64Array;
+  /** Work lost in tyre slip while braking since the start, J; n + 1 */
+  readonly slipped: Float64Array;
+  /** Stops in driving order; none wraps over the start line unless the lap does */
+  readonly stops: readonly Stop[];
+}
+
+/** A braking of a lap. Energies are of the whole car. All SI. */
+export interface Stop {
+  /** First and last point of the braking in the trace */
+  readonly startIndex: number;
+  readonly endIndex: number;
+  /** Name of the place, where it has one */
+  readonly name: string;
+  /** m/s */
+  readonly entrySpeed: number;
+  /** m/s */
+  readonly exitSpeed: number;
+  /** Mean over distance, (v1² − v2²)/2s, m/s², positive */
+  readonly deceleration: number;
+  /** Greatest over an interval, m/s² */
+  readonly peakDeceleration: number;
+  /** s */
+  readonly duration: number;
+  /** m */
+  readonly length: number;
+  /** Heat into all four brakes, J */
+  readonly energy: number;
+  /** Heat into the two front brakes, J */
+  readonly frontEnergy: number;
+  /** Heat into the two rear brakes, J */
+  readonly rearEnergy: number;
+  /** Work taken by energy recovery, J */
+  readonly recovered: number;
+  /** Greatest brake power of an interval, all four brakes, W */
+  readonly peakPower: number;
+  /** From the end of this braking to the start of the next, s */
+  readonly airTime: number;
+  /** The same, m */
+  readonly airDistance: number;
+}
+
+/** Duration of the lap, s. */
+export function lapTime(trace: LapTrace): number {
+  return trace.time[trace.time.length - 1];
+}
+
+/** Heat into all four brakes in a lap, J. */
+export function lapHeat(trace: LapTrace): number {
+  const last = trace.time.length - 1;
+  return trace.frontHeat[last] + trace.rearHeat[last];
+}

@@ -1,0 +1,127 @@
+import type { DrivenLap } from './brakeWork';
+
+/** A stop as a person types it. All SI. */
+export interface TypedStop {
+  readonly name: string;
+  /** m/s */
+  readonly entrySpeed: number;
+  /** m/s; below the entry speed */
+  readonly exitSpeed: number;
+  /** Braking distance, m */
+  readonly length: number;
+  /** Rise over run while braking, 1 */
+  readonly grade: number;
+  /** From the end of this braking to the start of the next, m */
+  readonly toNext: number;
+  /** Time for it, s; null takes a constant acceleration */
+  readonly timeToNext: number | null;
+}
+
+/** Intervals of a braking and of the way to the next. */
+const BRAKING_CELLS = 40;
+const ROLLING_CELLS = 40;
+
+/**
+ * Shortest and longest time a way can take between two speeds when it is driven at the one, then with constant
+ * acceleration to the other, in either order, s.
+ */
+export function timeRange(from: number, to: number, distance: number): readonly [number, number] {
+  const ramp = (2 * distance) / (from + to);
+  const hold = (speed: number) => (speed > 0 ? distance / speed : Number.POSITIVE_INFINITY);
+  return [Math.min(ramp, hold(Math.max(from, to))), Math.max(ramp, hold(Math.min(from, to)))];
+}
+
+/**
+ * A lap from typed stops: constant deceleration in each, and from one to the next constant acceleration, or, where the
+ * time is given, a stretch at constant speed and one of constant acceleration that take that time. The start line lies
+ * half-way between the last stop and the first.
+ * @param stops at least one, in driving order, the last leading back to the first
+ * @param pace share of the hot-lap forces used, 0 to 1; speeds go with its square root
+ */
+export function lapFromTypedStops(stops: readonly TypedStop[], pace: number): DrivenLap {
+  const distance: number[] = [0];
+  const squares: number[] = [];
+  const duration: number[] = [];
+  const grade: number[] = [];
+  const names: { at: number; name: string }[] = [];
+  const scale = Math.sqrt(pace);
+
+  const add = (length: number, cells: number, from: number, to: number, slope: number) => {
+    if (length <= 0) return;
+    const ds = length / cells;
+    for (let k = 1; k <= cells; k++) {
+      const a = from * from + ((to * to - from * from) * (k - 1)) / cells;
+      const b = from * from + ((to * to - from * from) * k) / cells;
+      distance.push(distance[distance.length - 1] + ds);
+      duration.push((2 * ds) / (Math.sqrt(a) + Math.sqrt(b)));
+      squares.push(b);
+      grade.push(slope);
+    }
+  };
+  const way = (stop: TypedStop, next: TypedStop): Piece[] => wayPieces(stop, next, scale);
+
+  const last = stops[stops.length - 1];
+  const [head, tail] = splitHalf(way(last, stops[0]));
+  squares.push(tail[0].from ** 2);
+  grade.push(0);
+  for (const piece of tail) add(piece.length, ROLLING_CELLS / 2, piece.from, piece.to, 0);
+  stops.forEach((stop, k) => {
+    add(stop.length, BRAKING_CELLS, stop.entrySpeed * scale, stop.exitSpeed * scale, stop.grade);
+    names.push({ at: distance[distance.length - 1], name: stop.name });
+    const pieces = k === stops.length - 1 ? head : way(stop, stops[k + 1]);
+    for (const piece of pieces) add(piece.length, ROLLING_CELLS / 2, piece.from, piece.to, 0);
+  });
+  return {
+    distance: Float64Array.from(distance),
+    speed: Float64Array.from(squares, Math.sqrt),
+    grade: Float64Array.from(grade),
+    duration: Float64Array.from(duration),
+    nameAt: (s) => names.reduce((best, n) => (Math.abs(n.at - s) < Math.abs(best.at - s) ? n : best)).name,
+  };
+}
+
+interface Piece {
+  length: number;
+  /** m/s */
+  from: number;
+  to: number;
+}
+
+function wayPieces(stop: TypedStop, next: TypedStop, scale: number): Piece[] {
+  const from = stop.exitSpeed * scale;
+  const to = next.entrySpeed * scale;
+  const all = stop.toNext;
+  const ramp = (2 * all) / (from + to);
+  const wanted = stop.timeToNext === null ? ramp : stop.timeToNext / scale;
+  const holdFirst = wanted > ramp ? from <= to : from > to;
+  const held = holdFirst ? from : to;
+  const holdTime = held > 0 ? all / held : ramp;
+  const share = Math.abs(holdTime - ramp) < 1e-9 ? 0 : (wanted - ramp) / (holdTime - ramp);
+  const hold = Math.min(0.999, Math.max(0, share)) * all;
+  const pieces = [
+    { length: hold, from: held, to: held },
+    { length: all - hold, from, to },
+  ];
+  return (holdFirst ? pieces : pieces.reverse()).filter((p) => p.length > 0);
+}
+
+/** Splits a way at half its distance into what comes before the start line and what comes after. */
+function splitHalf(pieces: Piece[]): [Piece[], Piece[]] {
+  let left = pieces.reduce((sum, p) => sum + p.length, 0) / 2;
+  const head: Piece[] = [];
+  const tail: Piece[] = [];
+  for (const piece of pieces) {
+    if (left >= piece.length) {
+      head.push(piece);
+      left -= piece.length;
+    } else if (left <= 0) tail.push(piece);
+    else {
+      const share = left / piece.length;
+      const mid = Math.sqrt(piece.from ** 2 + share * (piece.to ** 2 - piece.from ** 2));
+      head.push({ length: left, from: piece.from, to: mid });
+      tail.push({ length: piece.length - left, from: mid, to: piece.to });
+      left = 0;
+    }
+  }
+  return [head, tail];
+}

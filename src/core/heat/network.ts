@@ -1,0 +1,43 @@
+import type { UniformTable } from './table';
+
+/** A lumped mass of the network. */
+export interface NetworkNode {
+  readonly name: string;
+  /** Heat capacity, J/K: `scale` alone, or times a table over temperature in K (then kg × J/(kg·K)) */
+  readonly scale: number;
+  readonly table: UniformTable | null;
+}
+
+/** Index of the surroundings in a link. */
+export const AMBIENT = -1;
+
+/**
+ * A path of heat between two nodes, or between a node and the surroundings. Its conductance is
+ * `coefficient · drive[channel] · factor((Ta + Tb)/2) + radiation · (Ta² + Tb²)·(Ta + Tb)`.
+ */
+export interface NetworkLink {
+  readonly from: number;
+  /** A node, or AMBIENT */
+  readonly to: number;
+  /** W/K, or whatever makes W/K with the channel's unit */
+  readonly coefficient: number;
+  /** Column of the drive that multiplies it; column 0 is always 1 */
+  readonly channel: number;
+  readonly factor: UniformTable | null;
+  /** W/K⁴ */
+  readonly radiation: number;
+}
+
+/** A source of heat: watts of the source series times a share, into one node. */
+export interface NetworkSource {
+  readonly node: number;
+  readonly share: number;
+}
+
+export interface Network {
+  readonly nodes: readonly NetworkNode[];
+  readonly links: readonly NetworkLink[];
+  readonly sources: readonly NetworkSource[];
+  /** Number of drive channels */
+  readonly channels: number;
+}

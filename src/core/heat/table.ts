@@ -1,0 +1,74 @@
+/** First temperature and step of every table, K: knots at whole tens of °C from −173 °C to 2827 °C. */
+export const TABLE_START = 100.15;
+export const TABLE_STEP = 10;
+export const TABLE_COUNT = 301;
+
+/** A function of temperature at the common knots, linear between them, held outside; TABLE_COUNT values. */
+export type UniformTable = Float64Array;
+
+/**
+ * A table from points (temperature in K, value), linear between them and held outside.
+ * @throws RangeError where the temperatures do not rise
+ */
+export function uniformTable(points: readonly (readonly [number, number])[]): UniformTable {
+  if (points.length === 0) throw new RangeError('table: at least one point is needed');
+  for (let i = 1; i < points.length; i++) {
+    if (!(points[i][0] > points[i - 1][0])) throw new RangeError(`table: temperatures must rise, point ${i}`);
+  }
+  const values = new Float64Array(TABLE_COUNT);
+  let k = 0;
+  for (let i = 0; i < TABLE_COUNT; i++) {
+    const t = TABLE_START + i * TABLE_STEP;
+    while (k < points.length - 2 && t > points[k + 1][0]) k++;
+    const [t0, v0] = points[k];
+    const [t1, v1] = points[Math.min(k + 1, points.length - 1)];
+    const share = t1 > t0 ? Math.min(1, Math.max(0, (t - t0) / (t1 - t0))) : 0;
+    values[i] = v0 + share * (v1 - v0);
+  }
+  return values;
+}
+
+/** Value of a table at a temperature in K. */
+export function tableAt(table: UniformTable, temperature: number): number {
+  const position = (temperature - TABLE_START) / TABLE_STEP;
+  if (position <= 0) return table[0];
+  if (position >= TABLE_COUNT - 1) return table[TABLE_COUNT - 1];
+  const i = position | 0;
+  return table[i] + (position - i) * (table[i + 1] - table[i]);
+}
+
+/** The integral of a table from its first temperature, at its knots. */
+export function integralTable(table: UniformTable): Float64Array {
+  const sums = new Float64Array(TABLE_COUNT);
+  for (let i = 1; i < TABLE_COUNT; i++) {
+    sums[i] = sums[i - 1] + 0.5 * TABLE_STEP * (table[i - 1] + table[i]);
+  }
+  return sums;
+}
+
+/** The integral of a table up to a temperature in K; exact for the piecewise linear table, held outside. */
+export function integralAt(table: UniformTable, sums: Float64Array, temperature: number): number {
+  const position = (temperature - TABLE_START) / TABLE_STEP;
+  if (position <= 0) return table[0] * (temperature - TABLE_START);
+  const last = TABLE_COUNT - 1;
+  if (position >= last) return sums[last] + table[last] * (position - last) * TABLE_STEP;
+  const i = position | 0;
+  const x = (position - i) * TABLE_STEP;
+  return sums[i] + x * (table[i] + (0.5 * x * (table[i + 1] - table[i])) / TABLE_STEP);
+}
+
+/**
+ * The temperature at which a table's integral has a value, K: Newton on a smooth rising function.
+ * @param guess K, within some kelvin
+ */
+export function integralInverse(
+  table: UniformTable,
+  sums: Float64Array,
+  value: number,
+  guess: number,
+  turns: number,
+): number {
+  let t = guess;
+  for (let k = 0; k < turns; k++) t += (value - integralAt(table, sums, t)) / tableAt(table, t);
+  return t;
+}

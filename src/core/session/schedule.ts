@@ -1,0 +1,205 @@
+import type { AirProperties } from '../air';
+import { CHANNEL, CHANNEL_COUNT, type Corner, faceCoefficient, passage } from '../brake';
+import type { LapTrace } from '../drive';
+import { GAMMA } from '../heat';
+
+/** Steps of the heat computation, s. */
+export interface StepSizes {
+  /** Longest while braking */
+  readonly braking: number;
+  /** Least number of steps in a braking, so that short ones show their peak */
+  readonly leastPerStop: number;
+  /** First step after a release; the following grow by half */
+  readonly release: number;
+  /** Longest while rolling */
+  readonly rolling: number;
+  /** Longest in the paddock */
+  readonly standing: number;
+}
+export const DEFAULT_STEPS: StepSizes = {
+  braking: 0.15,
+  leastPerStop: 12,
+  release: 0.08,
+  rolling: 1.5,
+  standing: 10,
+};
+
+/** What drives one axle's network through a lap, step by step; m steps. Computed once for each kind of lap. */
+export interface AxleSchedule {
+  /** Heat into one wheel's brake at the two stages of each step, W; m */
+  readonly early: Float64Array;
+  readonly late: Float64Array;
+  /** Drive channels; m × CHANNEL_COUNT */
+  readonly drive: Float64Array;
+}
+
+export interface LapSchedule {
+  /** End of each step, s since the lap's start; m */
+  readonly time: Float64Array;
+  /** s; m */
+  readonly dt: Float64Array;
+  /** 1 where the step begins or ends a braking; m */
+  readonly event: Uint8Array;
+  /** Distance at the end of each step, m; m */
+  readonly distance: Float64Array;
+  /** Stop during or after which each step lies, −1 before the first; m */
+  readonly stop: Int32Array;
+  /** 1 while braking in that stop; m */
+  readonly inStop: Uint8Array;
+  readonly front: AxleSchedule;
+  readonly rear: AxleSchedule;
+}
+
+/** Fills one row of drive channels for a speed in m/s. */
+export function fillDrive(
+  row: Float64Array,
+  corner: Corner,
+  air: AirProperties,
+  speed: number,
+  wheelRadius: number,
+  applied: boolean,
+): void {
+  row[CHANNEL.steady] = 1;
+  row[CHANNEL.applied] = applied ? 1 : 0;
+  row[CHANNEL.released] = applied ? 0 : 1;
+  row[CHANNEL.face] = faceCoefficient(air, speed, corner.rotor.outerDiameter);
+  row[CHANNEL.passage] = passage(corner, air, speed, wheelRadius).conductance;
+  // 10 W/(m²·K) standing to 60 at 50 m/s (from memory).
+  row[CHANNEL.caliper] = 10 + speed;
+  row[CHANNEL.still] = Math.max(0, 1 - speed / 5);
+}
+
+interface Span {
+  from: number;
+  to: number;
+  braking: boolean;
+  stop: number;
+}
+
+/** Cuts a lap into steps that begin and end with each braking. */
+export function lapSchedule(
+  trace: LapTrace,
+  front: Corner,
+  rear: Corner,
+  air: AirProperties,
+  wheelRadius: number,
+  steps: StepSizes,
+): LapSchedule {
+  const ends: number[] = [];
+  const event: number[] = [];
+  const stop: number[] = [];
+  const inStop: number[] = [];
+  for (const span of spansOf(trace)) {
+    const duration = span.to - span.from;
+    const cuts = span.braking ? evenCuts(duration, steps) : growingCuts(duration, steps);
+    cuts.forEach((cut, k) => {
+      ends.push(k === cuts.length - 1 ? span.to : span.from + cut);
+      event.push(k === 0 ? 1 : 0);
+      stop.push(span.stop);
+      inStop.push(span.braking ? 1 : 0);
+    });
+  }
+  const time = Float64Array.from(ends);
+  const m = time.length;
+  const dt = Float64Array.from(ends, (t, k) => t - (k === 0 ? 0 : ends[k - 1]));
+  const distance = new Float64Array(m);
+  const speedMid = new Float64Array(m);
+  const sampler = traceSampler(trace);
+  for (let k = 0; k < m; k++) {
+    speedMid[k] = sampler(time[k] - 0.5 * dt[k], trace.speed);
+    distance[k] = sampler(time[k], trace.distance);
+  }
+  const axle = (heat: Float64Array, corner: Corner): AxleSchedule => {
+    const cumulative = Float64Array.from(time, (t) => 0.5 * sampler(t, heat));
+    const { early, late } = stagePowers(cumulative, dt, event);
+    const drive = new Float64Array(m * CHANNEL_COUNT);
+    for (let k = 0; k < m; k++) {
+      const row = drive.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
+      fillDrive(row, corner, air, speedMid[k], wheelRadius, inStop[k] === 1);
+    }
+    return { early, late, drive };
+  };
+  return {
+    time,
+    dt,
+    event: Uint8Array.from(event),
+    distance,
+    stop: Int32Array.from(stop),
+    inStop: Uint8Array.from(inStop),
+    front: axle(trace.frontHeat, front),
+    rear: axle(trace.rearHeat, rear),
+  };
+}
+
+function spansOf(trace: LapTrace): Span[] {
+  const spans: Span[] = [];
+  let at = 0;
+  trace.stops.forEach((stop, k) => {
+    const start = trace.time[stop.startIndex];
+    const end = trace.time[stop.endIndex];
+    if (start > at) spans.push({ from: at, to: start, braking: false, stop: k - 1 });
+    spans.push({ from: start, to: end, braking: true, stop: k });
+    at = end;
+  });
+  const end = trace.time[trace.time.length - 1];
+  if (end > at) spans.push({ from: at, to: end, braking: false, stop: trace.stops.length - 1 });
+  return spans;
+}
+
+function evenCuts(duration: number, steps: StepSizes): number[] {
+  const count = Math.max(steps.leastPerStop, Math.ceil(duration / steps.braking - 1e-9));
+  return Array.from({ length: count }, (_, k) => ((k + 1) * duration) / count);
+}
+
+function growingCuts(duration: number, steps: StepSizes): number[] {
+  const cuts: number[] = [];
+  let at = 0;
+  let step = steps.release;
+  while (at < duration - 1e-9) {
+    const left = duration - at;
+    at += left < 1.5 * step ? left : step;
+    cuts.push(at);
+    step = Math.min(steps.rolling, 1.5 * step);
+  }
+  return cuts;
+}
+
+/** Linear interpolation over the trace's time; times asked for must not fall much between calls to be quick. */
+function traceSampler(trace: LapTrace): (t: number, values: Float64Array) => number {
+  let i = 0;
+  const last = trace.time.length - 2;
+  return (t, values) => {
+    while (i > 0 && trace.time[i] > t) i--;
+    while (i < last && trace.time[i + 1] <= t) i++;
+    const span = trace.time[i + 1] - trace.time[i];
+    const share = Math.min(1, Math.max(0, (t - trace.time[i]) / span));
+    return values[i] + share * (values[i + 1] - values[i]);
+  };
+}
+
+/**
+ * Powers at the two stages of each step, from the heat made up to each step's end: a line through each step with the
+ * slope of its neighbours, whose stage-weighted mean is the step's exact mean power.
+ */
+function stagePowers(cumulative: Float64Array, dt: Float64Array, event: readonly number[]) {
+  const m = dt.length;
+  const mean = new Float64Array(m);
+  for (let k = 0; k < m; k++) mean[k] = (cumulative[k] - (k === 0 ? 0 : cumulative[k - 1])) / dt[k];
+  const early = new Float64Array(m);
+  const late = new Float64Array(m);
+  for (let k = 0; k < m; k++) {
+    const before = event[k] === 1 ? k : k - 1;
+    const after = k === m - 1 || event[k + 1] === 1 ? k : k + 1;
+    let rise = 0;
+    if (after > before) {
+      let span = 0.5 * (dt[before] + dt[after]);
+      if (after - before === 2) span += dt[k];
+      rise = ((mean[after] - mean[before]) / span) * dt[k];
+    }
+    const bound = 2 * mean[k];
+    rise = Math.min(bound, Math.max(-bound, rise));
+    early[k] = mean[k] + rise * (GAMMA - 0.5);
+    late[k] = mean[k] + 0.5 * rise;
+  }
+  return { early, late };
+}

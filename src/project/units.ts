@@ -1,0 +1,78 @@
+/** A way of writing a quantity: shown = stored · scale + offset. */
+export interface Unit {
+  readonly label: string;
+  readonly scale: number;
+  readonly offset: number;
+  /** Decimals usual for results */
+  readonly decimals: number;
+}
+
+const unit = (label: string, scale = 1, decimals = 1, offset = 0): Unit => ({ label, scale, offset, decimals });
+
+/**
+ * Quantities of the project file and of what is shown. The first unit is the one stored and the metric one, the second,
+ * where there is one, the US one. Factors are exact by definition (inch, pound, mile) except hp (745.699872 W).
+ */
+export const QUANTITIES = {
+  temperature: [unit('°C', 1, 0), unit('°F', 1.8, 0, 32)],
+  difference: [unit('K', 1, 0), unit('°F', 1.8, 0)],
+  speed: [unit('km/h', 1, 0), unit('mph', 1 / 1.609344, 0)],
+  mass: [unit('kg', 1, 1), unit('lb', 1 / 0.45359237, 1)],
+  distance: [unit('m', 1, 0), unit('ft', 1 / 0.3048, 0)],
+  smallLength: [unit('mm', 1, 1), unit('in', 1 / 25.4, 3)],
+  area: [unit('cm²', 1, 1), unit('in²', 1 / 6.4516, 2)],
+  bigArea: [unit('m²', 1, 2), unit('ft²', 1 / 0.09290304, 1)],
+  power: [unit('kW', 1, 0), unit('hp', 1 / 0.745699872, 0)],
+  energy: [unit('kJ', 1, 0), unit('BTU', 1 / 1.05505585262, 0)],
+  deceleration: [unit('m/s²', 1, 1), unit('g', 1 / 9.80665, 2)],
+  force: [unit('N', 1, 0), unit('lbf', 1 / 4.4482216152605, 0)],
+  density: [unit('kg/m³', 1, 3)],
+  conductance: [unit('W/K', 1, 2)],
+  seconds: [unit('s', 1, 1)],
+  minutes: [unit('min', 1, 0)],
+  months: [unit('months', 1, 0)],
+  laps: [unit('laps', 1, 0)],
+  percent: [unit('%', 1, 1)],
+  angle: [unit('°', 1, 1)],
+  count: [unit('', 1, 0)],
+  factor: [unit('', 1, 3)],
+} as const satisfies Record<string, readonly [Unit] | readonly [Unit, Unit]>;
+
+export type Quantity = keyof typeof QUANTITIES;
+
+/** Quantities that can be switched, in the order they are listed. */
+export const SWITCHABLE = (Object.keys(QUANTITIES) as Quantity[]).filter((q) => QUANTITIES[q].length > 1);
+
+/** Which quantities are shown in US units. */
+export type UnitChoice = Readonly<Partial<Record<Quantity, 'us'>>>;
+export const METRIC: UnitChoice = {};
+export const US: UnitChoice = Object.fromEntries(SWITCHABLE.map((q) => [q, 'us']));
+
+/** The unit a quantity is shown in. */
+export function unitOf(quantity: Quantity, choice: UnitChoice): Unit {
+  const units: readonly Unit[] = QUANTITIES[quantity];
+  return choice[quantity] === 'us' && units.length > 1 ? units[1] : units[0];
+}
+
+export function toShown(value: number, unit: Unit): number {
+  return value * unit.scale + unit.offset;
+}
+
+export function toStored(shown: number, unit: Unit): number {
+  return (shown - unit.offset) / unit.scale;
+}
+
+/** A stored value as text without its unit. */
+export function formatValue(value: number, unit: Unit, decimals = unit.decimals): string {
+  const text = toShown(value, unit).toFixed(decimals);
+  // A rounded small negative number must not read as "-0".
+  return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−');
+}
+
+/** A stored value as text with its unit. */
+export function formatQuantity(value: number, quantity: Quantity, choice: UnitChoice, decimals?: number): string {
+  const u = unitOf(quantity, choice);
+  const text = formatValue(value, u, decimals ?? u.decimals);
+  if (u.label === '') return text;
+  return u.label === '%' || u.label === '°' ? `${text}${u.label}` : `${text} ${u.label}`;
+}
