@@ -6,3 +6,27 @@ export { type FieldInfo, fieldInfo } from './field';
 export { type Plan, PROJECT_FORMAT, PROJECT_VERSION, type Project, planSchema, projectSchema } from './projectSchema';
 export { circuitInput, fluidBoilingPointC, fluidWater, type Setup, sessionInput, setupOf, stopLength } from './toCore';
 export * from './units';
+export { circuitProblems, projectProblems } from './problems';
+export {
+  issueProblem,
+  LARGEST_FILE,
+  type Problem,
+  pathText,
+  projectJsonSchema,
+  type ReadResult,
+  readProject,
+  writeProject,
+} from './readProject';
+export { resultDocument, STOP_COLUMNS, type StopRow, stopRows, stopsCsv, tracesCsv } from './results';
+export {
+  AXLE_WORDS,
+  celsius,
+  clockText,
+  marginText,
+  momentText,
+  PART_WORDS,
+  temperatureText,
+  UNCALIBRATED_NOTE,
+  type VerdictText,
+  verdictText,
+} from './wording';

@@ -20,7 +20,7 @@ export interface DriveConditions {
 }
 
 /** Distance between the points of a solved lap, m. */
-export const LINE_SPACING = 2;
+export const LINE_SPACING = 1;
 
 /** A circuit made ready once for laps at any pace. */
 export type PreparedCircuit =

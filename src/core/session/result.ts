@@ -23,7 +23,9 @@ export interface LapResult {
   readonly startTime: number;
   /** s */
   readonly lapTime: number;
-  /** By stop of the lap's trace */
+  /** How it was driven; laps of one kind share it */
+  readonly trace: LapTrace;
+  /** By stop of the trace */
   readonly front: readonly StopHeat[];
   readonly rear: readonly StopHeat[];
 }

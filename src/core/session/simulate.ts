@@ -74,6 +74,7 @@ export function simulateSession(input: SessionInput, numerics: Numerics = DEFAUL
       number: index + 1,
       startTime,
       lapTime: lapTime(trace),
+      trace,
       front: stopHeats(record, 'front', trace, schedule, sample),
       rear: stopHeats(record, 'rear', trace, schedule, sample),
     });

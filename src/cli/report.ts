@@ -1,0 +1,83 @@
+import { AXLES, lapHeat, lapTime, type SessionResult } from '../core';
+import {
+  AXLE_WORDS,
+  clockText,
+  formatQuantity,
+  marginText,
+  METRIC,
+  momentText,
+  PART_WORDS,
+  type Setup,
+  stopRows,
+  temperatureText,
+  UNCALIBRATED_NOTE,
+  verdictText,
+} from '../project';
+
+/** Verdict, stop table of the hottest hot lap, margins and energy balance, for a terminal. */
+export function reportText(setup: Setup, result: SessionResult): string {
+  const verdict = verdictText(result, METRIC);
+  const hottest = hottestLap(result);
+  const seconds = lapTime(result.trace);
+  const lines = [
+    `${setup.plan.name}: ${setup.car.name} at ${setup.circuit.name}`,
+    '',
+    `${verdict.state}. ${verdict.sentence}`,
+    ...verdict.notes,
+    UNCALIBRATED_NOTE,
+    '',
+    `Lap ${clockText(seconds)} (${seconds.toFixed(2)} s), brake heat ${formatQuantity(lapHeat(result.trace) / 1000, 'energy', METRIC)} a lap, ${(lapHeat(result.trace) / seconds / 1000).toFixed(1)} kW averaged over it.`,
+    '',
+    `Stops of lap ${hottest}, the hottest (°C)`,
+    ...table(
+      ['', 'stop', 'in km/h', 'out', 'm/s²', 's', 'm', 'kJ', 'peak kW', 'front %', 'face', 'peak', 'bulk', 'after', 'fluid', 'air s'],
+      stopRows(result, hottest).map((r) => [
+        String(r.stop),
+        r.name,
+        ...[r.entryKmh, r.exitKmh].map((v) => v.toFixed(0)),
+        ...[r.decelerationMs2, r.timeS].map((v) => v.toFixed(1)),
+        ...[r.lengthM, r.energyKj, r.peakPowerKw, r.frontSharePercent].map((v) => v.toFixed(0)),
+        ...[r.frontFaceBeforeC, r.frontFacePeakC, r.frontBulkBeforeC, r.frontBulkAfterC, r.frontFluidC].map((v) =>
+          v.toFixed(0),
+        ),
+        r.airTimeS.toFixed(1),
+      ]),
+    ),
+    '',
+    'Margins',
+    ...table(
+      ['axle', 'part', 'worst', 'limit', 'margin', 'when'],
+      AXLES.flatMap((axle) => result.margins.filter((m) => m.axle === axle)).map((m) => [
+        AXLE_WORDS[m.axle],
+        m.part === 'bite' ? 'cold bite' : PART_WORDS[m.part].name,
+        temperatureText(m.worst, METRIC),
+        temperatureText(m.limit, METRIC),
+        marginText(m, METRIC),
+        momentText(m.at, result),
+      ]),
+      2,
+    ),
+    '',
+    `Energy in ${(result.audit.supplied / 1e6).toFixed(3)} MJ = stored ${(result.audit.stored / 1e6).toFixed(3)} + carried away ${(result.audit.lost / 1e6).toFixed(3)}; they differ by ${(100 * result.audit.residual).toExponential(1)} %.`,
+  ];
+  return `${lines.join('\n')}\n`;
+}
+
+function hottestLap(result: SessionResult): number {
+  let best = 1;
+  let peak = 0;
+  for (const lap of result.laps) {
+    const top = Math.max(...lap.front.map((s) => s.facePeak), ...lap.rear.map((s) => s.facePeak));
+    if (lap.kind === 'hot' && top > peak) [best, peak] = [lap.number, top];
+  }
+  return best;
+}
+
+/** Columns as wide as their longest cell; the first `left` ones to the left, the others to the right. */
+function table(head: readonly string[], rows: readonly (readonly string[])[], left = 2): string[] {
+  const all = [head, ...rows];
+  const widths = head.map((_, c) => Math.max(...all.map((row) => row[c].length)));
+  return all.map((row) =>
+    row.map((cell, c) => (c < left ? cell.padEnd(widths[c]) : cell.padStart(widths[c]))).join('  ').trimEnd(),
+  );
+}

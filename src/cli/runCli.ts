@@ -1,0 +1,146 @@
+import { readFileSync, statSync, writeFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { demoProject } from '../../demo/project';
+import { simulateSession } from '../core';
+import {
+  LARGEST_FILE,
+  type Problem,
+  type Project,
+  projectJsonSchema,
+  projectProblems,
+  readProject,
+  resultDocument,
+  sessionInput,
+  setupOf,
+  stopsCsv,
+  tracesCsv,
+  writeProject,
+} from '../project';
+import { reportText } from './report';
+
+/** A use of the command that cannot be carried out; shown without a stack, exit code 2. */
+export class CliError extends Error {}
+
+const USAGE = `kettle: brake temperatures without a browser
+
+  kettle demo                     print the demo project
+  kettle run FILE [--plan ID]     compute a plan: verdict, stop table, peaks
+      --json OUT                  write the whole result as JSON
+      --csv OUT                   write every stop as CSV, and every sample beside it as OUT with "-trace"
+  kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is
+  kettle schema                   print the JSON Schema of the project file
+
+"-" is standard input or standard output.
+`;
+
+/**
+ * Runs one command.
+ * @param args as typed after "kettle"
+ * @param print takes what goes to standard output
+ * @returns the exit code
+ * @throws CliError for a wrong use or an unreadable file
+ */
+export function runCli(args: readonly string[], print: (text: string) => void): number {
+  const [command, ...rest] = args;
+  switch (command) {
+    case 'demo':
+      print(writeProject(demoProject));
+      return 0;
+    case 'schema':
+      print(`${JSON.stringify(projectJsonSchema(), null, 2)}\n`);
+      return 0;
+    case 'check':
+      return check(rest, print);
+    case 'run':
+      return run(rest, print);
+    case undefined:
+    case 'help':
+    case '--help':
+      print(USAGE);
+      return 0;
+    default:
+      throw new CliError(`there is no command "${command}"\n\n${USAGE}`);
+  }
+}
+
+function readText(file: string | undefined): string {
+  if (!file) throw new CliError(`a FILE is needed\n\n${USAGE}`);
+  try {
+    if (file === '-') return readFileSync(0, 'utf8');
+    const { size } = statSync(file);
+    if (size > LARGEST_FILE) {
+      throw new CliError(`${file} has ${(size / 1e6).toFixed(0)} MB; a project has at most ${(LARGEST_FILE / 1e6).toFixed(0)} MB`);
+    }
+    return readFileSync(file, 'utf8');
+  } catch (error) {
+    if (error instanceof CliError) throw error;
+    throw new CliError(`${file} cannot be read: ${(error as Error).message}`);
+  }
+}
+
+const problemLine = (p: Problem) => `${p.severity}: ${p.path ? `${p.path}: ` : ''}${p.message}\n`;
+
+function check(args: readonly string[], print: (text: string) => void): number {
+  const read = readProject(readText(args[0]));
+  const problems = read.ok ? projectProblems(read.project) : read.problems;
+  for (const problem of problems) print(problemLine(problem));
+  if (problems.some((p) => p.severity === 'error')) return 2;
+  print('The project can be computed.\n');
+  return 0;
+}
+
+function load(file: string | undefined): Project {
+  const read = readProject(readText(file));
+  if (read.ok) return read.project;
+  throw new CliError(`${file} is not a project that can be computed:\n${read.problems.map(problemLine).join('')}`);
+}
+
+function run(args: readonly string[], print: (text: string) => void): number {
+  let parsed: ReturnType<typeof parseRun>;
+  try {
+    parsed = parseRun(args);
+  } catch (error) {
+    throw new CliError((error as Error).message);
+  }
+  const { positionals, values } = parsed;
+  const project = load(positionals[0]);
+  let setup: ReturnType<typeof setupOf>;
+  try {
+    setup = setupOf(project, values.plan ?? project.selectedPlanId);
+  } catch {
+    const known = project.plans.map((p) => `  ${p.id}: ${p.name}`).join('\n');
+    throw new CliError(`there is no plan "${values.plan}"; the project has\n${known}`);
+  }
+  const circuitIndex = project.circuits.indexOf(setup.circuit);
+  const grave = projectProblems(project).filter(
+    (p) => p.severity === 'error' && p.path.startsWith(`circuits[${circuitIndex}].`),
+  );
+  if (grave.length > 0) throw new CliError(`the plan cannot be computed:\n${grave.map(problemLine).join('')}`);
+
+  const result = simulateSession(sessionInput(setup));
+  const write = (file: string, text: string) => {
+    if (file === '-') return print(text);
+    try {
+      writeFileSync(file, text);
+    } catch (error) {
+      throw new CliError(`${file} cannot be written: ${(error as Error).message}`);
+    }
+  };
+  const toStdout = values.json === '-' || values.csv === '-';
+  if (!toStdout) print(reportText(setup, result));
+  if (values.json !== undefined) write(values.json, `${JSON.stringify(resultDocument(setup, result))}\n`);
+  if (values.csv !== undefined) {
+    write(values.csv, `${stopsCsv(result)}\n`);
+    if (values.csv === '-') print(`\n${tracesCsv(result)}\n`);
+    else write(values.csv.replace(/(\.csv)?$/i, '-trace.csv'), `${tracesCsv(result)}\n`);
+  }
+  return 0;
+}
+
+function parseRun(args: readonly string[]) {
+  return parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: { json: { type: 'string' }, csv: { type: 'string' }, plan: { type: 'string' } },
+  });
+}

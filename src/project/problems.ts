@@ -1,0 +1,65 @@
+import { type ClosingError, timeRange } from '../core';
+import type { Circuit } from './circuitSchema';
+import { circuitClosing } from './closeCircuit';
+import type { Project } from './projectSchema';
+import type { Problem } from './readProject';
+import { stopLength } from './toCore';
+
+/** A lap that misses closing by more than this share of its length cannot be driven as a lap. */
+const OPEN_SHARE = 0.03;
+
+/** What is wrong, or odd, with a circuit that its schema cannot see. Paths start at the circuit. */
+export function circuitProblems(circuit: Circuit): Problem[] {
+  const { layout } = circuit;
+  if (layout.kind === 'line') {
+    const closing = circuitClosing(circuit);
+    return closing ? closingProblems(closing) : [];
+  }
+  const problems: Problem[] = [];
+  layout.stops.forEach((stop, i) => {
+    const next = layout.stops[(i + 1) % layout.stops.length];
+    const at = (field: string) => `layout.stops[${i}].${field}`;
+    const length = stopLength(stop);
+    const mean = ((stop.entryKmh / 3.6) ** 2 - (stop.exitKmh / 3.6) ** 2) / (2 * length);
+    if (mean > 45) {
+      problems.push({
+        path: at('distanceM'),
+        message: `${length.toFixed(0)} m from ${stop.entryKmh} to ${stop.exitKmh} km/h is ${mean.toFixed(0)} m/s²; no car on wheels does that`,
+        severity: 'error',
+      });
+    }
+    if (stop.timeToNextS === null) return;
+    const [least, most] = timeRange(stop.exitKmh / 3.6, next.entryKmh / 3.6, stop.toNextM);
+    if (stop.timeToNextS < least - 0.05 || stop.timeToNextS > most + 0.05) {
+      const range = Number.isFinite(most) ? `${least.toFixed(1)} to ${most.toFixed(1)} s` : `at least ${least.toFixed(1)} s`;
+      problems.push({
+        path: at('timeToNextS'),
+        message: `does not fit: ${stop.toNextM} m between ${stop.exitKmh} and ${next.entryKmh} km/h takes ${range}`,
+        severity: 'error',
+      });
+    }
+  });
+  return problems;
+}
+
+function closingProblems(closing: ClosingError): Problem[] {
+  const degrees = (closing.heading * 180) / Math.PI;
+  const open = closing.gap > OPEN_SHARE * closing.length || Math.abs(degrees) > 20;
+  if (closing.gap < 2 && Math.abs(degrees) < 1 && Math.abs(closing.height) < 1) return [];
+  const turn = Math.abs(degrees) >= 1 ? ` and ${Math.abs(degrees).toFixed(0)}° ${degrees > 0 ? 'too far round' : 'short of a full turn'}` : '';
+  const climb = Math.abs(closing.height) >= 1 ? `, ${Math.abs(closing.height).toFixed(0)} m ${closing.height > 0 ? 'above' : 'below'} the start` : '';
+  return [
+    {
+      path: 'layout.segments',
+      message: `the line does not close: it ends ${closing.gap.toFixed(0)} m from its start${turn}${climb}`,
+      severity: open ? 'error' : 'warning',
+    },
+  ];
+}
+
+/** Everything wrong or odd in a valid project, with paths from its root. */
+export function projectProblems(project: Project): Problem[] {
+  return project.circuits.flatMap((circuit, i) =>
+    circuitProblems(circuit).map((p) => ({ ...p, path: `circuits[${i}].${p.path}` })),
+  );
+}

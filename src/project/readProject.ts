@@ -1,0 +1,133 @@
+import { z } from 'zod';
+import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './projectSchema';
+
+/** Something wrong with a project: where, what, and how grave. */
+export interface Problem {
+  /** Path in the document, "cars[0].massKg"; '' for the whole */
+  readonly path: string;
+  readonly message: string;
+  readonly severity: 'error' | 'warning';
+}
+
+export type ReadResult =
+  | { readonly ok: true; readonly project: Project }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/** Largest project file that is read, bytes. */
+export const LARGEST_FILE = 25 * 1024 * 1024;
+const POISONED = new Set(['__proto__', 'constructor', 'prototype']);
+
+export function pathText(path: readonly PropertyKey[]): string {
+  return path.reduce<string>(
+    (text, part) => (typeof part === 'number' ? `${text}[${part}]` : `${text}${text ? '.' : ''}${String(part)}`),
+    '',
+  );
+}
+
+const failure = (message: string, path = ''): ReadResult => ({
+  ok: false,
+  problems: [{ path, message, severity: 'error' }],
+});
+
+/** Where JSON text breaks, as "line 3, column 7", as far as the engine says. */
+function breakPlace(text: string, error: unknown): string {
+  const match = /position (\d+)/.exec(String(error));
+  if (!match) return '';
+  const before = text.slice(0, Number(match[1]));
+  const line = before.split('\n').length;
+  return ` at line ${line}, column ${before.length - before.lastIndexOf('\n')}`;
+}
+
+function poisonedPath(value: unknown, path: PropertyKey[] = []): string | null {
+  if (typeof value !== 'object' || value === null) return null;
+  for (const key of Object.keys(value)) {
+    const here = [...path, Array.isArray(value) ? Number(key) : key];
+    if (POISONED.has(key)) return pathText(here);
+    const found = poisonedPath((value as Record<string, unknown>)[key], here);
+    if (found) return found;
+  }
+  return null;
+}
+
+/** Reads a project from JSON text: everything wrong is said with its path, and nothing is half taken over. */
+export function readProject(text: string): ReadResult {
+  if (text.trim() === '') return failure('The file is empty. A project exported from here was expected.');
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    return failure(`The file is not JSON: it breaks${breakPlace(text, error)}. A project exported from here was expected.`);
+  }
+  return readProjectValue(value);
+}
+
+/** The same for parsed data. */
+export function readProjectValue(value: unknown): ReadResult {
+  const poisoned = poisonedPath(value);
+  if (poisoned) return failure('The key is not allowed in a project.', poisoned);
+  const format = (value as { format?: unknown } | null)?.format;
+  if (typeof value !== 'object' || value === null || format !== PROJECT_FORMAT) {
+    return failure(
+      `This JSON is of another kind: "format" should be "${PROJECT_FORMAT}"${typeof format === 'string' ? `, and is "${format.slice(0, 60)}"` : ''}.`,
+      'format',
+    );
+  }
+  const version = (value as { version?: unknown }).version;
+  if (typeof version === 'number' && version > PROJECT_VERSION) {
+    return failure(
+      `The project is of version ${version}; this program reads up to version ${PROJECT_VERSION}. A newer program is needed.`,
+      'version',
+    );
+  }
+  const parsed = projectSchema.safeParse(value);
+  if (parsed.success) return { ok: true, project: parsed.data };
+  return { ok: false, problems: parsed.error.issues.map(issueProblem) };
+}
+
+/** A schema's complaint as a problem in the words used everywhere. */
+export function issueProblem(issue: z.core.$ZodIssue): Problem {
+  return { path: pathText(issue.path), message: issueMessage(issue), severity: 'error' };
+}
+
+function issueMessage(issue: z.core.$ZodIssue): string {
+  switch (issue.code) {
+    case 'invalid_type':
+      return `must be ${issue.expected === 'int' ? 'a whole number' : `a ${issue.expected}`}, and is ${kindOf(issue.input)}`;
+    case 'too_small':
+      return issue.origin === 'array' || issue.origin === 'string'
+        ? issue.origin === 'string'
+          ? 'must not be empty'
+          : `must have at least ${issue.minimum}`
+        : `must be at least ${issue.minimum}`;
+    case 'too_big':
+      return issue.origin === 'array' || issue.origin === 'string'
+        ? `must have at most ${issue.maximum}${issue.origin === 'string' ? ' characters' : ''}`
+        : `must be at most ${issue.maximum}`;
+    case 'invalid_value':
+      return `must be one of ${issue.values.map((v) => `"${String(v)}"`).join(', ')}`;
+    case 'unrecognized_keys':
+      return `has keys nobody knows: ${issue.keys.map((k) => `"${k}"`).join(', ')}`;
+    default:
+      return issue.message;
+  }
+}
+
+function kindOf(input: unknown): string {
+  if (input === undefined) return 'missing';
+  if (input === null) return 'null';
+  if (typeof input === 'number' && !Number.isFinite(input)) return 'not a number';
+  return `a ${Array.isArray(input) ? 'list' : typeof input}`;
+}
+
+/** The project as JSON text, to be read back by `readProject`. */
+export function writeProject(project: Project): string {
+  return `${JSON.stringify(project, null, 2)}\n`;
+}
+
+/** The published JSON Schema of the project file, made from the same source that checks it. */
+export function projectJsonSchema(): object {
+  return {
+    title: 'Fervent Kettle project',
+    ...z.toJSONSchema(projectSchema, { target: 'draft-2020-12', unrepresentable: 'any' }),
+  };
+}
