@@ -30,3 +30,7 @@ export {
   type VerdictText,
   verdictText,
 } from './wording';
+export { copyItem, deleteItem, deletionObstacle, type ItemOf, renameItem, replaceItem, type Shelf } from './library';
+export { starterLine, starterStop } from './starters';
+export { stopsFromLap } from './stopsFromLap';
+export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } from './whatIf';

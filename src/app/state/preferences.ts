@@ -1,0 +1,71 @@
+import { useSyncExternalStore } from 'react';
+import { z } from 'zod';
+import { type Quantity, SWITCHABLE, type UnitChoice } from '../../project';
+
+const preferencesSchema = z.object({
+  theme: z.enum(['system', 'light', 'dark']).catch('system'),
+  us: z.array(z.enum(SWITCHABLE as [Quantity, ...Quantity[]])).catch([]),
+});
+type Preferences = z.infer<typeof preferencesSchema>;
+
+const KEY = 'fervent-kettle-preferences';
+
+function read(): Preferences {
+  try {
+    return preferencesSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? '{}'));
+  } catch {
+    // Blocked or garbled: preferences are worth no message.
+    return { theme: 'system', us: [] };
+  }
+}
+
+let current = read();
+let units: UnitChoice = unitsOf(current);
+const listeners = new Set<() => void>();
+
+function unitsOf(preferences: Preferences): UnitChoice {
+  return Object.fromEntries(preferences.us.map((q) => [q, 'us' as const]));
+}
+
+function write(next: Preferences): void {
+  current = next;
+  units = unitsOf(next);
+  try {
+    localStorage.setItem(KEY, JSON.stringify(next));
+  } catch {
+    // Kept for this visit only.
+  }
+  applyTheme();
+  for (const listener of listeners) listener();
+}
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+const darkQuery = window.matchMedia('(prefers-color-scheme: dark)');
+
+/** Sets the theme on the document; called once at the start and at each change. */
+export function applyTheme(): void {
+  const dark = current.theme === 'dark' || (current.theme === 'system' && darkQuery.matches);
+  document.documentElement.dataset.theme = dark ? 'dark' : 'light';
+}
+darkQuery.addEventListener('change', applyTheme);
+
+/** The units numbers are shown in. */
+export function useUnits(): UnitChoice {
+  return useSyncExternalStore(subscribe, () => units);
+}
+
+export function useTheme(): Preferences['theme'] {
+  return useSyncExternalStore(subscribe, () => current.theme);
+}
+
+export const setTheme = (theme: Preferences['theme']) => write({ ...current, theme });
+
+/** Shows quantities in US units or not. */
+export function setUs(quantities: readonly Quantity[], us: boolean): void {
+  const rest = current.us.filter((q) => !quantities.includes(q));
+  write({ ...current, us: us ? [...rest, ...quantities] : rest });
+}

@@ -1,0 +1,265 @@
+import { scaleLinear } from 'd3-scale';
+import { type PointerEvent, useMemo, useState } from 'react';
+import { celsius, formatQuantity, toShown, type UnitChoice, unitOf } from '../../project';
+import { PlaceAxis, ValueAxis } from '../charts/Axis';
+import { densePath } from '../charts/paths';
+import { useWidth } from '../charts/useSize';
+import { useUnits } from '../state/preferences';
+import { axlePower, lapSamples, topTemperature } from './lapSlice';
+import { placeNumbers, StopButtons } from './StopButtons';
+import type { Selection } from './selection';
+import type { Computed } from './useSession';
+
+const LEFT = 44;
+const RIGHT = 10;
+const SPEED = [8, 84] as const;
+const POWER = [112, 182] as const;
+const HEAT = [210, 356] as const;
+const HEIGHT = 382;
+
+/** The lap unrolled over distance: speed, braking power and temperatures above each other on one axis. */
+export function LapChart({
+  computed,
+  ghost,
+  selection,
+  onSelect,
+}: {
+  computed: Computed;
+  ghost: Computed | null;
+  selection: Selection;
+  onSelect: (selection: Selection) => void;
+}) {
+  const units = useUnits();
+  const [ref, width] = useWidth<HTMLDivElement>(880);
+  const [pointed, setPointed] = useState<number | null>(null);
+  const { result } = computed;
+  const lap = result.laps[selection.lap - 1];
+  const length = lap.trace.distance[lap.trace.distance.length - 1];
+
+  const x = useMemo(
+    () => scaleLinear().domain([0, length]).range([LEFT, width - RIGHT]),
+    [length, width],
+  );
+  const drawing = useMemo(() => draw(computed, selection.lap, x, units, ghost), [computed, selection.lap, x, units, ghost]);
+  const shadow = useMemo(() => {
+    if (!ghost) return null;
+    const ghostLap = Math.min(selection.lap, ghost.result.laps.length);
+    return draw(ghost, ghostLap, x, units, computed);
+  }, [ghost, selection.lap, x, units, computed]);
+
+  const middles = lap.trace.stops.map((s) => x(0.5 * (lap.trace.distance[s.startIndex] + lap.trace.distance[s.endIndex])));
+  const placed = placeNumbers(middles, 21, 2);
+  const rows = placed.some((p) => p.row > 0) ? 2 : 1;
+  const stop = lap.trace.stops[selection.stop];
+
+  const onPointer = (event: PointerEvent<SVGSVGElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const at = x.invert(event.clientX - box.left);
+    setPointed(at >= 0 && at <= length ? at : null);
+  };
+  const distanceUnit = unitOf('distance', units);
+
+  return (
+    <figure className="panel px-2 pt-2 pb-1" aria-label={`Lap ${selection.lap} over distance`}>
+      <Legend />
+      <div ref={ref} className="relative">
+        <div className="relative mb-1" style={{ height: rows * 21 }}>
+          <StopButtons
+            stops={lap.trace.stops}
+            placed={placed}
+            selected={selection.stop}
+            onSelect={(k) => onSelect({ ...selection, stop: k })}
+          />
+        </div>
+        <svg
+          width={width}
+          height={HEIGHT}
+          className="block touch-pan-y"
+          onPointerMove={onPointer}
+          onPointerLeave={() => setPointed(null)}
+          onClick={() => {
+            if (pointed === null || lap.trace.stops.length === 0) return;
+            onSelect({ ...selection, stop: nearestStop(lap.trace, pointed) });
+          }}
+          role="img"
+          aria-label="Speed, braking power and temperatures over the lap; the stop list has the numbers"
+        >
+          {lap.trace.stops.map((s, k) => {
+            const from = x(lap.trace.distance[s.startIndex]);
+            return (
+              <rect
+                key={s.startIndex}
+                x={from}
+                y={0}
+                width={Math.max(2, x(lap.trace.distance[s.endIndex]) - from)}
+                height={HEAT[1]}
+                fill={k === selection.stop ? 'var(--act)' : 'var(--dim)'}
+                opacity={k === selection.stop ? 0.2 : 0.08}
+              />
+            );
+          })}
+          <ValueAxis {...bounds(width)} scale={drawing.speed} ticks={3} unit={unitOf('speed', units).label} />
+          <ValueAxis {...bounds(width)} scale={drawing.power} ticks={3} unit={unitOf('power', units).label} />
+          <ValueAxis {...bounds(width)} scale={drawing.heat} ticks={5} unit={unitOf('temperature', units).label} />
+          <PlaceAxis
+            scale={scaleLinear()
+              .domain([0, toShown(length, distanceUnit)])
+              .range([LEFT, width - RIGHT])}
+            y={HEAT[1]}
+            ticks={Math.max(3, Math.round(width / 120))}
+            format={(v) => `${v} ${distanceUnit.label}`}
+          />
+          {shadow && (
+            <g fill="none" stroke="var(--ghost)" strokeWidth={1.2}>
+              <path d={shadow.speedPath} />
+              <path d={shadow.frontBulk} strokeWidth={1.8} />
+              <path d={shadow.rearBulk} strokeWidth={1.8} strokeDasharray="5 4" />
+            </g>
+          )}
+          <path d={drawing.rearPower} fill="var(--rear)" opacity={0.75} />
+          <path d={drawing.frontPower} fill="var(--front)" opacity={0.75} />
+          <g fill="none" strokeLinejoin="round">
+            <path d={drawing.speedPath} stroke="var(--ink)" strokeWidth={1.5} />
+            <path d={drawing.rearFace} stroke="var(--rear)" strokeWidth={1} strokeDasharray="5 3" opacity={0.8} />
+            <path d={drawing.rearBulk} stroke="var(--rear)" strokeWidth={2.2} strokeDasharray="7 3" />
+            <path d={drawing.frontFace} stroke="var(--front)" strokeWidth={1} opacity={0.85} />
+            <path d={drawing.frontBulk} stroke="var(--front)" strokeWidth={2.2} />
+          </g>
+          {drawing.limit && (
+            <g>
+              <line
+                x1={LEFT}
+                x2={width - RIGHT}
+                y1={drawing.limit.y}
+                y2={drawing.limit.y}
+                stroke="var(--over)"
+                strokeWidth={1.2}
+                strokeDasharray="2 3"
+              />
+              <text x={width - RIGHT} y={drawing.limit.y - 4} textAnchor="end" fontSize={11} fill="var(--over)" className="narrow">
+                {drawing.limit.text}
+              </text>
+            </g>
+          )}
+          {pointed !== null && (
+            <line x1={x(pointed)} x2={x(pointed)} y1={0} y2={HEAT[1]} stroke="var(--ink)" strokeWidth={0.8} opacity={0.6} />
+          )}
+        </svg>
+      </div>
+      <figcaption className="caption min-h-[1.5em] px-1 pb-1">
+        {pointed !== null
+          ? pointText(computed, selection.lap, pointed, units)
+          : stop &&
+            `Stop ${selection.stop + 1}${stop.name ? `, ${stop.name}` : ''}: ${formatQuantity(stop.entrySpeed * 3.6, 'speed', units)} to ${formatQuantity(stop.exitSpeed * 3.6, 'speed', units)}, ${formatQuantity(stop.energy / 1000, 'energy', units)} in ${stop.duration.toFixed(1)} s, then ${stop.airTime.toFixed(1)} s of air`}
+      </figcaption>
+    </figure>
+  );
+}
+
+const bounds = (width: number) => ({ left: LEFT, right: width - RIGHT });
+
+function Legend() {
+  return (
+    <div className="caption flex flex-wrap gap-x-4 gap-y-0.5 px-1 pb-1.5" aria-hidden="true">
+      <Key colour="var(--ink)" text="speed" />
+      <Key colour="var(--front)" text="front: bulk thick, face thin" />
+      <Key colour="var(--rear)" dash="6 3" text="rear: dashed" />
+      <Key colour="var(--ghost)" text="saved state, while a what-if is on" />
+    </div>
+  );
+}
+
+function Key({ colour, dash, text }: { colour: string; dash?: string; text: string }) {
+  return (
+    <span className="inline-flex items-center gap-1.5">
+      <svg width={20} height={8} aria-hidden="true">
+        <line x1={0} x2={20} y1={4} y2={4} stroke={colour} strokeWidth={2.2} strokeDasharray={dash} />
+      </svg>
+      {text}
+    </span>
+  );
+}
+
+type X = (value: number) => number;
+
+function draw(computed: Computed, lapNumber: number, x: X, units: UnitChoice, other: Computed | null) {
+  const { result } = computed;
+  const lap = result.laps[lapNumber - 1];
+  const { trace } = lap;
+  const speedUnit = unitOf('speed', units);
+  const powerUnit = unitOf('power', units);
+  const degree = unitOf('temperature', units);
+
+  const hot = [result, other?.result];
+  const topSpeed = Math.max(...hot.map((r) => (r ? r.trace.speed.reduce((a, b) => Math.max(a, b), 0) : 0)));
+  const topPower = Math.max(...hot.map((r) => (r ? Math.max(0, ...r.trace.stops.map((s) => s.peakPower)) : 0)));
+  const speed = scaleLinear()
+    .domain([0, toShown(topSpeed * 3.6 * 1.04, speedUnit)])
+    .range([SPEED[1], SPEED[0]]);
+  const power = scaleLinear()
+    .domain([0, Math.max(1, toShown((topPower / 1000) * 0.75, powerUnit))])
+    .range([POWER[1], POWER[0]]);
+  const heat = scaleLinear()
+    .domain([0, toShown(Math.ceil((topTemperature(hot) + 20) / 50) * 50, degree)])
+    .range([HEAT[1], HEAT[0]]);
+
+  const ySpeed = (v: number) => speed(toShown(v * 3.6, speedUnit));
+  const yHeat = (kelvin: number) => heat(toShown(celsius(kelvin), degree));
+  const [from, to] = lapSamples(result, lapNumber);
+  const at = result.record.distance.subarray(from, to);
+  const line = (values: Float64Array) => densePath(at, values.subarray(from, to), x, yHeat);
+  const area = (axle: 'front' | 'rear', top: number) => {
+    const path = densePath(trace.distance, axlePower(result, lapNumber, axle), x, (v) =>
+      power(Math.min(toShown(v, powerUnit), top)),
+    );
+    return `${path}L${x(trace.distance[trace.distance.length - 1])},${POWER[1]}L${x(0)},${POWER[1]}Z`;
+  };
+  const top = power.domain()[1];
+
+  const { margin } = result.verdict;
+  const drawn = margin.part === 'padFace' || margin.part === 'rotorFace' || margin.part === 'rotorBulk';
+  const limitY = yHeat(margin.limit);
+  return {
+    speed,
+    power,
+    heat,
+    speedPath: densePath(trace.distance, trace.speed, x, ySpeed),
+    frontPower: area('front', top),
+    rearPower: area('rear', top),
+    frontFace: line(result.record.front.rotorFace),
+    frontBulk: line(result.record.front.rotorBulk),
+    rearFace: line(result.record.rear.rotorFace),
+    rearBulk: line(result.record.rear.rotorBulk),
+    limit:
+      drawn && limitY > HEAT[0] - 2
+        ? {
+            y: limitY,
+            text: `limit of the ${margin.axle} ${margin.part === 'padFace' ? 'pads' : margin.part === 'rotorFace' ? 'rotor face' : 'rotor bulk'}`,
+          }
+        : null,
+  };
+}
+
+function nearestStop(trace: Computed['result']['trace'], distance: number): number {
+  let best = 0;
+  let miss = Number.POSITIVE_INFINITY;
+  trace.stops.forEach((stop, k) => {
+    const from = trace.distance[stop.startIndex];
+    const to = trace.distance[stop.endIndex];
+    const away = Math.max(0, from - distance, distance - to);
+    if (away < miss) [best, miss] = [k, away];
+  });
+  return best;
+}
+
+function pointText({ result }: Computed, lapNumber: number, distance: number, units: UnitChoice): string {
+  const { trace } = result.laps[lapNumber - 1];
+  const [from, to] = lapSamples(result, lapNumber);
+  let i = from;
+  while (i < to - 1 && result.record.distance[i] < distance) i++;
+  let k = 0;
+  while (k < trace.distance.length - 2 && trace.distance[k + 1] < distance) k++;
+  const { front, rear } = result.record;
+  const t = (values: Float64Array) => formatQuantity(celsius(values[i]), 'temperature', units);
+  return `${formatQuantity(distance, 'distance', units)}: ${formatQuantity(trace.speed[k] * 3.6, 'speed', units)} · front bulk ${t(front.rotorBulk)}, face ${t(front.rotorFace)}, fluid ${t(front.fluid)} · rear bulk ${t(rear.rotorBulk)}, face ${t(rear.rotorFace)}`;
+}

@@ -1,0 +1,130 @@
+import { AXLES, type AxleName, type LimitedPart, type Margin } from '../../core';
+import { celsius, formatQuantity, marginText, momentText, PART_WORDS, temperatureText, type UnitChoice } from '../../project';
+import { marginState, StateMark } from '../components/StateMark';
+import { useUnits } from '../state/preferences';
+import type { Selection } from './selection';
+import type { Computed } from './useSession';
+
+const ORDER: readonly LimitedPart[] = ['rotorFace', 'rotorBulk', 'padFace', 'plate', 'fluid', 'caliper', 'hub', 'bite'];
+const ROW_NAMES: Record<LimitedPart, string> = {
+  rotorFace: 'Rotor face',
+  rotorBulk: 'Rotor bulk',
+  padFace: 'Pad face',
+  plate: 'Pad plate',
+  fluid: 'Fluid',
+  caliper: 'Caliper seals',
+  hub: 'Wheel bearing',
+  bite: 'Cold bite',
+};
+
+/** What is left to each limit, part by part, front and rear. */
+export function MarginBoard({
+  computed,
+  ghost,
+  onSelect,
+}: {
+  computed: Computed;
+  ghost: Computed | null;
+  onSelect: (selection: Selection) => void;
+}) {
+  const units = useUnits();
+  return (
+    <section className="panel overflow-x-auto px-3 py-2" aria-label="Margins">
+      <table className="w-full text-[13px]">
+        <caption className="sr-only">Worst temperature of each part against its limit, for one wheel of each axle</caption>
+        <thead>
+          <tr className="text-left">
+            <th className="caption w-[96px] py-1 font-normal">Margin at the worst instant</th>
+            <th className="py-1 pl-1 font-[620]">Front</th>
+            <th className="py-1 pl-1 font-[620]">Rear</th>
+          </tr>
+        </thead>
+        <tbody>
+          {ORDER.map((part) => (
+            <tr key={part} className="border-t border-rule/60 align-top">
+              <th className="py-1.5 pr-2 text-left font-[520] narrow" title={PART_WORDS[part].means}>
+                {ROW_NAMES[part]}
+              </th>
+              {AXLES.map((axle) => (
+                <td key={axle} className="py-1.5 pl-1">
+                  <Gauge
+                    margin={find(computed, axle, part)}
+                    before={ghost && find(ghost, axle, part)}
+                    computed={computed}
+                    units={units}
+                    onSelect={onSelect}
+                  />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function find(computed: Computed, axle: AxleName, part: LimitedPart): Margin | null {
+  return computed.result.margins.find((m) => m.axle === axle && m.part === part) ?? null;
+}
+
+const BAR = 74; // % of the width at which the limit stands
+
+function Gauge({
+  margin,
+  before,
+  computed,
+  units,
+  onSelect,
+}: {
+  margin: Margin | null;
+  before: Margin | null;
+  computed: Computed;
+  units: UnitChoice;
+  onSelect: (selection: Selection) => void;
+}) {
+  if (!margin) return <span className="text-dim">no hot lap braked</span>;
+  const { plan } = computed.setup;
+  const reach = (m: Margin) => {
+    const share = (celsius(m.worst) - plan.ambientC) / Math.max(1, celsius(m.limit) - plan.ambientC);
+    return Math.min(100, Math.max(0, share * BAR));
+  };
+  const state = marginState(margin.share, margin.passed !== null);
+  const when = momentText(margin.at, computed.result);
+  const change = before ? margin.margin - before.margin : 0;
+  const go = () => {
+    if (margin.at.lap !== null) onSelect({ lap: margin.at.lap, stop: Math.max(0, margin.at.stop) });
+  };
+  const fill = state === 'gives-out' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
+  return (
+    <button
+      type="button"
+      onClick={go}
+      disabled={margin.at.lap === null}
+      className="block w-full min-w-[150px] text-left disabled:cursor-default"
+      title={`${temperatureText(margin.worst, units)} ${when}; limit ${temperatureText(margin.limit, units)}`}
+    >
+      <span className="flex items-center gap-1.5">
+        <StateMark kind={state} className="h-[13px] w-[13px]" />
+        <span className="relative h-[9px] flex-1 rounded-[2px] bg-sunk">
+          <span className={`absolute inset-y-0 left-0 rounded-[2px] ${fill}`} style={{ width: `${reach(margin)}%` }} />
+          {before && (
+            <span className="absolute -inset-y-[2px] w-[2px] bg-ghost" style={{ left: `${reach(before)}%` }} />
+          )}
+          <span className="absolute -inset-y-[3px] w-[1.5px] bg-ink" style={{ left: `${BAR}%` }} />
+        </span>
+      </span>
+      <span className="caption mt-0.5 block">
+        <span className="text-ink">{temperatureText(margin.worst, units)}</span> of {temperatureText(margin.limit, units)},{' '}
+        {marginText(margin, units).replace('above the window’s low end', 'above')}
+        {Math.abs(change) >= 0.5 && (
+          <span className="text-ink">
+            {' '}
+            ({change > 0 ? '+' : '−'}
+            {formatQuantity(Math.abs(change), 'difference', units)})
+          </span>
+        )}
+      </span>
+    </button>
+  );
+}

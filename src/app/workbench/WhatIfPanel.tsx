@@ -1,0 +1,233 @@
+import { RotateCcw } from 'lucide-react';
+import { Slider } from 'radix-ui';
+import { memo, type ReactNode, useId } from 'react';
+import {
+  FLUID_IDS,
+  FLUIDS,
+  formatQuantity,
+  PAD_IDS,
+  PADS,
+  type Quantity,
+  type Setup,
+  savedValues,
+  temperatureText,
+  type WhatIf,
+  type WhatIfValues,
+  fluidBoilingPointC,
+  fluidWater,
+  applyWhatIf,
+} from '../../project';
+import { useUnits } from '../state/preferences';
+
+type NumericKey = {
+  [K in keyof WhatIfValues]: WhatIfValues[K] extends number ? K : never;
+}[keyof WhatIfValues];
+
+interface Control {
+  readonly key: NumericKey;
+  readonly name: string;
+  readonly quantity: Quantity;
+  readonly step: number;
+  readonly decimals?: number;
+  readonly range: (saved: number) => readonly [number, number];
+}
+
+const around = (share: number, step: number, least = 0) => (saved: number) =>
+  [
+    Math.max(least, Math.round((saved * (1 - share)) / step) * step),
+    Math.round((saved * (1 + share)) / step) * step,
+  ] as const;
+const fixed = (low: number, high: number) => (saved: number) =>
+  [Math.min(low, saved), Math.max(high, saved)] as const;
+
+const CONTROLS: readonly Control[] = [
+  { key: 'massKg', name: 'Mass', quantity: 'mass', step: 5, decimals: 0, range: around(0.3, 5, 100) },
+  { key: 'ambientC', name: 'Air', quantity: 'temperature', step: 1, range: fixed(-5, 42) },
+  { key: 'gripPercent', name: 'Tyre grip, of the saved', quantity: 'percent', step: 1, decimals: 0, range: fixed(60, 125) },
+  { key: 'brakingCommitmentPercent', name: 'Commitment in braking', quantity: 'percent', step: 1, decimals: 0, range: fixed(50, 100) },
+  { key: 'hotLaps', name: 'Hot laps', quantity: 'laps', step: 1, range: fixed(1, 25) },
+  { key: 'frontSharePercent', name: 'Front share', quantity: 'percent', step: 0.5, range: fixed(45, 80) },
+  { key: 'frontDuctCm2', name: 'Front duct, a wheel', quantity: 'area', step: 1, range: fixed(0, 120) },
+  { key: 'rearDuctCm2', name: 'Rear duct, a wheel', quantity: 'area', step: 1, range: fixed(0, 120) },
+];
+
+/** Controls that compute the whole session again while they move; the saved state stays behind as a ghost. */
+export const WhatIfPanel = memo(function WhatIfPanel({
+  setup,
+  whatIf,
+  onChange,
+  onKeep,
+}: {
+  setup: Setup;
+  whatIf: WhatIf;
+  onChange: (whatIf: WhatIf) => void;
+  onKeep: () => void;
+}) {
+  const units = useUnits();
+  const saved = savedValues(setup);
+  const values = { ...saved, ...whatIf };
+  const moved = Object.keys(whatIf).length;
+  const set = <K extends keyof WhatIfValues>(key: K, value: WhatIfValues[K]) => {
+    const { [key]: _, ...rest } = whatIf;
+    onChange(value === saved[key] ? (rest as WhatIf) : { ...rest, [key]: value });
+  };
+  const car = applyWhatIf(setup, whatIf).car;
+  return (
+    <section className="panel px-3 py-2.5" aria-label="What if">
+      <header className="flex items-baseline justify-between gap-2">
+        <h2 className="text-[15px]">What if</h2>
+        <span className="caption">{moved === 0 ? 'nothing moved' : `${moved} moved`}</span>
+      </header>
+      <div className="mt-1.5 grid gap-x-5 gap-y-2.5 sm:grid-cols-2 xl:grid-cols-1">
+        {CONTROLS.map((control) => (
+          <SliderRow
+            key={control.key}
+            control={control}
+            value={values[control.key]}
+            saved={saved[control.key]}
+            text={(v) => formatQuantity(v, control.quantity, units, control.decimals)}
+            onChange={(v) => set(control.key, v)}
+          />
+        ))}
+        <Choice name="Front pad" value={values.frontPad} saved={saved.frontPad} onChange={(v) => set('frontPad', v)}>
+          {PAD_IDS.map((id) => (
+            <option key={id} value={id}>
+              {PADS[id].name}
+            </option>
+          ))}
+        </Choice>
+        <Choice name="Rear pad" value={values.rearPad} saved={saved.rearPad} onChange={(v) => set('rearPad', v)}>
+          {PAD_IDS.map((id) => (
+            <option key={id} value={id}>
+              {PADS[id].name}
+            </option>
+          ))}
+        </Choice>
+        <Choice name="Fluid" value={values.fluid} saved={saved.fluid} onChange={(v) => set('fluid', v)}>
+          {FLUID_IDS.map((id) => (
+            <option key={id} value={id}>
+              {FLUIDS[id].name}
+            </option>
+          ))}
+        </Choice>
+        <SliderRow
+          control={{ key: 'fluidAgeMonths', name: 'Fluid age', quantity: 'months', step: 1, range: fixed(0, 60) }}
+          value={values.fluidAgeMonths}
+          saved={saved.fluidAgeMonths}
+          text={(v) => formatQuantity(v, 'months', units)}
+          onChange={(v) => set('fluidAgeMonths', v)}
+        />
+      </div>
+      <p className="caption mt-2">
+        {FLUIDS[car.fluid.kind].silicone
+          ? FLUIDS[car.fluid.kind].note
+          : `Boils at ${temperatureText(fluidBoilingPointC(car) + 273.15, units)} with ${fluidWater(car).toFixed(1)} % water.`}
+      </p>
+      <footer className="mt-2 flex gap-2">
+        <button type="button" className="btn flex-1 justify-center" disabled={moved === 0} onClick={() => onChange({})}>
+          Reset all
+        </button>
+        <button type="button" className="btn btn-main flex-1 justify-center" disabled={moved === 0} onClick={onKeep}>
+          Keep as saved
+        </button>
+      </footer>
+    </section>
+  );
+});
+
+function SliderRow({
+  control,
+  value,
+  saved,
+  text,
+  onChange,
+}: {
+  control: Control;
+  value: number;
+  saved: number;
+  text: (value: number) => string;
+  onChange: (value: number) => void;
+}) {
+  const id = useId();
+  const [low, high] = control.range(saved);
+  const changed = value !== saved;
+  return (
+    <div>
+      <div className="flex items-baseline justify-between gap-2">
+        <label id={id} htmlFor={`${id}-thumb`} className="narrow">
+          {control.name}
+        </label>
+        <span className={changed ? 'font-[660]' : 'text-dim'}>{text(value)}</span>
+      </div>
+      <div className="mt-1 flex items-center gap-1.5">
+        <Slider.Root
+          className="relative flex h-[18px] flex-1 touch-none items-center"
+          value={[value]}
+          min={low}
+          max={high}
+          step={control.step}
+          onValueChange={([v]) => onChange(Math.round(v / control.step) * control.step)}
+        >
+          <Slider.Track className="relative h-[5px] flex-1 rounded-full bg-sunk">
+            <Slider.Range className="absolute h-full rounded-full bg-act/55" />
+            <span
+              className="absolute -top-[4px] h-[13px] w-[2px] bg-ghost"
+              style={{ left: `${((saved - low) / Math.max(1e-9, high - low)) * 100}%` }}
+              aria-hidden="true"
+            />
+          </Slider.Track>
+          <Slider.Thumb
+            id={`${id}-thumb`}
+            aria-labelledby={id}
+            aria-valuetext={text(value)}
+            className="block h-[18px] w-[11px] rounded-[3px] border border-panel bg-ink"
+          />
+        </Slider.Root>
+        <ResetOne name={control.name} shown={changed} onClick={() => onChange(saved)} />
+      </div>
+    </div>
+  );
+}
+
+function Choice<T extends string>({
+  name,
+  value,
+  saved,
+  onChange,
+  children,
+}: {
+  name: string;
+  value: T;
+  saved: T;
+  onChange: (value: T) => void;
+  children: ReactNode;
+}) {
+  const id = useId();
+  return (
+    <div>
+      <label htmlFor={id} className="narrow">
+        {name}
+      </label>
+      <div className="mt-0.5 flex items-center gap-1.5">
+        <select id={id} className="field narrow" value={value} onChange={(e) => onChange(e.target.value as T)}>
+          {children}
+        </select>
+        <ResetOne name={name} shown={value !== saved} onClick={() => onChange(saved)} />
+      </div>
+    </div>
+  );
+}
+
+function ResetOne({ name, shown, onClick }: { name: string; shown: boolean; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      className={`grid h-[22px] w-[22px] place-items-center rounded hover:bg-sunk ${shown ? '' : 'invisible'}`}
+      aria-label={`Reset ${name}`}
+      title={`Reset ${name}`}
+      onClick={onClick}
+    >
+      <RotateCcw size={13} aria-hidden="true" />
+    </button>
+  );
+}

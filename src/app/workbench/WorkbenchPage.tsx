@@ -1,0 +1,158 @@
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { keepWhatIf, type WhatIf } from '../../project';
+import { useSetup, useStore } from '../state/context';
+import { CircuitMap, mapStops } from './CircuitMap';
+import { LapChart } from './LapChart';
+import { LapStepper } from './LapStepper';
+import { hottestLap } from './lapSlice';
+import { MarginBoard } from './MarginBoard';
+import { Notices } from './Notices';
+import { SessionChart } from './SessionChart';
+import { type Selection, stepLap, stepStop } from './selection';
+import { type Computed, useSession } from './useSession';
+import { VerdictBar } from './VerdictBar';
+import { WhatIfPanel } from './WhatIfPanel';
+
+const StopTable = lazy(() => import('./StopTable').then((m) => ({ default: m.StopTable })));
+
+/** The heart: one plan, its verdict, its lap, its stops and what could be changed. */
+export function WorkbenchPage() {
+  const setup = useSetup();
+  // A what-if belongs to one plan; another plan starts without one.
+  return <Workbench key={setup.plan.id} />;
+}
+
+function Workbench() {
+  const store = useStore();
+  const setup = useSetup();
+  const [whatIf, setWhatIf] = useState<WhatIf>({});
+  const view = useSession(setup, whatIf);
+  const computed = view.shown;
+  const [picked, setPicked] = useState<Selection | null>(null);
+  const selection = useMemo(() => clampSelection(picked, computed), [picked, computed]);
+
+  const latest = useRef({ setup, whatIf });
+  latest.current = { setup, whatIf };
+  const keep = useMemo(
+    () => () => {
+      const now = latest.current;
+      store.edit('What-if kept', (project) => keepWhatIf(project, now.setup, now.whatIf));
+      setWhatIf({});
+      toast('Kept in the car and the plan', { action: { label: 'Undo', onClick: () => store.undo() } });
+    },
+    [store],
+  );
+
+  const laps = computed?.result.laps.length ?? 0;
+  const stops = computed && selection ? computed.result.laps[selection.lap - 1].trace.stops.length : 0;
+  useHotkeys('period', () => selection && setPicked(stepStop(selection, 1, stops)), [selection, stops]);
+  useHotkeys('comma', () => selection && setPicked(stepStop(selection, -1, stops)), [selection, stops]);
+  useHotkeys('shift+period', () => selection && setPicked(stepLap(selection, 1, laps)), [selection, laps]);
+  useHotkeys('shift+comma', () => selection && setPicked(stepLap(selection, -1, laps)), [selection, laps]);
+
+  useEffect(() => {
+    document.title = `${setup.plan.name} · Fervent Kettle`;
+  }, [setup.plan.name]);
+
+  return (
+    <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_268px]">
+      <div className="grid min-w-0 content-start gap-3">
+        <Notices view={view} />
+        {computed && selection ? (
+          <>
+            <VerdictBar view={view} computed={computed} />
+            <div className="grid gap-3 lg:grid-cols-[minmax(0,1fr)_270px]">
+              <LapChart computed={computed} ghost={view.ghost} selection={selection} onSelect={setPicked} />
+              <MapPanel computed={computed} selection={selection} onSelect={setPicked} />
+            </div>
+            <Suspense fallback={<div className="panel h-40" />}>
+              <StopTable computed={computed} selection={selection} onSelect={setPicked} />
+            </Suspense>
+            <div className="grid gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
+              <SessionChart computed={computed} ghost={view.ghost} selection={selection} onSelect={setPicked} />
+              <MarginBoard computed={computed} ghost={view.ghost} onSelect={setPicked} />
+            </div>
+            <Cautions />
+          </>
+        ) : (
+          !view.error && view.obstacles.every((o) => o.severity !== 'error') && <Computing />
+        )}
+      </div>
+      <aside className="xl:sticky xl:top-[58px] xl:max-h-[calc(100vh-68px)] xl:self-start xl:overflow-y-auto">
+        <WhatIfPanel setup={setup} whatIf={whatIf} onChange={setWhatIf} onKeep={keep} />
+      </aside>
+    </div>
+  );
+}
+
+function MapPanel({
+  computed,
+  selection,
+  onSelect,
+}: {
+  computed: Computed;
+  selection: Selection;
+  onSelect: (selection: Selection) => void;
+}) {
+  const { result, setup } = computed;
+  const lap = result.laps[selection.lap - 1];
+  const stops = useMemo(() => {
+    const top = Math.max(result.peaks.front.rotorFace, result.peaks.rear.rotorFace);
+    const cold = setup.plan.ambientC + 273.15;
+    return mapStops(lap.trace, (k) => (Math.max(lap.front[k].facePeak, lap.rear[k].facePeak) - cold) / (top - cold || 1));
+  }, [result, setup, lap]);
+  return (
+    <section className="panel flex flex-col px-2 py-2" aria-label="Circuit">
+      <div className="flex items-center justify-between gap-1">
+        <h2 className="truncate pl-1 text-[15px]" title={setup.circuit.name}>
+          {setup.circuit.name}
+        </h2>
+        <LapStepper result={result} selection={selection} onSelect={onSelect} />
+      </div>
+      <div className="my-auto">
+        <CircuitMap
+          circuit={setup.circuit}
+          lapLength={lap.trace.distance[lap.trace.distance.length - 1]}
+          stops={stops}
+          selected={selection.stop}
+          onSelect={(stop) => onSelect({ ...selection, stop })}
+          height={300}
+        />
+      </div>
+      <p className="caption px-1">
+        Discs: heat of the stop by area, hottest face by lightness (pale is hottest). Keys <kbd>,</kbd> <kbd>.</kbd> step
+        through stops, with Shift through laps.
+      </p>
+    </section>
+  );
+}
+
+function clampSelection(picked: Selection | null, computed: Computed | null): Selection | null {
+  if (!computed) return null;
+  const { laps } = computed.result;
+  const lap = Math.min(laps.length, picked?.lap ?? hottestLap(computed.result));
+  const stops = laps[lap - 1].trace.stops.length;
+  return { lap, stop: Math.max(0, Math.min(stops - 1, picked?.stop ?? 0)) };
+}
+
+function Computing() {
+  return (
+    <div className="panel grid h-64 place-items-center text-dim" role="status">
+      Driving the lap and heating the brakes …
+    </div>
+  );
+}
+
+function Cautions() {
+  return (
+    <p className="caption px-1 pb-2">
+      Brake parts are safety parts: fit and torque to the maker’s data, by someone qualified, under the event’s rules and
+      local law. Pump the pedal before moving. Hot parts burn for half an hour. A soft or sinking pedal, a leak, a crack to
+      the edge or between holes: do not drive. Inputs are in <Link className="underline" to="/car">car</Link>,{' '}
+      <Link className="underline" to="/circuit">circuit</Link> and <Link className="underline" to="/plan">plan</Link>.
+    </p>
+  );
+}

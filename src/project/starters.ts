@@ -1,0 +1,38 @@
+import type { Circuit, CircuitStop } from './circuitSchema';
+import { closeCircuit } from './closeCircuit';
+
+/** A plain closed oval to begin a circuit of straights and corners from. */
+export function starterLine(id: string, name: string): Circuit {
+  const straight = (lengthM: number) => ({ kind: 'straight' as const, lengthM, gradePercent: 0 });
+  const bend = (corner: string) => ({
+    kind: 'corner' as const,
+    name: corner,
+    radiusM: 60,
+    angleDeg: 180,
+    hand: 'right' as const,
+    gradePercent: 0,
+  });
+  const circuit: Circuit = {
+    id,
+    name,
+    altitudeM: 0,
+    trackWidthM: 12,
+    layout: { kind: 'line', segments: [straight(600), bend('First bend'), straight(600), bend('Second bend')] },
+  };
+  return closeCircuit(circuit) ?? circuit;
+}
+
+/** A stop to begin a list from. */
+export function starterStop(name: string): CircuitStop {
+  return {
+    name,
+    entryKmh: 160,
+    exitKmh: 80,
+    by: 'deceleration',
+    distanceM: 80,
+    decelerationMs2: 9,
+    toNextM: 400,
+    timeToNextS: null,
+    gradePercent: 0,
+  };
+}

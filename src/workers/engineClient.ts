@@ -1,0 +1,60 @@
+import * as Comlink from 'comlink';
+import type { Engine } from './engine.worker';
+
+/** The worker died, could not start, or did not answer in time. */
+export class EngineError extends Error {}
+
+/** Longest wait for an answer, ms; a session takes some hundredths of that. */
+const PATIENCE = 20_000;
+
+/** A worker that is started when first needed and started again after it died. */
+export class EngineClient {
+  private worker: Worker | null = null;
+  private remote: Comlink.Remote<Engine> | null = null;
+  private readonly waiting = new Set<(error: EngineError) => void>();
+
+  constructor(private readonly create: () => Worker = createWorker) {}
+
+  /** Calls the engine. @throws EngineError when the worker dies or stays silent; the next call starts a new one */
+  async call<T>(use: (engine: Comlink.Remote<Engine>) => Promise<T>): Promise<T> {
+    const engine = this.start();
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let fail: ((error: EngineError) => void) | undefined;
+    const death = new Promise<never>((_, reject) => {
+      fail = reject;
+      this.waiting.add(reject);
+      timer = setTimeout(() => this.die('The computation did not answer within 20 seconds.'), PATIENCE);
+    });
+    try {
+      return await Promise.race([use(engine), death]);
+    } finally {
+      clearTimeout(timer);
+      if (fail) this.waiting.delete(fail);
+    }
+  }
+
+  /** Ends the worker; everything that waits for it fails with the message. */
+  die(message: string): void {
+    this.worker?.terminate();
+    this.worker = null;
+    this.remote = null;
+    for (const reject of [...this.waiting]) reject(new EngineError(message));
+    this.waiting.clear();
+  }
+
+  private start(): Comlink.Remote<Engine> {
+    if (this.remote) return this.remote;
+    this.worker = this.create();
+    this.worker.addEventListener('error', (event) => {
+      event.preventDefault();
+      this.die(`The computation stopped${event.message ? `: ${event.message}` : ' or could not be loaded'}.`);
+    });
+    this.worker.addEventListener('messageerror', () => this.die('The computation’s answer could not be read.'));
+    this.remote = Comlink.wrap<Engine>(this.worker);
+    return this.remote;
+  }
+}
+
+function createWorker(): Worker {
+  return new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module', name: 'engine' });
+}

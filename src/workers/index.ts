@@ -1,0 +1,2 @@
+export { EngineClient, EngineError } from './engineClient';
+export { LatestOnly, type RunState } from './latestOnly';

@@ -1,0 +1,52 @@
+/** What a runner shows. `value` stays while a newer input is computed or has failed. */
+export interface RunState<I, O> {
+  /** Input and output of the last run that ended well */
+  readonly done: { readonly input: I; readonly value: O } | null;
+  readonly running: boolean;
+  /** Why the newest input could not be computed */
+  readonly error: Error | null;
+}
+
+/**
+ * Runs one input at a time and keeps only the newest of those that came meanwhile. A run that is under way is never
+ * thrown away, so that results keep coming while a control moves.
+ */
+export class LatestOnly<I, O> {
+  private state: RunState<I, O> = { done: null, running: false, error: null };
+  private next: { input: I } | null = null;
+  private readonly listeners = new Set<() => void>();
+
+  constructor(private readonly run: (input: I) => Promise<O>) {}
+
+  readonly getState = (): RunState<I, O> => this.state;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Asks for an input to be computed, now or right after the one under way. */
+  request(input: I): void {
+    this.next = { input };
+    if (!this.state.running) void this.work();
+  }
+
+  private async work(): Promise<void> {
+    this.set({ ...this.state, running: true });
+    while (this.next) {
+      const { input } = this.next;
+      this.next = null;
+      try {
+        const value = await this.run(input);
+        this.set({ done: { input, value }, running: this.next !== null, error: null });
+      } catch (error) {
+        this.set({ ...this.state, running: this.next !== null, error: error as Error });
+      }
+    }
+  }
+
+  private set(state: RunState<I, O>): void {
+    this.state = state;
+    for (const listener of this.listeners) listener();
+  }
+}
