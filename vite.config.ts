@@ -7,5 +7,5 @@ export default defineConfig({
   publicDir: 'public',
   plugins: [react(), tailwindcss()],
   worker: { format: 'es' },
-  build: { outDir: '../../dist/app', emptyOutDir: true, target: 'es2022' },
+  build: { outDir: '../../dist/app', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 900 },
 });

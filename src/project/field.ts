@@ -13,13 +13,13 @@ export interface FieldInfo {
   readonly step?: number;
 }
 
-interface FieldLimits {
+export interface FieldLimits {
   readonly min: number;
   readonly max: number;
   readonly integer?: boolean;
 }
 
-const info = new WeakMap<object, FieldInfo>();
+const info = new WeakMap<object, FieldInfo & FieldLimits>();
 
 /** A number of the project file with its limits and its description. */
 export function numberField(field: FieldInfo & FieldLimits) {
@@ -38,7 +38,7 @@ export function numberField(field: FieldInfo & FieldLimits) {
 }
 
 /** The description of a number in a schema. @throws RangeError when the schema was not made by `numberField` */
-export function fieldInfo(schema: z.ZodType): FieldInfo {
+export function fieldInfo(schema: z.ZodType): FieldInfo & FieldLimits {
   const found = info.get(schema);
   if (!found) throw new RangeError('fieldInfo: the schema is no numberField');
   return found;

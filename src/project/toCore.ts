@@ -46,7 +46,8 @@ export function fluidBoilingPointC(car: Car): number {
   );
 }
 
-function cornerOf(axle: AxleBrakes): Corner {
+/** One wheel's brake of an axle in SI. */
+export function cornerOf(axle: AxleBrakes): Corner {
   const { rotor, caliper } = axle;
   const pad = PADS[axle.pad];
   const mounting = MOUNTINGS[rotor.mounting];

@@ -41,10 +41,22 @@ export class ProjectStore {
    * Makes an edit.
    * @param label what it does, for the undo menu
    * @param key edits of one key close together are undone together
+   * @returns takes back just this edit; false when others have come after it
    */
-  edit(label: string, change: (project: Project) => Project, key: string | null = null): void {
+  edit(label: string, change: (project: Project) => Project, key: string | null = null): () => boolean {
     const { history } = this.state;
     this.move(recordEdit(history, change(history.value), label, key, performance.now()));
+    return this.undoLast();
+  }
+
+  /** Takes back the edit made last as of now; false, later, when others have come after it. */
+  undoLast(): () => boolean {
+    const edited = this.state.history.value;
+    return () => {
+      if (this.state.history.value !== edited) return false;
+      this.undo();
+      return true;
+    };
   }
 
   undo(): void {

@@ -41,6 +41,7 @@ export function CircuitMap({
   selected,
   onSelect,
   height,
+  highlight = null,
 }: {
   circuit: Circuit;
   /** m; needed for a list of stops */
@@ -49,6 +50,8 @@ export function CircuitMap({
   selected: number | null;
   onSelect?: (stop: number) => void;
   height: number;
+  /** A stretch to bring out, m */
+  highlight?: readonly [from: number, to: number] | null;
 }) {
   const [ref, width] = useWidth<HTMLDivElement>(260);
   const line = useMemo(() => lineOf(circuit, lapLength), [circuit, lapLength]);
@@ -82,6 +85,9 @@ export function CircuitMap({
           strokeLinejoin="round"
           strokeDasharray={line.schematic ? '2 4' : undefined}
         />
+        {highlight && (
+          <path d={path(...highlight)} fill="none" stroke="var(--act)" strokeWidth={6} strokeLinecap="round" />
+        )}
         {stops.map((stop) => (
           <path
             key={stop.from}

@@ -1,8 +1,8 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import { keepWhatIf, type WhatIf } from '../../project';
+import { undoToast } from '../components/undoToast';
 import { useSetup, useStore } from '../state/context';
 import { CircuitMap, mapStops } from './CircuitMap';
 import { LapChart } from './LapChart';
@@ -39,9 +39,9 @@ function Workbench() {
   const keep = useMemo(
     () => () => {
       const now = latest.current;
-      store.edit('What-if kept', (project) => keepWhatIf(project, now.setup, now.whatIf));
+      const undo = store.edit('What-if kept', (project) => keepWhatIf(project, now.setup, now.whatIf));
       setWhatIf({});
-      toast('Kept in the car and the plan', { action: { label: 'Undo', onClick: () => store.undo() } });
+      undoToast('Kept in the car and the plan', undo);
     },
     [store],
   );

@@ -1,0 +1,14 @@
+import { toast } from 'sonner';
+
+/** Says what was done and offers to take it back. @param undo answers false when other edits have come after it */
+export function undoToast(message: string, undo: () => boolean): void {
+  toast(message, {
+    duration: 10_000,
+    action: {
+      label: 'Undo',
+      onClick: () => {
+        if (!undo()) toast('Other edits have come after it. Step back through them with Undo (Ctrl+Z).');
+      },
+    },
+  });
+}

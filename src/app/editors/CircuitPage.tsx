@@ -1,0 +1,34 @@
+import { useParams } from 'react-router';
+import { TextField } from '../components/TextField';
+import { useSetup } from '../state/context';
+import { LineEditor } from './LineEditor';
+import { Missing, PageHead } from './PageHead';
+import { Field, Section } from './Section';
+import { StopsEditor } from './StopsEditor';
+import { useItem } from './useItem';
+
+/** A circuit, as straights and corners or as a list of stops. */
+export function CircuitPage() {
+  const setup = useSetup();
+  const { id = setup.circuit.id } = useParams();
+  const editing = useItem('circuits', id);
+  if (!editing) return <Missing what="circuit" id={id} />;
+  const circuit = editing.item;
+  return (
+    <div className="grid gap-3" key={id}>
+      <PageHead shelf="circuits" item={circuit} />
+      <Section title="The place">
+        <TextField
+          label="Name"
+          value={circuit.name}
+          longest={80}
+          required
+          onCommit={(name) => editing.set(['name'], name, 'Name of the circuit')}
+        />
+        <Field shelf="circuits" editing={editing} path={['altitudeM']} />
+        <Field shelf="circuits" editing={editing} path={['trackWidthM']} />
+      </Section>
+      {circuit.layout.kind === 'line' ? <LineEditor editing={editing} /> : <StopsEditor editing={editing} />}
+    </div>
+  );
+}

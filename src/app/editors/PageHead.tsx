@@ -1,0 +1,62 @@
+import { Link } from 'react-router';
+import { type ItemOf, type Shelf, setupOf } from '../../project';
+import { useProject, useStore } from '../state/context';
+
+const WORDS = { cars: 'Car', circuits: 'Circuit', plans: 'Plan' } as const;
+
+/** Name of what is edited, and whether the selected plan uses it. */
+export function PageHead<S extends Shelf>({ shelf, item }: { shelf: S; item: ItemOf<S> }) {
+  const project = useProject();
+  const store = useStore();
+  const setup = setupOf(project);
+  const used = [setup.car.id, setup.circuit.id, setup.plan.id].includes(item.id);
+  const field = shelf === 'cars' ? 'carId' : 'circuitId';
+  return (
+    <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
+      <div className="min-w-0">
+        <p className="caption">{WORDS[shelf]}</p>
+        <h1 className="truncate text-[22px] leading-tight" title={item.name}>
+          {item.name}
+        </h1>
+      </div>
+      {used ? (
+        <p className="caption">
+          Used by the selected plan; saved as you type. <Link className="underline" to="/">See the verdict</Link>
+        </p>
+      ) : (
+        shelf !== 'plans' && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              store.edit(`${WORDS[shelf]} of the plan`, (p) => ({
+                ...p,
+                plans: p.plans.map((plan) => (plan.id === p.selectedPlanId ? { ...plan, [field]: item.id } : plan)),
+              }))
+            }
+          >
+            Use in “{setup.plan.name}”
+          </button>
+        )
+      )}
+    </header>
+  );
+}
+
+/** An address that names nothing in this project. */
+export function Missing({ what, id }: { what: string; id: string }) {
+  return (
+    <div className="panel px-4 py-6" role="alert">
+      <h1 className="text-[18px]">There is no such {what}</h1>
+      <p className="mt-1 text-dim">
+        This project has no {what} with the id “{id.slice(0, 64)}”. It may have been deleted, or the address belongs to
+        another project.
+      </p>
+      <p className="mt-3">
+        <Link className="btn" to="/library">
+          Open the library
+        </Link>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,51 @@
+import { useParams } from 'react-router';
+import { SelectField } from '../components/SelectField';
+import { TextField } from '../components/TextField';
+import { useProject, useSetup } from '../state/context';
+import { Missing, PageHead } from './PageHead';
+import { Field, Section } from './Section';
+import { useItem } from './useItem';
+
+/** What is driven, where, in which weather, how hard. */
+export function PlanPage() {
+  const setup = useSetup();
+  const project = useProject();
+  const { id = setup.plan.id } = useParams();
+  const editing = useItem('plans', id);
+  if (!editing) return <Missing what="plan" id={id} />;
+  const plan = editing.item;
+  const field = (key: string) => <Field key={key} shelf="plans" editing={editing} path={[key]} />;
+  return (
+    <div className="grid gap-3" key={id}>
+      <PageHead shelf="plans" item={plan} />
+      <Section title="Who and where">
+        <TextField
+          label="Name"
+          value={plan.name}
+          longest={80}
+          required
+          onCommit={(name) => editing.set(['name'], name, 'Name of the plan')}
+        />
+        <SelectField
+          label="Car"
+          value={plan.carId}
+          options={project.cars.map((car) => [car.id, car.name] as const)}
+          onChange={(carId) => editing.set(['carId'], carId, 'Car of the plan')}
+        />
+        <SelectField
+          label="Circuit"
+          value={plan.circuitId}
+          options={project.circuits.map((circuit) => [circuit.id, circuit.name] as const)}
+          onChange={(circuitId) => editing.set(['circuitId'], circuitId, 'Circuit of the plan')}
+        />
+      </Section>
+      <Section title="The session">
+        {['outLaps', 'outPacePercent', 'hotLaps', 'coolDownLaps', 'coolDownPacePercent', 'paddockMin'].map(field)}
+      </Section>
+      <Section title="The driver">
+        {['brakingCommitmentPercent', 'corneringCommitmentPercent', 'brakeBuildUpS'].map(field)}
+      </Section>
+      <Section title="The weather">{['ambientC', 'humidityPercent'].map(field)}</Section>
+    </div>
+  );
+}

@@ -1,0 +1,127 @@
+import { Dialog } from 'radix-ui';
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useRef, useState } from 'react';
+import type { Problem } from '../../project';
+import { undoToast } from '../components/undoToast';
+import { useEngine, useStore } from '../state/context';
+import { importFile, problemLines } from './files';
+
+const ImportContext = createContext<() => void>(() => {});
+
+/** Opens the file chooser for an import. */
+export const useImport = () => useContext(ImportContext);
+
+/** Takes project files that are chosen or dropped anywhere on the window. */
+export function ImportTarget({ children }: { children: ReactNode }) {
+  const store = useStore();
+  const engine = useEngine();
+  const input = useRef<HTMLInputElement>(null);
+  const [over, setOver] = useState(false);
+  const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
+
+  const take = useCallback(
+    (file: File) =>
+      importFile(
+        file,
+        engine,
+        (project) => {
+          const undo = store.edit(`Imported ${file.name}`, () => project);
+          undoToast(`Imported “${project.name}” in place of the project before it`, undo);
+        },
+        (name, problems) => setRefused({ name, problems }),
+      ),
+    [engine, store],
+  );
+
+  useEffect(() => {
+    let depth = 0;
+    const carriesFile = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
+    const enter = (event: DragEvent) => {
+      if (!carriesFile(event)) return;
+      event.preventDefault();
+      depth += 1;
+      setOver(true);
+    };
+    const leave = () => {
+      depth = Math.max(0, depth - 1);
+      if (depth === 0) setOver(false);
+    };
+    const move = (event: DragEvent) => carriesFile(event) && event.preventDefault();
+    const drop = (event: DragEvent) => {
+      if (!carriesFile(event)) return;
+      event.preventDefault();
+      depth = 0;
+      setOver(false);
+      const file = event.dataTransfer?.files[0];
+      if (file) void take(file);
+    };
+    window.addEventListener('dragenter', enter);
+    window.addEventListener('dragleave', leave);
+    window.addEventListener('dragover', move);
+    window.addEventListener('drop', drop);
+    return () => {
+      window.removeEventListener('dragenter', enter);
+      window.removeEventListener('dragleave', leave);
+      window.removeEventListener('dragover', move);
+      window.removeEventListener('drop', drop);
+    };
+  }, [take]);
+
+  return (
+    <ImportContext value={useCallback(() => input.current?.click(), [])}>
+      {children}
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        className="hidden"
+        data-testid="import"
+        aria-label="Project file to import"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void take(file);
+        }}
+      />
+      {over && (
+        <div className="fixed inset-3 z-50 grid place-items-center rounded-xl border-2 border-dashed border-act bg-panel/90 text-[20px]">
+          Drop the project file to open it
+        </div>
+      )}
+      <Dialog.Root open={refused !== null} onOpenChange={(open) => !open && setRefused(null)}>
+        <Dialog.Portal>
+          <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
+          <Dialog.Content className="panel fixed top-1/2 left-1/2 z-50 w-[min(560px,92vw)] -translate-x-1/2 -translate-y-1/2 p-5">
+            <Dialog.Title className="text-[18px] font-[650]">The file was not opened</Dialog.Title>
+            <Dialog.Description className="mt-1 break-words text-dim">
+              {refused?.name}: nothing was changed, your project is as it was.
+            </Dialog.Description>
+            <ul className="mt-3 grid max-h-[50vh] gap-1.5 overflow-auto" data-testid="import-problems">
+              {problemLines(refused?.problems ?? []).map((line) => (
+                <li key={line} className="border-l-2 border-over pl-2.5 break-words">
+                  {line}
+                </li>
+              ))}
+            </ul>
+            <div className="mt-4 flex justify-end gap-2">
+              <Dialog.Close asChild>
+                <button type="button" className="btn">
+                  Close
+                </button>
+              </Dialog.Close>
+              <button
+                type="button"
+                className="btn btn-main"
+                onClick={() => {
+                  setRefused(null);
+                  input.current?.click();
+                }}
+              >
+                Choose another file
+              </button>
+            </div>
+          </Dialog.Content>
+        </Dialog.Portal>
+      </Dialog.Root>
+    </ImportContext>
+  );
+}

@@ -1,0 +1,185 @@
+import { Check, Download, FileUp, Settings2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { toast } from 'sonner';
+import { demoProject } from '../../../demo/project';
+import type { SessionResult } from '../../core';
+import {
+  projectJsonSchema,
+  QUANTITIES,
+  type Quantity,
+  resultDocument,
+  SWITCHABLE,
+  sessionInput,
+  stopsCsv,
+  tracesCsv,
+  writeProject,
+} from '../../project';
+import { undoToast } from '../components/undoToast';
+import { useEngine, useProject, useSetup, useStore } from '../state/context';
+import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
+import { download, fileName } from './files';
+import { useImport } from './ImportTarget';
+
+function Menu({ label, icon, children }: { label: string; icon: ReactNode; children: ReactNode }) {
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="btn btn-bare px-2" aria-label={label} title={label}>
+        {icon}
+        <span className="hidden lg:inline">{label}</span>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content className="menu" align="end" sideOffset={4} collisionPadding={8}>
+          {children}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+function Item({ children, onSelect }: { children: ReactNode; onSelect: () => void }) {
+  return (
+    <DropdownMenu.Item className="menu-item" onSelect={onSelect}>
+      {children}
+    </DropdownMenu.Item>
+  );
+}
+
+const Line = () => <DropdownMenu.Separator className="my-1 h-px bg-rule" />;
+const Head = ({ children }: { children: ReactNode }) => (
+  <DropdownMenu.Label className="caption px-2 pt-1 pb-0.5">{children}</DropdownMenu.Label>
+);
+
+/** Files in and out. */
+export function FilesMenu() {
+  const store = useStore();
+  const project = useProject();
+  const setup = useSetup();
+  const engine = useEngine();
+  const units = useUnits();
+  const openImport = useImport();
+  const withResult = async (use: (result: SessionResult) => void) => {
+    try {
+      use(await engine.call((remote) => remote.simulate(sessionInput(setup))));
+    } catch (error) {
+      toast.error(`Nothing was exported. ${(error as Error).message}`);
+    }
+  };
+  const { plan } = setup;
+  return (
+    <Menu label="Files" icon={<Download size={16} aria-hidden="true" />}>
+      <Item onSelect={() => download(fileName(project.name, '.json'), writeProject(project), 'application/json')}>
+        Export the project (JSON)
+      </Item>
+      <Item onSelect={openImport}>
+        <FileUp size={15} aria-hidden="true" /> Import a project …
+      </Item>
+      <Line />
+      <Head>Of “{plan.name}”, as saved</Head>
+      <Item onSelect={() => withResult((r) => download(fileName(plan.name, '-stops.csv'), stopsCsv(r, units), 'text/csv'))}>
+        Stop list (CSV)
+      </Item>
+      <Item onSelect={() => withResult((r) => download(fileName(plan.name, '-trace.csv'), tracesCsv(r, units), 'text/csv'))}>
+        Traces (CSV)
+      </Item>
+      <Item
+        onSelect={() =>
+          withResult((r) =>
+            download(fileName(plan.name, '-result.json'), `${JSON.stringify(resultDocument(setup, r))}\n`, 'application/json'),
+          )
+        }
+      >
+        Whole result (JSON)
+      </Item>
+      <Line />
+      <Item
+        onSelect={() =>
+          download('fervent-kettle-project.schema.json', `${JSON.stringify(projectJsonSchema(), null, 2)}\n`, 'application/json')
+        }
+      >
+        Schema of the project file
+      </Item>
+      <Item
+        onSelect={() => {
+          const undo = store.edit('Demo project', () => demoProject);
+          undoToast('The demo project is open in place of yours', undo);
+        }}
+      >
+        Open the demo project
+      </Item>
+    </Menu>
+  );
+}
+
+const QUANTITY_NAMES: Partial<Record<Quantity, string>> = {
+  temperature: 'Temperature',
+  difference: 'Temperature difference',
+  speed: 'Speed',
+  mass: 'Mass',
+  distance: 'Distance and height',
+  smallLength: 'Small lengths',
+  area: 'Area',
+  bigArea: 'Drag and downforce area',
+  power: 'Power',
+  energy: 'Energy',
+  deceleration: 'Deceleration',
+  force: 'Force',
+};
+
+/** Units, all together or one by one, and the theme. */
+export function SettingsMenu() {
+  const units = useUnits();
+  const theme = useTheme();
+  const all = SWITCHABLE.every((q) => units[q] === 'us');
+  const none = SWITCHABLE.every((q) => units[q] !== 'us');
+  const stay = (event: Event) => event.preventDefault();
+  return (
+    <Menu label="Units and look" icon={<Settings2 size={16} aria-hidden="true" />}>
+      <Head>Units</Head>
+      <Choice checked={none} onSelect={() => setUs(SWITCHABLE, false)}>
+        All metric
+      </Choice>
+      <Choice checked={all} onSelect={() => setUs(SWITCHABLE, true)}>
+        All US
+      </Choice>
+      <Line />
+      {SWITCHABLE.map((quantity) => {
+        const [metric, us] = QUANTITIES[quantity] as readonly { label: string }[];
+        const on = units[quantity] === 'us';
+        return (
+          <DropdownMenu.CheckboxItem
+            key={quantity}
+            className="menu-item justify-between"
+            checked={on}
+            onCheckedChange={(checked) => setUs([quantity], checked)}
+            onSelect={stay}
+          >
+            {QUANTITY_NAMES[quantity]}
+            <span className="text-[12.5px]">
+              <span className={on ? 'opacity-50' : 'font-[660]'}>{metric.label}</span> ·{' '}
+              <span className={on ? 'font-[660]' : 'opacity-50'}>{us.label}</span>
+            </span>
+          </DropdownMenu.CheckboxItem>
+        );
+      })}
+      <Line />
+      <Head>Look</Head>
+      {(['system', 'light', 'dark'] as const).map((option) => (
+        <Choice key={option} checked={theme === option} onSelect={() => setTheme(option)}>
+          {option === 'system' ? 'As the system' : option === 'light' ? 'Bright pit lane' : 'Dark paddock'}
+        </Choice>
+      ))}
+    </Menu>
+  );
+}
+
+function Choice({ checked, onSelect, children }: { checked: boolean; onSelect: () => void; children: ReactNode }) {
+  return (
+    <DropdownMenu.CheckboxItem className="menu-item justify-between" checked={checked} onCheckedChange={onSelect}>
+      {children}
+      <DropdownMenu.ItemIndicator>
+        <Check size={15} aria-hidden="true" />
+      </DropdownMenu.ItemIndicator>
+    </DropdownMenu.CheckboxItem>
+  );
+}

@@ -1,0 +1,144 @@
+import { Activity, CarFront, ClipboardList, LibraryBig, Redo2, Route, Undo2 } from 'lucide-react';
+import { Suspense, useEffect } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { NavLink, Outlet, useLocation } from 'react-router';
+import { Toaster } from 'sonner';
+import { useProject, useProjectState, useStore } from '../state/context';
+import { useTheme } from '../state/preferences';
+import { ImportTarget } from './ImportTarget';
+import { FilesMenu, SettingsMenu } from './Menus';
+import { PageError } from './PageError';
+import { SaveNotice } from './SaveNotice';
+
+const PAGES = [
+  { to: '/', name: 'Workbench', icon: Activity },
+  { to: '/car', name: 'Car', icon: CarFront },
+  { to: '/circuit', name: 'Circuit', icon: Route },
+  { to: '/plan', name: 'Plan', icon: ClipboardList },
+  { to: '/library', name: 'Library', icon: LibraryBig },
+] as const;
+
+/** What stands round every page. */
+export function Shell() {
+  const store = useStore();
+  const theme = useTheme();
+  const { pathname } = useLocation();
+  useHotkeys('mod+z', () => store.undo(), { preventDefault: true, enableOnFormTags: true });
+  useHotkeys(['mod+shift+z', 'mod+y'], () => store.redo(), { preventDefault: true, enableOnFormTags: true });
+  useEffect(() => {
+    const warn = (event: BeforeUnloadEvent) => {
+      if (store.unsaved) event.preventDefault();
+    };
+    const flush = () => {
+      if (document.visibilityState === 'hidden' && store.unsaved) void store.saveNow();
+    };
+    window.addEventListener('beforeunload', warn);
+    document.addEventListener('visibilitychange', flush);
+    return () => {
+      window.removeEventListener('beforeunload', warn);
+      document.removeEventListener('visibilitychange', flush);
+    };
+  }, [store]);
+  return (
+    <ImportTarget>
+      <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2">
+        Skip to the page
+      </a>
+      <header className="sticky top-0 z-30 border-b border-rule bg-ground/95 backdrop-blur">
+        <div className="mx-auto flex max-w-[1680px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-1.5">
+          <NavLink to="/" className="flex items-center gap-2 pr-2 font-[680]" style={{ fontStretch: '84%' }}>
+            <img src="/kettle.svg" alt="" width={24} height={24} />
+            <span className="hidden sm:inline">Fervent Kettle</span>
+          </NavLink>
+          <nav aria-label="Pages" className="order-last flex w-full gap-0.5 overflow-x-auto sm:order-none sm:w-auto">
+            {PAGES.map(({ to, name, icon: Icon }) => (
+              <NavLink
+                key={to}
+                to={to}
+                end={to === '/'}
+                className={({ isActive }) => `btn btn-bare px-2.5 ${isActive ? 'bg-ink! text-ground!' : ''}`}
+              >
+                <Icon size={16} aria-hidden="true" />
+                <span>{name}</span>
+              </NavLink>
+            ))}
+          </nav>
+          <div className="ml-auto flex min-w-0 items-center gap-0.5">
+            <PlanPicker />
+            <UndoRedo />
+            <FilesMenu />
+            <SettingsMenu />
+          </div>
+        </div>
+      </header>
+      <main id="page" className="mx-auto max-w-[1680px] px-3 py-3">
+        <SaveNotice />
+        <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
+          <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading the page" />}>
+            <Outlet />
+          </Suspense>
+        </ErrorBoundary>
+      </main>
+      <Toaster position="bottom-left" theme={theme === 'system' ? 'system' : theme} toastOptions={{ className: 'font-sans' }} />
+    </ImportTarget>
+  );
+}
+
+function PlanPicker() {
+  const project = useProject();
+  const store = useStore();
+  return (
+    <>
+      <label htmlFor="plan" className="sr-only">
+        Plan on the workbench
+      </label>
+      <select
+        id="plan"
+        className="field w-[clamp(120px,20vw,280px)] truncate"
+        value={project.selectedPlanId}
+        onChange={(event) => {
+          const id = event.target.value;
+          store.edit('Selected a plan', (p) => ({ ...p, selectedPlanId: id }));
+        }}
+      >
+        {project.plans.map((plan) => (
+          <option key={plan.id} value={plan.id}>
+            {plan.name}
+          </option>
+        ))}
+      </select>
+    </>
+  );
+}
+
+function UndoRedo() {
+  const store = useStore();
+  const { history } = useProjectState();
+  const last = history.past[history.past.length - 1];
+  const next = history.future[0];
+  return (
+    <>
+      <button
+        type="button"
+        className="btn btn-bare px-2"
+        disabled={!last}
+        aria-label={last ? `Undo: ${last.label}` : 'Nothing to undo'}
+        title={last ? `Undo: ${last.label} (Ctrl+Z)` : 'Nothing to undo'}
+        onClick={() => store.undo()}
+      >
+        <Undo2 size={16} aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        className="btn btn-bare px-2"
+        disabled={!next}
+        aria-label={next ? `Redo: ${next.label}` : 'Nothing to redo'}
+        title={next ? `Redo: ${next.label} (Ctrl+Shift+Z)` : 'Nothing to redo'}
+        onClick={() => store.redo()}
+      >
+        <Redo2 size={16} aria-hidden="true" />
+      </button>
+    </>
+  );
+}

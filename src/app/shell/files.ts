@@ -1,0 +1,68 @@
+import { toast } from 'sonner';
+import { LARGEST_FILE, type Problem, type Project, type ReadResult } from '../../project';
+import type { EngineClient } from '../../workers';
+
+/** Offers text as a file. */
+export function download(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** A name as part of a file name. */
+export function fileName(name: string, ending: string): string {
+  const plain = name
+    .normalize('NFKD')
+    .replace(/[^\w\s-]/g, '')
+    .trim()
+    .replace(/\s+/g, '-')
+    .toLowerCase();
+  return `${plain || 'fervent-kettle'}${ending}`;
+}
+
+const failed = (message: string): ReadResult => ({
+  ok: false,
+  problems: [{ path: '', message, severity: 'error' }],
+});
+
+/** Reads a dropped or chosen file as a project; parsing and checking happen in the worker. */
+export async function readProjectFile(file: File, engine: EngineClient): Promise<ReadResult> {
+  if (file.size > LARGEST_FILE) {
+    return failed(
+      `The file has ${Math.round(file.size / 1e6)} MB; a project has at most ${Math.round(LARGEST_FILE / 1e6)} MB. It was not read.`,
+    );
+  }
+  let text: string;
+  try {
+    text = await file.text();
+  } catch {
+    return failed('The file could not be read. Was it moved or is it a folder?');
+  }
+  // Comlink spreads a union of promises; it is one promise of a union.
+  return engine.call((remote) => remote.readProject(text) as Promise<ReadResult>);
+}
+
+/** Problems as the few lines a message has room for. */
+export function problemLines(problems: readonly Problem[]): string[] {
+  const shown = problems.slice(0, 5).map((p) => (p.path ? `${p.path}: ${p.message}` : p.message));
+  return problems.length > 5 ? [...shown, `and ${problems.length - 5} more; “kettle check” lists all of them.`] : shown;
+}
+
+/** Imports a file: takes the project over when it is whole, otherwise says why and changes nothing. */
+export async function importFile(
+  file: File,
+  engine: EngineClient,
+  take: (project: Project) => void,
+  refuse: (name: string, problems: readonly Problem[]) => void,
+): Promise<void> {
+  try {
+    const read = await readProjectFile(file, engine);
+    if (read.ok) take(read.project);
+    else refuse(file.name, read.problems);
+  } catch (error) {
+    toast.error((error as Error).message);
+  }
+}
