@@ -6,7 +6,13 @@ type Piece =
   | readonly [name: string, radiusM: number, angleDeg: number, hand: 'left' | 'right', gradePercent: number];
 
 /** A line drawn roughly, then closed by the same step that users have in the editor. */
-function line(id: string, name: string, altitudeM: number, trackWidthM: number, pieces: readonly Piece[]): Circuit {
+function line(
+  id: string,
+  name: string,
+  altitudeM: number,
+  trackWidthM: number,
+  pieces: readonly Piece[],
+): Circuit {
   const segments = pieces.map(
     (p): CircuitSegment =>
       p.length === 2

@@ -3,8 +3,8 @@ import {
   AXLE_WORDS,
   clockText,
   formatQuantity,
-  marginText,
   METRIC,
+  marginText,
   momentText,
   PART_WORDS,
   type Setup,
@@ -30,15 +30,32 @@ export function reportText(setup: Setup, result: SessionResult): string {
     '',
     `Stops of lap ${hottest}, the hottest (°C)`,
     ...table(
-      ['', 'stop', 'in km/h', 'out', 'm/s²', 's', 'm', 'kJ', 'peak kW', 'front %', 'face', 'peak', 'bulk', 'after', 'fluid', 'air s'],
+      [
+        '',
+        'stop',
+        'in km/h',
+        'out',
+        'm/s²',
+        's',
+        'm',
+        'kJ',
+        'peak kW',
+        'front %',
+        'face',
+        'peak',
+        'bulk',
+        'after',
+        'fluid',
+        'air s',
+      ],
       stopRows(result, hottest).map((r) => [
         String(r.stop),
         r.name,
         ...[r.entryKmh, r.exitKmh].map((v) => v.toFixed(0)),
         ...[r.decelerationMs2, r.timeS].map((v) => v.toFixed(1)),
         ...[r.lengthM, r.energyKj, r.peakPowerKw, r.frontSharePercent].map((v) => v.toFixed(0)),
-        ...[r.frontFaceBeforeC, r.frontFacePeakC, r.frontBulkBeforeC, r.frontBulkAfterC, r.frontFluidC].map((v) =>
-          v.toFixed(0),
+        ...[r.frontFaceBeforeC, r.frontFacePeakC, r.frontBulkBeforeC, r.frontBulkAfterC, r.frontFluidC].map(
+          (v) => v.toFixed(0),
         ),
         r.airTimeS.toFixed(1),
       ]),
@@ -78,6 +95,9 @@ function table(head: readonly string[], rows: readonly (readonly string[])[], le
   const all = [head, ...rows];
   const widths = head.map((_, c) => Math.max(...all.map((row) => row[c].length)));
   return all.map((row) =>
-    row.map((cell, c) => (c < left ? cell.padEnd(widths[c]) : cell.padStart(widths[c]))).join('  ').trimEnd(),
+    row
+      .map((cell, c) => (c < left ? cell.padEnd(widths[c]) : cell.padStart(widths[c])))
+      .join('  ')
+      .trimEnd(),
   );
 }

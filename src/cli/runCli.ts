@@ -69,7 +69,9 @@ function readText(file: string | undefined): string {
     if (file === '-') return readFileSync(0, 'utf8');
     const { size } = statSync(file);
     if (size > LARGEST_FILE) {
-      throw new CliError(`${file} has ${(size / 1e6).toFixed(0)} MB; a project has at most ${(LARGEST_FILE / 1e6).toFixed(0)} MB`);
+      throw new CliError(
+        `${file} has ${(size / 1e6).toFixed(0)} MB; a project has at most ${(LARGEST_FILE / 1e6).toFixed(0)} MB`,
+      );
     }
     return readFileSync(file, 'utf8');
   } catch (error) {
@@ -92,7 +94,9 @@ function check(args: readonly string[], print: (text: string) => void): number {
 function load(file: string | undefined): Project {
   const read = readProject(readText(file));
   if (read.ok) return read.project;
-  throw new CliError(`${file} is not a project that can be computed:\n${read.problems.map(problemLine).join('')}`);
+  throw new CliError(
+    `${file} is not a project that can be computed:\n${read.problems.map(problemLine).join('')}`,
+  );
 }
 
 function run(args: readonly string[], print: (text: string) => void): number {
@@ -115,7 +119,8 @@ function run(args: readonly string[], print: (text: string) => void): number {
   const grave = projectProblems(project).filter(
     (p) => p.severity === 'error' && p.path.startsWith(`circuits[${circuitIndex}].`),
   );
-  if (grave.length > 0) throw new CliError(`the plan cannot be computed:\n${grave.map(problemLine).join('')}`);
+  if (grave.length > 0)
+    throw new CliError(`the plan cannot be computed:\n${grave.map(problemLine).join('')}`);
 
   const result = simulateSession(sessionInput(setup));
   const write = (file: string, text: string) => {

@@ -3,14 +3,24 @@ import { idSchema, nameSchema } from './carSchema';
 import { numberField } from './field';
 
 const grade = numberField({
-  title: 'Grade', quantity: 'percent', min: -25, max: 25, usual: [-6, 6], step: 0.5,
+  title: 'Grade',
+  quantity: 'percent',
+  min: -25,
+  max: 25,
+  usual: [-6, 6],
+  step: 0.5,
   description: 'Rise over length; uphill is positive and helps the brakes.',
 });
 
 export const straightSchema = z.strictObject({
   kind: z.literal('straight'),
   lengthM: numberField({
-    title: 'Length', quantity: 'distance', min: 1, max: 8000, usual: [20, 1500], step: 1,
+    title: 'Length',
+    quantity: 'distance',
+    min: 1,
+    max: 8000,
+    usual: [20, 1500],
+    step: 1,
     description: 'Along the driven line.',
   }),
   gradePercent: grade,
@@ -20,11 +30,21 @@ export const cornerSchema = z.strictObject({
   kind: z.literal('corner'),
   name: z.string().trim().max(60).meta({ title: 'Corner name' }),
   radiusM: numberField({
-    title: 'Radius', quantity: 'distance', min: 2, max: 3000, usual: [12, 300], step: 1,
+    title: 'Radius',
+    quantity: 'distance',
+    min: 2,
+    max: 3000,
+    usual: [12, 300],
+    step: 1,
     description: 'Of the driven line, which is wider than the kerb’s. It sets the speed to slow to.',
   }),
   angleDeg: numberField({
-    title: 'Angle', quantity: 'angle', min: 1, max: 359, usual: [20, 180], step: 1,
+    title: 'Angle',
+    quantity: 'angle',
+    min: 1,
+    max: 359,
+    usual: [20, 180],
+    step: 1,
     description: 'Turned through from entry to exit.',
   }),
   hand: z.enum(['left', 'right']).meta({ title: 'Hand' }),
@@ -37,28 +57,58 @@ export const typedStopSchema = z
   .strictObject({
     name: z.string().trim().max(60).meta({ title: 'Place' }),
     entryKmh: numberField({
-      title: 'Entry speed', quantity: 'speed', min: 5, max: 450, usual: [80, 280], step: 1,
+      title: 'Entry speed',
+      quantity: 'speed',
+      min: 5,
+      max: 450,
+      usual: [80, 280],
+      step: 1,
       description: 'When the brakes go on.',
     }),
     exitKmh: numberField({
-      title: 'Exit speed', quantity: 'speed', min: 0, max: 440, usual: [40, 160], step: 1,
+      title: 'Exit speed',
+      quantity: 'speed',
+      min: 0,
+      max: 440,
+      usual: [40, 160],
+      step: 1,
       description: 'When the brakes come off.',
     }),
     by: z.enum(['distance', 'deceleration']).meta({ title: 'Given by' }),
     distanceM: numberField({
-      title: 'Braking distance', quantity: 'distance', min: 1, max: 1500, usual: [20, 200], step: 1,
+      title: 'Braking distance',
+      quantity: 'distance',
+      min: 1,
+      max: 1500,
+      usual: [20, 200],
+      step: 1,
       description: 'From brakes on to brakes off.',
     }),
     decelerationMs2: numberField({
-      title: 'Deceleration', quantity: 'deceleration', min: 0.2, max: 60, usual: [5, 16], step: 0.1,
+      title: 'Deceleration',
+      quantity: 'deceleration',
+      min: 0.2,
+      max: 60,
+      usual: [5, 16],
+      step: 0.1,
       description: 'Mean over the braking.',
     }),
     toNextM: numberField({
-      title: 'To the next stop', quantity: 'distance', min: 1, max: 20000, usual: [50, 1500], step: 1,
+      title: 'To the next stop',
+      quantity: 'distance',
+      min: 1,
+      max: 20000,
+      usual: [50, 1500],
+      step: 1,
       description: 'From brakes off to brakes on again.',
     }),
     timeToNextS: numberField({
-      title: 'Time to the next', quantity: 'seconds', min: 0.1, max: 3600, usual: [3, 40], step: 0.1,
+      title: 'Time to the next',
+      quantity: 'seconds',
+      min: 0.1,
+      max: 3600,
+      usual: [3, 40],
+      step: 0.1,
       description: 'Leave empty for a constant acceleration.',
     }).nullable(),
     gradePercent: grade,
@@ -67,7 +117,9 @@ export const typedStopSchema = z
     const stop = ctx.value;
     if (stop.exitKmh >= stop.entryKmh) {
       ctx.issues.push({
-        code: 'custom', input: stop.exitKmh, path: ['exitKmh'],
+        code: 'custom',
+        input: stop.exitKmh,
+        path: ['exitKmh'],
         message: `must be under the entry speed (${stop.entryKmh} km/h): a stop cannot be faster out than in`,
       });
     }
@@ -79,11 +131,21 @@ export const circuitSchema = z
     id: idSchema,
     name: nameSchema,
     altitudeM: numberField({
-      title: 'Height above sea level', quantity: 'distance', min: -400, max: 4500, usual: [0, 900], step: 10,
+      title: 'Height above sea level',
+      quantity: 'distance',
+      min: -400,
+      max: 4500,
+      usual: [0, 900],
+      step: 10,
       description: 'Thin air cools less and drags less.',
     }),
     trackWidthM: numberField({
-      title: 'Track width', quantity: 'distance', min: 3, max: 40, usual: [8, 15], step: 0.5,
+      title: 'Track width',
+      quantity: 'distance',
+      min: 3,
+      max: 40,
+      usual: [8, 15],
+      step: 0.5,
       description: 'No corner of the driven line can be tighter than this.',
     }),
     layout: z.discriminatedUnion('kind', [
@@ -97,7 +159,9 @@ export const circuitSchema = z
     layout.segments.forEach((segment, i) => {
       if (segment.kind !== 'corner' || segment.radiusM >= trackWidthM) return;
       ctx.issues.push({
-        code: 'custom', input: segment.radiusM, path: ['layout', 'segments', i, 'radiusM'],
+        code: 'custom',
+        input: segment.radiusM,
+        path: ['layout', 'segments', i, 'radiusM'],
         message: `must be at least the track’s width (${trackWidthM} m): the corner is tighter than the track is wide`,
       });
     });

@@ -22,7 +22,7 @@ export function closeCircuit(circuit: Circuit): Circuit | null {
       kind: 'line',
       segments: layout.segments.map((segment, i) => {
         const now = closed[i];
-        const gradePercent = round(now.grade * 100, 4);
+        const gradePercent = round(now.grade * 100, 2);
         if (segment.kind === 'straight' && now.kind === 'straight') {
           return { ...segment, lengthM: round(now.length, 2), gradePercent };
         }

@@ -11,10 +11,24 @@ export {
 } from './circuitSchema';
 export { circuitClosing, closeCircuit } from './closeCircuit';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';
-export { type Plan, PROJECT_FORMAT, PROJECT_VERSION, type Project, planSchema, projectSchema } from './projectSchema';
-export { circuitInput, cornerOf, fluidBoilingPointC, fluidWater, type Setup, sessionInput, setupOf, stopLength } from './toCore';
-export * from './units';
+export {
+  copyItem,
+  deleteItem,
+  deletionObstacle,
+  type ItemOf,
+  renameItem,
+  replaceItem,
+  type Shelf,
+} from './library';
 export { circuitProblems, projectProblems } from './problems';
+export {
+  type Plan,
+  PROJECT_FORMAT,
+  PROJECT_VERSION,
+  type Project,
+  planSchema,
+  projectSchema,
+} from './projectSchema';
 export {
   issueProblem,
   LARGEST_FILE,
@@ -26,6 +40,20 @@ export {
   writeProject,
 } from './readProject';
 export { resultDocument, STOP_COLUMNS, type StopRow, stopRows, stopsCsv, tracesCsv } from './results';
+export { starterLine, starterStop } from './starters';
+export { stopsFromLap } from './stopsFromLap';
+export {
+  circuitInput,
+  cornerOf,
+  fluidBoilingPointC,
+  fluidWater,
+  type Setup,
+  sessionInput,
+  setupOf,
+  stopLength,
+} from './toCore';
+export * from './units';
+export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } from './whatIf';
 export {
   AXLE_WORDS,
   celsius,
@@ -38,7 +66,3 @@ export {
   type VerdictText,
   verdictText,
 } from './wording';
-export { copyItem, deleteItem, deletionObstacle, type ItemOf, renameItem, replaceItem, type Shelf } from './library';
-export { starterLine, starterStop } from './starters';
-export { stopsFromLap } from './stopsFromLap';
-export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } from './whatIf';

@@ -24,7 +24,14 @@ export function copyItem(project: Project, shelf: Shelf, id: string, newId: stri
   const list = project[shelf] as (Car | Circuit | Plan)[];
   const index = list.findIndex((item) => item.id === id);
   if (index < 0) return project;
-  const copy = { ...list[index], id: newId, name: freshName(list[index].name, list.map((item) => item.name)) };
+  const copy = {
+    ...list[index],
+    id: newId,
+    name: freshName(
+      list[index].name,
+      list.map((item) => item.name),
+    ),
+  };
   return { ...project, [shelf]: [...list.slice(0, index + 1), copy, ...list.slice(index + 1)] };
 }
 
@@ -49,7 +56,8 @@ export function deleteItem(project: Project, shelf: Shelf, id: string): Project 
   if (obstacle) throw new RangeError(obstacle);
   const list = (project[shelf] as readonly { id: string }[]).filter((item) => item.id !== id);
   const next = { ...project, [shelf]: list } as Project;
-  if (shelf === 'plans' && project.selectedPlanId === id) return { ...next, selectedPlanId: next.plans[0].id };
+  if (shelf === 'plans' && project.selectedPlanId === id)
+    return { ...next, selectedPlanId: next.plans[0].id };
   return next;
 }
 

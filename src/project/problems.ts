@@ -31,7 +31,9 @@ export function circuitProblems(circuit: Circuit): Problem[] {
     if (stop.timeToNextS === null) return;
     const [least, most] = timeRange(stop.exitKmh / 3.6, next.entryKmh / 3.6, stop.toNextM);
     if (stop.timeToNextS < least - 0.05 || stop.timeToNextS > most + 0.05) {
-      const range = Number.isFinite(most) ? `${least.toFixed(1)} to ${most.toFixed(1)} s` : `at least ${least.toFixed(1)} s`;
+      const range = Number.isFinite(most)
+        ? `${least.toFixed(1)} to ${most.toFixed(1)} s`
+        : `at least ${least.toFixed(1)} s`;
       problems.push({
         path: at('timeToNextS'),
         message: `does not fit: ${stop.toNextM} m between ${stop.exitKmh} and ${next.entryKmh} km/h takes ${range}`,
@@ -46,8 +48,14 @@ function closingProblems(closing: ClosingError): Problem[] {
   const degrees = (closing.heading * 180) / Math.PI;
   const open = closing.gap > OPEN_SHARE * closing.length || Math.abs(degrees) > 20;
   if (closing.gap < 2 && Math.abs(degrees) < 1 && Math.abs(closing.height) < 1) return [];
-  const turn = Math.abs(degrees) >= 1 ? ` and ${Math.abs(degrees).toFixed(0)}° ${degrees > 0 ? 'too far round' : 'short of a full turn'}` : '';
-  const climb = Math.abs(closing.height) >= 1 ? `, ${Math.abs(closing.height).toFixed(0)} m ${closing.height > 0 ? 'above' : 'below'} the start` : '';
+  const turn =
+    Math.abs(degrees) >= 1
+      ? ` and ${Math.abs(degrees).toFixed(0)}° ${degrees > 0 ? 'too far round' : 'short of a full turn'}`
+      : '';
+  const climb =
+    Math.abs(closing.height) >= 1
+      ? `, ${Math.abs(closing.height).toFixed(0)} m ${closing.height > 0 ? 'above' : 'below'} the start`
+      : '';
   return [
     {
       path: 'layout.segments',

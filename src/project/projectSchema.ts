@@ -13,41 +13,97 @@ export const planSchema = z.strictObject({
   carId: idSchema,
   circuitId: idSchema,
   outLaps: numberField({
-    title: 'Out laps', quantity: 'laps', min: 0, max: 5, integer: true, usual: [1, 2], step: 1,
+    title: 'Out laps',
+    quantity: 'laps',
+    min: 0,
+    max: 5,
+    integer: true,
+    usual: [1, 2],
+    step: 1,
     description: 'Laps to bring tyres and brakes up together.',
   }),
-  outPacePercent: share('Out-lap pace', 'Share of the hot laps’ forces used; speeds go about with its root.', [50, 80]),
+  outPacePercent: share(
+    'Out-lap pace',
+    'Share of the hot laps’ forces used; speeds go about with its root.',
+    [50, 80],
+  ),
   hotLaps: numberField({
-    title: 'Hot laps', quantity: 'laps', min: 1, max: 60, integer: true, usual: [4, 15], step: 1,
+    title: 'Hot laps',
+    quantity: 'laps',
+    min: 1,
+    max: 60,
+    integer: true,
+    usual: [4, 15],
+    step: 1,
     description: 'Laps at full pace.',
   }),
   coolDownLaps: numberField({
-    title: 'Cool-down laps', quantity: 'laps', min: 0, max: 5, integer: true, usual: [1, 2], step: 1,
+    title: 'Cool-down laps',
+    quantity: 'laps',
+    min: 0,
+    max: 5,
+    integer: true,
+    usual: [1, 2],
+    step: 1,
     description: 'Slow laps with as little braking as can be before the paddock.',
   }),
-  coolDownPacePercent: share('Cool-down pace', 'Share of the hot laps’ forces used on cool-down laps.', [30, 60]),
+  coolDownPacePercent: share(
+    'Cool-down pace',
+    'Share of the hot laps’ forces used on cool-down laps.',
+    [30, 60],
+  ),
   paddockMin: numberField({
-    title: 'Paddock time', quantity: 'minutes', min: 0, max: 240, usual: [15, 60], step: 1,
+    title: 'Paddock time',
+    quantity: 'minutes',
+    min: 0,
+    max: 240,
+    usual: [15, 60],
+    step: 1,
     description: 'Standing after the last lap. Fluid is hottest some minutes into it.',
   }),
   ambientC: numberField({
-    title: 'Air temperature', quantity: 'temperature', min: -30, max: 55, usual: [5, 38], step: 1,
+    title: 'Air temperature',
+    quantity: 'temperature',
+    min: -30,
+    max: 55,
+    usual: [5, 38],
+    step: 1,
     description: 'Of the air that reaches the brakes.',
   }),
   humidityPercent: numberField({
-    title: 'Relative humidity', quantity: 'percent', min: 0, max: 100, usual: [30, 90], step: 5,
+    title: 'Relative humidity',
+    quantity: 'percent',
+    min: 0,
+    max: 100,
+    usual: [30, 90],
+    step: 5,
     description: 'Moist air is a little lighter.',
   }),
   brakingCommitmentPercent: numberField({
-    title: 'Commitment in braking', quantity: 'percent', min: 20, max: 100, usual: [75, 97], step: 1,
+    title: 'Commitment in braking',
+    quantity: 'percent',
+    min: 20,
+    max: 100,
+    usual: [75, 97],
+    step: 1,
     description: 'Share of the tyres’ grip the driver uses in braking.',
   }),
   corneringCommitmentPercent: numberField({
-    title: 'Commitment in corners', quantity: 'percent', min: 20, max: 100, usual: [80, 97], step: 1,
+    title: 'Commitment in corners',
+    quantity: 'percent',
+    min: 20,
+    max: 100,
+    usual: [80, 97],
+    step: 1,
     description: 'Share of the tyres’ grip the driver uses in corners.',
   }),
   brakeBuildUpS: numberField({
-    title: 'Brake build-up', quantity: 'seconds', min: 0, max: 1, usual: [0.1, 0.4], step: 0.05,
+    title: 'Brake build-up',
+    quantity: 'seconds',
+    min: 0,
+    max: 1,
+    usual: [0.1, 0.4],
+    step: 0.05,
     description: 'From first touch to full braking.',
   }),
 });
@@ -60,7 +116,12 @@ function uniqueIds(list: readonly { id: string }[], path: string, issues: z.core
   const seen = new Set<string>();
   list.forEach((item, i) => {
     if (seen.has(item.id)) {
-      issues.push({ code: 'custom', input: item.id, path: [path, i, 'id'], message: `is used twice: ${item.id}` });
+      issues.push({
+        code: 'custom',
+        input: item.id,
+        path: [path, i, 'id'],
+        message: `is used twice: ${item.id}`,
+      });
     }
     seen.add(item.id);
   });
@@ -83,7 +144,12 @@ export const projectSchema = z
     uniqueIds(circuits, 'circuits', ctx.issues);
     uniqueIds(plans, 'plans', ctx.issues);
     const missing = (path: (string | number)[], id: string, what: string) =>
-      ctx.issues.push({ code: 'custom', input: id, path, message: `names no ${what} of this project: ${id}` });
+      ctx.issues.push({
+        code: 'custom',
+        input: id,
+        path,
+        message: `names no ${what} of this project: ${id}`,
+      });
     plans.forEach((plan, i) => {
       if (!cars.some((c) => c.id === plan.carId)) missing(['plans', i, 'carId'], plan.carId, 'car');
       if (!circuits.some((c) => c.id === plan.circuitId)) {

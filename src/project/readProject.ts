@@ -19,7 +19,8 @@ const POISONED = new Set(['__proto__', 'constructor', 'prototype']);
 
 export function pathText(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
-    (text, part) => (typeof part === 'number' ? `${text}[${part}]` : `${text}${text ? '.' : ''}${String(part)}`),
+    (text, part) =>
+      typeof part === 'number' ? `${text}[${part}]` : `${text}${text ? '.' : ''}${String(part)}`,
     '',
   );
 }
@@ -56,7 +57,9 @@ export function readProject(text: string): ReadResult {
   try {
     value = JSON.parse(text);
   } catch (error) {
-    return failure(`The file is not JSON: it breaks${breakPlace(text, error)}. A project exported from here was expected.`);
+    return failure(
+      `The file is not JSON: it breaks${breakPlace(text, error)}. A project exported from here was expected.`,
+    );
   }
   return readProjectValue(value);
 }
@@ -79,7 +82,7 @@ export function readProjectValue(value: unknown): ReadResult {
       'version',
     );
   }
-  const parsed = projectSchema.safeParse(value);
+  const parsed = projectSchema.safeParse(value, { reportInput: true });
   if (parsed.success) return { ok: true, project: parsed.data };
   return { ok: false, problems: parsed.error.issues.map(issueProblem) };
 }

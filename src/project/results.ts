@@ -142,7 +142,9 @@ export function tracesCsv(result: SessionResult, units: UnitChoice = METRIC): st
     'lap',
     `distance in the lap (${length.label})`,
     'stop',
-    ...AXLES.flatMap((axle) => RECORDED_PARTS.map((part) => `${axle} ${TRACE_TITLES[part]} (${degree.label})`)),
+    ...AXLES.flatMap((axle) =>
+      RECORDED_PARTS.map((part) => `${axle} ${TRACE_TITLES[part]} (${degree.label})`),
+    ),
   ];
   const data = Array.from(record.time, (time, i) => [
     nine(time),
@@ -212,7 +214,10 @@ export function resultDocument(setup: Setup, result: SessionResult) {
         AXLES.map((axle) => [
           axle,
           Object.fromEntries(
-            RECORDED_PARTS.map((part) => [`${part}C`, Array.from(result.record[axle][part], (k) => nine(celsius(k)))]),
+            RECORDED_PARTS.map((part) => [
+              `${part}C`,
+              Array.from(result.record[axle][part], (k) => nine(celsius(k))),
+            ]),
           ),
         ]),
       ),

@@ -17,7 +17,10 @@ export function starterLine(id: string, name: string): Circuit {
     name,
     altitudeM: 0,
     trackWidthM: 12,
-    layout: { kind: 'line', segments: [straight(600), bend('First bend'), straight(600), bend('Second bend')] },
+    layout: {
+      kind: 'line',
+      segments: [straight(600), bend('First bend'), straight(600), bend('Second bend')],
+    },
   };
   return closeCircuit(circuit) ?? circuit;
 }

@@ -41,8 +41,10 @@ export function fluidWater(car: Car): number {
 export function fluidBoilingPointC(car: Car): number {
   const fluid = FLUIDS[car.fluid.kind];
   return (
-    boilingPoint({ dry: kelvin(fluid.dry), wet: kelvin(fluid.wet), silicone: fluid.silicone }, fluidWater(car)) -
-    ZERO_CELSIUS
+    boilingPoint(
+      { dry: kelvin(fluid.dry), wet: kelvin(fluid.wet), silicone: fluid.silicone },
+      fluidWater(car),
+    ) - ZERO_CELSIUS
   );
 }
 

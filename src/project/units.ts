@@ -7,7 +7,12 @@ export interface Unit {
   readonly decimals: number;
 }
 
-const unit = (label: string, scale = 1, decimals = 1, offset = 0): Unit => ({ label, scale, offset, decimals });
+const unit = (label: string, scale = 1, decimals = 1, offset = 0): Unit => ({
+  label,
+  scale,
+  offset,
+  decimals,
+});
 
 /**
  * Quantities of the project file and of what is shown. The first unit is the one stored and the metric one, the second,
@@ -70,9 +75,15 @@ export function formatValue(value: number, unit: Unit, decimals = unit.decimals)
 }
 
 /** A stored value as text with its unit. */
-export function formatQuantity(value: number, quantity: Quantity, choice: UnitChoice, decimals?: number): string {
+export function formatQuantity(
+  value: number,
+  quantity: Quantity,
+  choice: UnitChoice,
+  decimals?: number,
+): string {
   const u = unitOf(quantity, choice);
   const text = formatValue(value, u, decimals ?? u.decimals);
   if (u.label === '') return text;
+  if (text === '1' && (quantity === 'months' || quantity === 'laps')) return `1 ${u.label.slice(0, -1)}`;
   return u.label === '%' || u.label === '°' ? `${text}${u.label}` : `${text} ${u.label}`;
 }

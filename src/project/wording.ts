@@ -1,38 +1,63 @@
-import { type AxleName, type LimitedPart, type Margin, type Moment, type SessionResult, ZERO_CELSIUS } from '../core';
+import {
+  type AxleName,
+  type LimitedPart,
+  type Margin,
+  type Moment,
+  type SessionResult,
+  ZERO_CELSIUS,
+} from '../core';
 import { formatQuantity, type UnitChoice } from './units';
 
 /** What each judged part is called, and what passing its limit means. */
-export const PART_WORDS: Readonly<Record<LimitedPart, { name: string; plural: boolean; limit: string; means: string }>> = {
+export const PART_WORDS: Readonly<
+  Record<LimitedPart, { name: string; plural: boolean; limit: string; means: string }>
+> = {
   rotorFace: {
-    name: 'rotor faces', plural: true, limit: 'face limit',
+    name: 'rotor faces',
+    plural: true,
+    limit: 'face limit',
     means: 'Heat checks grow into cracks, and the surface changes under the pad.',
   },
   rotorBulk: {
-    name: 'rotors', plural: true, limit: 'bulk limit',
+    name: 'rotors',
+    plural: true,
+    limit: 'bulk limit',
     means: 'The iron softens and scales; the ring can cone or crack.',
   },
   padFace: {
-    name: 'pads', plural: true, limit: 'limit',
+    name: 'pads',
+    plural: true,
+    limit: 'limit',
     means: 'Friction falls, the pedal needs more force, and the pad can glaze for good.',
   },
   plate: {
-    name: 'pad plates', plural: true, limit: 'limit',
+    name: 'pad plates',
+    plural: true,
+    limit: 'limit',
     means: 'The bond ages and much more heat goes on to pistons and fluid.',
   },
   caliper: {
-    name: 'caliper seals', plural: true, limit: 'rating',
+    name: 'caliper seals',
+    plural: true,
+    limit: 'rating',
     means: 'Seals harden, then weep or drag.',
   },
   fluid: {
-    name: 'brake fluid', plural: false, limit: 'boiling point',
+    name: 'brake fluid',
+    plural: false,
+    limit: 'boiling point',
     means: 'Vapour forms once the pedal is released; the next push can go to the floor.',
   },
   hub: {
-    name: 'wheel bearings', plural: true, limit: 'limit',
+    name: 'wheel bearings',
+    plural: true,
+    limit: 'limit',
     means: 'Grease thins and runs out.',
   },
   bite: {
-    name: 'pads', plural: true, limit: 'working window',
+    name: 'pads',
+    plural: true,
+    limit: 'working window',
     means: 'Too cold at the braking point: the first push bites late.',
   },
 };
@@ -65,7 +90,8 @@ export function momentText(moment: Moment, result: SessionResult): string {
 /** What is left to a limit, or how far it was passed, as text. */
 export function marginText(margin: Margin, units: UnitChoice): string {
   const amount = formatQuantity(Math.abs(margin.margin), 'difference', units);
-  if (margin.part === 'bite') return margin.margin < 0 ? `${amount} too cold` : `${amount} above the window’s low end`;
+  if (margin.part === 'bite')
+    return margin.margin < 0 ? `${amount} too cold` : `${amount} above the window’s low end`;
   return margin.margin < 0 ? `${amount} over` : `${amount} left`;
 }
 
@@ -91,7 +117,7 @@ export function verdictText(result: SessionResult, units: UnitChoice): VerdictTe
   if (verdict.coldBite) {
     const cold = verdict.coldBite;
     notes.push(
-      `Too cold as well: the ${AXLE_WORDS[cold.axle]} pads meet ${momentText(cold.at, result).replace('on ', '')} at ${temperatureText(cold.worst, units)}, under their window from ${temperatureText(cold.limit, units)}.`,
+      `Cold bite: ${momentText(cold.at, result)} the ${AXLE_WORDS[cold.axle]} pads are at ${temperatureText(cold.worst, units)}, under their window from ${temperatureText(cold.limit, units)}; the first push there bites late.`,
     );
   }
   const its = words.plural ? 'their' : 'its';
@@ -101,12 +127,19 @@ export function verdictText(result: SessionResult, units: UnitChoice): VerdictTe
     return {
       state: 'Gives out',
       sentence: `The ${part} ${words.plural ? 'give' : 'gives'} out first: past ${its} ${limit} ${momentText(margin.passed, result)}, ${after}.`,
-      notes: [`${words.means} Worst ${temperatureText(margin.worst, units)} ${momentText(margin.at, result)}.`, ...notes],
+      notes: [
+        `${words.means} Worst ${temperatureText(margin.worst, units)} ${momentText(margin.at, result)}.`,
+        ...notes,
+      ],
     };
   }
   const closest = `the ${part}, ${marginText(margin, units)} to ${its} ${limit} ${momentText(margin.at, result)}`;
   return verdict.kind === 'close'
-    ? { state: 'Close', sentence: `Nothing passes a limit in ${laps(hot)}, but it is close: ${closest}.`, notes }
+    ? {
+        state: 'Close',
+        sentence: `Nothing passes a limit in ${laps(hot)}, but it is close: ${closest}.`,
+        notes,
+      }
     : { state: 'In hand', sentence: `Nothing passes a limit in ${laps(hot)}. Closest: ${closest}.`, notes };
 }
 

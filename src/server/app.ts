@@ -36,13 +36,12 @@ export function createApp(root: string): Hono {
     }
     await next();
   });
-  app.use(
-    '/assets/*',
-    serveStatic({
-      root,
-      onFound: (_path, c) => c.header('Cache-Control', 'public, max-age=31536000, immutable'),
-    }),
-  );
+  app.use('/assets/*', async (c, next) => {
+    await next();
+    // Names carry the hash of their content.
+    if (c.res.status === 200) c.header('Cache-Control', 'public, max-age=31536000, immutable');
+  });
+  app.use('/assets/*', serveStatic({ root }));
   // A missing file must not be answered with the page: a stale page would take it for its script.
   app.get('/assets/*', (c) => c.text('There is no such file in this build. Reload the page.', 404));
   app.use('*', serveStatic({ root }));

@@ -17,4 +17,5 @@ server.on('error', (error: NodeJS.ErrnoException) => {
   );
   process.exit(1);
 });
-for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.close(() => process.exit(0)));
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.on(signal, () => server.close(() => process.exit(0)));

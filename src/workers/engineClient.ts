@@ -49,7 +49,9 @@ export class EngineClient {
       event.preventDefault();
       this.die(`The computation stopped${event.message ? `: ${event.message}` : ' or could not be loaded'}.`);
     });
-    this.worker.addEventListener('messageerror', () => this.die('The computation’s answer could not be read.'));
+    this.worker.addEventListener('messageerror', () =>
+      this.die('The computation’s answer could not be read.'),
+    );
     this.remote = Comlink.wrap<Engine>(this.worker);
     return this.remote;
   }

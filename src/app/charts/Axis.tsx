@@ -18,7 +18,7 @@ export function ValueAxis({
 }) {
   const [bottom, top] = scale.range();
   return (
-    <g aria-hidden="true">
+    <g>
       {scale.ticks(ticks).map((tick) => (
         <g key={tick} transform={`translate(0,${scale(tick)})`}>
           <line x1={left} x2={right} stroke="var(--rule)" strokeWidth={tick === 0 ? 1 : 0.6} />
@@ -49,7 +49,7 @@ export function PlaceAxis({
 }) {
   const shown = scale.ticks(ticks);
   return (
-    <g aria-hidden="true">
+    <g>
       {shown.map((tick) => (
         <g key={tick} transform={`translate(${scale(tick)},${y})`}>
           <line y2={4} stroke="var(--dim)" />

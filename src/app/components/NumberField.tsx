@@ -1,10 +1,22 @@
 import { useEffect, useId, useRef, useState } from 'react';
-import { type FieldInfo, type FieldLimits, formatQuantity, toShown, toStored, type UnitChoice, unitOf } from '../../project';
+import {
+  type FieldInfo,
+  type FieldLimits,
+  formatQuantity,
+  toShown,
+  toStored,
+  type UnitChoice,
+  unitOf,
+} from '../../project';
 import { useUnits } from '../state/preferences';
 
 /** Reads a number as people type it: decimal comma or point, a true minus, spaces between thousands. */
 export function parseNumber(text: string): number | null {
-  const plain = text.trim().replace(/−/g, '-').replace(/[\s'’](?=\d{3})/g, '').replace(',', '.');
+  const plain = text
+    .trim()
+    .replace(/−/g, '-')
+    .replace(/[\s'’](?=\d{3})/g, '')
+    .replace(',', '.');
   if (!/^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(plain)) return null;
   const value = Number(plain);
   return Number.isFinite(value) ? value : null;
@@ -116,7 +128,9 @@ export function NumberField({
         }}
       />
       {unit.label && (
-        <span className="caption pointer-events-none absolute inset-y-0 right-2 grid place-items-center">{unit.label}</span>
+        <span className="caption pointer-events-none absolute inset-y-0 right-2 grid place-items-center">
+          {unit.label}
+        </span>
       )}
     </div>
   );
@@ -124,7 +138,9 @@ export function NumberField({
     <p id={`${id}-error`} role="alert" className="mt-1 text-[12.5px] text-over">
       {error}{' '}
       <button type="button" className="underline" onClick={revert}>
-        {value === null ? 'Leave it empty' : `Back to ${formatQuantity(value, info.quantity, units, decimalsFor(value))}`}
+        {value === null
+          ? 'Leave it empty'
+          : `Back to ${formatQuantity(value, info.quantity, units, decimalsFor(value))}`}
       </button>
     </p>
   );
@@ -144,7 +160,10 @@ export function NumberField({
       <div className="mt-0.5">{input}</div>
       {problem}
       <p id={`${id}-help`} className="caption mt-1">
-        {info.description} <span className={outside ? 'text-close' : ''}>{outside ? `Unusual: ${usual}.` : `${usual}.`}</span>
+        {info.description}{' '}
+        <span className={outside ? 'text-close' : ''}>
+          {outside ? `Unusual; ${usual}.` : `U${usual.slice(1)}.`}
+        </span>
       </p>
     </div>
   );
@@ -165,7 +184,10 @@ function decimalsFor(value: number): number {
   return Number.isInteger(value) ? 0 : 2;
 }
 
-function shortRange([low, high]: readonly [number, number], unit: { scale: number; offset: number; label: string }): string {
+function shortRange(
+  [low, high]: readonly [number, number],
+  unit: { scale: number; offset: number; label: string },
+): string {
   const u = { ...unit, decimals: 0 };
   const text = (v: number) => String(Number(toShown(v, u).toPrecision(3))).replace('-', '−');
   return `${text(low)} to ${text(high)}${unit.label ? ` ${unit.label}` : ''}`;

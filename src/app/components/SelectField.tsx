@@ -20,7 +20,12 @@ export function SelectField<T extends string>({
       <label htmlFor={id} className="font-[540]">
         {label}
       </label>
-      <select id={id} className="field mt-0.5" value={value} onChange={(event) => onChange(event.target.value as T)}>
+      <select
+        id={id}
+        className="field mt-0.5"
+        value={value}
+        onChange={(event) => onChange(event.target.value as T)}
+      >
         {options.map(([option, text]) => (
           <option key={option} value={option}>
             {text}

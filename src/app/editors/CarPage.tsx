@@ -39,7 +39,9 @@ export function CarPage() {
 function CarForm({ editing }: { editing: Editing<'cars'> }) {
   const { item: car } = editing;
   const units = useUnits();
-  const field = (...path: string[]) => <Field key={path.join('.')} shelf="cars" editing={editing} path={path} />;
+  const field = (...path: string[]) => (
+    <Field key={path.join('.')} shelf="cars" editing={editing} path={path} />
+  );
   return (
     <div className="grid gap-3">
       <PageHead shelf="cars" item={car} />
@@ -61,9 +63,13 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
         {field('engineBrakingN')}
       </Section>
       <Section title="Tyres">
-        {['lateralGrip', 'longitudinalGrip', 'loadSensitivityPercent', 'slipSharePercent', 'rollingRadiusMm'].map((key) =>
-          field('tyres', key),
-        )}
+        {[
+          'lateralGrip',
+          'longitudinalGrip',
+          'loadSensitivityPercent',
+          'slipSharePercent',
+          'rollingRadiusMm',
+        ].map((key) => field('tyres', key))}
       </Section>
       <Section title="Braking">
         {field('frontSharePercent')}
@@ -136,9 +142,15 @@ function AxleSections({ editing, axle }: { editing: Editing<'cars'>; axle: 'fron
           onChange={(value) => editing.set([axle, 'rotor', 'mounting'], value, `${name} rotor mounting`)}
           note="A floating ring passes little heat to hat and hub."
         />
-        {['outerDiameterMm', 'innerDiameterMm', 'thicknessMm', 'vaneGapMm', 'vaneCount', 'vaneThicknessMm', 'hatMassKg'].map(
-          (key) => field('rotor', key),
-        )}
+        {[
+          'outerDiameterMm',
+          'innerDiameterMm',
+          'thicknessMm',
+          'vaneGapMm',
+          'vaneCount',
+          'vaneThicknessMm',
+          'hatMassKg',
+        ].map((key) => field('rotor', key))}
       </Section>
       <Section title={`${name} pads and calipers`}>
         <SelectField
@@ -167,7 +179,9 @@ function AxleSections({ editing, axle }: { editing: Editing<'cars'>; axle: 'fron
         {['massKg', 'wettedAreaCm2', 'fluidKg', 'sealLimitC'].map((key) => field('caliper', key))}
       </Section>
       <Section title={`${name} cooling`}>
-        {['ductAreaCm2', 'ductCoefficientPercent', 'recirculationPercent', 'coolingFactor'].map((key) => field(key))}
+        {['ductAreaCm2', 'ductCoefficientPercent', 'recirculationPercent', 'coolingFactor'].map((key) =>
+          field(key),
+        )}
       </Section>
     </>
   );
@@ -181,8 +195,8 @@ function RotorMass({ car, axle }: { car: Car; axle: 'front' | 'rear' }) {
   return (
     <>
       From its measures the ring weighs {formatQuantity(mass, 'mass', units)}
-      {rotor.vaneGap > 0 ? ` (${formatQuantity(ring.vaneMass, 'mass', units)} of it vanes)` : ''}; weigh yours to check. Right
-      and left vaned rotors differ: curved vanes pump only one way round.
+      {rotor.vaneGap > 0 ? ` (${formatQuantity(ring.vaneMass, 'mass', units)} of it vanes)` : ''}; weigh yours
+      to check. Right and left vaned rotors differ: curved vanes pump only one way round.
     </>
   );
 }

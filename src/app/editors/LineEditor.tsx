@@ -28,9 +28,17 @@ const INFO = {
   gradePercent: fieldInfo(cornerSchema.shape.gradePercent),
 };
 const STRAIGHT: CircuitSegment = { kind: 'straight', lengthM: 200, gradePercent: 0 };
-const CORNER: CircuitSegment = { kind: 'corner', name: '', radiusM: 50, angleDeg: 60, hand: 'right', gradePercent: 0 };
+const CORNER: CircuitSegment = {
+  kind: 'corner',
+  name: '',
+  radiusM: 50,
+  angleDeg: 60,
+  hand: 'right',
+  gradePercent: 0,
+};
 
-const lengthOf = (s: CircuitSegment) => (s.kind === 'straight' ? s.lengthM : (s.radiusM * s.angleDeg * Math.PI) / 180);
+const lengthOf = (s: CircuitSegment) =>
+  s.kind === 'straight' ? s.lengthM : (s.radiusM * s.angleDeg * Math.PI) / 180;
 
 /** Straights and corners one after the other, with the map and the closing error as one types. */
 export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
@@ -42,7 +50,8 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
   const { segments } = circuit.layout;
   const put = (next: readonly CircuitSegment[], label: string) =>
     editing.set(['layout', 'segments'], next, label);
-  const starts = segments.reduce<number[]>((all, s) => [...all, (all[all.length - 1] ?? 0) + lengthOf(s)], [0]);
+  const starts = [0];
+  for (const segment of segments) starts.push(starts[starts.length - 1] + lengthOf(segment));
   let corner = 0;
   return (
     <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_360px]">
@@ -64,7 +73,8 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
           <tbody>
             {segments.map((segment, i) => {
               if (segment.kind === 'corner') corner += 1;
-              const name = segment.kind === 'corner' ? segment.name || `corner ${corner}` : `straight ${i + 1}`;
+              const name =
+                segment.kind === 'corner' ? segment.name || `corner ${corner}` : `straight ${i + 1}`;
               const number = (key: keyof typeof INFO) => (
                 <NumberField
                   compact
@@ -90,7 +100,9 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
                         value={segment.name}
                         longest={60}
                         required={false}
-                        onCommit={(value) => editing.set(['layout', 'segments', i, 'name'], value, 'Corner name')}
+                        onCommit={(value) =>
+                          editing.set(['layout', 'segments', i, 'name'], value, 'Corner name')
+                        }
                       />
                     )}
                   </td>
@@ -103,7 +115,11 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
                         aria-label={`Hand of ${name}`}
                         value={segment.hand}
                         onChange={(event) =>
-                          editing.set(['layout', 'segments', i, 'hand'], event.target.value, `Hand of ${name}`)
+                          editing.set(
+                            ['layout', 'segments', i, 'hand'],
+                            event.target.value,
+                            `Hand of ${name}`,
+                          )
                         }
                       >
                         <option value="left">left</option>
@@ -121,7 +137,10 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
                       onMove={(by) => put(moved(segments, i, by), `Moved ${name}`)}
                       onCopy={() => put(inserted(segments, i + 1, segment), `Copied ${name}`)}
                       onRemove={() => {
-                        put(segments.filter((_, k) => k !== i), `Removed ${name}`);
+                        put(
+                          segments.filter((_, k) => k !== i),
+                          `Removed ${name}`,
+                        );
                         undoToast(`Removed ${name}`, store.undoLast());
                       }}
                     />
@@ -132,7 +151,11 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
           </tbody>
         </table>
         <div className="mt-2 flex flex-wrap gap-2">
-          <button type="button" className="btn" onClick={() => put([...segments, STRAIGHT], 'Added a straight')}>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => put([...segments, STRAIGHT], 'Added a straight')}
+          >
             Add a straight
           </button>
           <button type="button" className="btn" onClick={() => put([...segments, CORNER], 'Added a corner')}>
@@ -148,7 +171,9 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
             stops={[]}
             selected={null}
             height={300}
-            highlight={focused !== null && focused < segments.length ? [starts[focused], starts[focused + 1]] : null}
+            highlight={
+              focused !== null && focused < segments.length ? [starts[focused], starts[focused + 1]] : null
+            }
           />
         </section>
         <Closing editing={editing} units={units} />
@@ -173,7 +198,9 @@ function Closing({ editing, units }: { editing: Editing<'circuits'>; units: Unit
           {formatQuantity(closing.gap, 'distance', units, 1)}
         </dd>
         <dt>Heading misses by</dt>
-        <dd className="text-right font-[560]">{formatQuantity((closing.heading * 180) / Math.PI, 'angle', units, 1)}</dd>
+        <dd className="text-right font-[560]">
+          {formatQuantity((closing.heading * 180) / Math.PI, 'angle', units, 1)}
+        </dd>
         <dt>Height misses by</dt>
         <dd className="text-right font-[560]">{formatQuantity(closing.height, 'distance', units, 1)}</dd>
       </dl>
@@ -185,7 +212,8 @@ function Closing({ editing, units }: { editing: Editing<'circuits'>; units: Unit
         >
           {problem.message.charAt(0).toUpperCase()}
           {problem.message.slice(1)}.
-          {problem.severity === 'error' && ' It cannot be driven as a lap like this; the last good result is kept.'}
+          {problem.severity === 'error' &&
+            ' It cannot be driven as a lap like this; the last good result is kept.'}
         </p>
       ))}
       {problems.length > 0 && (
@@ -194,8 +222,11 @@ function Closing({ editing, units }: { editing: Editing<'circuits'>; units: Unit
           className="btn btn-main mt-2"
           onClick={() => {
             const closed = closeCircuit(circuit);
-            const problem = closed ? editing.replace(closed, 'Closed the lap') : 'No change of the straights closes this line.';
-            if (problem) toast.error(`It cannot be closed by itself. ${problem} Add a straight across the gap first.`);
+            const problem = closed
+              ? editing.replace(closed, 'Closed the lap')
+              : 'No change of the straights closes this line.';
+            if (problem)
+              toast.error(`It cannot be closed by itself. ${problem} Add a straight across the gap first.`);
           }}
         >
           Close the lap

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { type ItemOf, type Shelf, setupOf } from '../../project';
 import { useProject, useStore } from '../state/context';
+import { VerdictStrip } from './VerdictStrip';
 
 const WORDS = { cars: 'Car', circuits: 'Circuit', plans: 'Plan' } as const;
 
@@ -20,9 +21,7 @@ export function PageHead<S extends Shelf>({ shelf, item }: { shelf: S; item: Ite
         </h1>
       </div>
       {used ? (
-        <p className="caption">
-          Used by the selected plan; saved as you type. <Link className="underline" to="/">See the verdict</Link>
-        </p>
+        <VerdictStrip />
       ) : (
         shelf !== 'plans' && (
           <button
@@ -31,7 +30,9 @@ export function PageHead<S extends Shelf>({ shelf, item }: { shelf: S; item: Ite
             onClick={() =>
               store.edit(`${WORDS[shelf]} of the plan`, (p) => ({
                 ...p,
-                plans: p.plans.map((plan) => (plan.id === p.selectedPlanId ? { ...plan, [field]: item.id } : plan)),
+                plans: p.plans.map((plan) =>
+                  plan.id === p.selectedPlanId ? { ...plan, [field]: item.id } : plan,
+                ),
               }))
             }
           >
@@ -49,8 +50,8 @@ export function Missing({ what, id }: { what: string; id: string }) {
     <div className="panel px-4 py-6" role="alert">
       <h1 className="text-[18px]">There is no such {what}</h1>
       <p className="mt-1 text-dim">
-        This project has no {what} with the id “{id.slice(0, 64)}”. It may have been deleted, or the address belongs to
-        another project.
+        This project has no {what} with the id “{id.slice(0, 64)}”. It may have been deleted, or the address
+        belongs to another project.
       </p>
       <p className="mt-3">
         <Link className="btn" to="/library">

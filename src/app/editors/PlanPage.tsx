@@ -40,7 +40,9 @@ export function PlanPage() {
         />
       </Section>
       <Section title="The session">
-        {['outLaps', 'outPacePercent', 'hotLaps', 'coolDownLaps', 'coolDownPacePercent', 'paddockMin'].map(field)}
+        {['outLaps', 'outPacePercent', 'hotLaps', 'coolDownLaps', 'coolDownPacePercent', 'paddockMin'].map(
+          field,
+        )}
       </Section>
       <Section title="The driver">
         {['brakingCommitmentPercent', 'corneringCommitmentPercent', 'brakeBuildUpS'].map(field)}

@@ -22,7 +22,13 @@ export function RowTools({
   const tool = 'grid h-[28px] w-[26px] place-items-center rounded hover:bg-sunk disabled:opacity-30';
   return (
     <span className="flex">
-      <button type="button" className={tool} aria-label={`Move ${name} up`} disabled={index === 0} onClick={() => onMove(-1)}>
+      <button
+        type="button"
+        className={tool}
+        aria-label={`Move ${name} up`}
+        disabled={index === 0}
+        onClick={() => onMove(-1)}
+      >
         <ArrowUp size={14} aria-hidden="true" />
       </button>
       <button
@@ -37,7 +43,13 @@ export function RowTools({
       <button type="button" className={tool} aria-label={`Copy ${name}`} onClick={onCopy}>
         <Copy size={14} aria-hidden="true" />
       </button>
-      <button type="button" className={tool} aria-label={`Remove ${name}`} disabled={count <= least} onClick={onRemove}>
+      <button
+        type="button"
+        className={tool}
+        aria-label={`Remove ${name}`}
+        disabled={count <= least}
+        onClick={onRemove}
+      >
         <Trash2 size={14} aria-hidden="true" />
       </button>
     </span>

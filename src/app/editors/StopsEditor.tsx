@@ -39,8 +39,9 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
   return (
     <section className="panel overflow-x-auto px-3 py-2" aria-label="List of stops">
       <p className="caption">
-        {stops.length} {stops.length === 1 ? 'stop' : 'stops'} over {formatQuantity(total, 'distance', units)}. The last leads
-        back to the first. Between stops the car accelerates evenly, or takes the time that is given.
+        {stops.length} {stops.length === 1 ? 'stop' : 'stops'} over {formatQuantity(total, 'distance', units)}
+        . The last leads back to the first. Between stops the car accelerates evenly, or takes the time that
+        is given.
       </p>
       <table className="mt-1 w-full min-w-[980px] text-left">
         <thead>
@@ -69,7 +70,9 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                 info={INFO[key]}
                 value={stop[key]}
                 nullable={key === 'timeToNextS'}
-                onCommit={(value) => editing.set(['layout', 'stops', i, key], value, `${INFO[key].title} of ${name}`)}
+                onCommit={(value) =>
+                  editing.set(['layout', 'stops', i, key], value, `${INFO[key].title} of ${name}`)
+                }
               />
             );
             const here = problems.filter((p) => p.path.startsWith(`layout.stops[${i}].`));
@@ -105,7 +108,12 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                       const length = stopLength(stop);
                       const speeds = (stop.entryKmh / 3.6) ** 2 - (stop.exitKmh / 3.6) ** 2;
                       const round = (v: number) => Math.round(v * 100) / 100;
-                      const same = { ...stop, by, distanceM: round(length), decelerationMs2: round(speeds / (2 * length)) };
+                      const same = {
+                        ...stop,
+                        by,
+                        distanceM: round(length),
+                        decelerationMs2: round(speeds / (2 * length)),
+                      };
                       editing.set(['layout', 'stops', i], same, `What ${name} is given by`);
                     }}
                   >
@@ -113,7 +121,9 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                     <option value="deceleration">deceleration</option>
                   </select>
                 </td>
-                <td className="py-1 pr-2">{number(stop.by === 'distance' ? 'distanceM' : 'decelerationMs2')}</td>
+                <td className="py-1 pr-2">
+                  {number(stop.by === 'distance' ? 'distanceM' : 'decelerationMs2')}
+                </td>
                 <td className="py-1 pr-2">{number('toNextM')}</td>
                 <td className="py-1 pr-2">{number('timeToNextS')}</td>
                 <td className="py-1 pr-2">{number('gradePercent')}</td>
@@ -126,7 +136,10 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                     onMove={(by) => put(moved(stops, i, by), `Moved ${name}`)}
                     onCopy={() => put(inserted(stops, i + 1, stop), `Copied ${name}`)}
                     onRemove={() => {
-                      put(stops.filter((_, k) => k !== i), `Removed ${name}`);
+                      put(
+                        stops.filter((_, k) => k !== i),
+                        `Removed ${name}`,
+                      );
                       undoToast(`Removed ${name}`, store.undoLast());
                     }}
                   />

@@ -39,7 +39,8 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
   return (
     <section className="panel px-3 py-2.5">
       <p className="caption">
-        As driven by {setup.car.name} in “{setup.plan.name}”, this lap can be written down as a list of stops and edited there.
+        As driven by {setup.car.name} in “{setup.plan.name}”, this lap can be written down as a list of stops
+        and edited there.
       </p>
       <button type="button" className="btn mt-2" onClick={make} disabled={busy}>
         {busy ? 'Driving the lap …' : 'Make a list of stops'}

@@ -7,8 +7,8 @@ import {
   fieldInfo,
   type ItemOf,
   issueProblem,
-  planSchema,
   pathText,
+  planSchema,
   replaceItem,
   type Shelf,
 } from '../../project';
@@ -69,7 +69,10 @@ export function getAt(value: unknown, path: Path): unknown {
 export function setAt(value: unknown, path: Path, next: unknown): unknown {
   if (path.length === 0) return next;
   const [key, ...rest] = path;
-  const copy = (Array.isArray(value) ? [...value] : { ...(value as object) }) as Record<string | number, unknown>;
+  const copy = (Array.isArray(value) ? [...value] : { ...(value as object) }) as Record<
+    string | number,
+    unknown
+  >;
   copy[key] = setAt(copy[key], rest, next);
   return copy;
 }

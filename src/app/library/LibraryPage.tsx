@@ -78,12 +78,21 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
                     longest={80}
                     required
                     onCommit={(name) =>
-                      store.edit(`Renamed a ${noun}`, (p) => renameItem(p, shelf, item.id, name), `${item.id}/name`)
+                      store.edit(
+                        `Renamed a ${noun}`,
+                        (p) => renameItem(p, shelf, item.id, name),
+                        `${item.id}/name`,
+                      )
                     }
                   />
                   <p className="caption mt-1">{describe(project, shelf, item.id, units)}</p>
                 </div>
-                <Link className="btn btn-bare px-2" to={`${to}/${item.id}`} aria-label={`Edit ${item.name}`} title="Edit">
+                <Link
+                  className="btn btn-bare px-2"
+                  to={`${to}/${item.id}`}
+                  aria-label={`Edit ${item.name}`}
+                  title="Edit"
+                >
                   <Pencil size={15} aria-hidden="true" />
                 </Link>
                 <button
@@ -91,7 +100,9 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
                   className="btn btn-bare px-2"
                   aria-label={`Copy ${item.name}`}
                   title="Copy"
-                  onClick={() => store.edit(`Copied a ${noun}`, (p) => copyItem(p, shelf, item.id, crypto.randomUUID()))}
+                  onClick={() =>
+                    store.edit(`Copied a ${noun}`, (p) => copyItem(p, shelf, item.id, crypto.randomUUID()))
+                  }
                 >
                   <Copy size={15} aria-hidden="true" />
                 </button>
@@ -148,12 +159,16 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
   );
 }
 
-function newItems(project: Project, shelf: Shelf): { label: string; create: (p: Project, id: string) => Project }[] {
+function newItems(
+  project: Project,
+  shelf: Shelf,
+): { label: string; create: (p: Project, id: string) => Project }[] {
   if (shelf === 'plans') {
     return [
       {
         label: 'New plan',
-        create: (p, id) => renameItem(copyItem(p, 'plans', project.selectedPlanId, id), 'plans', id, 'New plan'),
+        create: (p, id) =>
+          renameItem(copyItem(p, 'plans', project.selectedPlanId, id), 'plans', id, 'New plan'),
       },
     ];
   }
@@ -198,7 +213,9 @@ function describe(project: Project, shelf: Shelf, id: string, units: ReturnType<
   }
   if (shelf === 'cars') {
     const car = project.cars.find((c) => c.id === id);
-    return car ? `${formatQuantity(car.massKg, 'mass', units, 0)}, ${formatQuantity(car.powerKw, 'power', units)}` : '';
+    return car
+      ? `${formatQuantity(car.massKg, 'mass', units, 0)}, ${formatQuantity(car.powerKw, 'power', units)}`
+      : '';
   }
   const circuit = project.circuits.find((c) => c.id === id);
   if (!circuit) return '';

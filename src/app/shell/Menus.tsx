@@ -68,7 +68,9 @@ export function FilesMenu() {
   const { plan } = setup;
   return (
     <Menu label="Files" icon={<Download size={16} aria-hidden="true" />}>
-      <Item onSelect={() => download(fileName(project.name, '.json'), writeProject(project), 'application/json')}>
+      <Item
+        onSelect={() => download(fileName(project.name, '.json'), writeProject(project), 'application/json')}
+      >
         Export the project (JSON)
       </Item>
       <Item onSelect={openImport}>
@@ -76,16 +78,28 @@ export function FilesMenu() {
       </Item>
       <Line />
       <Head>Of “{plan.name}”, as saved</Head>
-      <Item onSelect={() => withResult((r) => download(fileName(plan.name, '-stops.csv'), stopsCsv(r, units), 'text/csv'))}>
+      <Item
+        onSelect={() =>
+          withResult((r) => download(fileName(plan.name, '-stops.csv'), stopsCsv(r, units), 'text/csv'))
+        }
+      >
         Stop list (CSV)
       </Item>
-      <Item onSelect={() => withResult((r) => download(fileName(plan.name, '-trace.csv'), tracesCsv(r, units), 'text/csv'))}>
+      <Item
+        onSelect={() =>
+          withResult((r) => download(fileName(plan.name, '-trace.csv'), tracesCsv(r, units), 'text/csv'))
+        }
+      >
         Traces (CSV)
       </Item>
       <Item
         onSelect={() =>
           withResult((r) =>
-            download(fileName(plan.name, '-result.json'), `${JSON.stringify(resultDocument(setup, r))}\n`, 'application/json'),
+            download(
+              fileName(plan.name, '-result.json'),
+              `${JSON.stringify(resultDocument(setup, r))}\n`,
+              'application/json',
+            ),
           )
         }
       >
@@ -94,7 +108,11 @@ export function FilesMenu() {
       <Line />
       <Item
         onSelect={() =>
-          download('fervent-kettle-project.schema.json', `${JSON.stringify(projectJsonSchema(), null, 2)}\n`, 'application/json')
+          download(
+            'fervent-kettle-project.schema.json',
+            `${JSON.stringify(projectJsonSchema(), null, 2)}\n`,
+            'application/json',
+          )
         }
       >
         Schema of the project file
@@ -173,9 +191,21 @@ export function SettingsMenu() {
   );
 }
 
-function Choice({ checked, onSelect, children }: { checked: boolean; onSelect: () => void; children: ReactNode }) {
+function Choice({
+  checked,
+  onSelect,
+  children,
+}: {
+  checked: boolean;
+  onSelect: () => void;
+  children: ReactNode;
+}) {
   return (
-    <DropdownMenu.CheckboxItem className="menu-item justify-between" checked={checked} onCheckedChange={onSelect}>
+    <DropdownMenu.CheckboxItem
+      className="menu-item justify-between"
+      checked={checked}
+      onCheckedChange={onSelect}
+    >
       {children}
       <DropdownMenu.ItemIndicator>
         <Check size={15} aria-hidden="true" />

@@ -42,7 +42,10 @@ export function Shell() {
   }, [store]);
   return (
     <ImportTarget>
-      <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2">
+      <a
+        href="#page"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2"
+      >
         Skip to the page
       </a>
       <header className="sticky top-0 z-30 border-b border-rule bg-ground/95 backdrop-blur">
@@ -51,15 +54,20 @@ export function Shell() {
             <img src="/kettle.svg" alt="" width={24} height={24} />
             <span className="hidden sm:inline">Fervent Kettle</span>
           </NavLink>
-          <nav aria-label="Pages" className="order-last flex w-full gap-0.5 overflow-x-auto sm:order-none sm:w-auto">
+          <nav
+            aria-label="Pages"
+            className="order-last flex w-full gap-0.5 overflow-x-auto sm:order-none sm:w-auto"
+          >
             {PAGES.map(({ to, name, icon: Icon }) => (
               <NavLink
                 key={to}
                 to={to}
                 end={to === '/'}
-                className={({ isActive }) => `btn btn-bare px-2.5 ${isActive ? 'bg-ink! text-ground!' : ''}`}
+                className={({ isActive }) =>
+                  `btn btn-bare px-2 sm:px-2.5 ${isActive ? 'bg-ink! text-ground!' : ''}`
+                }
               >
-                <Icon size={16} aria-hidden="true" />
+                <Icon size={16} aria-hidden="true" className="hidden sm:block" />
                 <span>{name}</span>
               </NavLink>
             ))}
@@ -80,7 +88,11 @@ export function Shell() {
           </Suspense>
         </ErrorBoundary>
       </main>
-      <Toaster position="bottom-left" theme={theme === 'system' ? 'system' : theme} toastOptions={{ className: 'font-sans' }} />
+      <Toaster
+        position="bottom-left"
+        theme={theme === 'system' ? 'system' : theme}
+        toastOptions={{ className: 'font-sans' }}
+      />
     </ImportTarget>
   );
 }
@@ -95,7 +107,7 @@ function PlanPicker() {
       </label>
       <select
         id="plan"
-        className="field w-[clamp(120px,20vw,280px)] truncate"
+        className="field w-[clamp(150px,22vw,280px)] truncate"
         value={project.selectedPlanId}
         onChange={(event) => {
           const id = event.target.value;

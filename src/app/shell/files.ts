@@ -48,7 +48,9 @@ export async function readProjectFile(file: File, engine: EngineClient): Promise
 /** Problems as the few lines a message has room for. */
 export function problemLines(problems: readonly Problem[]): string[] {
   const shown = problems.slice(0, 5).map((p) => (p.path ? `${p.path}: ${p.message}` : p.message));
-  return problems.length > 5 ? [...shown, `and ${problems.length - 5} more; “kettle check” lists all of them.`] : shown;
+  return problems.length > 5
+    ? [...shown, `and ${problems.length - 5} more; “kettle check” lists all of them.`]
+    : shown;
 }
 
 /** Imports a file: takes the project over when it is whole, otherwise says why and changes nothing. */

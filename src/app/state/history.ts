@@ -33,7 +33,13 @@ export function recordEdit<T>(
 ): History<T> {
   if (value === history.value) return history;
   const last = history.past[history.past.length - 1];
-  if (last && key !== null && last.key === key && now - last.at < MERGE_WITHIN && history.future.length === 0) {
+  if (
+    last &&
+    key !== null &&
+    last.key === key &&
+    now - last.at < MERGE_WITHIN &&
+    history.future.length === 0
+  ) {
     return { value, past: [...history.past.slice(0, -1), { ...last, at: now }], future: [] };
   }
   const past = [...history.past, { value: history.value, label, key, at: now }].slice(-KEPT);

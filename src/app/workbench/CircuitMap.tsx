@@ -66,7 +66,8 @@ export function CircuitMap({
     const a = Math.max(0, Math.floor((from / line.length) * n));
     const b = Math.min(n, Math.ceil((to / line.length) * n));
     let d = '';
-    for (let i = a; i <= b; i++) d += `${i === a ? 'M' : 'L'}${fit.x(line.x[i]).toFixed(1)},${fit.y(line.y[i]).toFixed(1)}`;
+    for (let i = a; i <= b; i++)
+      d += `${i === a ? 'M' : 'L'}${fit.x(line.x[i]).toFixed(1)},${fit.y(line.y[i]).toFixed(1)}`;
     return d;
   };
   const largest = Math.max(1, ...stops.map((s) => s.energy));
@@ -76,7 +77,13 @@ export function CircuitMap({
   return (
     <div ref={ref}>
       <svg width={width} height={height} className="block" role="img" aria-label={`Map of ${circuit.name}`}>
-        <path d={path(0, line.length)} fill="none" stroke="var(--rule)" strokeWidth={9} strokeLinejoin="round" />
+        <path
+          d={path(0, line.length)}
+          fill="none"
+          stroke="var(--rule)"
+          strokeWidth={9}
+          strokeLinejoin="round"
+        />
         <path
           d={path(0, line.length)}
           fill="none"
@@ -86,7 +93,13 @@ export function CircuitMap({
           strokeDasharray={line.schematic ? '2 4' : undefined}
         />
         {highlight && (
-          <path d={path(...highlight)} fill="none" stroke="var(--act)" strokeWidth={6} strokeLinecap="round" />
+          <path
+            d={path(...highlight)}
+            fill="none"
+            stroke="var(--act)"
+            strokeWidth={6}
+            strokeLinecap="round"
+          />
         )}
         {stops.map((stop) => (
           <path
@@ -108,8 +121,12 @@ export function CircuitMap({
           const chosen = k === selected;
           return (
             // biome-ignore lint/a11y/noStaticElementInteractions: the numbered buttons over the lap are the keyboard's way
-            // biome-ignore lint/a11y/useKeyWithClickEvents: the same
-            <g key={stop.from} transform={`translate(${x},${y})`} onClick={() => onSelect?.(k)} className={onSelect ? 'cursor-pointer' : ''}>
+            <g
+              key={stop.from}
+              transform={`translate(${x},${y})`}
+              onClick={() => onSelect?.(k)}
+              className={onSelect ? 'cursor-pointer' : ''}
+            >
               <title>{`Stop ${k + 1}${stop.name ? `, ${stop.name}` : ''}: ${(stop.energy / 1000).toFixed(0)} kJ`}</title>
               <circle
                 r={radius}
@@ -158,7 +175,10 @@ function fitTo(line: Line, width: number, height: number) {
   const pad = 24;
   const [x0, x1] = [Math.min(...line.x), Math.max(...line.x)];
   const [y0, y1] = [Math.min(...line.y), Math.max(...line.y)];
-  const scale = Math.min((width - 2 * pad) / Math.max(1e-6, x1 - x0), (height - 2 * pad) / Math.max(1e-6, y1 - y0));
+  const scale = Math.min(
+    (width - 2 * pad) / Math.max(1e-6, x1 - x0),
+    (height - 2 * pad) / Math.max(1e-6, y1 - y0),
+  );
   const left = (width - scale * (x1 - x0)) / 2;
   const top = (height - scale * (y1 - y0)) / 2;
   return { x: (v: number) => left + scale * (v - x0), y: (v: number) => height - top - scale * (v - y0) };

@@ -5,6 +5,7 @@ import { PlaceAxis, ValueAxis } from '../charts/Axis';
 import { densePath } from '../charts/paths';
 import { useWidth } from '../charts/useSize';
 import { useUnits } from '../state/preferences';
+import { LapStepper } from './LapStepper';
 import { axlePower, lapSamples, topTemperature } from './lapSlice';
 import { placeNumbers, StopButtons } from './StopButtons';
 import type { Selection } from './selection';
@@ -12,10 +13,10 @@ import type { Computed } from './useSession';
 
 const LEFT = 44;
 const RIGHT = 10;
-const SPEED = [8, 84] as const;
-const POWER = [112, 182] as const;
-const HEAT = [210, 356] as const;
-const HEIGHT = 382;
+const SPEED = [18, 94] as const;
+const POWER = [122, 192] as const;
+const HEAT = [220, 366] as const;
+const HEIGHT = 392;
 
 /** The lap unrolled over distance: speed, braking power and temperatures above each other on one axis. */
 export function LapChart({
@@ -37,17 +38,25 @@ export function LapChart({
   const length = lap.trace.distance[lap.trace.distance.length - 1];
 
   const x = useMemo(
-    () => scaleLinear().domain([0, length]).range([LEFT, width - RIGHT]),
+    () =>
+      scaleLinear()
+        .domain([0, length])
+        .range([LEFT, width - RIGHT]),
     [length, width],
   );
-  const drawing = useMemo(() => draw(computed, selection.lap, x, units, ghost), [computed, selection.lap, x, units, ghost]);
+  const drawing = useMemo(
+    () => draw(computed, selection.lap, x, units, ghost),
+    [computed, selection.lap, x, units, ghost],
+  );
   const shadow = useMemo(() => {
     if (!ghost) return null;
     const ghostLap = Math.min(selection.lap, ghost.result.laps.length);
     return draw(ghost, ghostLap, x, units, computed);
   }, [ghost, selection.lap, x, units, computed]);
 
-  const middles = lap.trace.stops.map((s) => x(0.5 * (lap.trace.distance[s.startIndex] + lap.trace.distance[s.endIndex])));
+  const middles = lap.trace.stops.map((s) =>
+    x(0.5 * (lap.trace.distance[s.startIndex] + lap.trace.distance[s.endIndex])),
+  );
   const placed = placeNumbers(middles, 21, 2);
   const rows = placed.some((p) => p.row > 0) ? 2 : 1;
   const stop = lap.trace.stops[selection.stop];
@@ -61,7 +70,10 @@ export function LapChart({
 
   return (
     <figure className="panel px-2 pt-2 pb-1" aria-label={`Lap ${selection.lap} over distance`}>
-      <Legend />
+      <div className="flex flex-wrap items-center justify-between gap-x-3 pb-1">
+        <Legend ghost={ghost !== null} />
+        <LapStepper result={result} selection={selection} onSelect={onSelect} />
+      </div>
       <div ref={ref} className="relative">
         <div className="relative mb-1" style={{ height: rows * 21 }}>
           <StopButtons
@@ -71,6 +83,7 @@ export function LapChart({
             onSelect={(k) => onSelect({ ...selection, stop: k })}
           />
         </div>
+        {/* biome-ignore lint/a11y/useKeyWithClickEvents: the numbered buttons above are the keyboard's way */}
         <svg
           width={width}
           height={HEIGHT}
@@ -100,7 +113,12 @@ export function LapChart({
           })}
           <ValueAxis {...bounds(width)} scale={drawing.speed} ticks={3} unit={unitOf('speed', units).label} />
           <ValueAxis {...bounds(width)} scale={drawing.power} ticks={3} unit={unitOf('power', units).label} />
-          <ValueAxis {...bounds(width)} scale={drawing.heat} ticks={5} unit={unitOf('temperature', units).label} />
+          <ValueAxis
+            {...bounds(width)}
+            scale={drawing.heat}
+            ticks={5}
+            unit={unitOf('temperature', units).label}
+          />
           <PlaceAxis
             scale={scaleLinear()
               .domain([0, toShown(length, distanceUnit)])
@@ -116,11 +134,17 @@ export function LapChart({
               <path d={shadow.rearBulk} strokeWidth={1.8} strokeDasharray="5 4" />
             </g>
           )}
-          <path d={drawing.rearPower} fill="var(--rear)" opacity={0.75} />
-          <path d={drawing.frontPower} fill="var(--front)" opacity={0.75} />
+          <path d={drawing.bothPower} fill="var(--rear)" />
+          <path d={drawing.frontPower} fill="var(--front)" stroke="var(--panel)" strokeWidth={0.6} />
           <g fill="none" strokeLinejoin="round">
             <path d={drawing.speedPath} stroke="var(--ink)" strokeWidth={1.5} />
-            <path d={drawing.rearFace} stroke="var(--rear)" strokeWidth={1} strokeDasharray="5 3" opacity={0.8} />
+            <path
+              d={drawing.rearFace}
+              stroke="var(--rear)"
+              strokeWidth={1}
+              strokeDasharray="5 3"
+              opacity={0.8}
+            />
             <path d={drawing.rearBulk} stroke="var(--rear)" strokeWidth={2.2} strokeDasharray="7 3" />
             <path d={drawing.frontFace} stroke="var(--front)" strokeWidth={1} opacity={0.85} />
             <path d={drawing.frontBulk} stroke="var(--front)" strokeWidth={2.2} />
@@ -136,13 +160,28 @@ export function LapChart({
                 strokeWidth={1.2}
                 strokeDasharray="2 3"
               />
-              <text x={width - RIGHT} y={drawing.limit.y - 4} textAnchor="end" fontSize={11} fill="var(--over)" className="narrow">
+              <text
+                x={width - RIGHT}
+                y={drawing.limit.y - 4}
+                textAnchor="end"
+                fontSize={11}
+                fill="var(--over)"
+                className="narrow halo"
+              >
                 {drawing.limit.text}
               </text>
             </g>
           )}
           {pointed !== null && (
-            <line x1={x(pointed)} x2={x(pointed)} y1={0} y2={HEAT[1]} stroke="var(--ink)" strokeWidth={0.8} opacity={0.6} />
+            <line
+              x1={x(pointed)}
+              x2={x(pointed)}
+              y1={0}
+              y2={HEAT[1]}
+              stroke="var(--ink)"
+              strokeWidth={0.8}
+              opacity={0.6}
+            />
           )}
         </svg>
       </div>
@@ -158,13 +197,13 @@ export function LapChart({
 
 const bounds = (width: number) => ({ left: LEFT, right: width - RIGHT });
 
-function Legend() {
+function Legend({ ghost }: { ghost: boolean }) {
   return (
-    <div className="caption flex flex-wrap gap-x-4 gap-y-0.5 px-1 pb-1.5" aria-hidden="true">
+    <div className="caption flex flex-wrap gap-x-4 gap-y-0.5 px-1" aria-hidden="true">
       <Key colour="var(--ink)" text="speed" />
       <Key colour="var(--front)" text="front: bulk thick, face thin" />
-      <Key colour="var(--rear)" dash="6 3" text="rear: dashed" />
-      <Key colour="var(--ghost)" text="saved state, while a what-if is on" />
+      <Key colour="var(--rear)" dash="6 3" text="rear: dashed, on top in power" />
+      {ghost && <Key colour="var(--ghost)" text="saved state" />}
     </div>
   );
 }
@@ -192,12 +231,14 @@ function draw(computed: Computed, lapNumber: number, x: X, units: UnitChoice, ot
 
   const hot = [result, other?.result];
   const topSpeed = Math.max(...hot.map((r) => (r ? r.trace.speed.reduce((a, b) => Math.max(a, b), 0) : 0)));
-  const topPower = Math.max(...hot.map((r) => (r ? Math.max(0, ...r.trace.stops.map((s) => s.peakPower)) : 0)));
+  const topPower = Math.max(
+    ...hot.map((r) => (r ? Math.max(0, ...r.trace.stops.map((s) => s.peakPower)) : 0)),
+  );
   const speed = scaleLinear()
     .domain([0, toShown(topSpeed * 3.6 * 1.04, speedUnit)])
     .range([SPEED[1], SPEED[0]]);
   const power = scaleLinear()
-    .domain([0, Math.max(1, toShown((topPower / 1000) * 0.75, powerUnit))])
+    .domain([0, Math.max(1, toShown(topPower / 1000, powerUnit))])
     .range([POWER[1], POWER[0]]);
   const heat = scaleLinear()
     .domain([0, toShown(Math.ceil((topTemperature(hot) + 20) / 50) * 50, degree)])
@@ -208,13 +249,12 @@ function draw(computed: Computed, lapNumber: number, x: X, units: UnitChoice, ot
   const [from, to] = lapSamples(result, lapNumber);
   const at = result.record.distance.subarray(from, to);
   const line = (values: Float64Array) => densePath(at, values.subarray(from, to), x, yHeat);
-  const area = (axle: 'front' | 'rear', top: number) => {
-    const path = densePath(trace.distance, axlePower(result, lapNumber, axle), x, (v) =>
-      power(Math.min(toShown(v, powerUnit), top)),
-    );
+  const area = (values: Float64Array) => {
+    const path = densePath(trace.distance, values, x, (v) => power(toShown(v, powerUnit)));
     return `${path}L${x(trace.distance[trace.distance.length - 1])},${POWER[1]}L${x(0)},${POWER[1]}Z`;
   };
-  const top = power.domain()[1];
+  const frontPower = axlePower(result, lapNumber, 'front');
+  const bothPower = axlePower(result, lapNumber, 'rear').map((v, i) => v + frontPower[i]);
 
   const { margin } = result.verdict;
   const drawn = margin.part === 'padFace' || margin.part === 'rotorFace' || margin.part === 'rotorBulk';
@@ -224,8 +264,8 @@ function draw(computed: Computed, lapNumber: number, x: X, units: UnitChoice, ot
     power,
     heat,
     speedPath: densePath(trace.distance, trace.speed, x, ySpeed),
-    frontPower: area('front', top),
-    rearPower: area('rear', top),
+    frontPower: area(frontPower),
+    bothPower: area(bothPower),
     frontFace: line(result.record.front.rotorFace),
     frontBulk: line(result.record.front.rotorBulk),
     rearFace: line(result.record.rear.rotorFace),

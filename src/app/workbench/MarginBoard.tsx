@@ -1,11 +1,28 @@
 import { AXLES, type AxleName, type LimitedPart, type Margin } from '../../core';
-import { celsius, formatQuantity, marginText, momentText, PART_WORDS, temperatureText, type UnitChoice } from '../../project';
+import {
+  celsius,
+  formatQuantity,
+  marginText,
+  momentText,
+  PART_WORDS,
+  temperatureText,
+  type UnitChoice,
+} from '../../project';
 import { marginState, StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
 import type { Selection } from './selection';
 import type { Computed } from './useSession';
 
-const ORDER: readonly LimitedPart[] = ['rotorFace', 'rotorBulk', 'padFace', 'plate', 'fluid', 'caliper', 'hub', 'bite'];
+const ORDER: readonly LimitedPart[] = [
+  'rotorFace',
+  'rotorBulk',
+  'padFace',
+  'plate',
+  'fluid',
+  'caliper',
+  'hub',
+  'bite',
+];
 const ROW_NAMES: Record<LimitedPart, string> = {
   rotorFace: 'Rotor face',
   rotorBulk: 'Rotor bulk',
@@ -31,7 +48,9 @@ export function MarginBoard({
   return (
     <section className="panel overflow-x-auto px-3 py-2" aria-label="Margins">
       <table className="w-full text-[13px]">
-        <caption className="sr-only">Worst temperature of each part against its limit, for one wheel of each axle</caption>
+        <caption className="sr-only">
+          Worst temperature of each part against its limit, for one wheel of each axle
+        </caption>
         <thead>
           <tr className="text-left">
             <th className="caption w-[96px] py-1 font-normal">Margin at the worst instant</th>
@@ -44,6 +63,7 @@ export function MarginBoard({
             <tr key={part} className="border-t border-rule/60 align-top">
               <th className="py-1.5 pr-2 text-left font-[520] narrow" title={PART_WORDS[part].means}>
                 {ROW_NAMES[part]}
+                {part === 'bite' && <span className="caption block font-normal">should pass its mark</span>}
               </th>
               {AXLES.map((axle) => (
                 <td key={axle} className="py-1.5 pl-1">
@@ -107,15 +127,22 @@ function Gauge({
       <span className="flex items-center gap-1.5">
         <StateMark kind={state} className="h-[13px] w-[13px]" />
         <span className="relative h-[9px] flex-1 rounded-[2px] bg-sunk">
-          <span className={`absolute inset-y-0 left-0 rounded-[2px] ${fill}`} style={{ width: `${reach(margin)}%` }} />
+          <span
+            className={`absolute inset-y-0 left-0 rounded-[2px] ${fill}`}
+            style={{ width: `${reach(margin)}%` }}
+          />
           {before && (
-            <span className="absolute -inset-y-[2px] w-[2px] bg-ghost" style={{ left: `${reach(before)}%` }} />
+            <span
+              className="absolute -inset-y-[2px] w-[2px] bg-ghost"
+              style={{ left: `${reach(before)}%` }}
+            />
           )}
           <span className="absolute -inset-y-[3px] w-[1.5px] bg-ink" style={{ left: `${BAR}%` }} />
         </span>
       </span>
       <span className="caption mt-0.5 block">
-        <span className="text-ink">{temperatureText(margin.worst, units)}</span> of {temperatureText(margin.limit, units)},{' '}
+        <span className="text-ink">{temperatureText(margin.worst, units)}</span> of{' '}
+        {temperatureText(margin.limit, units)},{' '}
         {marginText(margin, units).replace('above the window’s low end', 'above')}
         {Math.abs(change) >= 0.5 && (
           <span className="text-ink">

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
-import { celsius, clockText, toShown, type UnitChoice, unitOf } from '../../project';
+import { celsius, toShown, type UnitChoice, unitOf } from '../../project';
 import { PlaceAxis, ValueAxis } from '../charts/Axis';
 import { densePath } from '../charts/paths';
 import { useWidth } from '../charts/useSize';
@@ -33,7 +33,10 @@ export function SessionChart({
   const end = result.record.time[result.record.time.length - 1];
   const longest = Math.max(end, ghost ? ghost.result.record.time[ghost.result.record.time.length - 1] : 0);
   const x = useMemo(
-    () => scaleLinear().domain([0, longest]).range([LEFT, width - RIGHT]),
+    () =>
+      scaleLinear()
+        .domain([0, longest])
+        .range([LEFT, width - RIGHT]),
     [longest, width],
   );
   const drawing = useMemo(() => draw(computed, ghost, x, units), [computed, ghost, x, units]);
@@ -47,17 +50,33 @@ export function SessionChart({
         <span>below: fluid thick, caliper thin; rear dashed</span>
       </div>
       <div ref={ref}>
-        <svg width={width} height={HEIGHT} className="block" role="group" aria-label="Laps of the session">
+        <svg
+          width={width}
+          height={HEIGHT}
+          className="block"
+          role="img"
+          aria-label="Temperatures over the session, lap by lap; the margins beside it have the peaks"
+        >
           {result.laps.map((lap) => {
             const from = x(lap.startTime);
             const wide = x(lap.startTime + lap.lapTime) - from;
             const chosen = lap.number === selection.lap;
             return (
               // biome-ignore lint/a11y/noStaticElementInteractions: the lap stepper above is the keyboard's way
-              // biome-ignore lint/a11y/useKeyWithClickEvents: the same
-              <g key={lap.number} className="cursor-pointer" onClick={() => onSelect({ ...selection, lap: lap.number })}>
+              <g
+                key={lap.number}
+                className="cursor-pointer"
+                onClick={() => onSelect({ ...selection, lap: lap.number })}
+              >
                 <title>{`Lap ${lap.number}, ${lap.kind === 'hot' ? 'hot' : lap.kind === 'out' ? 'out lap' : 'cool-down lap'}`}</title>
-                <rect x={from} y={8} width={wide} height={WET[1] - 8} fill={chosen ? 'var(--act)' : 'transparent'} opacity={0.14} />
+                <rect
+                  x={from}
+                  y={8}
+                  width={wide}
+                  height={WET[1] - 8}
+                  fill={chosen ? 'var(--act)' : 'transparent'}
+                  opacity={0.14}
+                />
                 <line x1={from} x2={from} y1={8} y2={WET[1]} stroke="var(--rule)" strokeWidth={0.7} />
                 {(!narrow || lap.number % 5 === 0 || chosen) && (
                   <text
@@ -93,7 +112,14 @@ export function SessionChart({
           <g pointerEvents="none">
             <ValueAxis left={LEFT} right={width - RIGHT} scale={drawing.hot} ticks={4} unit={degree} />
             <ValueAxis left={LEFT} right={width - RIGHT} scale={drawing.wet} ticks={4} unit={degree} />
-            <PlaceAxis scale={x} y={WET[1]} ticks={8} format={(t) => clockText(t)} />
+            <PlaceAxis
+              scale={scaleLinear()
+                .domain([0, longest / 60])
+                .range([LEFT, width - RIGHT])}
+              y={WET[1]}
+              ticks={Math.max(3, Math.round(width / 80))}
+              format={(t) => `${t} min`}
+            />
             {shadow && (
               <g fill="none" stroke="var(--ghost)" strokeWidth={1.4}>
                 <path d={shadow.frontBulk} />
@@ -120,7 +146,14 @@ export function SessionChart({
               strokeWidth={1.2}
               strokeDasharray="2 3"
             />
-            <text x={width - RIGHT} y={drawing.boil - 4} textAnchor="end" fontSize={11} fill="var(--over)" className="narrow">
+            <text
+              x={width - RIGHT}
+              y={drawing.boil - 4}
+              textAnchor="end"
+              fontSize={11}
+              fill="var(--over)"
+              className="narrow halo"
+            >
               fluid boils
             </text>
           </g>

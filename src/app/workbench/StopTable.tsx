@@ -90,12 +90,16 @@ export function StopTable({
     onSortingChange: setSorting,
   });
   if (data.length === 0) {
-    return <p className="panel px-4 py-6 text-dim">No stop on this lap: nothing is braked for more than 7 km/h.</p>;
+    return (
+      <p className="panel px-4 py-6 text-dim">No stop on this lap: nothing is braked for more than 7 km/h.</p>
+    );
   }
   return (
     <section className="panel overflow-x-auto" aria-label="Stop list">
       <table className="w-full border-collapse text-right text-[13px] narrow">
-        <caption className="sr-only">Stops of lap {selection.lap}, with temperatures of one wheel of each axle</caption>
+        <caption className="sr-only">
+          Stops of lap {selection.lap}, with temperatures of one wheel of each axle
+        </caption>
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id} className="border-b border-rule align-bottom">
@@ -110,7 +114,11 @@ export function StopTable({
                     className="px-1.5 py-1.5 font-[600] leading-tight"
                     aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
                   >
-                    <button type="button" onClick={header.column.getToggleSortingHandler()} className="text-right hover:underline">
+                    <button
+                      type="button"
+                      onClick={header.column.getToggleSortingHandler()}
+                      className="text-right hover:underline"
+                    >
                       {flexRender(header.column.columnDef.header, header.getContext())}
                       {sorted === 'asc' && <ArrowUp size={11} className="inline" aria-hidden="true" />}
                       {sorted === 'desc' && <ArrowDown size={11} className="inline" aria-hidden="true" />}
@@ -137,15 +145,20 @@ export function StopTable({
                   if (by === 0 || !next) return;
                   event.preventDefault();
                   onSelect({ ...selection, stop: next.original.stop - 1 });
-                  const sibling = by === 1 ? event.currentTarget.nextElementSibling : event.currentTarget.previousElementSibling;
+                  const sibling =
+                    by === 1
+                      ? event.currentTarget.nextElementSibling
+                      : event.currentTarget.previousElementSibling;
                   (sibling as HTMLElement | null)?.focus();
                 }}
                 className={`cursor-pointer border-b border-rule/60 last:border-0 ${chosen ? 'bg-act/15' : 'hover:bg-sunk'}`}
               >
-                <td className={`sticky left-0 w-7 px-2 py-1 text-left font-[640] ${chosen ? 'bg-act text-act-ink' : 'bg-panel'}`}>
+                <td
+                  className={`sticky left-0 w-7 px-2 py-1 text-left font-[640] ${chosen ? 'bg-act text-act-ink' : 'bg-panel'}`}
+                >
                   {row.original.stop}
                 </td>
-                <td className="max-w-[110px] truncate pr-1.5 text-left" title={row.original.name}>
+                <td className="max-w-[118px] truncate px-1.5 text-left" title={row.original.name}>
                   {row.original.name || '—'}
                 </td>
                 {row.getAllCells().map((cell) => (

@@ -3,8 +3,8 @@ import {
   clockText,
   formatQuantity,
   formatValue,
-  type UnitChoice,
   UNCALIBRATED_NOTE,
+  type UnitChoice,
   unitOf,
   verdictText,
 } from '../../project';
@@ -23,8 +23,12 @@ export function VerdictBar({ view, computed }: { view: SessionView; computed: Co
       aria-label="Verdict"
       data-behind={view.behind}
     >
-      <div className="min-w-0 flex-1 basis-[420px]">
-        <p className="flex items-start gap-2.5 text-[17px] leading-snug" aria-live="polite" data-testid="verdict">
+      <div className="min-w-0 flex-1 basis-[min(420px,100%)]">
+        <p
+          className="flex items-start gap-2.5 text-[17px] leading-snug"
+          aria-live="polite"
+          data-testid="verdict"
+        >
           <StateMark kind={result.verdict.kind} className="mt-[3px]" />
           <span>
             <strong className="font-[680]">{text.state}.</strong> {text.sentence}
@@ -59,6 +63,9 @@ function figures({ result }: Computed, units: UnitChoice): [string, string][] {
     ['Heat a lap', formatQuantity(heat / 1000, 'energy', units)],
     ['Lap mean', formatQuantity(heat / time / 1000, 'power', units, 1)],
     ['Driving', `${clockText(result.drivingTime)} min`],
-    ['Energy lost count of', `${residual < 0.0001 ? '< 0.0001' : formatValue(residual, unitOf('percent', units), 4)} %`],
+    [
+      'Energy unaccounted',
+      `${residual < 0.0001 ? '< 0.0001' : formatValue(residual, unitOf('percent', units), 4)} %`,
+    ],
   ];
 }

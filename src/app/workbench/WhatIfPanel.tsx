@@ -1,9 +1,12 @@
 import { RotateCcw } from 'lucide-react';
 import { Slider } from 'radix-ui';
-import { memo, type ReactNode, useId } from 'react';
+import { memo, type ReactNode, useId, useState } from 'react';
 import {
+  applyWhatIf,
   FLUID_IDS,
   FLUIDS,
+  fluidBoilingPointC,
+  fluidWater,
   formatQuantity,
   PAD_IDS,
   PADS,
@@ -13,9 +16,6 @@ import {
   temperatureText,
   type WhatIf,
   type WhatIfValues,
-  fluidBoilingPointC,
-  fluidWater,
-  applyWhatIf,
 } from '../../project';
 import { useUnits } from '../state/preferences';
 
@@ -32,19 +32,35 @@ interface Control {
   readonly range: (saved: number) => readonly [number, number];
 }
 
-const around = (share: number, step: number, least = 0) => (saved: number) =>
-  [
-    Math.max(least, Math.round((saved * (1 - share)) / step) * step),
-    Math.round((saved * (1 + share)) / step) * step,
-  ] as const;
+const around =
+  (share: number, step: number, least = 0) =>
+  (saved: number) =>
+    [
+      Math.max(least, Math.round((saved * (1 - share)) / step) * step),
+      Math.round((saved * (1 + share)) / step) * step,
+    ] as const;
 const fixed = (low: number, high: number) => (saved: number) =>
   [Math.min(low, saved), Math.max(high, saved)] as const;
 
 const CONTROLS: readonly Control[] = [
   { key: 'massKg', name: 'Mass', quantity: 'mass', step: 5, decimals: 0, range: around(0.3, 5, 100) },
   { key: 'ambientC', name: 'Air', quantity: 'temperature', step: 1, range: fixed(-5, 42) },
-  { key: 'gripPercent', name: 'Tyre grip, of the saved', quantity: 'percent', step: 1, decimals: 0, range: fixed(60, 125) },
-  { key: 'brakingCommitmentPercent', name: 'Commitment in braking', quantity: 'percent', step: 1, decimals: 0, range: fixed(50, 100) },
+  {
+    key: 'gripPercent',
+    name: 'Tyre grip, of the saved',
+    quantity: 'percent',
+    step: 1,
+    decimals: 0,
+    range: fixed(60, 125),
+  },
+  {
+    key: 'brakingCommitmentPercent',
+    name: 'Commitment in braking',
+    quantity: 'percent',
+    step: 1,
+    decimals: 0,
+    range: fixed(50, 100),
+  },
   { key: 'hotLaps', name: 'Hot laps', quantity: 'laps', step: 1, range: fixed(1, 25) },
   { key: 'frontSharePercent', name: 'Front share', quantity: 'percent', step: 0.5, range: fixed(45, 80) },
   { key: 'frontDuctCm2', name: 'Front duct, a wheel', quantity: 'area', step: 1, range: fixed(0, 120) },
@@ -64,6 +80,8 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   onKeep: () => void;
 }) {
   const units = useUnits();
+  // Where the controls stand above the charts instead of beside them, they begin folded.
+  const [open, setOpen] = useState(() => window.innerWidth >= 1280);
   const saved = savedValues(setup);
   const values = { ...saved, ...whatIf };
   const moved = Object.keys(whatIf).length;
@@ -74,63 +92,100 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   const car = applyWhatIf(setup, whatIf).car;
   return (
     <section className="panel px-3 py-2.5" aria-label="What if">
-      <header className="flex items-baseline justify-between gap-2">
+      <header className="flex items-baseline gap-2">
         <h2 className="text-[15px]">What if</h2>
         <span className="caption">{moved === 0 ? 'nothing moved' : `${moved} moved`}</span>
+        <button
+          type="button"
+          className="btn ml-auto xl:hidden"
+          aria-expanded={open}
+          aria-controls="what-if-controls"
+          onClick={() => setOpen(!open)}
+        >
+          {open ? 'Fold' : 'Move things'}
+        </button>
       </header>
-      <div className="mt-1.5 grid gap-x-5 gap-y-2.5 sm:grid-cols-2 xl:grid-cols-1">
-        {CONTROLS.map((control) => (
+      <div id="what-if-controls" className={open ? '' : 'hidden xl:block'}>
+        <div className="mt-1.5 grid gap-x-5 gap-y-1.5 sm:grid-cols-2 xl:grid-cols-1">
+          {CONTROLS.map((control) => (
+            <SliderRow
+              key={control.key}
+              control={control}
+              value={values[control.key]}
+              saved={saved[control.key]}
+              text={(v) => formatQuantity(v, control.quantity, units, control.decimals)}
+              onChange={(v) => set(control.key, v)}
+            />
+          ))}
+          <Choice
+            name="Front pad"
+            value={values.frontPad}
+            saved={saved.frontPad}
+            onChange={(v) => set('frontPad', v)}
+          >
+            {PAD_IDS.map((id) => (
+              <option key={id} value={id}>
+                {PADS[id].name}
+              </option>
+            ))}
+          </Choice>
+          <Choice
+            name="Rear pad"
+            value={values.rearPad}
+            saved={saved.rearPad}
+            onChange={(v) => set('rearPad', v)}
+          >
+            {PAD_IDS.map((id) => (
+              <option key={id} value={id}>
+                {PADS[id].name}
+              </option>
+            ))}
+          </Choice>
+          <Choice name="Fluid" value={values.fluid} saved={saved.fluid} onChange={(v) => set('fluid', v)}>
+            {FLUID_IDS.map((id) => (
+              <option key={id} value={id}>
+                {FLUIDS[id].name}
+              </option>
+            ))}
+          </Choice>
           <SliderRow
-            key={control.key}
-            control={control}
-            value={values[control.key]}
-            saved={saved[control.key]}
-            text={(v) => formatQuantity(v, control.quantity, units, control.decimals)}
-            onChange={(v) => set(control.key, v)}
+            control={{
+              key: 'fluidAgeMonths',
+              name: 'Fluid age',
+              quantity: 'months',
+              step: 1,
+              range: fixed(0, 60),
+            }}
+            value={values.fluidAgeMonths}
+            saved={saved.fluidAgeMonths}
+            text={(v) => formatQuantity(v, 'months', units)}
+            onChange={(v) => set('fluidAgeMonths', v)}
           />
-        ))}
-        <Choice name="Front pad" value={values.frontPad} saved={saved.frontPad} onChange={(v) => set('frontPad', v)}>
-          {PAD_IDS.map((id) => (
-            <option key={id} value={id}>
-              {PADS[id].name}
-            </option>
-          ))}
-        </Choice>
-        <Choice name="Rear pad" value={values.rearPad} saved={saved.rearPad} onChange={(v) => set('rearPad', v)}>
-          {PAD_IDS.map((id) => (
-            <option key={id} value={id}>
-              {PADS[id].name}
-            </option>
-          ))}
-        </Choice>
-        <Choice name="Fluid" value={values.fluid} saved={saved.fluid} onChange={(v) => set('fluid', v)}>
-          {FLUID_IDS.map((id) => (
-            <option key={id} value={id}>
-              {FLUIDS[id].name}
-            </option>
-          ))}
-        </Choice>
-        <SliderRow
-          control={{ key: 'fluidAgeMonths', name: 'Fluid age', quantity: 'months', step: 1, range: fixed(0, 60) }}
-          value={values.fluidAgeMonths}
-          saved={saved.fluidAgeMonths}
-          text={(v) => formatQuantity(v, 'months', units)}
-          onChange={(v) => set('fluidAgeMonths', v)}
-        />
+        </div>
+        <p className="caption mt-2">
+          {FLUIDS[car.fluid.kind].silicone
+            ? FLUIDS[car.fluid.kind].note
+            : `Boils at ${temperatureText(fluidBoilingPointC(car) + 273.15, units)} with ${fluidWater(car).toFixed(1)} % water.`}
+        </p>
+        <footer className="mt-2 flex gap-2">
+          <button
+            type="button"
+            className="btn flex-1 justify-center"
+            disabled={moved === 0}
+            onClick={() => onChange({})}
+          >
+            Reset all
+          </button>
+          <button
+            type="button"
+            className="btn btn-main flex-1 justify-center"
+            disabled={moved === 0}
+            onClick={onKeep}
+          >
+            Keep as saved
+          </button>
+        </footer>
       </div>
-      <p className="caption mt-2">
-        {FLUIDS[car.fluid.kind].silicone
-          ? FLUIDS[car.fluid.kind].note
-          : `Boils at ${temperatureText(fluidBoilingPointC(car) + 273.15, units)} with ${fluidWater(car).toFixed(1)} % water.`}
-      </p>
-      <footer className="mt-2 flex gap-2">
-        <button type="button" className="btn flex-1 justify-center" disabled={moved === 0} onClick={() => onChange({})}>
-          Reset all
-        </button>
-        <button type="button" className="btn btn-main flex-1 justify-center" disabled={moved === 0} onClick={onKeep}>
-          Keep as saved
-        </button>
-      </footer>
     </section>
   );
 });
@@ -153,15 +208,15 @@ function SliderRow({
   const changed = value !== saved;
   return (
     <div>
-      <div className="flex items-baseline justify-between gap-2">
+      <div className="flex items-baseline justify-between gap-2 leading-tight">
         <label id={id} htmlFor={`${id}-thumb`} className="narrow">
           {control.name}
         </label>
         <span className={changed ? 'font-[660]' : 'text-dim'}>{text(value)}</span>
       </div>
-      <div className="mt-1 flex items-center gap-1.5">
+      <div className="flex items-center gap-1.5">
         <Slider.Root
-          className="relative flex h-[18px] flex-1 touch-none items-center"
+          className="relative flex h-[16px] flex-1 touch-none items-center"
           value={[value]}
           min={low}
           max={high}
@@ -180,7 +235,7 @@ function SliderRow({
             id={`${id}-thumb`}
             aria-labelledby={id}
             aria-valuetext={text(value)}
-            className="block h-[18px] w-[11px] rounded-[3px] border border-panel bg-ink"
+            className="block h-[16px] w-[10px] rounded-[3px] border border-panel bg-ink"
           />
         </Slider.Root>
         <ResetOne name={control.name} shown={changed} onClick={() => onChange(saved)} />
@@ -204,12 +259,17 @@ function Choice<T extends string>({
 }) {
   const id = useId();
   return (
-    <div>
-      <label htmlFor={id} className="narrow">
+    <div className="flex items-center gap-2">
+      <label htmlFor={id} className="narrow w-[62px] shrink-0">
         {name}
       </label>
-      <div className="mt-0.5 flex items-center gap-1.5">
-        <select id={id} className="field narrow" value={value} onChange={(e) => onChange(e.target.value as T)}>
+      <div className="flex min-w-0 flex-1 items-center gap-1.5">
+        <select
+          id={id}
+          className="field narrow"
+          value={value}
+          onChange={(e) => onChange(e.target.value as T)}
+        >
           {children}
         </select>
         <ResetOne name={name} shown={value !== saved} onClick={() => onChange(saved)} />

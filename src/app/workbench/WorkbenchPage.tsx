@@ -6,7 +6,6 @@ import { undoToast } from '../components/undoToast';
 import { useSetup, useStore } from '../state/context';
 import { CircuitMap, mapStops } from './CircuitMap';
 import { LapChart } from './LapChart';
-import { LapStepper } from './LapStepper';
 import { hottestLap } from './lapSlice';
 import { MarginBoard } from './MarginBoard';
 import { Notices } from './Notices';
@@ -57,22 +56,33 @@ function Workbench() {
     document.title = `${setup.plan.name} · Fervent Kettle`;
   }, [setup.plan.name]);
 
+  const ready = computed && selection;
   return (
-    <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_268px]">
-      <div className="grid min-w-0 content-start gap-3">
+    <div className="bench-areas grid gap-3">
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 [grid-area:verdict]">
         <Notices view={view} />
-        {computed && selection ? (
+        {computed && <VerdictBar view={view} computed={computed} />}
+      </div>
+      <aside className="[grid-area:whatif] xl:sticky xl:top-[58px] xl:max-h-[calc(100vh-68px)] xl:self-start xl:overflow-y-auto">
+        <WhatIfPanel setup={setup} whatIf={whatIf} onChange={setWhatIf} onKeep={keep} />
+      </aside>
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 [grid-area:lap]">
+        {ready ? (
           <>
-            <VerdictBar view={view} computed={computed} />
-            <div className="grid gap-3 lg:grid-cols-[minmax(0,1fr)_270px]">
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_270px]">
               <LapChart computed={computed} ghost={view.ghost} selection={selection} onSelect={setPicked} />
               <MapPanel computed={computed} selection={selection} onSelect={setPicked} />
             </div>
             <Suspense fallback={<div className="panel h-40" />}>
               <StopTable computed={computed} selection={selection} onSelect={setPicked} />
             </Suspense>
-            <div className="grid gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
-              <SessionChart computed={computed} ghost={view.ghost} selection={selection} onSelect={setPicked} />
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
+              <SessionChart
+                computed={computed}
+                ghost={view.ghost}
+                selection={selection}
+                onSelect={setPicked}
+              />
               <MarginBoard computed={computed} ghost={view.ghost} onSelect={setPicked} />
             </div>
             <Cautions />
@@ -81,9 +91,6 @@ function Workbench() {
           !view.error && view.obstacles.every((o) => o.severity !== 'error') && <Computing />
         )}
       </div>
-      <aside className="xl:sticky xl:top-[58px] xl:max-h-[calc(100vh-68px)] xl:self-start xl:overflow-y-auto">
-        <WhatIfPanel setup={setup} whatIf={whatIf} onChange={setWhatIf} onKeep={keep} />
-      </aside>
     </div>
   );
 }
@@ -102,16 +109,19 @@ function MapPanel({
   const stops = useMemo(() => {
     const top = Math.max(result.peaks.front.rotorFace, result.peaks.rear.rotorFace);
     const cold = setup.plan.ambientC + 273.15;
-    return mapStops(lap.trace, (k) => (Math.max(lap.front[k].facePeak, lap.rear[k].facePeak) - cold) / (top - cold || 1));
+    return mapStops(
+      lap.trace,
+      (k) => (Math.max(lap.front[k].facePeak, lap.rear[k].facePeak) - cold) / (top - cold || 1),
+    );
   }, [result, setup, lap]);
   return (
     <section className="panel flex flex-col px-2 py-2" aria-label="Circuit">
-      <div className="flex items-center justify-between gap-1">
-        <h2 className="truncate pl-1 text-[15px]" title={setup.circuit.name}>
-          {setup.circuit.name}
-        </h2>
-        <LapStepper result={result} selection={selection} onSelect={onSelect} />
-      </div>
+      <h2 className="truncate px-1 text-[15px]" title={setup.circuit.name}>
+        {setup.circuit.name}
+      </h2>
+      <p className="caption truncate px-1" title={setup.car.name}>
+        {setup.car.name}
+      </p>
       <div className="my-auto">
         <CircuitMap
           circuit={setup.circuit}
@@ -119,12 +129,12 @@ function MapPanel({
           stops={stops}
           selected={selection.stop}
           onSelect={(stop) => onSelect({ ...selection, stop })}
-          height={300}
+          height={310}
         />
       </div>
       <p className="caption px-1">
-        Discs: heat of the stop by area, hottest face by lightness (pale is hottest). Keys <kbd>,</kbd> <kbd>.</kbd> step
-        through stops, with Shift through laps.
+        Discs: heat of the stop by area, hottest face by lightness (pale is hottest). Keys <kbd>,</kbd>{' '}
+        <kbd>.</kbd> step through stops, with Shift through laps.
       </p>
     </section>
   );
@@ -149,10 +159,21 @@ function Computing() {
 function Cautions() {
   return (
     <p className="caption px-1 pb-2">
-      Brake parts are safety parts: fit and torque to the maker’s data, by someone qualified, under the event’s rules and
-      local law. Pump the pedal before moving. Hot parts burn for half an hour. A soft or sinking pedal, a leak, a crack to
-      the edge or between holes: do not drive. Inputs are in <Link className="underline" to="/car">car</Link>,{' '}
-      <Link className="underline" to="/circuit">circuit</Link> and <Link className="underline" to="/plan">plan</Link>.
+      Brake parts are safety parts: fit and torque to the maker’s data, by someone qualified, under the
+      event’s rules and local law. Pump the pedal before moving. Hot parts burn for half an hour. A soft or
+      sinking pedal, a leak, a crack to the edge or between holes: do not drive. Inputs are in{' '}
+      <Link className="underline" to="/car">
+        car
+      </Link>
+      ,{' '}
+      <Link className="underline" to="/circuit">
+        circuit
+      </Link>{' '}
+      and{' '}
+      <Link className="underline" to="/plan">
+        plan
+      </Link>
+      .
     </p>
   );
 }

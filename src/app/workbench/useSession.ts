@@ -1,6 +1,13 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import type { SessionResult } from '../../core';
-import { applyWhatIf, circuitProblems, type Problem, type Setup, sessionInput, type WhatIf } from '../../project';
+import {
+  applyWhatIf,
+  circuitProblems,
+  type Problem,
+  type Setup,
+  sessionInput,
+  type WhatIf,
+} from '../../project';
 import { LatestOnly } from '../../workers';
 import { useEngine } from '../state/context';
 

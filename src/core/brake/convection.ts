@@ -72,7 +72,8 @@ function channelCoefficient(geometry: RotorGeometry, air: AirProperties, speed: 
   const laminar = (re: number) => 1.86 * Math.cbrt(re * air.prandtl) * (dh / l) ** 0.33;
   const turbulent = (re: number) => 0.023 * (1 + (dh / l) ** 0.67) * re ** 0.8 * air.prandtl ** 0.33;
   const share = blend(reynolds, 2300, 1e4);
-  const nusselt = (1 - share) * laminar(Math.min(reynolds, 2300)) + share * turbulent(Math.max(reynolds, 1e4));
+  const nusselt =
+    (1 - share) * laminar(Math.min(reynolds, 2300)) + share * turbulent(Math.max(reynolds, 1e4));
   return (nusselt * air.conductivity) / dh;
 }
 
@@ -85,7 +86,12 @@ function channelCoefficient(geometry: RotorGeometry, air: AirProperties, speed: 
  * @param height of the surface, m
  * @returns W/(m²·K)
  */
-export function naturalCoefficient(surface: number, ambient: number, pressure: number, height: number): number {
+export function naturalCoefficient(
+  surface: number,
+  ambient: number,
+  pressure: number,
+  height: number,
+): number {
   const difference = Math.max(0, surface - ambient);
   if (difference === 0) return 0;
   const film = 0.5 * (surface + ambient);

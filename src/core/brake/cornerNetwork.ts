@@ -11,8 +11,8 @@ import {
   uniformTable,
 } from '../heat';
 import { freeFaceArea, naturalCoefficient } from './convection';
-import type { Corner } from './parts';
 import { rotorHeatShare } from './partition';
+import type { Corner } from './parts';
 import { rotorGeometry } from './rotorGeometry';
 
 /** Columns of the drive of a corner's network. */

@@ -6,6 +6,6 @@ export {
   cornerNetwork,
 } from './cornerNetwork';
 export { boilingPoint, type Fluid, WET_WATER, waterAfter } from './fluid';
-export type { Caliper, Corner, Pad, Rotor, RotorMaterial } from './parts';
 export { rotorHeatShare } from './partition';
+export type { Caliper, Corner, Pad, Rotor, RotorMaterial } from './parts';
 export { type RotorGeometry, rotorGeometry } from './rotorGeometry';

@@ -25,7 +25,14 @@ export interface RotorGeometry {
 
 /** Areas and masses of a friction ring; the passage's are zero for a solid one. */
 export function rotorGeometry(rotor: Rotor): RotorGeometry {
-  const { outerDiameter: D, innerDiameter: d, thickness, vaneGap: gap, vaneCount: n, vaneThickness: t } = rotor;
+  const {
+    outerDiameter: D,
+    innerDiameter: d,
+    thickness,
+    vaneGap: gap,
+    vaneCount: n,
+    vaneThickness: t,
+  } = rotor;
   const faceArea = (Math.PI / 4) * (D * D - d * d);
   const cheek = (thickness - gap) / 2;
   const vaneLength = (D - d) / 2;

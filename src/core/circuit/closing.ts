@@ -57,7 +57,7 @@ export function closingError(segments: readonly Segment[]): ClosingError {
 
 /**
  * Closes a line with the least change: corner angles share the missing turn, straights share the missing distance
- * (least squares), grades share the missing height.
+ * (least squares), and what slopes already shares the missing height.
  * @returns the closed line, or null when no change of the given straights closes it
  */
 export function closeLine(segments: readonly Segment[]): Segment[] | null {
@@ -89,6 +89,10 @@ export function closeLine(segments: readonly Segment[]): Segment[] | null {
       : s,
   );
   if (grown.some((s) => segmentLength(s) <= 0)) return null;
-  const height = closingError(grown);
-  return grown.map((s) => ({ ...s, grade: s.grade - height.height / height.length }));
+  const missed = closingError(grown);
+  const sloping = grown.reduce((sum, s) => sum + (s.grade !== 0 ? segmentLength(s) : 0), 0);
+  return grown.map((s) => {
+    if (sloping === 0) return { ...s, grade: s.grade - missed.height / missed.length };
+    return s.grade === 0 ? s : { ...s, grade: s.grade - missed.height / sloping };
+  });
 }

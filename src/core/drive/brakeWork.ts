@@ -1,5 +1,5 @@
-import { type Forces, resistance } from './forces';
 import { findStops } from './findStops';
+import { type Forces, resistance } from './forces';
 import type { LapTrace } from './trace';
 import type { Vehicle } from './vehicle';
 
@@ -9,7 +9,7 @@ export interface DrivenLap {
   readonly distance: Float64Array;
   /** m/s */
   readonly speed: Float64Array;
-  /** Rise over run, 1 */
+  /** Rise over run of each interval, 1; n */
   readonly grade: Float64Array;
   /** Time spent on each interval, s; n. Needed where the speed reaches zero; otherwise from the mean speed. */
   readonly duration?: Float64Array;
@@ -35,7 +35,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     const v1 = lap.speed[i + 1];
     const mid = Math.sqrt(0.5 * (v0 * v0 + v1 * v1));
     const dt = lap.duration ? lap.duration[i] : (2 * ds) / (v0 + v1);
-    const grade = 0.5 * (lap.grade[i] + lap.grade[i + 1]);
+    const grade = lap.grade[i];
     const inertial = (0.5 * forces.mass * forces.inertia * (v0 * v0 - v1 * v1)) / ds;
     const force = inertial - resistance(forces, mid, grade) - vehicle.engineBraking;
     const work = Math.max(0, force) * ds;

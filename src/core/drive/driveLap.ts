@@ -1,4 +1,4 @@
-import { type Segment, type SampledLine, sampleLine, segmentLength } from '../circuit';
+import { type SampledLine, type Segment, sampleLine, segmentLength } from '../circuit';
 import { brakeWork, type DrivenLap } from './brakeWork';
 import { forcesOf } from './forces';
 import { solveLap } from './solveLap';
@@ -44,11 +44,12 @@ export function driveLap(
   conditions: DriveConditions,
 ): LapTrace {
   const forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
-  if (circuit.kind === 'stops') return brakeWork(lapFromTypedStops(circuit.stops, driver.pace), vehicle, forces);
+  if (circuit.kind === 'stops')
+    return brakeWork(lapFromTypedStops(circuit.stops, driver.pace), vehicle, forces);
   const lap: DrivenLap = {
     distance: circuit.line.distance,
     speed: solveLap(circuit.line, forces, driver.brakeBuildUp),
-    grade: circuit.line.grade,
+    grade: circuit.line.grade.subarray(1).map((after, i) => 0.5 * (circuit.line.grade[i] + after)),
     nameAt: circuit.nameAt,
   };
   return brakeWork(lap, vehicle, forces);

@@ -19,12 +19,7 @@ export interface Forces {
   readonly loadLoss: number;
 }
 
-export function forcesOf(
-  vehicle: Vehicle,
-  driver: Driver,
-  airDensity: number,
-  ductDragArea: number,
-): Forces {
+export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, ductDragArea: number): Forces {
   return {
     mass: vehicle.mass,
     inertia: vehicle.rotatingInertia,
@@ -52,7 +47,10 @@ export function loadFactor(f: Forces, load: number): number {
 
 /** Drag, rolling resistance and grade together, N, positive against the motion. */
 export function resistance(f: Forces, speed: number, grade: number): number {
-  return f.drag * speed * speed + (f.rolling + grade) * ((f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade));
+  return (
+    f.drag * speed * speed +
+    (f.rolling + grade) * ((f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade))
+  );
 }
 
 /** Highest speed a curvature allows, m/s; never above `cap`. Fixed point over downforce and load sensitivity. */

@@ -63,7 +63,6 @@ export function lapFromTypedStops(stops: readonly TypedStop[], pace: number): Dr
   const last = stops[stops.length - 1];
   const [head, tail] = splitHalf(way(last, stops[0]));
   squares.push(tail[0].from ** 2);
-  grade.push(0);
   for (const piece of tail) add(piece.length, ROLLING_CELLS / 2, piece.from, piece.to, 0);
   stops.forEach((stop, k) => {
     add(stop.length, BRAKING_CELLS, stop.entrySpeed * scale, stop.exitSpeed * scale, stop.grade);

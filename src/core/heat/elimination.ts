@@ -60,7 +60,9 @@ export function planElimination(network: Network): Elimination {
     place,
     start: Int32Array.from(start),
     neighbour: Int32Array.from(neighbour, (node) => place[node]),
-    entryOfLink: Int32Array.from(network.links, (l) => (l.to === AMBIENT ? -1 : entry.get(key(l.from, l.to))!)),
+    entryOfLink: Int32Array.from(network.links, (l) =>
+      l.to === AMBIENT ? -1 : entry.get(key(l.from, l.to))!,
+    ),
     updates: Int32Array.from(updates),
   };
 }

@@ -1,4 +1,11 @@
 export { gradedSlab, type SlabGrid } from './grid';
 export { GAMMA, Integrator } from './integrator';
 export { AMBIENT, type Network, type NetworkLink, type NetworkNode, type NetworkSource } from './network';
-export { integralAt, integralInverse, integralTable, tableAt, type UniformTable, uniformTable } from './table';
+export {
+  integralAt,
+  integralInverse,
+  integralTable,
+  tableAt,
+  type UniformTable,
+  uniformTable,
+} from './table';

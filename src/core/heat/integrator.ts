@@ -1,5 +1,5 @@
 import { type Elimination, factor, planElimination, solve } from './elimination';
-import { compileLinks, type CompiledLinks } from './links';
+import { type CompiledLinks, compileLinks } from './links';
 import type { Network } from './network';
 import {
   integralAt,
@@ -156,7 +156,8 @@ export class Integrator {
 
     let lost = 0;
     for (let i = 0; i < n; i++) {
-      const gain = dt * capacityRate[i] * ((1 - GAMMA) * (early[i] - now[i]) + GAMMA * (late[i] - expected[i]));
+      const gain =
+        dt * capacityRate[i] * ((1 - GAMMA) * (early[i] - now[i]) + GAMMA * (late[i] - expected[i]));
       enthalpy[i] += gain;
       lost += toAmbient[i] * ((1 - GAMMA) * (early[i] - ambient) + GAMMA * (late[i] - ambient));
       before[i] = now[i];

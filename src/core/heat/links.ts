@@ -44,13 +44,7 @@ class Group {
     this.tables = links.map(({ link }) => link.factor ?? EMPTY);
   }
 
-  add(
-    l: number,
-    g: number,
-    diagonal: Float64Array,
-    entries: Float64Array,
-    toAmbient: Float64Array,
-  ): void {
+  add(l: number, g: number, diagonal: Float64Array, entries: Float64Array, toAmbient: Float64Array): void {
     const a = this.from[l];
     const b = this.to[l];
     diagonal[a] += g;
@@ -100,13 +94,20 @@ export function compileLinks(network: Network, plan: Elimination): CompiledLinks
         const position = Math.min(TABLE_COUNT - 2, Math.max(0, (mean - TABLE_START) / TABLE_STEP));
         const j = position | 0;
         const table = warm.tables[l];
-        warm.add(l, scale * (table[j] + (position - j) * (table[j + 1] - table[j])), diagonal, entries, toAmbient);
+        warm.add(
+          l,
+          scale * (table[j] + (position - j) * (table[j + 1] - table[j])),
+          diagonal,
+          entries,
+          toAmbient,
+        );
       }
       for (let l = 0; l < hot.count; l++) {
         const b = hot.to[l];
         const ta = at[hot.from[l]];
         const tb = b === AMBIENT ? ambient : at[b];
-        const g = hot.coefficient[l] * drive[hot.channel[l]] + hot.radiation[l] * (ta * ta + tb * tb) * (ta + tb);
+        const g =
+          hot.coefficient[l] * drive[hot.channel[l]] + hot.radiation[l] * (ta * ta + tb * tb) * (ta + tb);
         hot.add(l, g, diagonal, entries, toAmbient);
       }
     },

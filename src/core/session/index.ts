@@ -1,4 +1,11 @@
-export { AXLES, type AxleInput, type AxleName, type Numerics, type SessionInput, type SessionPlan } from './input';
+export {
+  AXLES,
+  type AxleInput,
+  type AxleName,
+  type Numerics,
+  type SessionInput,
+  type SessionPlan,
+} from './input';
 export { type AxleRecord, RECORDED_PARTS, type RecordedPart, type SessionRecord } from './record';
 export type {
   EnergyAudit,

@@ -37,7 +37,9 @@ export interface SessionRecord {
 
 export function emptyRecord(samples: number): SessionRecord {
   const axle = () =>
-    Object.fromEntries(RECORDED_PARTS.map((part) => [part, new Float64Array(samples)])) as unknown as AxleRecord;
+    Object.fromEntries(
+      RECORDED_PARTS.map((part) => [part, new Float64Array(samples)]),
+    ) as unknown as AxleRecord;
   return {
     time: new Float64Array(samples),
     lap: new Int32Array(samples),

@@ -42,7 +42,15 @@ export interface Moment {
   readonly paddockTime: number;
 }
 
-export type LimitedPart = 'rotorFace' | 'rotorBulk' | 'padFace' | 'plate' | 'caliper' | 'fluid' | 'hub' | 'bite';
+export type LimitedPart =
+  | 'rotorFace'
+  | 'rotorBulk'
+  | 'padFace'
+  | 'plate'
+  | 'caliper'
+  | 'fluid'
+  | 'hub'
+  | 'bite';
 
 /**
  * What is left to a limit at the worst instant. For `bite` the limit is the low end of the pad's window, the worst

@@ -1,6 +1,6 @@
 import { airProperties, moistAirDensity, standardPressure } from '../air';
 import { CHANNEL_COUNT } from '../brake';
-import { type Driver, driveLap, LINE_SPACING, type LapTrace, lapTime, prepareCircuit } from '../drive';
+import { type Driver, driveLap, type LapTrace, LINE_SPACING, lapTime, prepareCircuit } from '../drive';
 import { CornerRun } from './cornerRun';
 import type { Numerics, SessionInput } from './input';
 import { axleMargins, peaksOf, verdictOf } from './margins';
@@ -165,7 +165,11 @@ function stopHeats(
   return trace.stops.map((_, stop) => {
     const first = schedule.stop.findIndex((s, k) => s === stop && schedule.inStop[k] === 1);
     let last = first;
-    while (last + 1 < schedule.stop.length && schedule.inStop[last + 1] === 1 && schedule.stop[last + 1] === stop) {
+    while (
+      last + 1 < schedule.stop.length &&
+      schedule.inStop[last + 1] === 1 &&
+      schedule.stop[last + 1] === stop
+    ) {
       last++;
     }
     const before = sample + first - 1;

@@ -1,0 +1,40 @@
+import { Link } from 'react-router';
+import { verdictText, type WhatIf } from '../../project';
+import { StateMark } from '../components/StateMark';
+import { useSetup } from '../state/context';
+import { useUnits } from '../state/preferences';
+import { type SessionView, useSession } from '../workbench/useSession';
+
+const NOTHING: WhatIf = {};
+
+/** The selected plan's verdict beside what is being edited, following each change. */
+export function VerdictStrip() {
+  const setup = useSetup();
+  const units = useUnits();
+  const view = useSession(setup, NOTHING);
+  const text = view.shown && verdictText(view.shown.result, units);
+  return (
+    <div className="panel flex max-w-[660px] items-start gap-2 px-3 py-1.5" aria-live="polite">
+      {view.shown && text ? (
+        <>
+          <StateMark kind={view.shown.result.verdict.kind} className="mt-[1px]" />
+          <p className={view.behind ? 'opacity-60' : ''}>
+            <strong className="font-[640]">{text.state}.</strong> {text.sentence}{' '}
+            <Link className="underline" to="/">
+              Workbench
+            </Link>
+          </p>
+        </>
+      ) : (
+        <p className="text-dim">{waiting(view)}</p>
+      )}
+    </div>
+  );
+}
+
+function waiting(view: SessionView): string {
+  if (view.error) return view.error.message;
+  return view.obstacles.some((o) => o.severity === 'error')
+    ? 'It cannot be computed like this.'
+    : 'Computing …';
+}

@@ -1,0 +1,91 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoProject } from '../../demo/project';
+import { simulateSession } from '../core';
+import { readProject, resultDocument, sessionInput, setupOf, writeProject } from '../project';
+import { CliError, runCli } from './runCli';
+
+let folder = '';
+const file = (name: string) => join(folder, name);
+function kettle(...args: string[]): { code: number; text: string } {
+  let text = '';
+  const code = runCli(args, (part) => {
+    text += part;
+  });
+  return { code, text };
+}
+
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'kettle-'));
+  writeFileSync(file('demo.json'), writeProject(demoProject));
+});
+afterAll(() => rmSync(folder, { recursive: true }));
+
+describe('kettle', () => {
+  it('prints the demo project so that it reads back', () => {
+    const { code, text } = kettle('demo');
+    expect(code).toBe(0);
+    expect(readProject(text)).toEqual({ ok: true, project: demoProject });
+  });
+
+  it('runs a file: verdict, stop table, margins, energy', () => {
+    const { code, text } = kettle('run', file('demo.json'));
+    expect(code).toBe(0);
+    expect(text).toMatch(/Gives out\. The front pads give out first/);
+    expect(text).toMatch(/1 {2}Hammer/);
+    expect(text).toMatch(/caliper seals/);
+    expect(text).toMatch(/no proof that brakes will hold/);
+  });
+
+  it('writes the whole result, the same to nine digits as computed here', () => {
+    kettle(
+      'run',
+      file('demo.json'),
+      '--plan',
+      'plan-skarn-fen',
+      '--json',
+      file('out.json'),
+      '--csv',
+      file('out.csv'),
+    );
+    const setup = setupOf(demoProject, 'plan-skarn-fen');
+    const expected = resultDocument(setup, simulateSession(sessionInput(setup)));
+    expect(JSON.parse(readFileSync(file('out.json'), 'utf8'))).toEqual(JSON.parse(JSON.stringify(expected)));
+    expect(readFileSync(file('out.csv'), 'utf8')).toMatch(/^lap,kind,stop,place,Entry speed \(km\/h\)/);
+    expect(readFileSync(file('out-trace.csv'), 'utf8')).toMatch(/^time \(s\)/);
+    const { text } = kettle('run', file('demo.json'), '--json', '-');
+    expect(JSON.parse(text).format).toBe('fervent-kettle-result');
+  });
+
+  it('checks a file, with paths, and exits with 2', () => {
+    expect(kettle('check', file('demo.json')).code).toBe(0);
+    const [car] = demoProject.cars;
+    writeFileSync(file('bad.json'), JSON.stringify({ ...demoProject, cars: [{ ...car, massKg: -1 }] }));
+    const bad = kettle('check', file('bad.json'));
+    expect(bad.code).toBe(2);
+    expect(bad.text).toContain('error: cars[0].massKg: must be at least 100');
+    expect(bad.text).toContain('names no car');
+    const open = structuredClone(demoProject);
+    if (open.circuits[0].layout.kind === 'line') open.circuits[0].layout.segments.splice(2, 1);
+    writeFileSync(file('open.json'), JSON.stringify(open));
+    const gap = kettle('check', file('open.json'));
+    expect(gap.code).toBe(2);
+    expect(gap.text).toMatch(/circuits\[0\]\.layout\.segments: the line does not close/);
+    expect(() => kettle('run', file('open.json'))).toThrow(/cannot be computed/);
+  });
+
+  it('answers a wrong use in words', () => {
+    expect(() => kettle('bake')).toThrow(CliError);
+    expect(() => kettle('run')).toThrow(/a FILE is needed/);
+    expect(() => kettle('run', file('none.json'))).toThrow(/cannot be read/);
+    expect(() => kettle('run', file('demo.json'), '--plan', 'x')).toThrow(/plan-tarn-anvil: Twenty minutes/);
+    expect(() => kettle('run', file('demo.json'), '--wat')).toThrow(CliError);
+    expect(() => kettle('run', file('bad.json'))).toThrow(/cars\[0\]\.massKg/);
+  });
+
+  it('publishes the schema', () => {
+    expect(JSON.parse(kettle('schema').text).title).toBe('Fervent Kettle project');
+  });
+});

@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest';
+import { STANDARD_GRAVITY, STEFAN_BOLTZMANN } from '../constants';
+import { airProperties, moistAirDensity, standardPressure } from './index';
+
+const KELVIN_AT = (height: number) => 288.15 - 0.0065 * height;
+
+describe('air', () => {
+  it('has the density of the U.S. Standard Atmosphere 1976: 1.225 kg/m³ at sea level, 1.058 at 1500 m', () => {
+    expect(moistAirDensity(standardPressure(0), KELVIN_AT(0), 0)).toBeCloseTo(1.225, 3);
+    expect(moistAirDensity(standardPressure(1500), KELVIN_AT(1500), 0)).toBeCloseTo(1.058, 3);
+  });
+
+  // Incropera, Fundamentals of Heat and Mass Transfer, table A.4 (from memory); its densities are those at 1 bar.
+  it.each([
+    // biome-ignore lint/suspicious/noApproximativeNumericConstant: a Prandtl number, not the root of a half
+    [300, 1.1614, 184.6e-7, 26.3e-3, 0.707],
+    [400, 0.8711, 230.1e-7, 33.8e-3, 0.69],
+    [500, 0.6964, 270.1e-7, 40.7e-3, 0.684],
+  ])('has the properties of Incropera table A.4 at %d K within 2 %%', (t, density, viscosity, k, prandtl) => {
+    const air = airProperties(moistAirDensity(1e5, t, 0), t);
+    const close = (value: number, expected: number, share: number) =>
+      expect(Math.abs(value / expected - 1)).toBeLessThan(share);
+    close(air.density, density, 0.001);
+    close(air.viscosity, viscosity, 0.015);
+    close(air.conductivity, k, 0.015);
+    close(air.prandtl, prandtl, 0.02);
+  });
+
+  it('is lighter when moist, and heavier when cold or low', () => {
+    const at = (height: number, t: number, humidity: number) =>
+      moistAirDensity(standardPressure(height), t, humidity);
+    expect(at(0, 300, 1)).toBeLessThan(at(0, 300, 0));
+    expect(at(0, 280, 0.5)).toBeGreaterThan(at(0, 300, 0.5));
+    expect(at(0, 300, 0.5)).toBeGreaterThan(at(800, 300, 0.5));
+  });
+
+  it('uses the constants of CODATA 2018 and ISO 80000-3', () => {
+    expect(STEFAN_BOLTZMANN).toBe(5.670374419e-8);
+    expect(STANDARD_GRAVITY).toBe(9.80665);
+  });
+});

@@ -1,0 +1,64 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { closeLine, closingError, type Segment, sampleLine } from './index';
+
+const straight = (length: number, grade = 0): Segment => ({ kind: 'straight', length, grade });
+const corner = (radius: number, degrees: number, hand: 'left' | 'right' = 'left', grade = 0): Segment => ({
+  kind: 'corner',
+  radius,
+  angle: (degrees * Math.PI) / 180,
+  hand,
+  grade,
+});
+const OVAL = [straight(300), corner(50, 180), straight(300), corner(50, 180)];
+
+describe('circuit', () => {
+  it('closes an oval exactly and knows its length', () => {
+    const error = closingError(OVAL);
+    expect(error.length).toBeCloseTo(600 + 2 * Math.PI * 50, 9);
+    expect(error.gap).toBeLessThan(1e-9);
+    expect(error.heading).toBeCloseTo(0, 12);
+  });
+
+  it('says how far and which way a line misses', () => {
+    const error = closingError([straight(340), corner(50, 180), straight(300), corner(50, 170)]);
+    expect(error.dx).not.toBeCloseTo(0, 0);
+    expect((error.heading * 180) / Math.PI).toBeCloseTo(-10, 9);
+  });
+
+  it('closes any line that can be closed, in turn, place and height', () => {
+    const piece = fc.record({
+      length: fc.double({ min: 150, max: 500, noNaN: true }),
+      angle: fc.double({ min: 70, max: 110, noNaN: true }),
+      radius: fc.double({ min: 20, max: 60, noNaN: true }),
+      grade: fc.double({ min: -0.04, max: 0.04, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(fc.array(piece, { minLength: 4, maxLength: 4 }), (pieces) => {
+        const open = pieces.flatMap((p) => [straight(p.length, p.grade), corner(p.radius, p.angle)]);
+        const closed = closeLine(open);
+        fc.pre(closed !== null);
+        const error = closingError(closed as Segment[]);
+        expect(error.gap).toBeLessThan(1e-6);
+        expect(Math.abs(error.heading)).toBeLessThan(1e-9);
+        expect(Math.abs(error.height)).toBeLessThan(1e-6);
+      }),
+    );
+  });
+
+  it('gives up where no straight can close the line', () => {
+    expect(closeLine([straight(100), straight(50)])).toBeNull();
+    expect(
+      closeLine([straight(500), corner(20, 180), straight(20), corner(20, 180), straight(-1)]),
+    ).toBeNull();
+  });
+
+  it('samples a line that ends where it began, with the whole turn in its curvature', () => {
+    const line = sampleLine(OVAL, 1);
+    const n = line.distance.length - 1;
+    expect(Math.hypot(line.x[n], line.y[n])).toBeLessThan(0.2);
+    const turned = line.curvature.slice(0, n).reduce((sum, k) => sum + (k * line.length) / n, 0);
+    expect(turned).toBeCloseTo(2 * Math.PI, 2);
+    expect(Math.max(...line.curvature)).toBeCloseTo(1 / 50, 6);
+  });
+});

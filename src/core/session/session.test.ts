@@ -1,0 +1,246 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { type Car, type Plan, type Setup, sessionInput, setupOf, stopsFromLap } from '../../project';
+import { lapHeat, lapTime } from '../drive';
+import { AXLES, DEFAULT_NUMERICS, RECORDED_PARTS, type SessionResult, simulateSession } from './index';
+
+interface Change {
+  car?: (car: Car) => Car;
+  plan?: Partial<Plan>;
+}
+
+function setup(planId: string, { car, plan }: Change = {}): Setup {
+  const base = setupOf(demoProject, planId);
+  return { ...base, car: car ? car(base.car) : base.car, plan: { ...base.plan, ...plan } };
+}
+const run = (planId: string, change: Change = {}) => simulateSession(sessionInput(setup(planId, change)));
+const bothAxles = (car: Car, change: Partial<Car['front']>): Car => ({
+  ...car,
+  front: { ...car.front, ...change },
+  rear: { ...car.rear, ...change },
+});
+
+const SHORT = { hotLaps: 4, paddockMin: 10 } as const;
+const PLANS = demoProject.plans.map((plan) => plan.id);
+const TARN = 'plan-tarn-anvil';
+const celsius = (kelvin: number) => kelvin - 273.15;
+
+/** Largest difference between the peaks of two runs, K. */
+function peakDifference(a: SessionResult, b: SessionResult): number {
+  return Math.max(
+    ...AXLES.flatMap((axle) =>
+      RECORDED_PARTS.map((part) => Math.abs(a.peaks[axle][part] - b.peaks[axle][part])),
+    ),
+  );
+}
+
+describe('every run', () => {
+  it.each(PLANS)('keeps its energy to 0.1 %% and puts all brake work into the brakes: %s', (id) => {
+    const result = run(id);
+    expect(result.audit.supplied).toBeGreaterThan(1e6);
+    expect(result.audit.residual).toBeLessThan(1e-3);
+    const work = result.laps.reduce((sum, lap) => sum + lapHeat(lap.trace), 0);
+    expect(result.audit.supplied / work).toBeCloseTo(1, 9);
+  });
+
+  it.each(PLANS)('moves no peak by more than 1 K when steps are halved and cells doubled: %s', (id) => {
+    const input = sessionInput(setup(id));
+    const { steps, refinement, spacing } = DEFAULT_NUMERICS;
+    const fine = simulateSession(input, {
+      steps: {
+        braking: steps.braking / 2,
+        leastPerStop: steps.leastPerStop * 2,
+        release: steps.release / 2,
+        rolling: steps.rolling / 2,
+        standing: steps.standing / 2,
+      },
+      refinement: refinement * 2,
+      spacing: spacing / 2,
+    });
+    expect(peakDifference(simulateSession(input), fine)).toBeLessThan(1);
+  });
+
+  it('gives the same numbers each time', () => {
+    expect(run(TARN).record.front.rotorFace).toEqual(run(TARN).record.front.rotorFace);
+  });
+
+  it('is in time order, finite, and never colder than the air', () => {
+    const { record } = run('plan-skarn-fen', { plan: SHORT });
+    for (let i = 1; i < record.time.length; i++) expect(record.time[i]).toBeGreaterThan(record.time[i - 1]);
+    for (const axle of AXLES) {
+      for (const part of RECORDED_PARTS) {
+        expect(celsius(Math.min(...record[axle][part]))).toBeGreaterThan(18 - 1e-6);
+      }
+    }
+  });
+});
+
+describe('relations that must always hold', () => {
+  const warmer = (less: SessionResult, more: SessionResult) => {
+    for (const axle of AXLES) {
+      expect(more.peaks[axle].rotorBulk).toBeGreaterThanOrEqual(less.peaks[axle].rotorBulk - 0.05);
+      expect(more.peaks[axle].rotorFace).toBeGreaterThanOrEqual(less.peaks[axle].rotorFace - 0.3);
+    }
+  };
+  const plan = fc.constantFrom(...PLANS);
+  const share = fc.double({ min: 0.02, max: 0.3, noNaN: true });
+  const holds = (property: (id: string, share: number) => void) =>
+    fc.assert(fc.property(plan, share, property), { numRuns: 12 });
+
+  it('more mass: never cooler rotors', () => {
+    holds((id, s) =>
+      warmer(
+        run(id, { plan: SHORT }),
+        run(id, { plan: SHORT, car: (c) => ({ ...c, massKg: c.massKg * (1 + s) }) }),
+      ),
+    );
+  });
+
+  it('more of the grip used in braking: never cooler rotors', () => {
+    holds((id, s) => {
+      const used = setup(id).plan.brakingCommitmentPercent;
+      const less = run(id, { plan: { ...SHORT, brakingCommitmentPercent: used * (1 - s) } });
+      warmer(less, run(id, { plan: SHORT }));
+    });
+  });
+
+  it('more speed from more power: never cooler rotors', () => {
+    holds((id, s) =>
+      warmer(
+        run(id, { plan: SHORT }),
+        run(id, { plan: SHORT, car: (c) => ({ ...c, powerKw: c.powerKw * (1 + s) }) }),
+      ),
+    );
+  });
+
+  it('more laps: never cooler rotors', () => {
+    holds((id, s) =>
+      warmer(run(id, { plan: SHORT }), run(id, { plan: { ...SHORT, hotLaps: 4 + Math.ceil(s * 20) } })),
+    );
+  });
+
+  it('more duct: never hotter rotor, never less drag', () => {
+    holds((id, s) => {
+      const with_ = (cm2: number) =>
+        run(id, { plan: SHORT, car: (c) => bothAxles(c, { ductAreaCm2: c.front.ductAreaCm2 + cm2 }) });
+      const [small, large] = [with_(10), with_(10 + 200 * s)];
+      for (const axle of AXLES)
+        expect(large.peaks[axle].rotorBulk).toBeLessThanOrEqual(small.peaks[axle].rotorBulk);
+      expect(lapTime(large.trace)).toBeGreaterThanOrEqual(lapTime(small.trace) - 1e-9);
+    });
+  });
+
+  it('thicker pad: never hotter fluid', () => {
+    holds((id, s) => {
+      const thick = (mm: number) =>
+        run(id, { plan: SHORT, car: (c) => bothAxles(c, { padThicknessMm: mm }) });
+      const [worn, fresh] = [thick(5), thick(5 + 40 * s)];
+      for (const axle of AXLES)
+        expect(fresh.peaks[axle].fluid).toBeLessThanOrEqual(worn.peaks[axle].fluid + 0.01);
+    });
+  });
+
+  it('the same brakes and half the work on each axle: the same temperatures front and rear', () => {
+    const result = run(TARN, { plan: SHORT, car: (c) => ({ ...c, frontSharePercent: 50, rear: c.front }) });
+    expect(result.record.rear).toEqual(result.record.front);
+  });
+
+  it('no work at all: everything goes to ambient and never past it', () => {
+    const { record } = run(TARN, { plan: { hotLaps: 2, paddockMin: 240 } });
+    const last = record.time.length - 1;
+    for (const axle of AXLES) {
+      expect(celsius(record[axle].rotorBulk[last])).toBeLessThan(60);
+      expect(celsius(record[axle].rotorBulk[last])).toBeGreaterThan(24);
+    }
+    const idle = run(TARN, { plan: SHORT, car: (c) => ({ ...c, frontSharePercent: 0 }) });
+    expect(celsius(idle.peaks.front.rotorFace)).toBeCloseTo(24, 6);
+    expect(idle.audit.residual).toBeLessThan(1e-3);
+  });
+
+  it('a list of stops made from a solved lap has that lap’s energies and nearly its temperatures', () => {
+    for (const id of ['plan-tarn-fen', 'plan-skarn-fen']) {
+      const solved = setup(id, { plan: SHORT });
+      const lap = simulateSession(sessionInput(solved));
+      const stops = stopsFromLap(lap.trace);
+      const circuit = { ...solved.circuit, layout: { kind: 'stops' as const, stops } };
+      const typed = simulateSession(sessionInput({ ...solved, circuit }));
+      expect(typed.trace.stops.length).toBe(lap.trace.stops.length);
+      typed.trace.stops.forEach((stop, k) => {
+        const drag = Math.abs(stop.energy / lap.trace.stops[k].energy - 1);
+        expect(drag).toBeLessThan(0.02);
+      });
+      expect(Math.abs(lapTime(typed.trace) / lapTime(lap.trace) - 1)).toBeLessThan(0.006);
+      expect(Math.abs(typed.peaks.front.rotorBulk - lap.peaks.front.rotorBulk)).toBeLessThan(12);
+    }
+  });
+});
+
+describe('verdict and margins', () => {
+  it('names what passes its limit first in time, and the hot laps done before', () => {
+    const { verdict, margins } = run(TARN);
+    expect(verdict.kind).toBe('gives-out');
+    const times = margins.filter((m) => m.passed && m.part !== 'bite').map((m) => m.passed?.time ?? 0);
+    expect(verdict.margin.passed?.time).toBe(Math.min(...times));
+    expect(verdict.hotLapsBefore).toBe((verdict.margin.passed?.lap ?? 0) - 2);
+  });
+
+  it('names the closest share when nothing is passed, and finds a margin again in the record', () => {
+    const result = run('plan-tarn-fen');
+    expect(result.verdict.kind).not.toBe('gives-out');
+    const shares = result.margins.filter((m) => m.part !== 'bite').map((m) => m.share);
+    expect(result.verdict.margin.share).toBe(Math.min(...shares));
+    for (const m of result.margins) {
+      if (m.part === 'bite') continue;
+      expect(m.worst).toBe(result.peaks[m.axle][m.part]);
+      expect(m.margin).toBeCloseTo(m.limit - m.worst, 9);
+    }
+  });
+
+  it('says when the pads are too cold at a braking point', () => {
+    const { coldBite } = run('plan-skarn-fen').verdict;
+    expect(coldBite).not.toBeNull();
+    expect(coldBite?.worst).toBeLessThan(coldBite?.limit ?? 0);
+  });
+
+  it('finds the fluid hottest minutes after parking when there was no cool-down lap', () => {
+    const { margins } = run(TARN, { plan: { coolDownLaps: 0 } });
+    const fluid = margins.find((m) => m.part === 'fluid' && m.axle === 'front');
+    expect(fluid?.at.lap).toBeNull();
+    expect(fluid?.at.paddockTime).toBeGreaterThan(60);
+    expect(fluid?.at.paddockTime).toBeLessThan(600);
+  });
+});
+
+/**
+ * Plausibility, common practice: a coupe of 1.3 to 1.5 t with 30 to 45 kW averaged over the lap. The Tarn has 1.04 t and
+ * smaller rotors, so what is compared is the heat one front brake has to carry: 30 to 45 kW × 0.65 ÷ 2 is 9.8 to 14.6 kW.
+ */
+describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
+  const result = run('plan-tarn-fen', { plan: { hotLaps: 10 } });
+  const front = (lapHeat(result.trace) / lapTime(result.trace) / 2000) * 0.63;
+
+  it('carries 9.8 to 14.6 kW in a front brake', () => {
+    expect(front).toBeGreaterThan(9.8);
+    expect(front).toBeLessThan(14.6);
+  });
+
+  it('settles its front bulk at 450 to 700 °C within 4 to 8 laps, its face peaking about 100 K higher', () => {
+    const top = result.laps
+      .filter((l) => l.kind === 'hot')
+      .map((l) => Math.max(...l.front.map((s) => s.bulkAfter)));
+    const last = top[top.length - 1];
+    expect(celsius(last)).toBeGreaterThan(450);
+    expect(celsius(last)).toBeLessThan(700);
+    const settled = top.findIndex((t) => last - t < 5) + 1;
+    expect(settled).toBeGreaterThanOrEqual(4);
+    expect(settled).toBeLessThanOrEqual(8);
+    expect(result.peaks.front.rotorFace - result.peaks.front.rotorBulk).toBeGreaterThan(50);
+    expect(result.peaks.front.rotorFace - result.peaks.front.rotorBulk).toBeLessThan(150);
+  });
+
+  it('brings its fluid to 120 to 220 °C', () => {
+    expect(celsius(result.peaks.front.fluid)).toBeGreaterThan(120);
+    expect(celsius(result.peaks.front.fluid)).toBeLessThan(220);
+  });
+});

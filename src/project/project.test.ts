@@ -1,0 +1,309 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../demo/project';
+import { simulateSession } from '../core';
+import {
+  applyWhatIf,
+  type Circuit,
+  circuitClosing,
+  circuitProblems,
+  closeCircuit,
+  copyItem,
+  deleteItem,
+  deletionObstacle,
+  formatQuantity,
+  keepWhatIf,
+  METRIC,
+  type Project,
+  projectJsonSchema,
+  QUANTITIES,
+  type Quantity,
+  readProject,
+  resultDocument,
+  savedValues,
+  sessionInput,
+  setupOf,
+  starterLine,
+  starterStop,
+  stopsCsv,
+  toShown,
+  toStored,
+  tracesCsv,
+  US,
+  unitOf,
+  verdictText,
+  type WhatIf,
+  writeProject,
+} from './index';
+
+/** A deep copy with one value replaced, by path. */
+function changed(path: (string | number)[], value: unknown): unknown {
+  const copy = structuredClone(demoProject) as unknown as Record<string | number, unknown>;
+  let at: Record<string | number, unknown> = copy;
+  for (const key of path.slice(0, -1)) at = at[key] as Record<string | number, unknown>;
+  if (value === undefined) delete at[path[path.length - 1]];
+  else at[path[path.length - 1]] = value;
+  return copy;
+}
+function problemsOf(text: string): string {
+  const read = readProject(text);
+  return read.ok ? 'none' : read.problems.map((p) => `${p.path}: ${p.message}`).join('\n');
+}
+
+describe('project files', () => {
+  it('come back as they went out, from values that are no defaults', () => {
+    const number = (low: number, high: number) => fc.double({ min: low, max: high, noNaN: true });
+    fc.assert(
+      fc.property(
+        number(300, 3000),
+        number(0, 5),
+        number(4, 15),
+        fc.boolean(),
+        (massKg, grip, gap, electric) => {
+          const [car] = demoProject.cars;
+          const project: Project = {
+            ...demoProject,
+            name: 'Größe "x" \u2028 <b>',
+            cars: [
+              {
+                ...car,
+                massKg,
+                downforceAreaM2: grip,
+                recovery: electric ? { axle: 'front', powerKw: 33.3, lowestSpeedKmh: 9 } : null,
+                rear: { ...car.rear, rotor: { ...car.rear.rotor, vaneGapMm: gap } },
+              },
+              ...demoProject.cars.slice(1),
+            ],
+            selectedPlanId: 'plan-skarn-fen',
+          };
+          const read = readProject(writeProject(project));
+          expect(read).toEqual({ ok: true, project });
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it.each([
+    ['', /empty/],
+    ['   \n', /empty/],
+    ['{"format": "fervent', /not JSON/],
+    ['\u0000\u0001PK', /not JSON/],
+    ['[1,2]', /another kind/],
+    ['null', /another kind/],
+    ['{"type":"FeatureCollection"}', /"format" should be "fervent-kettle-project"/],
+    [JSON.stringify({ ...demoProject, format: 'other' }), /and is "other"/],
+    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 1/],
+    [
+      `{"format":"fervent-kettle-project","version":1,"__proto__":{"polluted":true}}`,
+      /__proto__: .*not allowed/,
+    ],
+    [writeProject(demoProject).replace('"massKg": 1040', '"constructor": 3'), /cars\[0\]\.constructor/],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], 0)), /cars\[0\]\.massKg: must be at least 100/],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], -5)), /cars\[0\]\.massKg: must be at least 100/],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], 1e9)), /cars\[0\]\.massKg: must be at most 6000/],
+    [
+      JSON.stringify(changed(['cars', 0, 'massKg'], Number.NaN)),
+      /cars\[0\]\.massKg: must be a number, and is null/,
+    ],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], '1040')), /must be a number, and is a string/],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], undefined)), /cars\[0\]\.massKg: .*missing/],
+    [JSON.stringify(changed(['cars', 0, 'colour'], 'red')), /cars\[0\]: has keys nobody knows: "colour"/],
+    [
+      JSON.stringify(changed(['cars', 1, 'front', 'pad'], 'cheese')),
+      /cars\[1\]\.front\.pad: must be one of "commuter"/,
+    ],
+    [
+      JSON.stringify(changed(['cars', 0, 'front', 'rotor', 'innerDiameterMm'], 300)),
+      /innerDiameterMm: must be under the outer/,
+    ],
+    [
+      JSON.stringify(changed(['cars', 0, 'front', 'rotor', 'vaneGapMm'], 22)),
+      /vaneGapMm: must leave two cheeks/,
+    ],
+    [JSON.stringify(changed(['cars', 0, 'front', 'padAreaCm2'], 249)), /padAreaCm2: must be under 60 %/],
+    [
+      JSON.stringify(changed(['circuits', 0, 'layout', 'segments', 1, 'radiusM'], 8)),
+      /segments\[1\]\.radiusM: .*tighter than the track is wide/,
+    ],
+    [JSON.stringify(changed(['plans', 0, 'hotLaps'], 2.5)), /plans\[0\]\.hotLaps: must be a whole number/],
+    [JSON.stringify(changed(['plans', 0, 'carId'], 'gone')), /plans\[0\]\.carId: names no car/],
+    [JSON.stringify(changed(['selectedPlanId'], 'gone')), /selectedPlanId: names no plan/],
+    [JSON.stringify(changed(['cars', 1, 'id'], 'car-tarn')), /cars\[1\]\.id: is used twice/],
+    [JSON.stringify(changed(['cars'], [])), /cars: must have at least 1/],
+  ])('say what is wrong and where: %#', (text, expected) => {
+    expect(problemsOf(text)).toMatch(expected);
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+  });
+
+  it('refuse a stop that is faster out than in', () => {
+    const stops = [{ ...starterStop('x'), entryKmh: 80, exitKmh: 120 }];
+    const text = JSON.stringify(changed(['circuits', 0, 'layout'], { kind: 'stops', stops }));
+    expect(problemsOf(text)).toMatch(/stops\[0\]\.exitKmh: must be under the entry speed \(80 km\/h\)/);
+  });
+
+  it('have a schema that carries each number’s meaning, limits and usual range', () => {
+    const schema = JSON.stringify(projectJsonSchema());
+    expect(schema).toContain('"title":"Mass as driven"');
+    expect(schema).toContain('"minimum":100');
+    expect(schema).toContain('"usual":[700,2100]');
+    expect(schema).toContain('"additionalProperties":false');
+  });
+});
+
+describe('circuits', () => {
+  it('of the demo close, and a lap broken open is said to be, closed again, and good', () => {
+    for (const circuit of demoProject.circuits) expect(circuitProblems(circuit)).toEqual([]);
+    const [anvil] = demoProject.circuits;
+    if (anvil.layout.kind !== 'line') throw new Error('a line was expected');
+    const segments = anvil.layout.segments.map((s, i) =>
+      i === 2 && s.kind === 'straight' ? { ...s, lengthM: 800 } : s,
+    );
+    const open: Circuit = { ...anvil, layout: { kind: 'line', segments } };
+    const [problem] = circuitProblems(open);
+    expect(problem.severity).toBe('error');
+    expect(problem.message).toMatch(/ends 3\d\d m from its start/);
+    const closed = closeCircuit(open) as Circuit;
+    expect(circuitProblems(closed)).toEqual([]);
+    expect(circuitClosing(closed)?.gap).toBeLessThan(0.1);
+    expect(circuitProblems(starterLine('a', 'b'))).toEqual([]);
+  });
+
+  it('of typed stops say what no car can do and which times do not fit', () => {
+    const list = (stop: Partial<ReturnType<typeof starterStop>>): Circuit => ({
+      id: 'c',
+      name: 'c',
+      altitudeM: 0,
+      trackWidthM: 10,
+      layout: { kind: 'stops', stops: [{ ...starterStop('a'), ...stop }] },
+    });
+    expect(circuitProblems(list({}))).toEqual([]);
+    expect(circuitProblems(list({ by: 'distance', distanceM: 3 }))[0].message).toMatch(/no car on wheels/);
+    const late = circuitProblems(list({ timeToNextS: 100 }))[0];
+    expect(late.path).toBe('layout.stops[0].timeToNextS');
+    expect(late.message).toMatch(/takes 9\.0 to 18\.0 s|takes 12\.0 to 18\.0 s/);
+  });
+});
+
+describe('units', () => {
+  it('out and back change nothing', () => {
+    const quantity = fc.constantFrom(...(Object.keys(QUANTITIES) as Quantity[]));
+    fc.assert(
+      fc.property(quantity, fc.double({ min: -1e4, max: 1e4, noNaN: true }), fc.boolean(), (q, value, us) => {
+        const unit = unitOf(q, us ? US : METRIC);
+        expect(Math.abs(toStored(toShown(value, unit), unit) - value)).toBeLessThan(1e-8);
+      }),
+    );
+  });
+
+  it('are the known ones', () => {
+    expect(formatQuantity(100, 'temperature', US)).toBe('212 °F');
+    expect(formatQuantity(100, 'difference', US)).toBe('180 °F');
+    expect(formatQuantity(160.9344, 'speed', US)).toBe('100 mph');
+    expect(formatQuantity(9.80665, 'deceleration', US)).toBe('1.00 g');
+    expect(formatQuantity(25.4, 'smallLength', { smallLength: 'us' })).toBe('1.000 in');
+    expect(formatQuantity(-3, 'temperature', METRIC)).toBe('−3 °C');
+    expect(formatQuantity(-0.2, 'temperature', METRIC)).toBe('0 °C');
+    expect(formatQuantity(1, 'months', METRIC)).toBe('1 month');
+  });
+});
+
+describe('what-if', () => {
+  const setup = setupOf(demoProject);
+  const whatIf: WhatIf = {
+    massKg: 1200,
+    gripPercent: 90,
+    frontPad: 'enduro',
+    fluid: 'race',
+    rearDuctCm2: 30,
+    hotLaps: 5,
+  };
+
+  it('moves what it names and nothing else, and leaves the saved setup as it was', () => {
+    const before = structuredClone(setup);
+    expect(applyWhatIf(setup, {})).toEqual(setup);
+    const moved = applyWhatIf(setup, whatIf);
+    expect(setup).toEqual(before);
+    expect(savedValues(moved)).toEqual({ ...savedValues(setup), ...whatIf, gripPercent: 100 });
+    expect(moved.car.tyres.longitudinalGrip).toBeCloseTo(0.9 * setup.car.tyres.longitudinalGrip, 3);
+  });
+
+  it('kept, is what was computed', () => {
+    const kept = keepWhatIf(demoProject, setup, whatIf);
+    expect(setupOf(kept)).toEqual(applyWhatIf(setup, whatIf));
+    expect(kept.cars.slice(1)).toEqual(demoProject.cars.slice(1));
+    expect(readProject(writeProject(kept)).ok).toBe(true);
+  });
+});
+
+describe('library', () => {
+  it('copies under a fresh name, again and again', () => {
+    const once = copyItem(demoProject, 'cars', 'car-tarn', 'x1');
+    const twice = copyItem(once, 'cars', 'x1', 'x2');
+    expect(twice.cars.map((c) => c.name).slice(0, 3)).toEqual([
+      'Tarn Two club car',
+      'Tarn Two club car (copy)',
+      'Tarn Two club car (copy 2)',
+    ]);
+    expect(twice.cars[2]).toEqual({ ...demoProject.cars[0], id: 'x2', name: 'Tarn Two club car (copy 2)' });
+  });
+
+  it('never deletes what is in use or the last of its kind', () => {
+    expect(deletionObstacle(demoProject, 'cars', 'car-tarn')).toMatch(
+      /Used by “Twenty minutes at Anvil Park”/,
+    );
+    expect(() => deleteItem(demoProject, 'circuits', 'circuit-fen')).toThrow(RangeError);
+    const one = { ...demoProject, plans: demoProject.plans.slice(0, 1) };
+    expect(deletionObstacle(one, 'plans', one.plans[0].id)).toMatch(/at least one plan/);
+  });
+
+  it('selects another plan when the selected one goes', () => {
+    const next = deleteItem(demoProject, 'plans', demoProject.selectedPlanId);
+    expect(next.selectedPlanId).toBe(demoProject.plans[1].id);
+    expect(readProject(writeProject(next)).ok).toBe(true);
+  });
+});
+
+describe('what is written out', () => {
+  const setup = setupOf(demoProject);
+  const result = simulateSession(sessionInput(setup));
+
+  it('has every stop of every lap with units in the header, and the US ones when asked', () => {
+    const lines = stopsCsv(result).split('\n');
+    expect(lines[0]).toContain('Entry speed (km/h)');
+    expect(lines[0]).toContain('Front face peak (°C)');
+    expect(lines.length - 1).toBe(result.laps.reduce((sum, lap) => sum + lap.trace.stops.length, 0));
+    const column = lines[0].split(',').indexOf('Front face peak (°C)');
+    const peak = Math.max(...lines.slice(1).map((line) => Number(line.split(',')[column])));
+    expect(peak).toBeCloseTo(result.peaks.front.rotorFace - 273.15, 6);
+    expect(stopsCsv(result, US)).toContain('Entry speed (mph)');
+  });
+
+  it('has every sample of the session', () => {
+    const lines = tracesCsv(result).split('\n');
+    expect(lines.length - 1).toBe(result.record.time.length);
+    expect(lines[0]).toMatch(/^time \(s\),lap,distance in the lap \(m\),stop,front rotor face \(°C\)/);
+    expect(lines[lines.length - 1]).toContain('paddock');
+  });
+
+  it('defuses names that a spreadsheet would run', () => {
+    const circuit = structuredClone(setup.circuit);
+    if (circuit.layout.kind === 'line')
+      circuit.layout.segments[1] = { ...circuit.layout.segments[1], name: '=1+1' } as never;
+    const csv = stopsCsv(simulateSession(sessionInput({ ...setup, circuit })));
+    expect(csv).toContain("'=1+1");
+    expect(csv).not.toMatch(/,=1\+1/);
+  });
+
+  it('says the verdict in words that agree with its numbers, and never calls anything safe', () => {
+    for (const plan of demoProject.plans) {
+      const of = simulateSession(sessionInput(setupOf(demoProject, plan.id)));
+      const { sentence, notes } = verdictText(of, METRIC);
+      const limit = `${(of.verdict.margin.limit - 273.15).toFixed(0)} °C`;
+      expect(sentence).toContain(limit);
+      if (of.verdict.margin.passed) expect(sentence).toContain(`on lap ${of.verdict.margin.passed.lap} `);
+      expect([sentence, ...notes].join(' ')).not.toMatch(/\bsafe/i);
+    }
+    expect(JSON.parse(JSON.stringify(resultDocument(setup, result))).verdict.state).toBe('Gives out');
+  });
+});

@@ -1,0 +1,81 @@
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { EngineClient, EngineError } from './engineClient';
+import { LatestOnly } from './latestOnly';
+
+describe('LatestOnly', () => {
+  it('finishes what is under way, then computes only the newest of what came meanwhile', async () => {
+    const finish: (() => void)[] = [];
+    const started: number[] = [];
+    const runner = new LatestOnly<number, number>((input) => {
+      started.push(input);
+      return new Promise((resolve) => finish.push(() => resolve(input * 10)));
+    });
+    const seen: (number | undefined)[] = [];
+    runner.subscribe(() => seen.push(runner.getState().done?.value));
+    for (const input of [1, 2, 3, 4]) runner.request(input);
+    expect(started).toEqual([1]);
+    finish[0]();
+    await vi.waitFor(() => expect(started).toEqual([1, 4]));
+    expect(runner.getState()).toMatchObject({ done: { value: 10 }, running: true });
+    finish[1]();
+    await vi.waitFor(() =>
+      expect(runner.getState()).toEqual({ done: { input: 4, value: 40 }, running: false, error: null }),
+    );
+    expect(seen).toContain(10);
+  });
+
+  it('keeps the last good result through a failure and goes on after it', async () => {
+    const runner = new LatestOnly<number, number>(async (input) => {
+      if (input < 0) throw new Error('no');
+      return input;
+    });
+    runner.request(1);
+    await vi.waitFor(() => expect(runner.getState().done?.value).toBe(1));
+    runner.request(-1);
+    await vi.waitFor(() => expect(runner.getState().error?.message).toBe('no'));
+    expect(runner.getState().done?.value).toBe(1);
+    runner.request(2);
+    await vi.waitFor(() => expect(runner.getState()).toMatchObject({ done: { value: 2 }, error: null }));
+  });
+});
+
+class SilentWorker extends EventTarget {
+  terminated = false;
+  postMessage() {}
+  terminate() {
+    this.terminated = true;
+  }
+}
+
+describe('EngineClient', () => {
+  afterEach(() => vi.useRealTimers());
+  const simulate = (client: EngineClient) =>
+    client.call((engine) => engine.readProject('{}') as Promise<unknown>);
+
+  it('fails what waits when the worker dies, and starts a new one for the next call', async () => {
+    const workers: SilentWorker[] = [];
+    const client = new EngineClient(() => {
+      workers.push(new SilentWorker());
+      return workers[workers.length - 1] as unknown as Worker;
+    });
+    const waiting = Promise.allSettled([simulate(client), simulate(client)]);
+    workers[0].dispatchEvent(Object.assign(new Event('error'), { message: 'out of memory' }));
+    for (const outcome of await waiting) {
+      expect(outcome.status === 'rejected' && outcome.reason).toBeInstanceOf(EngineError);
+      expect(outcome.status === 'rejected' && String(outcome.reason)).toContain('out of memory');
+    }
+    expect(workers[0].terminated).toBe(true);
+    void simulate(client).catch(() => {});
+    expect(workers.length).toBe(2);
+  });
+
+  it('gives up on a worker that stays silent', async () => {
+    vi.useFakeTimers();
+    const worker = new SilentWorker();
+    const client = new EngineClient(() => worker as unknown as Worker);
+    const outcome = expect(simulate(client)).rejects.toThrow(/did not answer/);
+    await vi.advanceTimersByTimeAsync(21_000);
+    await outcome;
+    expect(worker.terminated).toBe(true);
+  });
+});

@@ -1,0 +1,138 @@
+import { expect, open, settled, stored, test, verdict } from './page';
+
+test('a car is edited as typed: saved, undone, redone, and there after a reload', async ({ page }) => {
+  await open(page);
+  const before = await verdict(page).textContent();
+  await page.getByRole('link', { name: 'Car', exact: true }).click();
+  const mass = page.getByLabel('Mass as driven');
+  await mass.fill('1240,5');
+  await expect.poll(() => stored(page)).toContain('"massKg": 1240.5');
+  await page.reload();
+  await expect(mass).toHaveValue('1240.5');
+  await mass.fill('900');
+  await page.keyboard.press('Control+z');
+  await expect(mass).toHaveValue('1240.5');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(mass).toHaveValue('900');
+  await page.getByRole('link', { name: 'Workbench' }).first().click();
+  await settled(page);
+  await expect(verdict(page)).not.toHaveText(before ?? '');
+});
+
+test('what cannot be used is said at its field, and the last good value is kept', async ({ page }) => {
+  await open(page, '/');
+  await page.getByRole('link', { name: 'Car', exact: true }).click();
+  const mass = page.getByLabel('Mass as driven');
+  for (const [typed, says] of [
+    ['0', 'Must be at least 100 kg.'],
+    ['-5', 'Must be at least 100 kg.'],
+    ['1e99', 'Must be at most 6000 kg.'],
+    ['NaN', 'This is not a number.'],
+    ['12 apples', 'This is not a number.'],
+    ['', 'A number is needed.'],
+  ]) {
+    await mass.fill(typed);
+    await expect(page.getByRole('alert').filter({ hasText: says })).toBeVisible();
+    await expect(mass).toHaveAttribute('aria-invalid', 'true');
+  }
+  expect(await stored(page)).not.toContain('"massKg": 0,');
+  await page.getByRole('button', { name: 'Back to 1040 kg' }).click();
+  await expect(mass).toHaveValue('1040');
+  await page.getByLabel('Inner diameter').first().fill('390');
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'Must be under the outer diameter (295 mm).' }),
+  ).toBeVisible();
+  await page.getByLabel('Outer diameter').first().fill('180');
+  await expect(page.getByRole('alert').filter({ hasText: 'Inner diameter must be under' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Name' }).fill('');
+  await expect(page.getByRole('alert').filter({ hasText: 'A name is needed' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Outer diameter').first()).toHaveValue('295');
+});
+
+test('a circuit shows its closing error as one types, is not driven while open, and is closed again', async ({
+  page,
+}) => {
+  await open(page);
+  const before = await verdict(page).textContent();
+  await page.getByRole('link', { name: 'Circuit', exact: true }).click();
+  await expect(page.getByTestId('closing-gap')).toHaveText('0.0 m');
+  await page.getByLabel('Radius of Hammer').fill('5');
+  await expect(page.getByRole('alert').filter({ hasText: 'tighter than the track is wide' })).toBeVisible();
+  await page.getByLabel('Length of straight 3').fill('900');
+  await expect(page.getByRole('alert').filter({ hasText: 'does not close: it ends' })).toBeVisible();
+  await page.getByRole('link', { name: 'Workbench' }).first().click();
+  await expect(page.getByRole('alert').filter({ hasText: 'does not close' })).toBeVisible();
+  await page.getByRole('link', { name: 'Open the circuit' }).click();
+  await page.getByRole('button', { name: 'Close the lap' }).click();
+  await expect(page.getByTestId('closing-gap')).toHaveText('0.0 m');
+  await page.getByRole('link', { name: 'Workbench' }).first().click();
+  await settled(page);
+  await expect(verdict(page)).not.toHaveText(before ?? '');
+  for (let i = 0; i < 2; i++) await page.keyboard.press('Control+z');
+  await settled(page);
+  await expect(verdict(page)).toHaveText(before ?? '');
+});
+
+test('a lap becomes a list of stops, which is edited and drives the workbench', async ({ page }) => {
+  await open(page);
+  await page.getByRole('link', { name: 'Circuit', exact: true }).click();
+  await page.getByRole('button', { name: 'Make a list of stops' }).click();
+  await expect(page.getByRole('heading', { name: 'Anvil Park as stops' })).toBeVisible();
+  const list = page.getByLabel('List of stops');
+  await expect(list.locator('tbody tr')).toHaveCount(7);
+  await page.getByLabel('Exit speed of Hammer').fill('250');
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be faster out than in' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Time to the next of Hammer').fill('900');
+  await expect(page.getByRole('alert').filter({ hasText: 'does not fit' })).toBeVisible();
+  await page.getByLabel('Time to the next of Hammer').fill('');
+  await page.getByRole('button', { name: 'Remove Ingot' }).click();
+  await page.getByRole('button', { name: 'Add a stop' }).click();
+  await expect(list.locator('tbody tr')).toHaveCount(7);
+  await page.getByRole('button', { name: /^Use in/ }).click();
+  await page.getByRole('link', { name: 'Workbench' }).first().click();
+  await settled(page);
+  await expect(page.getByText('list of stops: drawn as a ring')).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'Stop 7, Stop 7' })).toBeVisible();
+});
+
+test('the library creates, copies, renames and deletes, with undo, and keeps what is in use', async ({
+  page,
+}) => {
+  await open(page, '/');
+  await page.getByRole('link', { name: 'Library' }).click();
+  const cars = page.getByLabel('Cars', { exact: true });
+  await cars.getByRole('button', { name: 'Delete Tarn Two club car' }).click();
+  await expect(page.getByText(/Used by “Twenty minutes at Anvil Park”/)).toBeVisible();
+  await cars.getByRole('button', { name: 'Copy Tarn Two club car' }).click();
+  const copy = cars.getByLabel('Name of car Tarn Two club car (copy)');
+  await copy.fill('Tarn with a very long name that still has to be read somewhere');
+  await expect(cars.getByRole('textbox')).toHaveCount(4);
+  await cars.getByRole('button', { name: /^Delete Tarn with a very long name/ }).click();
+  await expect(cars.getByRole('textbox')).toHaveCount(3);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(cars.getByRole('textbox')).toHaveCount(4);
+  await page.getByRole('button', { name: 'New plan' }).click();
+  await expect(page.getByRole('heading', { name: 'New plan' })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Car' }).selectOption({ label: 'Skarn P9 prototype' });
+  await page.getByRole('link', { name: 'Library' }).click();
+  await page
+    .getByLabel('Plans')
+    .getByRole('listitem')
+    .filter({ hasText: 'Skarn P9 prototype at Anvil Park' })
+    .getByRole('button', { name: 'Put on the workbench' })
+    .click();
+  await settled(page);
+  await expect(page.getByText('Skarn P9 prototype').first()).toBeVisible();
+  await expect.poll(() => stored(page)).toContain('Tarn with a very long name');
+});
+
+test('an address that names nothing says so and leads on', async ({ page }) => {
+  await page.goto('/car/nobody');
+  await expect(page.getByRole('heading', { name: 'There is no such car' })).toBeVisible();
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the workbench' }).click();
+  await expect(verdict(page)).toBeVisible();
+});

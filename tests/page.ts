@@ -1,0 +1,70 @@
+import { readFileSync } from 'node:fs';
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** A page that fails its test when the application writes an error to the console. */
+export const test = base.extend<{ quiet: string[] }>({
+  quiet: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      page.on('pageerror', (error) => errors.push(error.message));
+      page.on('console', (message) => {
+        if (message.type() === 'error') errors.push(message.text());
+      });
+      await use(errors);
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+/** Opens the application and waits for its first verdict. */
+export async function open(page: Page, path = '/'): Promise<void> {
+  await page.goto(path);
+  await expect(verdict(page)).toBeVisible();
+}
+
+export const verdict = (page: Page) => page.getByTestId('verdict');
+
+/** Waits until what is shown belongs to the newest input. */
+export const settled = (page: Page) =>
+  expect(page.getByLabel('Verdict', { exact: true })).toHaveAttribute('data-behind', 'false');
+
+/** Chooses an item of a menu and returns the text of the file it offers. */
+export async function exported(page: Page, item: string): Promise<{ name: string; text: string }> {
+  await page.getByRole('button', { name: 'Files' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: item }).click(),
+  ]);
+  return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'utf8') };
+}
+
+/** Hands a file to the import. */
+export async function importText(page: Page, name: string, text: string | Buffer): Promise<void> {
+  await page
+    .getByTestId('import')
+    .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text as string) });
+}
+
+/** The saved project as the browser's storage has it. */
+export const stored = (page: Page): Promise<string | null> =>
+  page.evaluate(
+    () =>
+      new Promise<string | null>((resolve) => {
+        const opening = indexedDB.open('fervent-kettle');
+        opening.onsuccess = () => {
+          const db = opening.result;
+          if (!db.objectStoreNames.contains('projects')) {
+            db.close();
+            resolve(null);
+            return;
+          }
+          const asking = db.transaction('projects').objectStore('projects').get('project');
+          asking.onsuccess = () => {
+            db.close();
+            resolve((asking.result as string | undefined) ?? null);
+          };
+        };
+      }),
+  );

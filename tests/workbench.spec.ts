@@ -1,0 +1,133 @@
+import AxeBuilder from '@axe-core/playwright';
+import { demoProject } from '../demo/project';
+import { simulateSession } from '../src/core';
+import { METRIC, resultDocument, sessionInput, setupOf, stopsCsv, verdictText } from '../src/project';
+import { expect, exported, open, settled, test, verdict } from './page';
+
+const setup = setupOf(demoProject);
+
+test('the first visit shows the demo scenario, computed, with the same verdict and numbers as the command line', async ({
+  page,
+}) => {
+  const result = simulateSession(sessionInput(setup));
+  await open(page);
+  await expect(verdict(page)).toContainText(verdictText(result, METRIC).sentence);
+  const rows = page.getByLabel('Stop list').locator('tbody tr');
+  await expect(rows).toHaveCount(result.trace.stops.length);
+  const whole = await exported(page, 'Whole result (JSON)');
+  expect(whole.name).toBe('twenty-minutes-at-anvil-park-result.json');
+  expect(JSON.parse(whole.text)).toEqual(JSON.parse(JSON.stringify(resultDocument(setup, result))));
+  const csv = await exported(page, 'Stop list (CSV)');
+  expect(csv.text).toBe(stopsCsv(result));
+});
+
+test('a stop picked anywhere is picked everywhere, by mouse and by keyboard', async ({ page }) => {
+  await open(page);
+  const picked = async (k: number) => {
+    await expect(page.getByRole('radio', { name: new RegExp(`^Stop ${k},`) })).toBeChecked();
+    await expect(page.getByLabel('Stop list').locator('tr[aria-selected=true] td').first()).toHaveText(
+      String(k),
+    );
+    await expect(page.locator('figcaption').first()).toContainText(`Stop ${k},`);
+  };
+  await picked(1);
+  await page.getByRole('radio', { name: /^Stop 3,/ }).click();
+  await picked(3);
+  await page.keyboard.press('ArrowRight');
+  await picked(4);
+  await page.getByLabel('Stop list').getByText('Chisel').click();
+  await picked(6);
+  await page.keyboard.press('ArrowDown');
+  await picked(7);
+  await page.getByLabel('Map of Anvil Park').locator('g', { hasText: '2' }).last().click();
+  await picked(2);
+  await page.keyboard.press('.');
+  await picked(3);
+  await page.getByRole('button', { name: 'Previous lap' }).click();
+  const before = await page.getByLabel('Lap shown').inputValue();
+  await page.keyboard.press('Shift+>');
+  await expect(page.getByLabel('Lap shown')).toHaveValue(String(Number(before) + 1));
+  await page
+    .getByRole('button', { name: /brake fluid|Fluid/i })
+    .first()
+    .isVisible();
+});
+
+test('a what-if computes the session again, leaves the saved state as a ghost, resets, and can be kept and undone', async ({
+  page,
+}) => {
+  await open(page);
+  const first = await verdict(page).textContent();
+  const duct = page.getByRole('slider', { name: 'Front duct, a wheel' });
+  await duct.focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('PageUp');
+  await page.getByRole('combobox', { name: 'Front pad', exact: true }).selectOption('enduro');
+  await settled(page);
+  await expect(verdict(page)).not.toHaveText(first ?? '');
+  await expect(page.getByText('saved state', { exact: true })).toBeVisible();
+  await expect(page.getByText('2 moved')).toBeVisible();
+  await page.getByRole('button', { name: 'Reset Front duct, a wheel' }).click();
+  await expect(page.getByText('1 moved')).toBeVisible();
+  await page.getByRole('button', { name: 'Reset all' }).click();
+  await expect(verdict(page)).toHaveText(first ?? '');
+  await expect(page.getByText('saved state', { exact: true })).toBeHidden();
+
+  await page.getByRole('combobox', { name: 'Front pad', exact: true }).selectOption('enduro');
+  await settled(page);
+  const moved = await verdict(page).textContent();
+  await page.getByRole('button', { name: 'Keep as saved' }).click();
+  await settled(page);
+  await expect(verdict(page)).toHaveText(moved ?? '');
+  await expect(page.getByText('nothing moved')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo: What-if kept' }).click();
+  await expect(verdict(page)).toHaveText(first ?? '');
+});
+
+test('every number changes its unit, together or alone', async ({ page }) => {
+  await open(page);
+  await page.getByRole('button', { name: 'Units and look' }).click();
+  await page.getByRole('menuitemcheckbox', { name: 'All US' }).click();
+  await expect(verdict(page)).toContainText('1292 °F');
+  await expect(page.getByLabel('Stop list').locator('thead')).toContainText('mph');
+  await page.getByRole('button', { name: 'Units and look' }).click();
+  await page.getByRole('menuitemcheckbox', { name: /^Temperature °C/ }).click();
+  await page.keyboard.press('Escape');
+  await expect(verdict(page)).toContainText('700 °C');
+  await expect(page.getByLabel('Stop list').locator('thead')).toContainText('mph');
+  await page.reload();
+  await expect(verdict(page)).toContainText('700 °C');
+  await expect(page.getByLabel('Stop list').locator('thead')).toContainText('mph');
+});
+
+test('other plans of the library go on the workbench, the too cold and the electric one among them', async ({
+  page,
+}) => {
+  await open(page);
+  await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+  await expect(page.getByText(/Cold bite: on lap/)).toBeVisible();
+  await page.getByLabel('Plan on the workbench').selectOption('plan-ovel-nettle');
+  await expect(page.getByLabel('Stop list').locator('thead')).toContainText('recov.');
+  await expect(page.getByLabel('Stop list').locator('tbody tr')).toHaveCount(10);
+});
+
+for (const [name, options] of [
+  ['light', { colorScheme: 'light', viewport: { width: 1280, height: 800 } }],
+  ['dark on a phone', { colorScheme: 'dark', viewport: { width: 390, height: 844 } }],
+] as const) {
+  test.describe(name, () => {
+    test.use(options);
+    test(`can be read and used by assistive technology, and does not scroll sideways: ${name}`, async ({
+      page,
+    }) => {
+      for (const path of ['/', '/car', '/circuit', '/plan', '/library']) {
+        await page.goto(path);
+        await expect(page.locator('main section, main figure').first()).toBeVisible();
+        await page.waitForTimeout(300);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(violations.map((v) => `${path} ${v.id}: ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
+        const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(wide, `${path} scrolls sideways`).toBeLessThanOrEqual(0);
+      }
+    });
+  });
+}
