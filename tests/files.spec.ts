@@ -5,22 +5,22 @@ import { expect, exported, importText, open, settled, stored, test, verdict } fr
 test('a project goes out and comes back the same, also when dropped on the window', async ({ page }) => {
   await open(page);
   await page.getByRole('link', { name: 'Car', exact: true }).click();
-  await page.getByLabel('Mass as driven').fill('1111');
+  await page.getByRole('textbox', { name: 'Mass as driven' }).fill('1111');
   const { name, text } = await exported(page, 'Export the project (JSON)');
   expect(name).toBe('imke-and-tomas-this-season.json');
   const read = readProject(text);
   expect(read.ok && read.project.cars[0].massKg).toBe(1111);
-  await page.getByLabel('Mass as driven').fill('1300');
+  await page.getByRole('textbox', { name: 'Mass as driven' }).fill('1300');
   await importText(page, name, text);
-  await expect(page.getByLabel('Mass as driven')).toHaveValue('1111');
+  await expect(page.getByRole('textbox', { name: 'Mass as driven' })).toHaveValue('1111');
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('Mass as driven')).toHaveValue('1300');
+  await expect(page.getByRole('textbox', { name: 'Mass as driven' })).toHaveValue('1300');
   await page.evaluate((content) => {
     const data = new DataTransfer();
     data.items.add(new File([content], 'dropped.json', { type: 'application/json' }));
     window.dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
   }, text);
-  await expect(page.getByLabel('Mass as driven')).toHaveValue('1111');
+  await expect(page.getByRole('textbox', { name: 'Mass as driven' })).toHaveValue('1111');
   await expect.poll(() => stored(page)).toContain('"massKg": 1111');
 });
 
@@ -73,11 +73,11 @@ test('storage that is full is said, the work stays on the page, and saving goes 
     };
   });
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
-  await page.getByLabel('Hot laps').fill('7');
+  await page.getByRole('textbox', { name: 'Hot laps' }).fill('7');
   await expect(
     page.getByRole('alert').filter({ hasText: 'Not saved: the browser’s storage for this page is full' }),
   ).toBeVisible();
-  await expect(page.getByLabel('Hot laps')).toHaveValue('7');
+  await expect(page.getByRole('textbox', { name: 'Hot laps' })).toHaveValue('7');
   await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText('Not saved')).toBeHidden();
@@ -102,7 +102,7 @@ test('a saved project that was corrupted is kept aside, can be exported, and the
 }) => {
   await open(page, '/plan').catch(() => {});
   await page.goto('/plan');
-  await page.getByLabel('Hot laps').fill('6');
+  await page.getByRole('textbox', { name: 'Hot laps' }).fill('6');
   await expect.poll(() => stored(page)).toContain('"hotLaps": 6');
   await page.evaluate(
     () =>

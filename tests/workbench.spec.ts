@@ -12,7 +12,7 @@ test('the first visit shows the demo scenario, computed, with the same verdict a
   const result = simulateSession(sessionInput(setup));
   await open(page);
   await expect(verdict(page)).toContainText(verdictText(result, METRIC).sentence);
-  const rows = page.getByLabel('Stop list').locator('tbody tr');
+  const rows = page.getByRole('region', { name: 'Stop list' }).locator('tbody tr');
   await expect(rows).toHaveCount(result.trace.stops.length);
   const whole = await exported(page, 'Whole result (JSON)');
   expect(whole.name).toBe('twenty-minutes-at-anvil-park-result.json');
@@ -25,9 +25,9 @@ test('a stop picked anywhere is picked everywhere, by mouse and by keyboard', as
   await open(page);
   const picked = async (k: number) => {
     await expect(page.getByRole('radio', { name: new RegExp(`^Stop ${k},`) })).toBeChecked();
-    await expect(page.getByLabel('Stop list').locator('tr[aria-selected=true] td').first()).toHaveText(
-      String(k),
-    );
+    await expect(
+      page.getByRole('region', { name: 'Stop list' }).locator('tr[aria-selected=true] td').first(),
+    ).toHaveText(String(k));
     await expect(page.locator('figcaption').first()).toContainText(`Stop ${k},`);
   };
   await picked(1);
@@ -35,11 +35,11 @@ test('a stop picked anywhere is picked everywhere, by mouse and by keyboard', as
   await picked(3);
   await page.keyboard.press('ArrowRight');
   await picked(4);
-  await page.getByLabel('Stop list').getByText('Chisel').click();
+  await page.getByRole('region', { name: 'Stop list' }).getByText('Chisel').click();
   await picked(6);
   await page.keyboard.press('ArrowDown');
   await picked(7);
-  await page.getByLabel('Map of Anvil Park').locator('g', { hasText: '2' }).last().click();
+  await page.getByLabel('Map of Anvil Park').locator('g.cursor-pointer').nth(1).click();
   await picked(2);
   await page.keyboard.press('.');
   await picked(3);
@@ -47,10 +47,6 @@ test('a stop picked anywhere is picked everywhere, by mouse and by keyboard', as
   const before = await page.getByLabel('Lap shown').inputValue();
   await page.keyboard.press('Shift+>');
   await expect(page.getByLabel('Lap shown')).toHaveValue(String(Number(before) + 1));
-  await page
-    .getByRole('button', { name: /brake fluid|Fluid/i })
-    .first()
-    .isVisible();
 });
 
 test('a what-if computes the session again, leaves the saved state as a ghost, resets, and can be kept and undone', async ({
@@ -88,15 +84,15 @@ test('every number changes its unit, together or alone', async ({ page }) => {
   await page.getByRole('button', { name: 'Units and look' }).click();
   await page.getByRole('menuitemcheckbox', { name: 'All US' }).click();
   await expect(verdict(page)).toContainText('1292 °F');
-  await expect(page.getByLabel('Stop list').locator('thead')).toContainText('mph');
+  await expect(page.getByRole('region', { name: 'Stop list' }).locator('thead')).toContainText('mph');
   await page.getByRole('button', { name: 'Units and look' }).click();
   await page.getByRole('menuitemcheckbox', { name: /^Temperature °C/ }).click();
   await page.keyboard.press('Escape');
   await expect(verdict(page)).toContainText('700 °C');
-  await expect(page.getByLabel('Stop list').locator('thead')).toContainText('mph');
+  await expect(page.getByRole('region', { name: 'Stop list' }).locator('thead')).toContainText('mph');
   await page.reload();
   await expect(verdict(page)).toContainText('700 °C');
-  await expect(page.getByLabel('Stop list').locator('thead')).toContainText('mph');
+  await expect(page.getByRole('region', { name: 'Stop list' }).locator('thead')).toContainText('mph');
 });
 
 test('other plans of the library go on the workbench, the too cold and the electric one among them', async ({
@@ -106,8 +102,8 @@ test('other plans of the library go on the workbench, the too cold and the elect
   await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
   await expect(page.getByText(/Cold bite: on lap/)).toBeVisible();
   await page.getByLabel('Plan on the workbench').selectOption('plan-ovel-nettle');
-  await expect(page.getByLabel('Stop list').locator('thead')).toContainText('recov.');
-  await expect(page.getByLabel('Stop list').locator('tbody tr')).toHaveCount(10);
+  await expect(page.getByRole('region', { name: 'Stop list' }).locator('thead')).toContainText('recov.');
+  await expect(page.getByRole('region', { name: 'Stop list' }).locator('tbody tr')).toHaveCount(10);
 });
 
 for (const [name, options] of [

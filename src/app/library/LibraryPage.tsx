@@ -33,6 +33,7 @@ export function LibraryPage() {
   }, []);
   return (
     <div className="grid gap-3">
+      <h1 className="sr-only">Library</h1>
       <header className="panel grid gap-1 px-4 py-3 sm:max-w-[520px]">
         <TextField
           label="Name of the project"

@@ -48,9 +48,14 @@ export function Shell() {
       >
         Skip to the page
       </a>
-      <header className="sticky top-0 z-30 border-b border-rule bg-ground/95 backdrop-blur">
+      <header className="sticky top-0 z-30 border-b border-rule bg-ground">
         <div className="mx-auto flex max-w-[1680px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-1.5">
-          <NavLink to="/" className="flex items-center gap-2 pr-2 font-[680]" style={{ fontStretch: '84%' }}>
+          <NavLink
+            to="/"
+            aria-label="Fervent Kettle"
+            className="flex items-center gap-2 pr-2 font-[680]"
+            style={{ fontStretch: '84%' }}
+          >
             <img src="/kettle.svg" alt="" width={24} height={24} />
             <span className="hidden sm:inline">Fervent Kettle</span>
           </NavLink>

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { type PointerEvent, useMemo, useState } from 'react';
+import { memo, type PointerEvent, useMemo, useState } from 'react';
 import { celsius, formatQuantity, toShown, type UnitChoice, unitOf } from '../../project';
 import { PlaceAxis, ValueAxis } from '../charts/Axis';
 import { densePath } from '../charts/paths';
@@ -19,7 +19,7 @@ const HEAT = [220, 366] as const;
 const HEIGHT = 392;
 
 /** The lap unrolled over distance: speed, braking power and temperatures above each other on one axis. */
-export function LapChart({
+export const LapChart = memo(function LapChart({
   computed,
   ghost,
   selection,
@@ -193,7 +193,7 @@ export function LapChart({
       </figcaption>
     </figure>
   );
-}
+});
 
 const bounds = (width: number) => ({ left: LEFT, right: width - RIGHT });
 

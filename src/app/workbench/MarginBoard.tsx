@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { AXLES, type AxleName, type LimitedPart, type Margin } from '../../core';
 import {
   celsius,
@@ -35,7 +36,7 @@ const ROW_NAMES: Record<LimitedPart, string> = {
 };
 
 /** What is left to each limit, part by part, front and rear. */
-export function MarginBoard({
+export const MarginBoard = memo(function MarginBoard({
   computed,
   ghost,
   onSelect,
@@ -82,7 +83,7 @@ export function MarginBoard({
       </table>
     </section>
   );
-}
+});
 
 function find(computed: Computed, axle: AxleName, part: LimitedPart): Margin | null {
   return computed.result.margins.find((m) => m.axle === axle && m.part === part) ?? null;

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { celsius, toShown, type UnitChoice, unitOf } from '../../project';
 import { PlaceAxis, ValueAxis } from '../charts/Axis';
 import { densePath } from '../charts/paths';
@@ -16,7 +16,7 @@ const WET = [200, 300] as const;
 const HEIGHT = 326;
 
 /** The whole session over time: laps, cool-down and paddock, rotors above, fluid and calipers below. */
-export function SessionChart({
+export const SessionChart = memo(function SessionChart({
   computed,
   ghost,
   selection,
@@ -161,7 +161,7 @@ export function SessionChart({
       </div>
     </figure>
   );
-}
+});
 
 function draw(computed: Computed, other: Computed | null, x: (v: number) => number, units: UnitChoice) {
   const { record, margins } = computed.result;

@@ -9,7 +9,7 @@ import {
   useTable,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { formatValue, STOP_COLUMNS, type StopRow, stopRows, type UnitChoice, unitOf } from '../../project';
 import { useUnits } from '../state/preferences';
 import type { Selection } from './selection';
@@ -68,7 +68,7 @@ function columnsFor(units: UnitChoice, recovery: boolean): ColumnDef<typeof feat
 }
 
 /** The stops of the picked lap, one a row; a row is picked by click, or with the arrow keys once one has the focus. */
-export function StopTable({
+export const StopTable = memo(function StopTable({
   computed,
   selection,
   onSelect,
@@ -173,4 +173,4 @@ export function StopTable({
       </table>
     </section>
   );
-}
+});

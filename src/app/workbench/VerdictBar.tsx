@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { lapHeat, lapTime } from '../../core';
 import {
   clockText,
@@ -10,10 +11,17 @@ import {
 } from '../../project';
 import { StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
-import type { Computed, SessionView } from './useSession';
+import type { Computed } from './useSession';
 
 /** The sentence everything ends in, and the few figures behind it. */
-export function VerdictBar({ view, computed }: { view: SessionView; computed: Computed }) {
+export const VerdictBar = memo(function VerdictBar({
+  behind,
+  computed,
+}: {
+  /** A newer input is being computed */
+  behind: boolean;
+  computed: Computed;
+}) {
   const units = useUnits();
   const { result } = computed;
   const text = verdictText(result, units);
@@ -21,8 +29,9 @@ export function VerdictBar({ view, computed }: { view: SessionView; computed: Co
     <section
       className="panel flex flex-wrap items-start gap-x-5 gap-y-2 px-4 py-3"
       aria-label="Verdict"
-      data-behind={view.behind}
+      data-behind={behind}
     >
+      <h1 className="sr-only">{computed.setup.plan.name}</h1>
       <div className="min-w-0 flex-1 basis-[min(420px,100%)]">
         <p
           className="flex items-start gap-2.5 text-[17px] leading-snug"
@@ -51,7 +60,7 @@ export function VerdictBar({ view, computed }: { view: SessionView; computed: Co
       </dl>
     </section>
   );
-}
+});
 
 function figures({ result }: Computed, units: UnitChoice): [string, string][] {
   const time = lapTime(result.trace);

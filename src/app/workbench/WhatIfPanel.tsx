@@ -1,6 +1,6 @@
 import { RotateCcw } from 'lucide-react';
 import { Slider } from 'radix-ui';
-import { memo, type ReactNode, useId, useState } from 'react';
+import { memo, type ReactNode, useCallback, useId, useRef, useState } from 'react';
 import {
   applyWhatIf,
   FLUID_IDS,
@@ -14,6 +14,7 @@ import {
   type Setup,
   savedValues,
   temperatureText,
+  type UnitChoice,
   type WhatIf,
   type WhatIfValues,
 } from '../../project';
@@ -67,6 +68,16 @@ const CONTROLS: readonly Control[] = [
   { key: 'rearDuctCm2', name: 'Rear duct, a wheel', quantity: 'area', step: 1, range: fixed(0, 120) },
 ];
 
+type Setter = <K extends keyof WhatIfValues>(key: K, value: WhatIfValues[K]) => void;
+
+const FLUID_AGE: Control = {
+  key: 'fluidAgeMonths',
+  name: 'Fluid age',
+  quantity: 'months',
+  step: 1,
+  range: fixed(0, 60),
+};
+
 /** Controls that compute the whole session again while they move; the saved state stays behind as a ghost. */
 export const WhatIfPanel = memo(function WhatIfPanel({
   setup,
@@ -85,10 +96,14 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   const saved = savedValues(setup);
   const values = { ...saved, ...whatIf };
   const moved = Object.keys(whatIf).length;
-  const set = <K extends keyof WhatIfValues>(key: K, value: WhatIfValues[K]) => {
-    const { [key]: _, ...rest } = whatIf;
-    onChange(value === saved[key] ? (rest as WhatIf) : { ...rest, [key]: value });
-  };
+  // One setter for the panel's life, so that a moving control renders itself and no other.
+  const latest = useRef({ whatIf, saved, onChange });
+  latest.current = { whatIf, saved, onChange };
+  const set = useCallback<Setter>((key, value) => {
+    const now = latest.current;
+    const { [key]: _, ...rest } = now.whatIf;
+    now.onChange(value === now.saved[key] ? rest : { ...rest, [key]: value });
+  }, []);
   const car = applyWhatIf(setup, whatIf).car;
   return (
     <section className="panel px-3 py-2.5" aria-label="What if">
@@ -113,8 +128,8 @@ export const WhatIfPanel = memo(function WhatIfPanel({
               control={control}
               value={values[control.key]}
               saved={saved[control.key]}
-              text={(v) => formatQuantity(v, control.quantity, units, control.decimals)}
-              onChange={(v) => set(control.key, v)}
+              units={units}
+              onChange={set}
             />
           ))}
           <Choice
@@ -149,17 +164,11 @@ export const WhatIfPanel = memo(function WhatIfPanel({
             ))}
           </Choice>
           <SliderRow
-            control={{
-              key: 'fluidAgeMonths',
-              name: 'Fluid age',
-              quantity: 'months',
-              step: 1,
-              range: fixed(0, 60),
-            }}
+            control={FLUID_AGE}
             value={values.fluidAgeMonths}
             saved={saved.fluidAgeMonths}
-            text={(v) => formatQuantity(v, 'months', units)}
-            onChange={(v) => set('fluidAgeMonths', v)}
+            units={units}
+            onChange={set}
           />
         </div>
         <p className="caption mt-2">
@@ -190,22 +199,23 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   );
 });
 
-function SliderRow({
+const SliderRow = memo(function SliderRow({
   control,
   value,
   saved,
-  text,
+  units,
   onChange,
 }: {
   control: Control;
   value: number;
   saved: number;
-  text: (value: number) => string;
-  onChange: (value: number) => void;
+  units: UnitChoice;
+  onChange: Setter;
 }) {
   const id = useId();
   const [low, high] = control.range(saved);
   const changed = value !== saved;
+  const text = (v: number) => formatQuantity(v, control.quantity, units, control.decimals);
   return (
     <div>
       <div className="flex items-baseline justify-between gap-2 leading-tight">
@@ -221,7 +231,7 @@ function SliderRow({
           min={low}
           max={high}
           step={control.step}
-          onValueChange={([v]) => onChange(Math.round(v / control.step) * control.step)}
+          onValueChange={([v]) => onChange(control.key, Math.round(v / control.step) * control.step)}
         >
           <Slider.Track className="relative h-[5px] flex-1 rounded-full bg-sunk">
             <Slider.Range className="absolute h-full rounded-full bg-act/55" />
@@ -238,11 +248,11 @@ function SliderRow({
             className="block h-[16px] w-[10px] rounded-[3px] border border-panel bg-ink"
           />
         </Slider.Root>
-        <ResetOne name={control.name} shown={changed} onClick={() => onChange(saved)} />
+        <ResetOne name={control.name} shown={changed} onClick={() => onChange(control.key, saved)} />
       </div>
     </div>
   );
-}
+});
 
 function Choice<T extends string>({
   name,

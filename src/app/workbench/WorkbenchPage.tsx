@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { keepWhatIf, type WhatIf } from '../../project';
@@ -29,7 +29,9 @@ function Workbench() {
   const setup = useSetup();
   const [whatIf, setWhatIf] = useState<WhatIf>({});
   const view = useSession(setup, whatIf);
-  const computed = view.shown;
+  // The verdict follows at once; everything drawn may come a moment later, so that a control never stutters.
+  const computed = useDeferredValue(view.shown);
+  const ghost = useDeferredValue(view.ghost);
   const [picked, setPicked] = useState<Selection | null>(null);
   const selection = useMemo(() => clampSelection(picked, computed), [picked, computed]);
 
@@ -61,7 +63,7 @@ function Workbench() {
     <div className="bench-areas grid gap-3">
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 [grid-area:verdict]">
         <Notices view={view} />
-        {computed && <VerdictBar view={view} computed={computed} />}
+        {view.shown && <VerdictBar behind={view.behind} computed={view.shown} />}
       </div>
       <aside className="[grid-area:whatif] xl:sticky xl:top-[58px] xl:max-h-[calc(100vh-68px)] xl:self-start xl:overflow-y-auto">
         <WhatIfPanel setup={setup} whatIf={whatIf} onChange={setWhatIf} onKeep={keep} />
@@ -70,20 +72,15 @@ function Workbench() {
         {ready ? (
           <>
             <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_270px]">
-              <LapChart computed={computed} ghost={view.ghost} selection={selection} onSelect={setPicked} />
+              <LapChart computed={computed} ghost={ghost} selection={selection} onSelect={setPicked} />
               <MapPanel computed={computed} selection={selection} onSelect={setPicked} />
             </div>
             <Suspense fallback={<div className="panel h-40" />}>
               <StopTable computed={computed} selection={selection} onSelect={setPicked} />
             </Suspense>
             <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
-              <SessionChart
-                computed={computed}
-                ghost={view.ghost}
-                selection={selection}
-                onSelect={setPicked}
-              />
-              <MarginBoard computed={computed} ghost={view.ghost} onSelect={setPicked} />
+              <SessionChart computed={computed} ghost={ghost} selection={selection} onSelect={setPicked} />
+              <MarginBoard computed={computed} ghost={ghost} onSelect={setPicked} />
             </div>
             <Cautions />
           </>
@@ -95,7 +92,7 @@ function Workbench() {
   );
 }
 
-function MapPanel({
+const MapPanel = memo(function MapPanel({
   computed,
   selection,
   onSelect,
@@ -138,7 +135,7 @@ function MapPanel({
       </p>
     </section>
   );
-}
+});
 
 function clampSelection(picked: Selection | null, computed: Computed | null): Selection | null {
   if (!computed) return null;

@@ -17,11 +17,11 @@ export interface StepSizes {
   readonly standing: number;
 }
 export const DEFAULT_STEPS: StepSizes = {
-  braking: 0.2,
-  leastPerStop: 12,
-  release: 0.15,
-  rolling: 2,
-  standing: 15,
+  braking: 0.25,
+  leastPerStop: 10,
+  release: 0.2,
+  rolling: 2.5,
+  standing: 20,
 };
 
 /** What drives one axle's network through a lap, step by step; m steps. Computed once for each kind of lap. */

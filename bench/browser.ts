@@ -1,0 +1,102 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+
+/** From a control's movement to the new verdict on screen, and what the first page weighs. Prints JSON. */
+const PORT = 4321;
+const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await once(server.stdout, 'data');
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  // The TypeScript loader wraps functions in a helper that the page does not have.
+  await page.addInitScript('globalThis.__name = (f) => f');
+  const scripts: { name: string; kind: string; gzip: number }[] = [];
+  page.on('response', async (response) => {
+    if (!/\.(js|css)$/.test(new URL(response.url()).pathname)) return;
+    const name = new URL(response.url()).pathname.split('/').pop() as string;
+    const kind = name.endsWith('.css') ? 'css' : name.includes('worker') ? 'worker' : 'page';
+    scripts.push({ name, kind, gzip: gzipSync(await response.body()).length });
+  });
+  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await page.getByTestId('verdict').waitFor();
+  await page.waitForTimeout(1500);
+
+  const measured = await page.evaluate(async () => {
+    const longTasks: number[] = [];
+    new PerformanceObserver((list) => longTasks.push(...list.getEntries().map((e) => e.duration))).observe({
+      type: 'longtask',
+    });
+    const thumb = document.querySelector('[role=slider]') as HTMLElement;
+    const bar = document.querySelector('[data-behind]') as HTMLElement;
+    const frame = () => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)));
+    const move = (key: string) => thumb.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+    const caughtUp = () =>
+      new Promise<void>((done) => {
+        const look = () => (bar.dataset.behind === 'false' ? done() : requestAnimationFrame(look));
+        requestAnimationFrame(look);
+      });
+    const waits: number[] = [];
+    for (let i = 0; i < 120; i++) {
+      const start = performance.now();
+      move(i % 40 < 20 ? 'ArrowRight' : 'ArrowLeft');
+      await caughtUp();
+      await frame();
+      waits.push(performance.now() - start);
+      await new Promise((done) => setTimeout(done, 20));
+    }
+    // A control dragged without pause: 60 movements a second for five seconds.
+    longTasks.length = 0;
+    let results = 0;
+    new MutationObserver(() => {
+      results += 1;
+    }).observe(document.querySelector('[data-testid=verdict]') as Node, {
+      subtree: true,
+      characterData: true,
+      childList: true,
+    });
+    const until = performance.now() + 5000;
+    let step = 0;
+    while (performance.now() < until) {
+      move(step++ % 80 < 40 ? 'ArrowRight' : 'ArrowLeft');
+      await new Promise((done) => requestAnimationFrame(done));
+    }
+    waits.sort((a, b) => a - b);
+    return {
+      medianMs: waits[waits.length >> 1],
+      p95Ms: waits[Math.floor(waits.length * 0.95)],
+      movements: step,
+      longTasksOver50: longTasks.length,
+      longestTaskMs: Math.max(0, ...longTasks),
+      results,
+    };
+  });
+  const size = (kind: string) =>
+    scripts.filter((s) => s.kind === kind).reduce((sum, s) => sum + s.gzip, 0) / 1000;
+  console.log(
+    JSON.stringify({
+      ...measured,
+      pageJsKb: size('page'),
+      workerJsKb: size('worker'),
+      cssKb: size('css'),
+    }),
+  );
+} finally {
+  await browser.close();
+  server.kill();
+}

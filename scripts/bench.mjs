@@ -1,0 +1,48 @@
+// Measures speed and size, in Node and in headless Chromium. `--json` prints the figures as JSON.
+import { spawnSync } from 'node:child_process';
+import { cpus } from 'node:os';
+import { ensureChromium } from './chromium.mjs';
+
+function run(args) {
+  const { status, stdout } = spawnSync(process.execPath, args, {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: { ...process.env, CHROMIUM: ensureChromium() },
+  });
+  if (status !== 0) process.exit(status ?? 1);
+  return stdout;
+}
+const last = (text) => JSON.parse(text.trim().split('\n').pop());
+
+run(['scripts/build.mjs']);
+// Built as it is shipped: the loader that runs TypeScript directly slows tight loops several times.
+run([
+  'node_modules/vite/bin/vite.js',
+  'build',
+  '--ssr',
+  '../../bench/main.ts',
+  '--outDir',
+  '../../.cache/bench',
+  '--logLevel',
+  'warn',
+]);
+const node = last(run(['.cache/bench/main.js']));
+const browser = last(run(['--import', 'tsx', 'bench/browser.ts']));
+
+if (process.argv.includes('--json')) {
+  console.log(JSON.stringify({ machine: cpus()[0].model, node: process.version, ...node, browser }, null, 2));
+} else {
+  const fixed = (value, digits) => (typeof value === 'number' ? Number(value.toFixed(digits)) : value);
+  const rounded = (rows) =>
+    rows.map((row) => Object.fromEntries(Object.entries(row).map(([k, v]) => [k, fixed(v, 2)])));
+  console.log(
+    `${cpus()[0].model}, Node ${process.version}; both axles, one wheel of each (left and right are alike)`,
+  );
+  console.table(rounded(node.sessions));
+  console.log(
+    'Accuracy and cost of the numerics (first session; worst peak of all four against a far finer run)',
+  );
+  console.table(rounded(node.accuracy));
+  console.log('In headless Chromium: control moved to new verdict on screen, and the first page');
+  console.table(Object.fromEntries(Object.entries(browser).map(([k, v]) => [k, fixed(v, 1)])));
+}
