@@ -39,7 +39,10 @@ test('a stop picked anywhere is picked everywhere, by mouse and by keyboard', as
   await picked(6);
   await page.keyboard.press('ArrowDown');
   await picked(7);
-  await page.getByLabel('Map of Anvil Park').locator('g.cursor-pointer').nth(1).click();
+  await page
+    .getByLabel('Map of Anvil Park')
+    .locator('g.cursor-pointer', { has: page.getByText('2', { exact: true }) })
+    .click();
   await picked(2);
   await page.keyboard.press('.');
   await picked(3);

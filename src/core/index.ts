@@ -1,7 +1,7 @@
 export * from './air';
 export * from './brake';
 export * from './circuit';
-export { STANDARD_GRAVITY, STEFAN_BOLTZMANN, ZERO_CELSIUS } from './constants';
+export { ZERO_CELSIUS } from './constants';
 export * from './drive';
 export * from './heat';
 export * from './session';

@@ -322,14 +322,12 @@ export const MOUNTINGS = {
   'one-piece': { name: 'One-piece', hatConductance: 6.5, hatSpecificHeat: 500 },
   floating: { name: 'Floating on an aluminium hat', hatConductance: 1.2, hatSpecificHeat: 900 },
 } as const;
-export type MountingId = keyof typeof MOUNTINGS;
 
 /** Caliper bodies and pistons (from memory). */
 export const CALIPER_BODIES = {
   aluminium: { name: 'Aluminium', specificHeat: 900 },
   iron: { name: 'Cast iron', specificHeat: 520 },
 } as const;
-export type CaliperBodyId = keyof typeof CALIPER_BODIES;
 
 export const PISTONS = {
   aluminium: { name: 'Aluminium', plateToFluid: 1.4 },
@@ -337,4 +335,3 @@ export const PISTONS = {
   stainless: { name: 'Stainless, hollow', plateToFluid: 0.45 },
   'titanium-capped': { name: 'Titanium, capped', plateToFluid: 0.22 },
 } as const;
-export type PistonId = keyof typeof PISTONS;

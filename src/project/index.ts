@@ -1,4 +1,4 @@
-export { type AxleBrakes, type Car, carSchema } from './carSchema';
+export { type Car, carSchema } from './carSchema';
 export * from './catalogue';
 export {
   type Circuit,
@@ -27,7 +27,6 @@ export {
   PROJECT_VERSION,
   type Project,
   planSchema,
-  projectSchema,
 } from './projectSchema';
 export {
   issueProblem,
@@ -63,6 +62,5 @@ export {
   PART_WORDS,
   temperatureText,
   UNCALIBRATED_NOTE,
-  type VerdictText,
   verdictText,
 } from './wording';

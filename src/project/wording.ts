@@ -113,6 +113,13 @@ export function verdictText(result: SessionResult, units: UnitChoice): VerdictTe
   const part = `${AXLE_WORDS[margin.axle]} ${words.name}`;
   const limit = `${words.limit} of ${temperatureText(margin.limit, units)}`;
   const hot = result.laps.filter((lap) => lap.kind === 'hot').length;
+  if (result.audit.supplied === 0) {
+    return {
+      state: 'Nothing braked',
+      sentence: `No stop in ${laps(hot)}: the brakes stay as warm as the air.`,
+      notes: [],
+    };
+  }
   const notes: string[] = [];
   if (verdict.coldBite) {
     const cold = verdict.coldBite;

@@ -1,1 +1,1 @@
-export { browserStore, type Found, type KeyValueStore, openProject, saveProject } from './projectStorage';
+export { browserStore, type KeyValueStore, openProject, saveProject } from './projectStorage';

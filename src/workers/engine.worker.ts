@@ -8,8 +8,8 @@ const engine = {
     const result = simulateSession(input);
     return Comlink.transfer(result, buffersOf(result));
   },
-  /** Limits and margins at another cooling factor on both axles, without the record. */
-  marginsAt(input: SessionInput, coolingFactor: number): SessionResult {
+  /** The same session with all forced cooling multiplied by a factor. */
+  simulateCooled(input: SessionInput, coolingFactor: number): SessionResult {
     const scale = (axle: SessionInput['front']) => ({
       ...axle,
       corner: { ...axle.corner, coolingFactor: axle.corner.coolingFactor * coolingFactor },

@@ -1,2 +1,2 @@
-export { EngineClient, EngineError } from './engineClient';
-export { LatestOnly, type RunState } from './latestOnly';
+export { EngineClient } from './engineClient';
+export { LatestOnly } from './latestOnly';

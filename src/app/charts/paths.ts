@@ -1,19 +1,3 @@
-/** Writes an SVG path through points; `from` to `to` (excluded) of two arrays, mapped to pixels. */
-export function linePath(
-  xs: ArrayLike<number>,
-  ys: ArrayLike<number>,
-  from: number,
-  to: number,
-  x: (value: number) => number,
-  y: (value: number) => number,
-): string {
-  let path = '';
-  for (let i = from; i < to; i++) {
-    path += `${i === from ? 'M' : 'L'}${x(xs[i]).toFixed(1)},${y(ys[i]).toFixed(1)}`;
-  }
-  return path;
-}
-
 /**
  * A path that keeps every extreme while drawing at most two points a pixel column: first, lowest and highest of each.
  */

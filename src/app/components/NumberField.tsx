@@ -104,7 +104,7 @@ export function NumberField({
         type="text"
         inputMode="decimal"
         autoComplete="off"
-        className={`field ${unit.label ? (unit.label.length > 3 ? 'pr-14' : 'pr-9') : ''} ${compact ? 'text-right' : ''}`}
+        className={`field ${unit.label ? (unit.label.length > 4 ? 'pr-14' : unit.label.length > 2 ? 'pr-11' : 'pr-8') : ''} ${compact ? 'text-right' : ''}`}
         value={draft ?? saved}
         aria-label={compact ? `${label ?? info.title}${unit.label ? `, ${unit.label}` : ''}` : undefined}
         aria-invalid={error !== null}

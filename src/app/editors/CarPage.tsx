@@ -43,7 +43,7 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
     <Field key={path.join('.')} shelf="cars" editing={editing} path={path} />
   );
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <PageHead shelf="cars" item={car} />
       <Section title="The car as driven">
         <TextField

@@ -15,7 +15,7 @@ export function CircuitPage() {
   if (!editing) return <Missing what="circuit" id={id} />;
   const circuit = editing.item;
   return (
-    <div className="grid gap-3" key={id}>
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3" key={id}>
       <PageHead shelf="circuits" item={circuit} />
       <Section title="The place">
         <TextField

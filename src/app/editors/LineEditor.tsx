@@ -54,7 +54,7 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
   for (const segment of segments) starts.push(starts[starts.length - 1] + lengthOf(segment));
   let corner = 0;
   return (
-    <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_360px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1fr)_360px]">
       <section className="panel overflow-x-auto px-3 py-2" aria-label="Straights and corners">
         <table className="w-full min-w-[720px] text-left">
           <thead>
@@ -163,7 +163,7 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
           </button>
         </div>
       </section>
-      <aside className="grid content-start gap-3 xl:sticky xl:top-[58px] xl:self-start">
+      <aside className="grid grid-cols-[minmax(0,1fr)] content-start gap-3 xl:sticky xl:top-[58px] xl:self-start">
         <section className="panel px-2 py-2" aria-label="Map">
           <CircuitMap
             circuit={circuit}

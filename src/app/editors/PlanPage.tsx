@@ -16,7 +16,7 @@ export function PlanPage() {
   const plan = editing.item;
   const field = (key: string) => <Field key={key} shelf="plans" editing={editing} path={[key]} />;
   return (
-    <div className="grid gap-3" key={id}>
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3" key={id}>
       <PageHead shelf="plans" item={plan} />
       <Section title="Who and where">
         <TextField

@@ -48,8 +48,8 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
           <tr className="caption">
             <th className="w-7 py-1 font-normal">No.</th>
             <th className="font-normal">Place</th>
-            <th className="w-[104px] font-normal">Entry</th>
-            <th className="w-[104px] font-normal">Exit</th>
+            <th className="w-[122px] font-normal">Entry</th>
+            <th className="w-[122px] font-normal">Exit</th>
             <th className="w-[124px] font-normal">Given by</th>
             <th className="w-[104px] font-normal">Value</th>
             <th className="w-[108px] font-normal">To the next</th>

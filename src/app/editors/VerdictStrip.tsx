@@ -13,12 +13,14 @@ export function VerdictStrip() {
   const units = useUnits();
   const view = useSession(setup, NOTHING);
   const text = view.shown && verdictText(view.shown.result, units);
+  const blocked = view.obstacles.some((o) => o.severity === 'error');
   return (
     <div className="panel flex max-w-[660px] items-start gap-2 px-3 py-1.5" aria-live="polite">
       {view.shown && text ? (
         <>
           <StateMark kind={view.shown.result.verdict.kind} className="mt-[1px]" />
-          <p className={view.behind ? 'opacity-60' : ''}>
+          <p className={view.behind || blocked ? 'opacity-70' : ''}>
+            {blocked && 'Last good result: '}
             <strong className="font-[640]">{text.state}.</strong> {text.sentence}{' '}
             <Link className="underline" to="/">
               Workbench

@@ -32,7 +32,7 @@ export function LibraryPage() {
     document.title = 'Library · Fervent Kettle';
   }, []);
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <h1 className="sr-only">Library</h1>
       <header className="panel grid gap-1 px-4 py-3 sm:max-w-[520px]">
         <TextField

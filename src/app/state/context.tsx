@@ -1,3 +1,4 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
 import { type Project, type Setup, setupOf } from '../../project';
 import { EngineClient } from '../../workers';
@@ -9,9 +10,27 @@ const EngineContext = createContext<EngineClient | null>(null);
 /** Gives the whole page its project and its engine. */
 export function Providers({ store, children }: { store: ProjectStore; children: ReactNode }) {
   const engine = useMemo(() => new EngineClient(), []);
+  // Answers come from the worker: never stale, not worth asking twice, and too large to keep for long.
+  const queries = useMemo(
+    () =>
+      new QueryClient({
+        defaultOptions: {
+          queries: {
+            retry: false,
+            staleTime: Number.POSITIVE_INFINITY,
+            gcTime: 30_000,
+            networkMode: 'always',
+            structuralSharing: false,
+          },
+        },
+      }),
+    [],
+  );
   return (
     <StoreContext value={store}>
-      <EngineContext value={engine}>{children}</EngineContext>
+      <EngineContext value={engine}>
+        <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+      </EngineContext>
     </StoreContext>
   );
 }

@@ -71,6 +71,9 @@ export function CircuitMap({
     return d;
   };
   const largest = Math.max(1, ...stops.map((s) => s.energy));
+  // Many stops need smaller discs; the picked one is drawn last, over its neighbours.
+  const crowd = Math.min(1, Math.sqrt(14 / Math.max(1, stops.length)));
+  const order = stops.map((_, k) => k).sort((a, b) => Number(a === selected) - Number(b === selected));
   const [sx, sy] = at(0);
   const [ax, ay] = at(Math.min(line.length * 0.02, 40));
   const heading = (Math.atan2(ay - sy, ax - sx) * 180) / Math.PI;
@@ -115,9 +118,10 @@ export function CircuitMap({
           <line y1={-9} y2={9} stroke="var(--ink)" strokeWidth={2} />
           <path d="M4,-12 L12,-8 L4,-4 Z" fill="var(--ink)" />
         </g>
-        {stops.map((stop, k) => {
+        {order.map((k) => {
+          const stop = stops[k];
           const [x, y] = at(stop.to);
-          const radius = 8 + 11 * Math.sqrt(stop.energy / largest);
+          const radius = crowd * (8 + 11 * Math.sqrt(stop.energy / largest));
           const chosen = k === selected;
           return (
             // biome-ignore lint/a11y/noStaticElementInteractions: the numbered buttons over the lap are the keyboard's way
@@ -138,7 +142,7 @@ export function CircuitMap({
               <text
                 textAnchor="middle"
                 dy="0.35em"
-                fontSize={12}
+                fontSize={crowd < 0.8 ? 10.5 : 12}
                 fontWeight={680}
                 fill={stop.heat === null ? 'var(--ink)' : stop.heat > 0.52 ? '#1d1512' : '#fbf6ef'}
               >

@@ -202,7 +202,7 @@ function Legend({ ghost }: { ghost: boolean }) {
     <div className="caption flex flex-wrap gap-x-4 gap-y-0.5 px-1" aria-hidden="true">
       <Key colour="var(--ink)" text="speed" />
       <Key colour="var(--front)" text="front: bulk thick, face thin" />
-      <Key colour="var(--rear)" dash="6 3" text="rear: dashed, on top in power" />
+      <Key colour="var(--rear)" dash="6 3" text="rear: dashed" />
       {ghost && <Key colour="var(--ghost)" text="saved state" />}
     </div>
   );

@@ -11,6 +11,7 @@ import {
 } from '../../project';
 import { StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
+import { CoolingBand } from './CoolingBand';
 import type { Computed } from './useSession';
 
 /** The sentence everything ends in, and the few figures behind it. */
@@ -49,6 +50,7 @@ export const VerdictBar = memo(function VerdictBar({
           </p>
         ))}
         <p className="caption mt-1.5">{UNCALIBRATED_NOTE}</p>
+        <CoolingBand computed={computed} />
       </div>
       <dl className="grid grid-cols-[auto_auto] gap-x-3 gap-y-0.5 text-right sm:grid-cols-[auto_auto_auto_auto]">
         {figures(computed, units).map(([name, value]) => (

@@ -1,8 +1,7 @@
-export { moistAirDensity, saturationPressure, standardPressure } from './atmosphere';
+export { moistAirDensity, standardPressure } from './atmosphere';
 export {
   type AirProperties,
   airConductivity,
   airProperties,
-  airSpecificHeat,
   airViscosity,
 } from './properties';

@@ -1,8 +1,7 @@
 export { gradedSlab, type SlabGrid } from './grid';
 export { GAMMA, Integrator } from './integrator';
-export { AMBIENT, type Network, type NetworkLink, type NetworkNode, type NetworkSource } from './network';
+export { AMBIENT, type Network, type NetworkLink, type NetworkNode } from './network';
 export {
-  integralAt,
   integralInverse,
   integralTable,
   tableAt,

@@ -1,0 +1,65 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { sessionInput, verdictText } from '../../project';
+import { marginState, StateMark } from '../components/StateMark';
+import { useEngine } from '../state/context';
+import { useUnits } from '../state/preferences';
+import type { Computed } from './useSession';
+
+/** What uncalibrated cooling may be off by, as factors. */
+const FACTORS = [0.7, 1.3] as const;
+/** Time without a change until the band is computed, ms. */
+const QUIET = 450;
+
+/** The verdict again with 30 % less and 30 % more cooling: the same brakes, within what nobody knows of them yet. */
+export function CoolingBand({ computed }: { computed: Computed }) {
+  const engine = useEngine();
+  const units = useUnits();
+  const [settled, setSettled] = useState<Computed | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(computed), QUIET);
+    return () => clearTimeout(timer);
+  }, [computed]);
+  const band = useQuery({
+    queryKey: ['cooling band', settled ? JSON.stringify(settled.setup) : null],
+    enabled: settled !== null,
+    queryFn: async () => {
+      const input = sessionInput((settled as Computed).setup);
+      const results = [];
+      for (const factor of FACTORS)
+        results.push(await engine.call((remote) => remote.simulateCooled(input, factor)));
+      return results;
+    },
+  });
+  if (band.isError)
+    return <p className="caption mt-1">The range could not be computed. {band.error.message}</p>;
+  const fresh = settled === computed && band.data;
+  return (
+    <ul
+      className="mt-1.5 grid gap-0.5 text-[13px]"
+      aria-label="Within ±30 % cooling"
+      data-testid="cooling-band"
+    >
+      {FACTORS.map((factor, k) => {
+        const result = fresh ? fresh[k] : null;
+        const { margin } = result?.verdict ?? {};
+        return (
+          <li key={factor} className="flex items-start gap-1.5 text-dim">
+            {margin ? (
+              <StateMark
+                kind={marginState(margin.share, margin.passed !== null)}
+                className="mt-[3px] h-[13px] w-[13px]"
+              />
+            ) : (
+              <span className="w-[13px]" />
+            )}
+            <span>
+              {factor < 1 ? '30 % less cooling: ' : '30 % more cooling: '}
+              {result ? verdictText(result, units).sentence : 'computing …'}
+            </span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
