@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { recordFigure } from '../../../tests/support/validation';
 import { STANDARD_GRAVITY, STEFAN_BOLTZMANN } from '../constants';
 import { airProperties, moistAirDensity, standardPressure } from './index';
 
@@ -6,8 +7,21 @@ const KELVIN_AT = (height: number) => 288.15 - 0.0065 * height;
 
 describe('air', () => {
   it('has the density of the U.S. Standard Atmosphere 1976: 1.225 kg/m³ at sea level, 1.058 at 1500 m', () => {
-    expect(moistAirDensity(standardPressure(0), KELVIN_AT(0), 0)).toBeCloseTo(1.225, 3);
-    expect(moistAirDensity(standardPressure(1500), KELVIN_AT(1500), 0)).toBeCloseTo(1.058, 3);
+    for (const [height, expected] of [
+      [0, 1.225],
+      [1500, 1.058],
+    ]) {
+      const computed = moistAirDensity(standardPressure(height), KELVIN_AT(height), 0);
+      expect(computed).toBeCloseTo(expected, 3);
+      recordFigure({
+        id: '14',
+        what: `Air density at ${height} m`,
+        expected: String(expected),
+        computed,
+        unit: 'kg/m³',
+        source: 'U.S. Standard Atmosphere 1976',
+      });
+    }
   });
 
   // Incropera, Fundamentals of Heat and Mass Transfer, table A.4 (from memory); its densities are those at 1 bar.
@@ -20,6 +34,22 @@ describe('air', () => {
     const air = airProperties(moistAirDensity(1e5, t, 0), t);
     const close = (value: number, expected: number, share: number) =>
       expect(Math.abs(value / expected - 1)).toBeLessThan(share);
+    const source = 'Incropera, table A.4 (m)';
+    const figures: [string, number, number, string][] = [
+      ['viscosity', viscosity * 1e7, air.viscosity * 1e7, '1e-7 Pa·s'],
+      ['conductivity', k * 1e3, air.conductivity * 1e3, '1e-3 W/mK'],
+      ['Prandtl number', prandtl, air.prandtl, ''],
+    ];
+    for (const [name, expected, computed, unit] of figures) {
+      recordFigure({
+        id: '16',
+        what: `Air at ${t} K: ${name}`,
+        expected: String(expected),
+        computed,
+        unit,
+        source,
+      });
+    }
     close(air.density, density, 0.001);
     close(air.viscosity, viscosity, 0.015);
     close(air.conductivity, k, 0.015);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { recordFigure } from '../../../tests/support/validation';
 import type { Segment } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
 import {
@@ -74,7 +75,16 @@ const drive = (vehicle: Vehicle, pace = 1) => driveLap(circuit, vehicle, { ...dr
 describe('braking work', () => {
   it('is the kinetic energy when nothing else brakes: 1500 kg from 100 km/h, 578.7 kJ (½mv²)', () => {
     const lap = prepareCircuit({ kind: 'stops', stops: [typed(100, 0, 60, 400)] });
-    expect(lapHeat(driveLap(lap, bare, driver, still)) / 1000).toBeCloseTo(578.7, 1);
+    const heat = lapHeat(driveLap(lap, bare, driver, still)) / 1000;
+    expect(heat).toBeCloseTo(578.7, 1);
+    recordFigure({
+      id: '7',
+      what: '1500 kg from 100 km/h',
+      expected: '578.7',
+      computed: heat,
+      unit: 'kJ',
+      source: '½mv²',
+    });
   });
 
   it('is four times as much at twice the speed and nine times at three times (common practice)', () => {
@@ -84,6 +94,22 @@ describe('braking work', () => {
       );
     expect(heat(120) / heat(60)).toBeCloseTo(4, 9);
     expect(heat(180) / heat(60)).toBeCloseTo(9, 9);
+    recordFigure({
+      id: '24',
+      what: 'Twice the speed',
+      expected: '4',
+      computed: heat(120) / heat(60),
+      unit: '×',
+      source: 'common practice',
+    });
+    recordFigure({
+      id: '24',
+      what: 'Three times the speed',
+      expected: '9',
+      computed: heat(180) / heat(60),
+      unit: '×',
+      source: 'common practice',
+    });
   });
 
   it('is spared by drag, rolling, engine, slip and an upward grade, each by its own work', () => {

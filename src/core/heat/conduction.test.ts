@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { recordFigure } from '../../../tests/support/validation';
 import { STEFAN_BOLTZMANN } from '../constants';
 import { AMBIENT, gradedSlab, Integrator, type NetworkLink, type NetworkNode, uniformTable } from './index';
 
@@ -49,6 +50,14 @@ describe('conduction and radiation against published solutions', () => {
     for (let i = 0; i < 320; i++) run.step(dt, slope((i + gamma) * dt), slope((i + 1) * dt));
     expect(run.temperature(40)).toBeCloseTo(100 * Math.sin((Math.PI * 32) / 40), 1);
     expect(Math.abs(run.temperature(32) - 36.6)).toBeLessThan(0.1);
+    recordFigure({
+      id: '1',
+      what: 'Transient conduction under a sine',
+      expected: '36.60',
+      computed: run.temperature(32),
+      unit: '°C',
+      source: 'NAFEMS benchmark T3',
+    });
   });
 
   it('radiates from one end: NAFEMS benchmark T2, 927.0 K', () => {
@@ -65,6 +74,14 @@ describe('conduction and radiation against published solutions', () => {
     const run = new Integrator({ nodes, links, sources: [], channels: 1 }, 300, 1000);
     for (let i = 0; i < 400; i++) run.step(20, 0, 0);
     expect(Math.abs(run.temperature(20) - 927.0)).toBeLessThan(0.1);
+    recordFigure({
+      id: '2',
+      what: 'Conduction with radiation',
+      expected: '927.0',
+      computed: run.temperature(20),
+      unit: 'K',
+      source: 'NAFEMS benchmark T2',
+    });
   });
 
   it('rises as a half-space under constant flux: Carslaw and Jaeger, 291.3 K after 3 s', () => {
@@ -73,6 +90,14 @@ describe('conduction and radiation against published solutions', () => {
     const exact = (2 * FLUX * Math.sqrt((IRON.k / (IRON.density * IRON.c)) * (3 / Math.PI))) / IRON.k;
     expect(exact).toBeCloseTo(291.3, 1);
     expect(Math.abs(run.temperature(0) - 300 - exact)).toBeLessThan(0.5);
+    recordFigure({
+      id: '3',
+      what: 'Half-space under constant flux, 3 s',
+      expected: '291.3',
+      computed: run.temperature(0) - 300,
+      unit: 'K',
+      source: 'Carslaw and Jaeger, Conduction of Heat in Solids',
+    });
   });
 
   it('rises as a finite slab insulated behind: Carslaw and Jaeger, 304.7 K after 3 s', () => {
@@ -90,6 +115,14 @@ describe('conduction and radiation against published solutions', () => {
       const run = heatedSlab(thickness, points, 2.8 ** (1 / (points - 2)));
       for (let i = 0; i < 60; i++) run.step(0.05, FLUX, FLUX);
       expect(Math.abs(run.temperature(0) - 300 - exact)).toBeLessThan(within);
+      recordFigure({
+        id: '4',
+        what: `Finite slab insulated behind, ${points} points`,
+        expected: '304.7',
+        computed: run.temperature(0) - 300,
+        unit: 'K',
+        source: 'Carslaw and Jaeger, Conduction of Heat in Solids',
+      });
     }
   });
 
@@ -107,6 +140,14 @@ describe('conduction and radiation against published solutions', () => {
     expect(exact).toBeCloseTo(137.3, 0);
     expect(Math.abs(peak - exact)).toBeLessThan(0.5);
     expect(Math.abs(at - 1.5)).toBeLessThan(0.06);
+    recordFigure({
+      id: '5',
+      what: 'One stop, flux falling to zero: peak',
+      expected: '137.3',
+      computed: peak,
+      unit: 'K',
+      source: 'Fazekas 1953, in Limpert',
+    });
   });
 
   it('keeps every joule while the heat capacity varies', () => {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { recordFigure } from '../../../tests/support/validation';
 import { factor, planElimination, solve } from './elimination';
 import { AMBIENT, Integrator, type NetworkLink } from './index';
 
@@ -104,5 +105,13 @@ describe('repeated equal stops, lumped: Limpert; Newcomb and Spurr', () => {
       for (let k = 0; k < 80; k++) run.step(pause / 80, 0, 0);
     }
     expect(run.temperature(0) - 300).toBeCloseTo(rise / (1 - Math.exp(-b * pause)) - rise, 0);
+    recordFigure({
+      id: '6',
+      what: 'Repeated equal stops, lumped: 40th rise against the closed form',
+      expected: '0',
+      computed: run.temperature(0) - 300 - (rise / (1 - Math.exp(-b * pause)) - rise),
+      unit: 'K apart',
+      source: 'Limpert; Newcomb and Spurr',
+    });
   });
 });

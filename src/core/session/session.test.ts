@@ -1,9 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { type Car, type Plan, type Setup, sessionInput, setupOf, stopsFromLap } from '../../project';
+import { recordFigure } from '../../../tests/support/validation';
+import {
+  type Car,
+  cornerOf,
+  type Plan,
+  type Setup,
+  sessionInput,
+  setupOf,
+  stopsFromLap,
+} from '../../project';
+import { airProperties } from '../air';
 import { lapHeat, lapTime } from '../drive';
+import { CornerRun } from './cornerRun';
 import { AXLES, DEFAULT_NUMERICS, RECORDED_PARTS, type SessionResult, simulateSession } from './index';
+import { fillDrive } from './schedule';
 
 interface Change {
   car?: (car: Car) => Car;
@@ -40,6 +52,14 @@ describe('every run', () => {
     const result = run(id);
     expect(result.audit.supplied).toBeGreaterThan(1e6);
     expect(result.audit.residual).toBeLessThan(1e-3);
+    recordFigure({
+      id: 'energy',
+      what: `Supplied − stored − carried away, ${setup(id).plan.name}`,
+      expected: 'under 0.1',
+      computed: 100 * result.audit.residual,
+      unit: '%',
+      source: 'conservation',
+    });
     const work = result.laps.reduce((sum, lap) => sum + lapHeat(lap.trace), 0);
     expect(result.audit.supplied / work).toBeCloseTo(1, 9);
   });
@@ -58,7 +78,16 @@ describe('every run', () => {
       refinement: refinement * 2,
       spacing: spacing / 2,
     });
-    expect(peakDifference(simulateSession(input), fine)).toBeLessThan(1);
+    const moved = peakDifference(simulateSession(input), fine);
+    expect(moved).toBeLessThan(1);
+    recordFigure({
+      id: 'numerics',
+      what: `Steps halved, cells doubled: largest move of a peak, ${setup(id).plan.name}`,
+      expected: 'under 1',
+      computed: moved,
+      unit: 'K',
+      source: 'own requirement',
+    });
   });
 
   it('gives the same numbers each time', () => {
@@ -218,11 +247,30 @@ describe('verdict and margins', () => {
  */
 describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
   const result = run('plan-tarn-fen', { plan: { hotLaps: 10 } });
+  const figure = (what: string, expected: string, computed: number, unit: string) =>
+    recordFigure({ id: '30', what, expected, computed, unit, source: 'common practice' });
   const front = (lapHeat(result.trace) / lapTime(result.trace) / 2000) * 0.63;
 
   it('carries 9.8 to 14.6 kW in a front brake', () => {
     expect(front).toBeGreaterThan(9.8);
     expect(front).toBeLessThan(14.6);
+    figure('Heat of one front brake, lap mean', '9.8 to 14.6', front, 'kW');
+    figure('Front bulk, settled', '450 to 700', celsius(result.peaks.front.rotorBulk), '°C');
+    figure(
+      'Front face over bulk',
+      'about 100',
+      result.peaks.front.rotorFace - result.peaks.front.rotorBulk,
+      'K',
+    );
+    figure('Front fluid', '120 to 220', celsius(result.peaks.front.fluid), '°C');
+    recordFigure({
+      id: '20',
+      what: 'Share of the heat in the vented iron front rotor of the Tarn',
+      expected: '0.95 to 0.99',
+      computed: result.rotorShare.front,
+      unit: '',
+      source: 'Limpert (m)',
+    });
   });
 
   it('settles its front bulk at 450 to 700 °C within 4 to 8 laps, its face peaking about 100 K higher', () => {
@@ -242,5 +290,22 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
   it('brings its fluid to 120 to 220 °C', () => {
     expect(celsius(result.peaks.front.fluid)).toBeGreaterThan(120);
     expect(celsius(result.peaks.front.fluid)).toBeLessThan(220);
+  });
+
+  it('cools a 30 mm vented front (the Ovel’s) from 500 to 250 °C in about 2 to 3 minutes at 100 km/h', () => {
+    const corner = cornerOf(demoProject.cars[1].front);
+    const ambient = 297;
+    const wheel = new CornerRun(corner, ambient, 101325, 1);
+    const { integrator } = wheel;
+    const roll = (applied: boolean) =>
+      fillDrive(integrator.drive, corner, airProperties(1.19, ambient), 100 / 3.6, 0.338, applied);
+    roll(true);
+    while (celsius(wheel.bulk()) < 500) integrator.step(0.2, 40_000, 40_000);
+    roll(false);
+    let seconds = 0;
+    for (; celsius(wheel.bulk()) > 250; seconds += 0.5) integrator.step(0.5, 0, 0);
+    figure('Vented front from 500 to 250 °C at 100 km/h', '2 to 3', seconds / 60, 'min');
+    expect(seconds).toBeGreaterThan(110);
+    expect(seconds).toBeLessThan(190);
   });
 });
