@@ -55,7 +55,7 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
   let corner = 0;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1fr)_360px]">
-      <section className="panel overflow-x-auto px-3 py-2" aria-label="Straights and corners">
+      <section className="panel relative overflow-x-auto px-3 py-2" aria-label="Straights and corners">
         <table className="w-full min-w-[720px] text-left">
           <thead>
             <tr className="caption">

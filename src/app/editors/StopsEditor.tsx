@@ -37,7 +37,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
   const problems = circuitProblems(circuit);
   const total = stops.reduce((sum, stop) => sum + stopLength(stop) + stop.toNextM, 0);
   return (
-    <section className="panel overflow-x-auto px-3 py-2" aria-label="List of stops">
+    <section className="panel relative overflow-x-auto px-3 py-2" aria-label="List of stops">
       <p className="caption">
         {stops.length} {stops.length === 1 ? 'stop' : 'stops'} over {formatQuantity(total, 'distance', units)}
         . The last leads back to the first. Between stops the car accelerates evenly, or takes the time that

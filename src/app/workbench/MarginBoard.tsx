@@ -47,7 +47,7 @@ export const MarginBoard = memo(function MarginBoard({
 }) {
   const units = useUnits();
   return (
-    <section className="panel overflow-x-auto px-3 py-2" aria-label="Margins">
+    <section className="panel relative overflow-x-auto px-3 py-2" aria-label="Margins">
       <table className="w-full text-[13px]">
         <caption className="sr-only">
           Worst temperature of each part against its limit, for one wheel of each axle

@@ -95,7 +95,7 @@ export const StopTable = memo(function StopTable({
     );
   }
   return (
-    <section className="panel overflow-x-auto" aria-label="Stop list">
+    <section className="panel relative overflow-x-auto" aria-label="Stop list">
       <table className="w-full border-collapse text-right text-[13px] narrow">
         <caption className="sr-only">
           Stops of lap {selection.lap}, with temperatures of one wheel of each axle
