@@ -9,18 +9,7 @@ import {
   unitOf,
 } from '../../project';
 import { useUnits } from '../state/preferences';
-
-/** Reads a number as people type it: decimal comma or point, a true minus, spaces between thousands. */
-export function parseNumber(text: string): number | null {
-  const plain = text
-    .trim()
-    .replace(/−/g, '-')
-    .replace(/[\s'’](?=\d{3})/g, '')
-    .replace(',', '.');
-  if (!/^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(plain)) return null;
-  const value = Number(plain);
-  return Number.isFinite(value) ? value : null;
-}
+import { parseNumber } from './parseNumber';
 
 /** A stored number as the text of its field: short, without rounding away what was typed. */
 function fieldText(value: number, scale: number, offset: number): string {

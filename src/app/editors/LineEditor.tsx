@@ -17,7 +17,8 @@ import { undoToast } from '../components/undoToast';
 import { useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { CircuitMap } from '../workbench/CircuitMap';
-import { inserted, moved, RowTools } from './RowTools';
+import { inserted, moved } from './listEdits';
+import { RowTools } from './RowTools';
 import { StopsFromLap } from './StopsFromLap';
 import type { Editing } from './useItem';
 

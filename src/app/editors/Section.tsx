@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import type { Shelf } from '../../project';
 import { NumberField } from '../components/NumberField';
-import { type Editing, infoAt } from './useItem';
+import { infoAt } from './paths';
+import type { Editing } from './useItem';
 
 /** A titled group of fields. */
 export function Section({ title, children, note }: { title: string; children: ReactNode; note?: ReactNode }) {

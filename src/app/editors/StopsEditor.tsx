@@ -12,7 +12,8 @@ import { TextField } from '../components/TextField';
 import { undoToast } from '../components/undoToast';
 import { useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { inserted, moved, RowTools } from './RowTools';
+import { inserted, moved } from './listEdits';
+import { RowTools } from './RowTools';
 import type { Editing } from './useItem';
 
 const { shape } = typedStopSchema;
