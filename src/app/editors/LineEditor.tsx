@@ -17,6 +17,7 @@ import { undoToast } from '../components/undoToast';
 import { useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { CircuitMap } from '../workbench/CircuitMap';
+import { FieldNotes } from './FieldNotes';
 import { inserted, moved } from './listEdits';
 import { RowTools } from './RowTools';
 import { StopsFromLap } from './StopsFromLap';
@@ -163,6 +164,7 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
             Add a corner
           </button>
         </div>
+        <FieldNotes fields={Object.values(INFO)} />
       </section>
       <aside className="grid grid-cols-[minmax(0,1fr)] content-start gap-3 xl:sticky xl:top-[58px] xl:self-start">
         <section className="panel px-2 py-2" aria-label="Map">

@@ -12,6 +12,7 @@ import { TextField } from '../components/TextField';
 import { undoToast } from '../components/undoToast';
 import { useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { FieldNotes } from './FieldNotes';
 import { inserted, moved } from './listEdits';
 import { RowTools } from './RowTools';
 import type { Editing } from './useItem';
@@ -157,6 +158,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
       >
         Add a stop
       </button>
+      <FieldNotes fields={Object.values(INFO)} />
     </section>
   );
 }
