@@ -48,12 +48,20 @@ export function PlaceAxis({
   format: (value: number) => string;
 }) {
   const shown = scale.ticks(ticks);
+  // The last value would be cut where it stands at the chart's very edge.
+  const end = scale.range()[1];
   return (
     <g>
       {shown.map((tick) => (
         <g key={tick} transform={`translate(${scale(tick)},${y})`}>
           <line y2={4} stroke="var(--dim)" />
-          <text y={15} textAnchor="middle" fontSize={11} fill="var(--dim)" className="narrow">
+          <text
+            y={15}
+            textAnchor={end - scale(tick) < 14 ? 'end' : 'middle'}
+            fontSize={11}
+            fill="var(--dim)"
+            className="narrow"
+          >
             {format(tick)}
           </text>
         </g>

@@ -1,5 +1,6 @@
 /**
- * A path that keeps every extreme while drawing at most two points to a column of two pixels: its lowest and its highest.
+ * A path that keeps every extreme while drawing at most two points to a column of two pixels: its lowest and its
+ * highest, each where it lies and in the order they come, so that steep lines stay lines.
  */
 export function densePath(
   xs: ArrayLike<number>,
@@ -11,20 +12,23 @@ export function densePath(
   let column = Number.NaN;
   let low = 0;
   let high = 0;
+  const add = (i: number) => {
+    path += `${path ? 'L' : 'M'}${tenths(x(xs[i]))},${tenths(y(ys[i]))}`;
+  };
   const flush = () => {
     if (Number.isNaN(column)) return;
-    path += `${path ? 'L' : 'M'}${column},${tenths(y(low))}`;
-    if (high !== low) path += `L${column},${tenths(y(high))}`;
+    add(Math.min(low, high));
+    if (low !== high) add(Math.max(low, high));
   };
   for (let i = 0; i < xs.length; i++) {
-    const c = 2 * Math.round(0.5 * x(xs[i]));
+    const c = Math.round(0.5 * x(xs[i]));
     if (c !== column) {
       flush();
       column = c;
-      low = ys[i];
-      high = ys[i];
-    } else if (ys[i] < low) low = ys[i];
-    else if (ys[i] > high) high = ys[i];
+      low = i;
+      high = i;
+    } else if (ys[i] < ys[low]) low = i;
+    else if (ys[i] > ys[high]) high = i;
   }
   flush();
   return path;

@@ -4,7 +4,15 @@ import { recordFigure } from '../../../tests/support/validation';
 import { airProperties } from '../air';
 import { ZERO_CELSIUS } from '../constants';
 import { type Corner, type Fluid, uniformTable } from '../index';
-import { boilingPoint, faceCoefficient, passage, rotorGeometry, rotorHeatShare, waterAfter } from './index';
+import {
+  boilingPoint,
+  cornerNetwork,
+  faceCoefficient,
+  passage,
+  rotorGeometry,
+  rotorHeatShare,
+  waterAfter,
+} from './index';
 
 const constant = (value: number) => uniformTable([[300, value]]);
 
@@ -115,6 +123,42 @@ describe('rotor', () => {
       const { massFlow, conductance } = passage({ ...corner, coolingFactor: 50, ductArea }, air, 20, 0.31);
       expect(conductance).toBeLessThanOrEqual(massFlow * air.specificHeat * 1.000001);
     }
+  });
+});
+
+describe('network of a corner', () => {
+  const layout = cornerNetwork(corner, 297, 101_325);
+  const { nodes, links, sources } = layout.network;
+  const between = (a: string, b: string) =>
+    links.filter(
+      (l) => l.to >= 0 && [nodes[l.from].name, nodes[l.to].name].sort().join() === [a, b].sort().join(),
+    );
+
+  it('has the ring’s whole mass in its ring, and all friction heat in its sources', () => {
+    const ring = rotorGeometry(corner.rotor);
+    const mass = nodes
+      .slice(layout.ringStart, layout.ringStart + layout.ringCount)
+      .reduce((sum, node) => sum + node.scale, 0);
+    expect(mass).toBeCloseTo(ring.cheekMass + ring.vaneMass, 9);
+    expect(sources.reduce((sum, source) => sum + source.share, 0)).toBeCloseTo(1, 12);
+    const pads = nodes
+      .filter((node) => node.name.startsWith('pad '))
+      .reduce((sum, node) => sum + node.scale, 0);
+    expect(pads).toBeCloseTo(2 * 0.007 * 0.01 * 2600 * 950, 6);
+  });
+
+  it('joins its parts by the conductances it was given', () => {
+    const coefficient = (a: string, b: string) => between(a, b).reduce((sum, l) => sum + l.coefficient, 0);
+    expect(coefficient('vanes', 'hat')).toBe(corner.rotor.hatConductance);
+    expect(coefficient('plate', 'fluid')).toBe(corner.caliper.plateToFluid);
+    expect(coefficient('plate', 'caliper')).toBe(corner.caliper.plateToBody);
+    expect(coefficient('fluid', 'caliper')).toBe(corner.caliper.fluidToBody);
+    // A cheek in series is the conductance of its whole thickness.
+    const ring = rotorGeometry(corner.rotor);
+    let resistance = 0;
+    for (let i = 1; i < layout.ringCount - 1; i++)
+      resistance += 1 / coefficient(`cheek ${i - 1}`, `cheek ${i}`);
+    expect(1 / resistance).toBeCloseTo((2 * ring.faceArea) / ring.cheek, 6);
   });
 });
 
