@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { simulateSession } from '../../core';
+import { sessionInput, setupOf } from '../../project';
+import { axlePower, hottestLap, lapSamples, topTemperature } from './lapSlice';
+
+const result = simulateSession(sessionInput(setupOf(demoProject)));
+
+describe('what the charts take from a result', () => {
+  it('cuts the record into laps that follow each other and leave only the start and the paddock out', () => {
+    let end = 0;
+    for (const lap of result.laps) {
+      const [from, to] = lapSamples(result, lap.number);
+      expect(from).toBe(end);
+      expect(to).toBeGreaterThan(from);
+      for (let i = from; i < to; i++) expect(result.record.lap[i]).toBe(lap.number - 1);
+      end = to;
+    }
+    expect(result.record.time[end - 1]).toBeCloseTo(result.drivingTime, 6);
+    expect(result.record.lap[end]).toBe(result.laps.length);
+  });
+
+  it('draws a power whose area is the heat of the lap', () => {
+    for (const axle of ['front', 'rear'] as const) {
+      const { trace } = result.laps[3];
+      const power = axlePower(result, 4, axle);
+      let heat = 0;
+      for (let i = 0; i < trace.time.length - 1; i++)
+        heat += power[i] * 1000 * (trace.time[i + 1] - trace.time[i]);
+      const made = axle === 'front' ? trace.frontHeat : trace.rearHeat;
+      expect(heat).toBeCloseTo(made[made.length - 1], 3);
+    }
+  });
+
+  it('opens on a hot lap that is as hot as any', () => {
+    const lap = result.laps[hottestLap(result) - 1];
+    expect(lap.kind).toBe('hot');
+    const peak = Math.max(...lap.front.map((stop) => stop.facePeak));
+    expect(result.peaks.front.rotorFace - peak).toBeLessThan(1);
+  });
+
+  it('finds the highest temperature that a chart must hold, of all results given', () => {
+    const top = topTemperature([null, undefined, result]);
+    expect(top + 273.15).toBeGreaterThanOrEqual(result.peaks.front.rotorFace);
+    expect(topTemperature([null])).toBe(0);
+  });
+});
