@@ -1,28 +1,8 @@
-import { spawn } from 'node:child_process';
-import { once } from 'node:events';
 import { gzipSync } from 'node:zlib';
-import { chromium } from '@playwright/test';
+import { withApplication } from '../scripts/browser';
 
 /** From a control's movement to the new verdict on screen, and what the first page weighs. Prints JSON. */
-const PORT = 4321;
-const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
-  env: { ...process.env, PORT: String(PORT) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await once(server.stdout, 'data');
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
-try {
+await withApplication(4321, async (browser, address) => {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   // The TypeScript loader wraps functions in a helper that the page does not have.
   await page.addInitScript('globalThis.__name = (f) => f');
@@ -33,7 +13,7 @@ try {
     const kind = name.endsWith('.css') ? 'css' : name.includes('worker') ? 'worker' : 'page';
     scripts.push({ name, kind, gzip: gzipSync(await response.body()).length });
   });
-  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await page.goto(address);
   await page.getByTestId('verdict').waitFor();
   await page.waitForTimeout(1500);
 
@@ -113,7 +93,4 @@ try {
       cssKb: size('css'),
     }),
   );
-} finally {
-  await browser.close();
-  server.kill();
-}
+});

@@ -1,9 +1,7 @@
-import { spawn } from 'node:child_process';
-import { once } from 'node:events';
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { withApplication } from './browser';
 
 /** Takes one picture of each main view, from the demo data, into docs/screenshots. */
-const PORT = 4329;
 const FOLDER = 'docs/screenshots';
 
 interface View {
@@ -54,22 +52,7 @@ const VIEWS: readonly View[] = [
   { name: 'phone', path: '/', size: [390, 844] },
 ];
 
-const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
-  env: { ...process.env, PORT: String(PORT) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await once(server.stdout, 'data');
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-  ],
-});
-try {
+await withApplication(4329, async (browser, address) => {
   for (const view of VIEWS) {
     const [width, height] = view.size ?? [1280, 800];
     const context = await browser.newContext({
@@ -77,7 +60,7 @@ try {
       colorScheme: view.dark ? 'dark' : 'light',
     });
     const page = await context.newPage();
-    await page.goto(`http://127.0.0.1:${PORT}${view.path}`);
+    await page.goto(`${address}${view.path}`);
     await page.locator('main section').first().waitFor();
     await view.prepare?.(page);
     await page.waitForTimeout(2000);
@@ -85,7 +68,4 @@ try {
     console.log(`${FOLDER}/${view.name}.png`);
     await context.close();
   }
-} finally {
-  await browser.close();
-  server.kill();
-}
+});

@@ -57,7 +57,7 @@ test('laps can be stepped and picked; every one has its stops and temperatures',
     .locator('tbody tr')
     .first()
     .locator('td')
-    .nth(13);
+    .nth(14);
   const temperatures: number[] = [];
   for (const lap of ['1', '2', '4', '12']) {
     await page.getByLabel('Lap shown').selectOption(lap);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../demo/project';
 import type { KeyValueStore } from '../storage';
 import { heatOklch } from './charts/heatColor';
@@ -64,6 +64,45 @@ describe('ProjectStore', () => {
     store.undo();
     expect(undoThis()).toBe(true);
     expect(store.getState().history.value).toBe(demoProject);
+  });
+
+  it('takes over what another page saved, as an undoable edit, and keeps its own unsaved work on top', async () => {
+    let kept: string | null = null;
+    const storage: KeyValueStore = {
+      getItem: async () => kept,
+      setItem: async (_key, value) => {
+        kept = value;
+      },
+    };
+    const heard: ((message?: unknown) => void)[] = [];
+    const page = (own: number) =>
+      new ProjectStore(
+        demoProject,
+        storage,
+        { kind: 'saved' },
+        {
+          addEventListener: (_type, listener) => {
+            heard[own] = listener;
+          },
+          postMessage: () => heard[1 - own](),
+        },
+      );
+    const [here, there] = [page(0), page(1)];
+    here.edit('Name', (p) => ({ ...p, name: 'From here', selectedPlanId: p.plans[1].id }));
+    await here.saveNow();
+    await vi.waitFor(() => expect(there.getState().history.value.name).toBe('From here'));
+    // Which plan is on the workbench is each page's own.
+    expect(there.getState().history.value.selectedPlanId).toBe(demoProject.selectedPlanId);
+    there.undo();
+    expect(there.getState().history.value).toEqual(demoProject);
+    there.redo();
+    there.edit('Mass', (p) => ({ ...p, cars: p.cars.map((c) => ({ ...c, massKg: 1500 })) }));
+    here.edit('Name', (p) => ({ ...p, name: 'Again' }));
+    await here.saveNow();
+    await vi.waitFor(() => expect(there.getState().history.past.length).toBe(4));
+    expect(there.getState().history.value.cars[0].massKg).toBe(1500);
+    there.undo();
+    expect(there.getState().history.value.name).toBe('Again');
   });
 });
 

@@ -28,6 +28,7 @@ async function start(root: HTMLElement): Promise<void> {
     project,
     storage,
     found.kind === 'blocked' ? { kind: 'failed', reason: found.reason } : { kind: 'saved' },
+    'BroadcastChannel' in window ? new BroadcastChannel('fervent-kettle') : null,
   );
   const router = createBrowserRouter([
     {

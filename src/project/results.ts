@@ -1,5 +1,13 @@
 import Papa from 'papaparse';
-import { AXLES, lapHeat, lapTime, RECORDED_PARTS, type RecordedPart, type SessionResult } from '../core';
+import {
+  AXLES,
+  lapHeat,
+  lapLength,
+  lapTime,
+  RECORDED_PARTS,
+  type RecordedPart,
+  type SessionResult,
+} from '../core';
 import type { Setup } from './toCore';
 import { METRIC, type Quantity, toShown, type UnitChoice, unitOf } from './units';
 import { celsius, verdictText } from './wording';
@@ -22,11 +30,13 @@ export interface StopRow {
   readonly recoveredKj: number;
   readonly frontFaceBeforeC: number;
   readonly frontFacePeakC: number;
+  readonly frontFaceAfterC: number;
   readonly frontBulkBeforeC: number;
   readonly frontBulkAfterC: number;
   readonly frontFluidC: number;
   readonly rearFaceBeforeC: number;
   readonly rearFacePeakC: number;
+  readonly rearFaceAfterC: number;
   readonly rearBulkBeforeC: number;
   readonly rearBulkAfterC: number;
   readonly rearFluidC: number;
@@ -48,11 +58,13 @@ export const STOP_COLUMNS: readonly (readonly [keyof StopRow, string, Quantity])
   ['recoveredKj', 'Recovered', 'energy'],
   ['frontFaceBeforeC', 'Front face before', 'temperature'],
   ['frontFacePeakC', 'Front face peak', 'temperature'],
+  ['frontFaceAfterC', 'Front face after', 'temperature'],
   ['frontBulkBeforeC', 'Front bulk before', 'temperature'],
   ['frontBulkAfterC', 'Front bulk after', 'temperature'],
   ['frontFluidC', 'Front fluid', 'temperature'],
   ['rearFaceBeforeC', 'Rear face before', 'temperature'],
   ['rearFacePeakC', 'Rear face peak', 'temperature'],
+  ['rearFaceAfterC', 'Rear face after', 'temperature'],
   ['rearBulkBeforeC', 'Rear bulk before', 'temperature'],
   ['rearBulkAfterC', 'Rear bulk after', 'temperature'],
   ['rearFluidC', 'Rear fluid', 'temperature'],
@@ -84,11 +96,13 @@ export function stopRows(result: SessionResult, lapNumber: number): StopRow[] {
       recoveredKj: stop.recovered / 1000,
       frontFaceBeforeC: celsius(front.faceBefore),
       frontFacePeakC: celsius(front.facePeak),
+      frontFaceAfterC: celsius(front.faceAfter),
       frontBulkBeforeC: celsius(front.bulkBefore),
       frontBulkAfterC: celsius(front.bulkAfter),
       frontFluidC: celsius(front.fluidAfter),
       rearFaceBeforeC: celsius(rear.faceBefore),
       rearFacePeakC: celsius(rear.facePeak),
+      rearFaceAfterC: celsius(rear.faceAfter),
       rearBulkBeforeC: celsius(rear.bulkBefore),
       rearBulkAfterC: celsius(rear.bulkAfter),
       rearFluidC: celsius(rear.fluidAfter),
@@ -181,7 +195,7 @@ export function resultDocument(setup: Setup, result: SessionResult) {
     },
     lap: {
       timeS: nine(lapTime(result.trace)),
-      lengthM: nine(result.trace.distance[result.trace.distance.length - 1]),
+      lengthM: nine(lapLength(result.trace)),
       brakeHeatKj: nine(lapHeat(result.trace) / 1000),
       meanBrakePowerKw: nine(lapHeat(result.trace) / lapTime(result.trace) / 1000),
     },

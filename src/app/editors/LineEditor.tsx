@@ -13,12 +13,9 @@ import {
 } from '../../project';
 import { NumberField } from '../components/NumberField';
 import { TextField } from '../components/TextField';
-import { undoToast } from '../components/undoToast';
-import { useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { CircuitMap } from '../workbench/CircuitMap';
 import { FieldNotes } from './FieldNotes';
-import { inserted, moved } from './listEdits';
 import { RowTools } from './RowTools';
 import { StopsFromLap } from './StopsFromLap';
 import type { Editing } from './useItem';
@@ -44,7 +41,6 @@ const lengthOf = (s: CircuitSegment) =>
 
 /** Straights and corners one after the other, with the map and the closing error as one types. */
 export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
-  const store = useStore();
   const units = useUnits();
   const [focused, setFocused] = useState<number | null>(null);
   const circuit = editing.item;
@@ -131,21 +127,7 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
                   </td>
                   <td className="py-1 pr-2">{number('gradePercent')}</td>
                   <td className="py-1">
-                    <RowTools
-                      name={name}
-                      index={i}
-                      count={segments.length}
-                      least={2}
-                      onMove={(by) => put(moved(segments, i, by), `Moved ${name}`)}
-                      onCopy={() => put(inserted(segments, i + 1, segment), `Copied ${name}`)}
-                      onRemove={() => {
-                        put(
-                          segments.filter((_, k) => k !== i),
-                          `Removed ${name}`,
-                        );
-                        undoToast(`Removed ${name}`, store.undoLast());
-                      }}
-                    />
+                    <RowTools name={name} rows={segments} index={i} least={2} onPut={put} />
                   </td>
                 </tr>
               );

@@ -1,24 +1,32 @@
 import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react';
+import { undoToast } from '../components/undoToast';
+import { useStore } from '../state/context';
+import { inserted, moved } from './listEdits';
 
-/** Moves, copies and removes a row of a list. */
-export function RowTools({
+/** Moves, copies and removes a row of a list that is edited as a whole. */
+export function RowTools<T>({
   name,
+  rows,
   index,
-  count,
   least,
-  onMove,
-  onCopy,
-  onRemove,
+  onPut,
 }: {
   name: string;
+  rows: readonly T[];
   index: number;
-  count: number;
   /** Fewest rows the list may have */
   least: number;
-  onMove: (by: 1 | -1) => void;
-  onCopy: () => void;
-  onRemove: () => void;
+  onPut: (rows: readonly T[], label: string) => void;
 }) {
+  const store = useStore();
+  const move = (by: 1 | -1) => onPut(moved(rows, index, by), `Moved ${name}`);
+  const remove = () => {
+    onPut(
+      rows.filter((_, k) => k !== index),
+      `Removed ${name}`,
+    );
+    undoToast(`Removed ${name}`, store.undoLast());
+  };
   const tool = 'grid h-[28px] w-[26px] place-items-center rounded hover:bg-sunk disabled:opacity-30';
   return (
     <span className="flex">
@@ -27,7 +35,7 @@ export function RowTools({
         className={tool}
         aria-label={`Move ${name} up`}
         disabled={index === 0}
-        onClick={() => onMove(-1)}
+        onClick={() => move(-1)}
       >
         <ArrowUp size={14} aria-hidden="true" />
       </button>
@@ -35,20 +43,25 @@ export function RowTools({
         type="button"
         className={tool}
         aria-label={`Move ${name} down`}
-        disabled={index === count - 1}
-        onClick={() => onMove(1)}
+        disabled={index === rows.length - 1}
+        onClick={() => move(1)}
       >
         <ArrowDown size={14} aria-hidden="true" />
       </button>
-      <button type="button" className={tool} aria-label={`Copy ${name}`} onClick={onCopy}>
+      <button
+        type="button"
+        className={tool}
+        aria-label={`Copy ${name}`}
+        onClick={() => onPut(inserted(rows, index + 1, rows[index]), `Copied ${name}`)}
+      >
         <Copy size={14} aria-hidden="true" />
       </button>
       <button
         type="button"
         className={tool}
         aria-label={`Remove ${name}`}
-        disabled={count <= least}
-        onClick={onRemove}
+        disabled={rows.length <= least}
+        onClick={remove}
       >
         <Trash2 size={14} aria-hidden="true" />
       </button>

@@ -9,11 +9,8 @@ import {
 } from '../../project';
 import { NumberField } from '../components/NumberField';
 import { TextField } from '../components/TextField';
-import { undoToast } from '../components/undoToast';
-import { useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { FieldNotes } from './FieldNotes';
-import { inserted, moved } from './listEdits';
 import { RowTools } from './RowTools';
 import type { Editing } from './useItem';
 
@@ -30,7 +27,6 @@ const INFO = {
 
 /** Stops as typed: from what speed to what, over what distance or how hard, and how far to the next. */
 export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
-  const store = useStore();
   const units = useUnits();
   const circuit = editing.item;
   if (circuit.layout.kind !== 'stops') return null;
@@ -130,21 +126,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                 <td className="py-1 pr-2">{number('timeToNextS')}</td>
                 <td className="py-1 pr-2">{number('gradePercent')}</td>
                 <td className="py-1">
-                  <RowTools
-                    name={name}
-                    index={i}
-                    count={stops.length}
-                    least={1}
-                    onMove={(by) => put(moved(stops, i, by), `Moved ${name}`)}
-                    onCopy={() => put(inserted(stops, i + 1, stop), `Copied ${name}`)}
-                    onRemove={() => {
-                      put(
-                        stops.filter((_, k) => k !== i),
-                        `Removed ${name}`,
-                      );
-                      undoToast(`Removed ${name}`, store.undoLast());
-                    }}
-                  />
+                  <RowTools name={name} rows={stops} index={i} least={1} onPut={put} />
                 </td>
               </tr>
             );

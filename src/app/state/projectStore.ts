@@ -1,5 +1,5 @@
 import type { Project } from '../../project';
-import { type KeyValueStore, saveProject } from '../../storage';
+import { type KeyValueStore, openProject, saveProject } from '../../storage';
 import { type History, recordEdit, redo, startHistory, undo } from './history';
 
 /** Whether what is on the screen is also in the browser's storage. */
@@ -11,6 +11,12 @@ export type SaveState =
 export interface ProjectState {
   readonly history: History<Project>;
   readonly save: SaveState;
+}
+
+/** The little of a BroadcastChannel that is used; pages of one browser hear each other on it. */
+export interface Neighbours {
+  postMessage(message: string): void;
+  addEventListener(type: 'message', listener: () => void): void;
 }
 
 /** Time after the last edit until it is saved, ms. */
@@ -26,8 +32,10 @@ export class ProjectStore {
     project: Project,
     private readonly store: KeyValueStore,
     save: SaveState = { kind: 'saved' },
+    private readonly neighbours: Neighbours | null = null,
   ) {
     this.state = { history: startHistory(project), save };
+    neighbours?.addEventListener('message', () => void this.adopt());
   }
 
   readonly getState = (): ProjectState => this.state;
@@ -76,6 +84,7 @@ export class ProjectStore {
     try {
       await saveProject(this.store, project);
       if (this.state.history.value === project) this.set({ ...this.state, save: { kind: 'saved' } });
+      this.neighbours?.postMessage('saved');
     } catch (error) {
       this.set({ ...this.state, save: { kind: 'failed', reason: (error as Error).message } });
     }
@@ -84,6 +93,24 @@ export class ProjectStore {
   /** True while something is not yet saved. */
   get unsaved(): boolean {
     return this.timer !== undefined || this.state.save.kind !== 'saved';
+  }
+
+  /**
+   * Takes over what another page of this browser saved, as an edit that can be undone. What is unsaved here stays on top
+   * of it, so that neither page's work is lost. The plan on this page's workbench stays where it is.
+   */
+  private async adopt(): Promise<void> {
+    const found = await openProject(this.store);
+    if (found.kind !== 'project') return;
+    const { history, save } = this.state;
+    const own = history.value;
+    const keeps = found.project.plans.some((plan) => plan.id === own.selectedPlanId);
+    const theirs = keeps ? { ...found.project, selectedPlanId: own.selectedPlanId } : found.project;
+    if (JSON.stringify(theirs) === JSON.stringify(own)) return;
+    const label = 'Changed on another page';
+    const adopted = recordEdit(history, theirs, label, null, performance.now());
+    if (!this.unsaved) this.set({ history: adopted, save });
+    else this.set({ history: recordEdit(adopted, own, 'Edit on this page', null, performance.now()), save });
   }
 
   private move(history: History<Project>): void {

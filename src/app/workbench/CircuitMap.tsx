@@ -56,18 +56,20 @@ export function CircuitMap({
   const [ref, width] = useWidth<HTMLDivElement>(260);
   const line = useMemo(() => lineOf(circuit, lapLength), [circuit, lapLength]);
   const fit = useMemo(() => fitTo(line, width, height), [line, width, height]);
+  const cells = line.distance.length - 1;
+  // A stop over the start line runs on past the lap's length.
   const at = (distance: number): readonly [number, number] => {
-    const n = line.distance.length - 1;
-    const i = Math.min(n, Math.max(0, Math.round((distance / line.length) * n)));
+    const i = Math.round((distance / line.length) * cells) % cells;
     return [fit.x(line.x[i]), fit.y(line.y[i])];
   };
   const path = (from: number, to: number) => {
-    const n = line.distance.length - 1;
-    const a = Math.max(0, Math.floor((from / line.length) * n));
-    const b = Math.min(n, Math.ceil((to / line.length) * n));
+    const a = Math.floor((from / line.length) * cells);
+    const b = Math.ceil((to / line.length) * cells);
     let d = '';
-    for (let i = a; i <= b; i++)
-      d += `${i === a ? 'M' : 'L'}${fit.x(line.x[i]).toFixed(1)},${fit.y(line.y[i]).toFixed(1)}`;
+    for (let k = a; k <= b; k++) {
+      const i = k > cells ? k - cells : k;
+      d += `${k === a ? 'M' : 'L'}${fit.x(line.x[i]).toFixed(1)},${fit.y(line.y[i]).toFixed(1)}`;
+    }
     return d;
   };
   const largest = Math.max(1, ...stops.map((s) => s.energy));

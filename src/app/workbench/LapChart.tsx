@@ -2,56 +2,42 @@ import { scaleLinear } from 'd3-scale';
 import { memo, type PointerEvent, useMemo, useState } from 'react';
 import { celsius, formatQuantity, toShown, type UnitChoice, unitOf } from '../../project';
 import { PlaceAxis, ValueAxis } from '../charts/Axis';
-import { densePath } from '../charts/paths';
 import { useWidth } from '../charts/useSize';
 import { useUnits } from '../state/preferences';
 import { LapStepper } from './LapStepper';
-import { axlePower, lapSamples, topTemperature } from './lapSlice';
+import { drawLap, ends, HEAT } from './lapDrawing';
+import { lapSamples } from './lapSlice';
 import { placeNumbers, StopButtons } from './StopButtons';
-import type { Selection } from './selection';
-import type { Computed } from './useSession';
+import type { ChartProps, Computed } from './useSession';
 
 const LEFT = 44;
 const RIGHT = 10;
-const SPEED = [18, 94] as const;
-const POWER = [122, 192] as const;
-const HEAT = [220, 366] as const;
 const HEIGHT = 392;
 
 /** The lap unrolled over distance: speed, braking power and temperatures above each other on one axis. */
-export const LapChart = memo(function LapChart({
-  computed,
-  ghost,
-  selection,
-  onSelect,
-}: {
-  computed: Computed;
-  ghost: Computed | null;
-  selection: Selection;
-  onSelect: (selection: Selection) => void;
-}) {
+export const LapChart = memo(function LapChart({ computed, ghost, selection, onSelect }: ChartProps) {
   const units = useUnits();
   const [ref, width] = useWidth<HTMLDivElement>(880);
   const [pointed, setPointed] = useState<number | null>(null);
   const { result } = computed;
   const lap = result.laps[selection.lap - 1];
-  const length = lap.trace.distance[lap.trace.distance.length - 1];
+  const [first, last] = ends(lap.trace.distance);
 
   const x = useMemo(
     () =>
       scaleLinear()
-        .domain([0, length])
+        .domain([first, last])
         .range([LEFT, width - RIGHT]),
-    [length, width],
+    [first, last, width],
   );
   const drawing = useMemo(
-    () => draw(computed, selection.lap, x, units, ghost),
+    () => drawLap(computed, selection.lap, x, units, ghost),
     [computed, selection.lap, x, units, ghost],
   );
   const shadow = useMemo(() => {
     if (!ghost) return null;
     const ghostLap = Math.min(selection.lap, ghost.result.laps.length);
-    return draw(ghost, ghostLap, x, units, computed);
+    return drawLap(ghost, ghostLap, x, units, computed);
   }, [ghost, selection.lap, x, units, computed]);
 
   const middles = lap.trace.stops.map((s) =>
@@ -64,7 +50,7 @@ export const LapChart = memo(function LapChart({
   const onPointer = (event: PointerEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const at = x.invert(event.clientX - box.left);
-    setPointed(at >= 0 && at <= length ? at : null);
+    setPointed(at >= first && at <= last ? at : null);
   };
   const distanceUnit = unitOf('distance', units);
 
@@ -121,7 +107,7 @@ export const LapChart = memo(function LapChart({
           />
           <PlaceAxis
             scale={scaleLinear()
-              .domain([0, toShown(length, distanceUnit)])
+              .domain([toShown(first, distanceUnit), toShown(last, distanceUnit)])
               .range([LEFT, width - RIGHT])}
             y={HEAT[1]}
             ticks={Math.max(3, Math.round(width / 120))}
@@ -217,67 +203,6 @@ function Key({ colour, dash, text }: { colour: string; dash?: string; text: stri
       {text}
     </span>
   );
-}
-
-type X = (value: number) => number;
-
-function draw(computed: Computed, lapNumber: number, x: X, units: UnitChoice, other: Computed | null) {
-  const { result } = computed;
-  const lap = result.laps[lapNumber - 1];
-  const { trace } = lap;
-  const speedUnit = unitOf('speed', units);
-  const powerUnit = unitOf('power', units);
-  const degree = unitOf('temperature', units);
-
-  const hot = [result, other?.result];
-  const topSpeed = Math.max(...hot.map((r) => (r ? r.trace.speed.reduce((a, b) => Math.max(a, b), 0) : 0)));
-  const topPower = Math.max(
-    ...hot.map((r) => (r ? Math.max(0, ...r.trace.stops.map((s) => s.peakPower)) : 0)),
-  );
-  const speed = scaleLinear()
-    .domain([0, toShown(topSpeed * 3.6 * 1.04, speedUnit)])
-    .range([SPEED[1], SPEED[0]]);
-  const power = scaleLinear()
-    .domain([0, Math.max(1, toShown(topPower / 1000, powerUnit))])
-    .range([POWER[1], POWER[0]]);
-  const heat = scaleLinear()
-    .domain([0, toShown(Math.ceil((topTemperature(hot) + 20) / 50) * 50, degree)])
-    .range([HEAT[1], HEAT[0]]);
-
-  const ySpeed = (v: number) => speed(toShown(v * 3.6, speedUnit));
-  const yHeat = (kelvin: number) => heat(toShown(celsius(kelvin), degree));
-  const [from, to] = lapSamples(result, lapNumber);
-  const at = result.record.distance.subarray(from, to);
-  const line = (values: Float64Array) => densePath(at, values.subarray(from, to), x, yHeat);
-  const area = (values: Float64Array) => {
-    const path = densePath(trace.distance, values, x, (v) => power(toShown(v, powerUnit)));
-    return `${path}L${x(trace.distance[trace.distance.length - 1])},${POWER[1]}L${x(0)},${POWER[1]}Z`;
-  };
-  const frontPower = axlePower(result, lapNumber, 'front');
-  const bothPower = axlePower(result, lapNumber, 'rear').map((v, i) => v + frontPower[i]);
-
-  const { margin } = result.verdict;
-  const drawn = margin.part === 'padFace' || margin.part === 'rotorFace' || margin.part === 'rotorBulk';
-  const limitY = yHeat(margin.limit);
-  return {
-    speed,
-    power,
-    heat,
-    speedPath: densePath(trace.distance, trace.speed, x, ySpeed),
-    frontPower: area(frontPower),
-    bothPower: area(bothPower),
-    frontFace: line(result.record.front.rotorFace),
-    frontBulk: line(result.record.front.rotorBulk),
-    rearFace: line(result.record.rear.rotorFace),
-    rearBulk: line(result.record.rear.rotorBulk),
-    limit:
-      drawn && limitY > HEAT[0] - 2
-        ? {
-            y: limitY,
-            text: `limit of the ${margin.axle} ${margin.part === 'padFace' ? 'pads' : margin.part === 'rotorFace' ? 'rotor face' : 'rotor bulk'}`,
-          }
-        : null,
-  };
 }
 
 function nearestStop(trace: Computed['result']['trace'], distance: number): number {

@@ -6,27 +6,16 @@ import { densePath } from '../charts/paths';
 import { useWidth } from '../charts/useSize';
 import { useUnits } from '../state/preferences';
 import { topTemperature } from './lapSlice';
-import type { Selection } from './selection';
-import type { Computed } from './useSession';
+import type { ChartProps, Computed } from './useSession';
 
 const LEFT = 44;
 const RIGHT = 10;
-const HOT = [30, 170] as const;
-const WET = [200, 300] as const;
-const HEIGHT = 326;
+const HOT = [30, 206] as const;
+const WET = [240, 356] as const;
+const HEIGHT = 380;
 
 /** The whole session over time: laps, cool-down and paddock, rotors above, fluid and calipers below. */
-export const SessionChart = memo(function SessionChart({
-  computed,
-  ghost,
-  selection,
-  onSelect,
-}: {
-  computed: Computed;
-  ghost: Computed | null;
-  selection: Selection;
-  onSelect: (selection: Selection) => void;
-}) {
+export const SessionChart = memo(function SessionChart({ computed, ghost, selection, onSelect }: ChartProps) {
   const units = useUnits();
   const [ref, width] = useWidth<HTMLDivElement>(560);
   const { result } = computed;

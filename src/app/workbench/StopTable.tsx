@@ -33,19 +33,23 @@ const SHORT: Partial<Record<keyof StopRow, string>> = {
   frontSharePercent: 'front',
   rearSharePercent: 'rear',
   recoveredKj: 'recov.',
-  frontFaceBeforeC: 'F face',
-  frontFacePeakC: 'F peak',
-  frontBulkBeforeC: 'F bulk',
-  frontBulkAfterC: 'F after',
-  frontFluidC: 'F fluid',
-  rearFaceBeforeC: 'R face',
-  rearFacePeakC: 'R peak',
-  rearBulkBeforeC: 'R bulk',
-  rearBulkAfterC: 'R after',
-  rearFluidC: 'R fluid',
-  airTimeS: 'air',
-  airDistanceM: 'air',
+  frontFaceBeforeC: 'face',
+  frontFacePeakC: 'peak',
+  frontFaceAfterC: 'after',
+  frontBulkBeforeC: 'bulk',
+  frontBulkAfterC: 'after',
+  frontFluidC: 'fluid',
+  rearFaceBeforeC: 'face',
+  rearFacePeakC: 'peak',
+  rearFaceAfterC: 'after',
+  rearBulkBeforeC: 'bulk',
+  rearBulkAfterC: 'after',
+  rearFluidC: 'fluid',
+  airTimeS: 'time',
+  airDistanceM: 'dist.',
 };
+/** Columns that begin the groups named over the heads: six of each axle's temperatures, two of air. */
+const GROUP_STARTS = new Set(['frontFaceBeforeC', 'rearFaceBeforeC', 'airTimeS']);
 const DECIMALS: Partial<Record<keyof StopRow, number>> = { frontSharePercent: 0, rearSharePercent: 0 };
 
 function columnsFor(units: UnitChoice, recovery: boolean): ColumnDef<typeof features, StopRow>[] {
@@ -58,8 +62,12 @@ function columnsFor(units: UnitChoice, recovery: boolean): ColumnDef<typeof feat
       header: () => (
         <span title={`${title}, ${unit.label}`}>
           {SHORT[key]}
-          <br />
-          <span className="font-normal text-dim">{unit.label}</span>
+          {quantity !== 'temperature' && (
+            <>
+              <br />
+              <span className="font-normal text-dim">{unit.label}</span>
+            </>
+          )}
         </span>
       ),
       cell: (cell) => formatValue(cell.getValue() as number, unit, DECIMALS[key]),
@@ -80,6 +88,7 @@ export const StopTable = memo(function StopTable({
   const units = useUnits();
   const [sorting, setSorting] = useState<SortingState>([]);
   const data = useMemo(() => stopRows(computed.result, selection.lap), [computed, selection.lap]);
+  const degree = unitOf('temperature', units).label;
   const recovery = computed.setup.car.recovery !== null;
   const columns = useMemo(() => columnsFor(units, recovery), [units, recovery]);
   const table = useTable({
@@ -101,6 +110,30 @@ export const StopTable = memo(function StopTable({
           Stops of lap {selection.lap}, with temperatures of one wheel of each axle
         </caption>
         <thead>
+          <tr className="text-[12px] text-dim">
+            <td colSpan={2 + table.getAllLeafColumns().length - 14} />
+            <th
+              className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
+              colSpan={6}
+              scope="colgroup"
+            >
+              front brake, {degree}
+            </th>
+            <th
+              className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
+              colSpan={6}
+              scope="colgroup"
+            >
+              rear brake, {degree}
+            </th>
+            <th
+              className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
+              colSpan={2}
+              scope="colgroup"
+            >
+              air after
+            </th>
+          </tr>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id} className="border-b border-rule align-bottom">
               <th className="sticky left-0 z-10 bg-panel px-2 py-1.5 text-left font-[600]" colSpan={2}>
@@ -111,7 +144,7 @@ export const StopTable = memo(function StopTable({
                 return (
                   <th
                     key={header.id}
-                    className="px-1.5 py-1.5 font-[600] leading-tight"
+                    className={`px-1 py-1.5 font-[600] leading-tight ${GROUP_STARTS.has(header.id) ? 'border-l border-rule' : ''}`}
                     aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
                   >
                     <button
@@ -162,7 +195,10 @@ export const StopTable = memo(function StopTable({
                   {row.original.name || '—'}
                 </td>
                 {row.getAllCells().map((cell) => (
-                  <td key={cell.id} className="px-1.5 py-1">
+                  <td
+                    key={cell.id}
+                    className={`px-1 py-1 ${GROUP_STARTS.has(cell.column.id) ? 'border-l border-rule' : ''}`}
+                  >
                     {flexRender(cell.column.columnDef.cell, cell.getContext())}
                   </td>
                 ))}

@@ -10,7 +10,6 @@ import {
   formatQuantity,
   PAD_IDS,
   PADS,
-  type Quantity,
   type Setup,
   savedValues,
   temperatureText,
@@ -19,64 +18,9 @@ import {
   type WhatIfValues,
 } from '../../project';
 import { useUnits } from '../state/preferences';
-
-type NumericKey = {
-  [K in keyof WhatIfValues]: WhatIfValues[K] extends number ? K : never;
-}[keyof WhatIfValues];
-
-interface Control {
-  readonly key: NumericKey;
-  readonly name: string;
-  readonly quantity: Quantity;
-  readonly step: number;
-  readonly decimals?: number;
-  readonly range: (saved: number) => readonly [number, number];
-}
-
-const around =
-  (share: number, step: number, least = 0) =>
-  (saved: number) =>
-    [
-      Math.max(least, Math.round((saved * (1 - share)) / step) * step),
-      Math.round((saved * (1 + share)) / step) * step,
-    ] as const;
-const fixed = (low: number, high: number) => (saved: number) =>
-  [Math.min(low, saved), Math.max(high, saved)] as const;
-
-const CONTROLS: readonly Control[] = [
-  { key: 'massKg', name: 'Mass', quantity: 'mass', step: 5, decimals: 0, range: around(0.3, 5, 100) },
-  { key: 'ambientC', name: 'Air', quantity: 'temperature', step: 1, range: fixed(-5, 42) },
-  {
-    key: 'gripPercent',
-    name: 'Tyre grip, of the saved',
-    quantity: 'percent',
-    step: 1,
-    decimals: 0,
-    range: fixed(60, 125),
-  },
-  {
-    key: 'brakingCommitmentPercent',
-    name: 'Commitment in braking',
-    quantity: 'percent',
-    step: 1,
-    decimals: 0,
-    range: fixed(50, 100),
-  },
-  { key: 'hotLaps', name: 'Hot laps', quantity: 'laps', step: 1, range: fixed(1, 25) },
-  { key: 'frontSharePercent', name: 'Front share', quantity: 'percent', step: 0.5, range: fixed(45, 80) },
-  { key: 'frontDuctCm2', name: 'Front duct, a wheel', quantity: 'area', step: 1, range: fixed(0, 120) },
-  { key: 'rearDuctCm2', name: 'Rear duct, a wheel', quantity: 'area', step: 1, range: fixed(0, 120) },
-];
+import { CONTROLS, type Control, FLUID_AGE } from './whatIfControls';
 
 type Setter = <K extends keyof WhatIfValues>(key: K, value: WhatIfValues[K]) => void;
-
-const FLUID_AGE: Control = {
-  key: 'fluidAgeMonths',
-  name: 'Fluid age',
-  quantity: 'months',
-  step: 1,
-  range: fixed(0, 60),
-};
 
 /** Controls that compute the whole session again while they move; the saved state stays behind as a ghost. */
 export const WhatIfPanel = memo(function WhatIfPanel({
@@ -269,8 +213,8 @@ function Choice<T extends string>({
 }) {
   const id = useId();
   return (
-    <div className="flex items-center gap-2">
-      <label htmlFor={id} className="narrow w-[62px] shrink-0">
+    <div className="flex items-center gap-1.5">
+      <label htmlFor={id} className="narrow w-[58px] shrink-0">
         {name}
       </label>
       <div className="flex min-w-0 flex-1 items-center gap-1.5">
@@ -282,7 +226,7 @@ function Choice<T extends string>({
         >
           {children}
         </select>
-        <ResetOne name={name} shown={value !== saved} onClick={() => onChange(saved)} />
+        {value !== saved && <ResetOne name={name} shown onClick={() => onChange(saved)} />}
       </div>
     </div>
   );

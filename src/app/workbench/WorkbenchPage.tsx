@@ -1,6 +1,7 @@
 import { lazy, memo, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
+import { lapLength } from '../../core';
 import { keepWhatIf, type WhatIf } from '../../project';
 import { undoToast } from '../components/undoToast';
 import { useSetup, useStore } from '../state/context';
@@ -122,7 +123,7 @@ const MapPanel = memo(function MapPanel({
       <div className="my-auto">
         <CircuitMap
           circuit={setup.circuit}
-          lapLength={lap.trace.distance[lap.trace.distance.length - 1]}
+          lapLength={lapLength(lap.trace)}
           stops={stops}
           selected={selection.stop}
           onSelect={(stop) => onSelect({ ...selection, stop })}

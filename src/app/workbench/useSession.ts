@@ -10,11 +10,21 @@ import {
 } from '../../project';
 import { LatestOnly } from '../../workers';
 import { useEngine } from '../state/context';
+import type { Selection } from './selection';
 
 /** A result with the setup it belongs to. */
 export interface Computed {
   readonly setup: Setup;
   readonly result: SessionResult;
+}
+
+/** What every drawing of the workbench is given. */
+export interface ChartProps {
+  readonly computed: Computed;
+  /** The saved state while a what-if is on */
+  readonly ghost: Computed | null;
+  readonly selection: Selection;
+  readonly onSelect: (selection: Selection) => void;
 }
 
 export interface SessionView {

@@ -1,5 +1,6 @@
 import { type SampledLine, type Segment, sampleLine, segmentLength } from '../circuit';
 import { brakeWork, type DrivenLap } from './brakeWork';
+import { isBraking } from './findStops';
 import { forcesOf } from './forces';
 import { solveLap } from './solveLap';
 import type { LapTrace } from './trace';
@@ -52,7 +53,29 @@ export function driveLap(
     grade: circuit.line.grade.subarray(1).map((after, i) => 0.5 * (circuit.line.grade[i] + after)),
     nameAt: circuit.nameAt,
   };
-  return brakeWork(lap, vehicle, forces);
+  const trace = brakeWork(lap, vehicle, forces);
+  const start = firstFree(trace);
+  return start === 0 ? trace : brakeWork(rotated(lap, start, circuit.line.length), vehicle, forces);
+}
+
+/** First interval after a braking that lies over the start line; 0 where none does. */
+function firstFree(trace: LapTrace): number {
+  const n = trace.time.length - 1;
+  if (!isBraking(trace, 0) || !isBraking(trace, n - 1)) return 0;
+  let i = 0;
+  while (i < n && isBraking(trace, i)) i++;
+  return i % n;
+}
+
+/** The same lap begun at another point, so that no braking is cut in two; distances run on past the lap's length. */
+function rotated(lap: DrivenLap, start: number, length: number): DrivenLap {
+  const n = lap.distance.length - 1;
+  return {
+    distance: lap.distance.map((_, i) => lap.distance[(start + i) % n] + (start + i >= n ? length : 0)),
+    speed: lap.speed.map((_, i) => lap.speed[(start + i) % n]),
+    grade: lap.grade.map((_, i) => lap.grade[(start + i) % n]),
+    nameAt: (distance) => lap.nameAt(distance % length),
+  };
 }
 
 /** Name of the corner a braking leads into: the one at its end, or the next one on. */

@@ -5,12 +5,21 @@ const MERGE_GAP = 0.35;
 /** Least loss of speed that counts as a stop, m/s. */
 const LEAST_LOSS = 2;
 
+/** Power under which the brakes count as released, W; what is left of a force that should be zero is far less. */
+const LEAST_POWER = 50;
+
+/** Whether the brakes, friction and electric, are on in an interval of a trace. */
+export function isBraking(trace: Omit<LapTrace, 'stops'>, i: number): boolean {
+  const work = heatBetween(trace, i, i + 1) + trace.recovered[i + 1] - trace.recovered[i];
+  return work > LEAST_POWER * (trace.time[i + 1] - trace.time[i]);
+}
+
 /** Finds the brakings of a lap in driving order. */
 export function findStops(trace: Omit<LapTrace, 'stops'>, nameAt: (distance: number) => string): Stop[] {
   const n = trace.time.length - 1;
   const spans: [number, number][] = [];
   for (let i = 0; i < n; i++) {
-    if (heatBetween(trace, i, i + 1) + trace.recovered[i + 1] - trace.recovered[i] <= 0) continue;
+    if (!isBraking(trace, i)) continue;
     const last = spans[spans.length - 1];
     if (last && trace.time[i] - trace.time[last[1]] < MERGE_GAP) last[1] = i + 1;
     else spans.push([i, i + 1]);
@@ -59,6 +68,6 @@ function describe(
     recovered: trace.recovered[b] - trace.recovered[a],
     peakPower,
     airTime: lap * time[end] + time[next] - time[b],
-    airDistance: lap * distance[end] + distance[next] - distance[b],
+    airDistance: lap * (distance[end] - distance[0]) + distance[next] - distance[b],
   };
 }

@@ -1,6 +1,9 @@
-/** One lap, whatever it came from: n intervals, n + 1 points, from start line to start line. */
+/**
+ * One lap, whatever it came from: n intervals, n + 1 points, from start line to start line. Where a braking lies over
+ * the start line the lap begins after it instead, and ends as far past the line.
+ */
 export interface LapTrace {
-  /** Distance, m; n + 1 */
+  /** Distance from the start line, m; n + 1 */
   readonly distance: Float64Array;
   /** Time, s; n + 1 */
   readonly time: Float64Array;
@@ -14,7 +17,7 @@ export interface LapTrace {
   readonly recovered: Float64Array;
   /** Work lost in tyre slip while braking since the start, J; n + 1 */
   readonly slipped: Float64Array;
-  /** Stops in driving order; none wraps over the start line unless the lap does */
+  /** Stops in driving order; none is cut in two */
   readonly stops: readonly Stop[];
 }
 
@@ -62,4 +65,9 @@ export function lapTime(trace: LapTrace): number {
 export function lapHeat(trace: LapTrace): number {
   const last = trace.time.length - 1;
   return trace.frontHeat[last] + trace.rearHeat[last];
+}
+
+/** Length of the lap, m. */
+export function lapLength(trace: LapTrace): number {
+  return trace.distance[trace.distance.length - 1] - trace.distance[0];
 }

@@ -1,0 +1,72 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { integralAt, integralInverse, integralTable, tableAt, uniformTable } from './table';
+
+const kelvin = fc.double({ min: 120, max: 3000, noNaN: true });
+const points = fc
+  .uniqueArray(fc.integer({ min: 13, max: 250 }), { minLength: 1, maxLength: 8 })
+  .chain((tens) =>
+    fc
+      .array(fc.double({ min: 50, max: 3000, noNaN: true }), {
+        minLength: tens.length,
+        maxLength: tens.length,
+      })
+      // At the common knots, which are whole tens of °C, a table is what was typed.
+      .map((values) =>
+        tens.sort((a, b) => a - b).map((t, i): [number, number] => [t * 10 + 0.15, values[i]]),
+      ),
+  );
+
+describe('tables over temperature', () => {
+  it('hold their points, are linear between them and constant outside', () => {
+    fc.assert(
+      fc.property(points, kelvin, (typed, t) => {
+        const table = uniformTable(typed);
+        for (const [at, value] of typed) expect(tableAt(table, at)).toBeCloseTo(value, 6);
+        const next = typed.findIndex(([at]) => at > t);
+        if (next === 0) expect(tableAt(table, t)).toBeCloseTo(typed[0][1], 6);
+        else if (next < 0) expect(tableAt(table, t)).toBeCloseTo(typed[typed.length - 1][1], 6);
+        else {
+          const [[t0, v0], [t1, v1]] = [typed[next - 1], typed[next]];
+          expect(tableAt(table, t)).toBeCloseTo(v0 + ((v1 - v0) * (t - t0)) / (t1 - t0), 5);
+        }
+      }),
+    );
+  });
+
+  it('integrate a straight line as its formula does: a·T + b·T²/2', () => {
+    const table = uniformTable([
+      [100.15, 300],
+      [3100.15, 300 + 0.2 * 3000],
+    ]);
+    const sums = integralTable(table);
+    const formula = (t: number) => 300 * (t - 100.15) + 0.1 * (t - 100.15) ** 2;
+    fc.assert(
+      fc.property(kelvin, (t) => {
+        expect(integralAt(table, sums, t) / formula(t)).toBeCloseTo(1, 9);
+      }),
+    );
+  });
+
+  it('give back the temperature of a heat, whatever the table', () => {
+    fc.assert(
+      fc.property(points, kelvin, fc.double({ min: -30, max: 30, noNaN: true }), (typed, t, miss) => {
+        const table = uniformTable(typed);
+        const sums = integralTable(table);
+        const found = integralInverse(table, sums, integralAt(table, sums, t), t + miss, 60);
+        expect(Math.abs(integralAt(table, sums, found) / integralAt(table, sums, t) - 1)).toBeLessThan(1e-6);
+      }),
+    );
+  });
+
+  it('refuse temperatures that do not rise, by number', () => {
+    expect(() =>
+      uniformTable([
+        [300, 1],
+        [400, 2],
+        [400, 3],
+      ]),
+    ).toThrow('temperatures must rise, point 2');
+    expect(() => uniformTable([])).toThrow('at least one point');
+  });
+});

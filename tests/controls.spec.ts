@@ -1,0 +1,106 @@
+import { demoProject } from '../demo/project';
+import { readProject } from '../src/project';
+import { expect, open, settled, stored, test, type verdict } from './page';
+
+/** A gauge of the margin board: worst temperature and limit, °C. */
+const gauge = async (page: Parameters<typeof verdict>[0], row: string, axle: 'Front' | 'Rear') => {
+  const cells = page
+    .getByRole('region', { name: 'Margins' })
+    .getByRole('row', { name: row })
+    .getByRole('cell');
+  const text = (await cells.nth(axle === 'Front' ? 0 : 1).textContent()) ?? '';
+  const [worst, limit] = (/(\d+) °C of (\d+)/.exec(text) ?? []).slice(1).map(Number);
+  return { worst, limit };
+};
+
+const MOVES = [
+  { control: 'Mass', key: 'PageUp', row: 'Rotor bulk', axle: 'Front', hotter: true },
+  { control: 'Air', key: 'End', row: 'Rotor bulk', axle: 'Rear', hotter: true },
+  { control: 'Tyre grip, of the saved', key: 'Home', row: 'Rotor bulk', axle: 'Front', hotter: false },
+  { control: 'Commitment in braking', key: 'Home', row: 'Rotor bulk', axle: 'Front', hotter: false },
+  { control: 'Hot laps', key: 'Home', row: 'Fluid', axle: 'Front', hotter: false },
+  { control: 'Front share', key: 'End', row: 'Rotor bulk', axle: 'Front', hotter: true },
+  { control: 'Front share', key: 'End', row: 'Rotor bulk', axle: 'Rear', hotter: false },
+  { control: 'Front duct, a wheel', key: 'End', row: 'Rotor bulk', axle: 'Front', hotter: false },
+  { control: 'Rear duct, a wheel', key: 'End', row: 'Rotor bulk', axle: 'Rear', hotter: false },
+] as const;
+
+test('every control of the what-if moves the temperatures the way it should, and back', async ({ page }) => {
+  await open(page);
+  for (const { control, key, row, axle, hotter } of MOVES) {
+    const before = await gauge(page, row, axle);
+    await page.getByRole('slider', { name: control, exact: true }).focus();
+    await page.keyboard.press(key);
+    await expect
+      .poll(async () => Math.sign((await gauge(page, row, axle)).worst - before.worst), { message: control })
+      .toBe(hotter ? 1 : -1);
+    await page.getByRole('button', { name: `Reset ${control}` }).click();
+    await expect.poll(() => gauge(page, row, axle), { message: control }).toEqual(before);
+  }
+});
+
+test('fluid, its age and the pads move their own limits', async ({ page }) => {
+  await open(page);
+  const limit = async (row: string) => (await gauge(page, row, 'Front')).limit;
+  const fresh = await limit('Fluid');
+  await page.getByRole('slider', { name: 'Fluid age' }).focus();
+  await page.keyboard.press('End');
+  await expect.poll(() => limit('Fluid')).toBeLessThan(fresh - 20);
+  await page.keyboard.press('Home');
+  await expect.poll(() => limit('Fluid')).toBeGreaterThan(fresh + 20);
+  await page.getByRole('button', { name: 'Reset all' }).click();
+  const choices = page.getByRole('combobox', { name: 'Fluid', exact: true });
+  const limits = new Set<number>();
+  for (const option of await choices.locator('option').all()) {
+    await choices.selectOption((await option.getAttribute('value')) as string);
+    await settled(page);
+    await page.waitForTimeout(120);
+    limits.add(await limit('Fluid'));
+  }
+  expect(limits.size).toBeGreaterThan(3);
+  await page.getByRole('button', { name: 'Reset all' }).click();
+  const pad = await limit('Pad face');
+  await page.getByRole('combobox', { name: 'Front pad', exact: true }).selectOption('enduro');
+  await expect.poll(() => limit('Pad face')).not.toBe(pad);
+});
+
+test('edits over all pages are undone one by one, back to the very start', async ({ page }) => {
+  await open(page);
+  const edit = async (link: string, field: string, value: string) => {
+    await page.getByRole('link', { name: link, exact: true }).click();
+    await page.getByRole('textbox', { name: field }).first().fill(value);
+  };
+  await edit('Car', 'Mass as driven', '1175');
+  await edit('Circuit', 'Radius of Hammer', '44');
+  await edit('Plan', 'Hot laps', '9');
+  await page.getByRole('link', { name: 'Library' }).click();
+  await page.getByLabel('Circuits').getByRole('button', { name: 'Copy Anvil Park' }).click();
+  await expect.poll(() => stored(page)).toContain('Anvil Park (copy)');
+  const undo = page.getByRole('button', { name: /^(Undo:|Nothing to undo)/ });
+  for (let i = 0; i < 10 && (await undo.isEnabled()); i++) await undo.click();
+  await expect(undo).toBeDisabled();
+  await expect
+    .poll(async () => readProject((await stored(page)) ?? ''))
+    .toEqual({ ok: true, project: demoProject });
+  const redo = page.getByRole('button', { name: /^(Redo:|Nothing to redo)/ });
+  for (let i = 0; i < 10 && (await redo.isEnabled()); i++) await redo.click();
+  await expect.poll(() => stored(page)).toContain('Anvil Park (copy)');
+  expect(await stored(page)).toContain('"massKg": 1175');
+});
+
+test('two pages of one browser do not overwrite each other', async ({ page, context }) => {
+  await open(page);
+  const other = await context.newPage();
+  await open(other);
+  await other.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('link', { name: 'Car', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Mass as driven' }).fill('1190');
+  await expect.poll(() => stored(other)).toContain('"massKg": 1190');
+  await other.getByRole('textbox', { name: 'Hot laps' }).fill('5');
+  await expect.poll(() => stored(page)).toContain('"hotLaps": 5');
+  expect(await stored(page)).toContain('"massKg": 1190');
+  await expect(page.getByRole('button', { name: 'Undo: Changed on another page' })).toBeEnabled();
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => stored(other)).not.toContain('"hotLaps": 5');
+  await expect(other.getByRole('textbox', { name: 'Hot laps' })).toHaveValue('11');
+});
