@@ -1,13 +1,15 @@
 import { demoProject } from '../demo/project';
 import {
+  type DayInput,
   DEFAULT_NUMERICS,
   driveLap,
   type Numerics,
   prepareCircuit,
-  type SessionInput,
-  simulateSession,
+  RECORDED_PARTS,
+  simulateDay,
+  WHEELS,
 } from '../src/core';
-import { sessionInput, setupOf } from '../src/project';
+import { dayInput, setupOf } from '../src/project';
 
 /** Median of repeated runs, ms. */
 function median(run: () => unknown, least = 25, time = 1500): number {
@@ -24,18 +26,18 @@ function median(run: () => unknown, least = 25, time = 1500): number {
 }
 
 /** Largest difference of a peak against a much finer run, K. */
-function error(input: SessionInput, numerics: Numerics): number {
+function error(input: DayInput, numerics: Numerics): number {
   const fine: Numerics = {
     steps: { braking: 0.02, leastPerStop: 60, release: 0.01, rolling: 0.1, standing: 0.5 },
     refinement: 3,
     spacing: 0.5,
   };
-  const a = simulateSession(input, numerics).peaks;
-  const b = simulateSession(input, fine).peaks;
+  const a = simulateDay(input, numerics).peaks;
+  const b = simulateDay(input, fine).peaks;
   let worst = 0;
-  for (const axle of ['front', 'rear'] as const) {
-    for (const part of Object.keys(a[axle]) as (keyof (typeof a)['front'])[]) {
-      worst = Math.max(worst, Math.abs(a[axle][part] - b[axle][part]));
+  for (const wheel of WHEELS) {
+    for (const part of RECORDED_PARTS) {
+      worst = Math.max(worst, Math.abs(a[wheel][part] - b[wheel][part]));
     }
   }
   return worst;
@@ -43,10 +45,10 @@ function error(input: SessionInput, numerics: Numerics): number {
 
 const rows: Record<string, unknown>[] = [];
 for (const plan of demoProject.plans) {
-  const input = sessionInput(setupOf(demoProject, plan.id));
-  const result = simulateSession(input);
+  const input = dayInput(setupOf(demoProject, plan.id));
+  const result = simulateDay(input);
   const circuit = prepareCircuit(input.circuit);
-  const ms = median(() => simulateSession(input));
+  const ms = median(() => simulateDay(input));
   rows.push({
     session: plan.name,
     drivenMin: result.drivingTime / 60,
@@ -89,10 +91,10 @@ const choices: [string, Numerics][] = [
   ],
 ];
 const accuracy = choices.map(([name, numerics]) => {
-  const inputs = demoProject.plans.map((plan) => sessionInput(setupOf(demoProject, plan.id)));
+  const inputs = demoProject.plans.map((plan) => dayInput(setupOf(demoProject, plan.id)));
   return {
     numerics: name,
-    ms: median(() => simulateSession(inputs[0], numerics), 10, 600),
+    ms: median(() => simulateDay(inputs[0], numerics), 10, 600),
     worstPeakErrorK: Math.max(...inputs.map((input) => error(input, numerics))),
   };
 });

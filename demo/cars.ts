@@ -1,4 +1,25 @@
-import type { Car } from '../src/project';
+import type { AxleBrakes, Car } from '../src/project';
+
+/** A plain wheel end: both sides alike, no tape, no shield. */
+const plainAir = {
+  rightDuctAreaCm2: null,
+  tapePercent: 0,
+  toCaliperPercent: 0,
+  shieldPercent: 0,
+  opennessPercent: 50,
+  leftFactor: 1,
+  rightFactor: 1,
+} satisfies Partial<AxleBrakes>;
+/** A plain face; the measures of slots and holes wait until they are wanted. */
+const plainFace = {
+  surface: 'plain',
+  holeCount: 60,
+  holeDiameterMm: 6,
+  slotCount: 8,
+  slotWidthMm: 1.5,
+  slotDepthMm: 1,
+  weighedKg: null,
+} satisfies Partial<AxleBrakes['rotor']>;
 
 /** Mid-engined two-seat club car, about 1.0 t, on track tyres. */
 export const tarn: Car = {
@@ -13,6 +34,9 @@ export const tarn: Car = {
   rollingResistancePercent: 1.3,
   engineBrakingN: 350,
   frontSharePercent: 63,
+  gravityHeightMm: 430,
+  trackWidthMm: 1450,
+  innerReliefPercent: 0,
   tyres: {
     lateralGrip: 1.2,
     longitudinalGrip: 1.22,
@@ -21,7 +45,7 @@ export const tarn: Car = {
     rollingRadiusMm: 300,
   },
   recovery: null,
-  fluid: { kind: 'road-sport', ageMonths: 14, waterFirstYearPercent: 2 },
+  fluid: { kind: 'road-sport', ageMonths: 14, waterFirstYearPercent: 2, measuredBoilingC: null },
   front: {
     rotor: {
       material: 'grey-iron',
@@ -30,10 +54,14 @@ export const tarn: Car = {
       innerDiameterMm: 185,
       thicknessMm: 25,
       vaneGapMm: 9,
+      vaneType: 'straight',
       vaneCount: 40,
       vaneThicknessMm: 5.5,
       hatMassKg: 1.4,
+      ...plainFace,
     },
+    drum: null,
+    shim: 'none',
     pad: 'clubday',
     padAreaCm2: 52,
     padThicknessMm: 10,
@@ -50,6 +78,7 @@ export const tarn: Car = {
     ductCoefficientPercent: 50,
     recirculationPercent: 25,
     coolingFactor: 1,
+    ...plainAir,
   },
   rear: {
     rotor: {
@@ -59,10 +88,14 @@ export const tarn: Car = {
       innerDiameterMm: 185,
       thicknessMm: 20,
       vaneGapMm: 7,
+      vaneType: 'straight',
       vaneCount: 40,
       vaneThicknessMm: 5,
       hatMassKg: 1.5,
+      ...plainFace,
     },
+    drum: null,
+    shim: 'none',
     pad: 'backroad',
     padAreaCm2: 38,
     padThicknessMm: 9,
@@ -79,6 +112,7 @@ export const tarn: Car = {
     ductCoefficientPercent: 45,
     recirculationPercent: 30,
     coolingFactor: 1,
+    ...plainAir,
   },
 };
 
@@ -95,6 +129,9 @@ export const ovel: Car = {
   rollingResistancePercent: 1.1,
   engineBrakingN: 0,
   frontSharePercent: 64,
+  gravityHeightMm: 560,
+  trackWidthMm: 1590,
+  innerReliefPercent: 60,
   tyres: {
     lateralGrip: 1.02,
     longitudinalGrip: 1.06,
@@ -103,7 +140,7 @@ export const ovel: Car = {
     rollingRadiusMm: 338,
   },
   recovery: { axle: 'rear', powerKw: 90, lowestSpeedKmh: 12 },
-  fluid: { kind: 'class-4', ageMonths: 26, waterFirstYearPercent: 2 },
+  fluid: { kind: 'class-4', ageMonths: 26, waterFirstYearPercent: 2, measuredBoilingC: null },
   front: {
     rotor: {
       material: 'high-carbon-iron',
@@ -112,10 +149,14 @@ export const ovel: Car = {
       innerDiameterMm: 220,
       thicknessMm: 30,
       vaneGapMm: 11,
+      vaneType: 'straight',
       vaneCount: 48,
       vaneThicknessMm: 6,
       hatMassKg: 2.3,
+      ...plainFace,
     },
+    drum: null,
+    shim: 'none',
     pad: 'estate',
     padAreaCm2: 74,
     padThicknessMm: 11,
@@ -132,6 +173,7 @@ export const ovel: Car = {
     ductCoefficientPercent: 45,
     recirculationPercent: 35,
     coolingFactor: 1,
+    ...plainAir,
   },
   rear: {
     rotor: {
@@ -141,10 +183,14 @@ export const ovel: Car = {
       innerDiameterMm: 225,
       thicknessMm: 12,
       vaneGapMm: 0,
+      vaneType: 'straight',
       vaneCount: 1,
       vaneThicknessMm: 5,
       hatMassKg: 2.6,
+      ...plainFace,
     },
+    drum: null,
+    shim: 'none',
     pad: 'estate',
     padAreaCm2: 40,
     padThicknessMm: 10,
@@ -161,6 +207,7 @@ export const ovel: Car = {
     ductCoefficientPercent: 40,
     recirculationPercent: 40,
     coolingFactor: 1,
+    ...plainAir,
   },
 };
 
@@ -177,6 +224,9 @@ export const skarn: Car = {
   rollingResistancePercent: 1.5,
   engineBrakingN: 500,
   frontSharePercent: 57,
+  gravityHeightMm: 330,
+  trackWidthMm: 1620,
+  innerReliefPercent: 0,
   tyres: {
     lateralGrip: 1.65,
     longitudinalGrip: 1.7,
@@ -185,7 +235,7 @@ export const skarn: Car = {
     rollingRadiusMm: 330,
   },
   recovery: null,
-  fluid: { kind: 'race', ageMonths: 1, waterFirstYearPercent: 2 },
+  fluid: { kind: 'race', ageMonths: 1, waterFirstYearPercent: 2, measuredBoilingC: null },
   front: {
     rotor: {
       material: 'carbon-carbon',
@@ -194,10 +244,14 @@ export const skarn: Car = {
       innerDiameterMm: 240,
       thicknessMm: 32,
       vaneGapMm: 10,
+      vaneType: 'curved',
       vaneCount: 72,
       vaneThicknessMm: 5,
       hatMassKg: 0.8,
+      ...plainFace,
     },
+    drum: null,
+    shim: 'none',
     pad: 'carbon-pair',
     padAreaCm2: 82,
     padThicknessMm: 18,
@@ -210,10 +264,12 @@ export const skarn: Car = {
       fluidKg: 0.04,
       sealLimitC: 230,
     },
-    ductAreaCm2: 60,
+    ductAreaCm2: 100,
     ductCoefficientPercent: 55,
     recirculationPercent: 20,
     coolingFactor: 1,
+    ...plainAir,
+    toCaliperPercent: 15,
   },
   rear: {
     rotor: {
@@ -223,10 +279,14 @@ export const skarn: Car = {
       innerDiameterMm: 235,
       thicknessMm: 30,
       vaneGapMm: 10,
+      vaneType: 'curved',
       vaneCount: 72,
       vaneThicknessMm: 5,
       hatMassKg: 0.8,
+      ...plainFace,
     },
+    drum: null,
+    shim: 'none',
     pad: 'carbon-pair',
     padAreaCm2: 70,
     padThicknessMm: 18,
@@ -239,9 +299,11 @@ export const skarn: Car = {
       fluidKg: 0.035,
       sealLimitC: 230,
     },
-    ductAreaCm2: 40,
+    ductAreaCm2: 60,
     ductCoefficientPercent: 55,
     recirculationPercent: 20,
     coolingFactor: 1,
+    ...plainAir,
+    toCaliperPercent: 15,
   },
 };

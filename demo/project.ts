@@ -1,15 +1,24 @@
-import type { Plan, Project } from '../src/project';
+import type { Plan, PlanSession, Project } from '../src/project';
 import { PROJECT_FORMAT, PROJECT_VERSION } from '../src/project';
 import { ovel, skarn, tarn } from './cars';
 import { anvilPark, longFen, nettleGlen } from './circuits';
 
-const evening: Omit<Plan, 'id' | 'name' | 'carId' | 'circuitId' | 'hotLaps'> = {
-  outLaps: 1,
-  outPacePercent: 65,
-  coolDownLaps: 1,
-  coolDownPacePercent: 40,
-  paddockMin: 30,
-  ambientC: 24,
+/** One session: an out lap, hot laps, a cool-down lap, then the paddock. */
+const session = (name: string, ambientC: number, hotLaps: number, paddockMin = 30): PlanSession => ({
+  name,
+  ambientC,
+  legs: [
+    { kind: 'out', laps: 1, pacePercent: 65 },
+    { kind: 'hot', laps: hotLaps, pacePercent: 100 },
+    { kind: 'cool', laps: 1, pacePercent: 40 },
+    { kind: 'paddock', minutes: paddockMin, fanKmh: 0 },
+  ],
+});
+
+const club: Pick<
+  Plan,
+  'humidityPercent' | 'brakingCommitmentPercent' | 'corneringCommitmentPercent' | 'brakeBuildUpS'
+> = {
   humidityPercent: 55,
   brakingCommitmentPercent: 86,
   corneringCommitmentPercent: 92,
@@ -29,16 +38,16 @@ export const demoProject: Project = {
       name: 'Twenty minutes at Anvil Park',
       carId: tarn.id,
       circuitId: anvilPark.id,
-      hotLaps: 11,
-      ...evening,
+      ...club,
+      sessions: [session('Twenty minutes', 24, 11)],
     },
     {
       id: 'plan-ovel-nettle',
       name: 'First track day, Nettle Glen',
       carId: ovel.id,
       circuitId: nettleGlen.id,
-      hotLaps: 7,
-      ...evening,
+      ...club,
+      sessions: [session('First run', 24, 7)],
       brakingCommitmentPercent: 66,
       corneringCommitmentPercent: 78,
     },
@@ -47,9 +56,8 @@ export const demoProject: Project = {
       name: 'Prototype stint, Long Fen',
       carId: skarn.id,
       circuitId: longFen.id,
-      hotLaps: 12,
-      ...evening,
-      ambientC: 18,
+      ...club,
+      sessions: [session('Stint', 18, 12)],
       brakingCommitmentPercent: 94,
     },
     {
@@ -57,9 +65,34 @@ export const demoProject: Project = {
       name: 'Tarn at Long Fen',
       carId: tarn.id,
       circuitId: longFen.id,
-      hotLaps: 8,
-      ...evening,
-      ambientC: 19,
+      ...club,
+      sessions: [session('Afternoon', 19, 8)],
+    },
+    {
+      id: 'plan-tarn-day',
+      name: 'A club day at Anvil Park',
+      carId: tarn.id,
+      circuitId: anvilPark.id,
+      ...club,
+      brakingCommitmentPercent: 80,
+      sessions: [
+        session('Morning', 15, 6, 55),
+        {
+          name: 'Noon, with a pit stop',
+          ambientC: 23,
+          legs: [
+            { kind: 'out', laps: 1, pacePercent: 65 },
+            { kind: 'hot', laps: 4, pacePercent: 100 },
+            { kind: 'pit', minutes: 3, fanKmh: 15 },
+            { kind: 'out', laps: 1, pacePercent: 65 },
+            { kind: 'hot', laps: 4, pacePercent: 100 },
+            { kind: 'cool', laps: 2, pacePercent: 40 },
+            { kind: 'paddock', minutes: 25, fanKmh: 15 },
+          ],
+        },
+        session('Afternoon', 27, 7, 20),
+        session('Last of the day', 22, 8, 40),
+      ],
     },
   ],
   selectedPlanId: 'plan-tarn-anvil',

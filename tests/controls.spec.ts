@@ -72,7 +72,7 @@ test('edits over all pages are undone one by one, back to the very start', async
   };
   await edit('Car', 'Mass as driven', '1175');
   await edit('Circuit', 'Radius of Hammer', '44');
-  await edit('Plan', 'Hot laps', '9');
+  await edit('Plan', 'Laps: hot laps, leg 2', '9');
   await page.getByRole('link', { name: 'Library' }).click();
   await page.getByLabel('Circuits').getByRole('button', { name: 'Copy Anvil Park' }).click();
   await expect.poll(() => stored(page)).toContain('Anvil Park (copy)');
@@ -96,11 +96,11 @@ test('two pages of one browser do not overwrite each other', async ({ page, cont
   await page.getByRole('link', { name: 'Car', exact: true }).click();
   await page.getByRole('textbox', { name: 'Mass as driven' }).fill('1190');
   await expect.poll(() => stored(other)).toContain('"massKg": 1190');
-  await other.getByRole('textbox', { name: 'Hot laps' }).fill('5');
-  await expect.poll(() => stored(page)).toContain('"hotLaps": 5');
+  await other.getByRole('textbox', { name: /^Laps: hot laps/ }).fill('5');
+  await expect.poll(() => stored(page)).toContain('"laps": 5');
   expect(await stored(page)).toContain('"massKg": 1190');
   await expect(page.getByRole('button', { name: 'Undo: Changed on another page' })).toBeEnabled();
   await page.keyboard.press('Control+z');
-  await expect.poll(() => stored(other)).not.toContain('"hotLaps": 5');
-  await expect(other.getByRole('textbox', { name: 'Hot laps' })).toHaveValue('11');
+  await expect.poll(() => stored(other)).not.toContain('"laps": 5');
+  await expect(other.getByRole('textbox', { name: /^Laps: hot laps/ })).toHaveValue('11');
 });

@@ -33,7 +33,7 @@ test('a file that is no project says why, and nothing is lost', async ({ page })
     ['', 'The file is empty'],
     ['hello', 'not JSON'],
     ['{"type":"FeatureCollection","features":[]}', 'another kind'],
-    [writeProject({ ...demoProject, version: 7 } as never), 'version 7; this program reads up to version 1'],
+    [writeProject({ ...demoProject, version: 7 } as never), 'version 7; this program reads up to version 2'],
     ['{"format":"fervent-kettle-project","version":1,"__proto__":{"x":1}}', '__proto__'],
     [
       JSON.stringify({ ...demoProject, cars: [{ ...car, massKg: -3 }, ...demoProject.cars.slice(1)] }),
@@ -73,15 +73,15 @@ test('storage that is full is said, the work stays on the page, and saving goes 
     };
   });
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Hot laps' }).fill('7');
+  await page.getByRole('textbox', { name: /^Laps: hot laps/ }).fill('7');
   await expect(
     page.getByRole('alert').filter({ hasText: 'Not saved: the browser’s storage for this page is full' }),
   ).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'Hot laps' })).toHaveValue('7');
+  await expect(page.getByRole('textbox', { name: /^Laps: hot laps/ })).toHaveValue('7');
   await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText('Not saved')).toBeHidden();
-  expect(await stored(page)).toContain('"hotLaps": 7');
+  expect(await stored(page)).toContain('"laps": 7');
 });
 
 test('storage that is blocked leaves a working page that says so', async ({ page }) => {
@@ -102,8 +102,8 @@ test('a saved project that was corrupted is kept aside, can be exported, and the
 }) => {
   await open(page, '/plan').catch(() => {});
   await page.goto('/plan');
-  await page.getByRole('textbox', { name: 'Hot laps' }).fill('6');
-  await expect.poll(() => stored(page)).toContain('"hotLaps": 6');
+  await page.getByRole('textbox', { name: /^Laps: hot laps/ }).fill('6');
+  await expect.poll(() => stored(page)).toContain('"laps": 6');
   await page.evaluate(
     () =>
       new Promise<void>((resolve) => {

@@ -17,7 +17,7 @@ test('the main job by keyboard alone: from a plan to a change that holds, kept, 
   await settled(page);
   await page.getByRole('link', { name: 'Plan', exact: true }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('textbox', { name: 'Hot laps' })).toHaveValue('3');
+  await expect(page.getByRole('textbox', { name: /^Laps: hot laps/ })).toHaveValue('3');
 });
 
 test('the range of uncalibrated cooling stands under the verdict and follows a change', async ({ page }) => {
@@ -45,7 +45,10 @@ test('the stop list sorts by a column, keeps the pick, and a margin leads to its
   await expect(list.locator('th[aria-sort=ascending]')).toHaveCount(1);
   await list.getByText('Slag').click();
   await expect(list.locator('tr[aria-selected=true]')).toContainText('Slag');
-  await page.getByRole('region', { name: 'Margins' }).getByRole('button').nth(4).click();
+  await page
+    .getByRole('region', { name: 'Margins' })
+    .getByRole('button', { name: /761 °C of 700/ })
+    .click();
   await expect(page.getByRole('radio', { name: 'Stop 4, Quench' })).toBeChecked();
   await expect(page.getByLabel('Lap shown')).toHaveValue('12');
 });

@@ -175,8 +175,8 @@ describe('charts', () => {
   });
 
   it('step round the stops of a lap', () => {
-    expect(stepStop({ lap: 2, stop: 6 }, 1, 7)).toEqual({ lap: 2, stop: 0 });
-    expect(stepStop({ lap: 2, stop: 0 }, -1, 7)).toEqual({ lap: 2, stop: 6 });
-    expect(stepStop({ lap: 2, stop: 0 }, 1, 0)).toEqual({ lap: 2, stop: 0 });
+    expect(stepStop({ lap: 2, stop: 6, side: 'hotter' }, 1, 7)).toEqual({ lap: 2, stop: 0, side: 'hotter' });
+    expect(stepStop({ lap: 2, stop: 0, side: 'hotter' }, -1, 7)).toEqual({ lap: 2, stop: 6, side: 'hotter' });
+    expect(stepStop({ lap: 2, stop: 0, side: 'hotter' }, 1, 0)).toEqual({ lap: 2, stop: 0, side: 'hotter' });
   });
 });

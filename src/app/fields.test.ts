@@ -60,7 +60,11 @@ describe('paths into an item', () => {
   it('lead to each number’s description, through what may be absent, or say that there is none', () => {
     expect(infoAt('cars', ['massKg'])).toMatchObject({ title: 'Mass as driven', quantity: 'mass', min: 100 });
     expect(infoAt('cars', ['recovery', 'powerKw']).title).toBe('Recovery power');
-    expect(infoAt('plans', ['hotLaps']).integer).toBe(true);
+    expect(infoAt('plans', ['sessions', 0, 'ambientC'])).toMatchObject({
+      quantity: 'temperature',
+      nullable: false,
+    });
+    expect(infoAt('cars', ['rear', 'rotor', 'weighedKg']).nullable).toBe(true);
     expect(() => infoAt('cars', ['wings'])).toThrow(/cars has no wings/);
   });
 });

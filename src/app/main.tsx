@@ -18,6 +18,7 @@ applyTheme();
 const car = async () => ({ Component: (await import('./editors/CarPage')).CarPage });
 const circuit = async () => ({ Component: (await import('./editors/CircuitPage')).CircuitPage });
 const plan = async () => ({ Component: (await import('./editors/PlanPage')).PlanPage });
+const inside = async () => ({ Component: (await import('./inside/InsidePage')).InsidePage });
 const library = async () => ({ Component: (await import('./library/LibraryPage')).LibraryPage });
 
 async function start(root: HTMLElement): Promise<void> {
@@ -39,6 +40,7 @@ async function start(root: HTMLElement): Promise<void> {
         { path: '/car/:id?', lazy: car },
         { path: '/circuit/:id?', lazy: circuit },
         { path: '/plan/:id?', lazy: plan },
+        { path: '/inside', lazy: inside },
         { path: '/library', lazy: library },
         { path: '*', element: <NotFound /> },
       ],

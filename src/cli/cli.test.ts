@@ -3,8 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { simulateSession } from '../core';
-import { readProject, resultDocument, sessionInput, setupOf, writeProject } from '../project';
+import { simulateDay } from '../core';
+import { dayInput, readProject, resultDocument, setupOf, writeProject } from '../project';
 import { CliError, runCli } from './runCli';
 
 let folder = '';
@@ -51,9 +51,11 @@ describe('kettle', () => {
       file('out.csv'),
     );
     const setup = setupOf(demoProject, 'plan-skarn-fen');
-    const expected = resultDocument(setup, simulateSession(sessionInput(setup)));
+    const expected = resultDocument(setup, simulateDay(dayInput(setup)));
     expect(JSON.parse(readFileSync(file('out.json'), 'utf8'))).toEqual(JSON.parse(JSON.stringify(expected)));
-    expect(readFileSync(file('out.csv'), 'utf8')).toMatch(/^lap,kind,stop,place,Entry speed \(km\/h\)/);
+    expect(readFileSync(file('out.csv'), 'utf8')).toMatch(
+      /^session,lap,kind,stop,place,Entry speed \(km\/h\)/,
+    );
     expect(readFileSync(file('out-trace.csv'), 'utf8')).toMatch(/^time \(s\)/);
     const { text } = kettle('run', file('demo.json'), '--json', '-');
     expect(JSON.parse(text).format).toBe('fervent-kettle-result');

@@ -1,6 +1,5 @@
-import { AXLES, lapHeat, lapTime, type SessionResult } from '../core';
+import { AXLES, type DayResult, hottestLap, lapHeat, lapTime } from '../core';
 import {
-  AXLE_WORDS,
   clockText,
   formatQuantity,
   METRIC,
@@ -8,14 +7,23 @@ import {
   momentText,
   PART_WORDS,
   type Setup,
+  type StopRow,
   stopRows,
   temperatureText,
   UNCALIBRATED_NOTE,
   verdictText,
+  wheelWords,
 } from '../project';
 
 /** Verdict, stop table of the hottest hot lap, margins and energy balance, for a terminal. */
-export function reportText(setup: Setup, result: SessionResult): string {
+/** What the stop table shows of the hotter front wheel, °C. */
+function front(wheels: StopRow['wheels']): number[] {
+  const { frontLeft, frontRight } = wheels;
+  const w = frontRight.bulkAfterC > frontLeft.bulkAfterC ? frontRight : frontLeft;
+  return [w.faceBeforeC, w.facePeakC, w.bulkBeforeC, w.bulkAfterC, w.fluidC];
+}
+
+export function reportText(setup: Setup, result: DayResult): string {
   const verdict = verdictText(result, METRIC);
   const hottest = hottestLap(result);
   const seconds = lapTime(result.trace);
@@ -28,7 +36,7 @@ export function reportText(setup: Setup, result: SessionResult): string {
     '',
     `Lap ${clockText(seconds)} (${seconds.toFixed(2)} s), brake heat ${formatQuantity(lapHeat(result.trace) / 1000, 'energy', METRIC)} a lap, ${(lapHeat(result.trace) / seconds / 1000).toFixed(1)} kW averaged over it.`,
     '',
-    `Stops of lap ${hottest}, the hottest (°C)`,
+    `Stops of lap ${hottest}, the hottest; the hotter front wheel, °C`,
     ...table(
       [
         '',
@@ -48,24 +56,22 @@ export function reportText(setup: Setup, result: SessionResult): string {
         'fluid',
         'air s',
       ],
-      stopRows(result, hottest).map((r) => [
+      stopRows(setup, result, hottest).map((r) => [
         String(r.stop),
         r.name,
         ...[r.entryKmh, r.exitKmh].map((v) => v.toFixed(0)),
         ...[r.decelerationMs2, r.timeS].map((v) => v.toFixed(1)),
         ...[r.lengthM, r.energyKj, r.peakPowerKw, r.frontSharePercent].map((v) => v.toFixed(0)),
-        ...[r.frontFaceBeforeC, r.frontFacePeakC, r.frontBulkBeforeC, r.frontBulkAfterC, r.frontFluidC].map(
-          (v) => v.toFixed(0),
-        ),
+        ...front(r.wheels).map((v) => v.toFixed(0)),
         r.airTimeS.toFixed(1),
       ]),
     ),
     '',
     'Margins',
     ...table(
-      ['axle', 'part', 'worst', 'limit', 'margin', 'when'],
+      ['wheel', 'part', 'worst', 'limit', 'margin', 'when'],
       AXLES.flatMap((axle) => result.margins.filter((m) => m.axle === axle)).map((m) => [
-        AXLE_WORDS[m.axle],
+        wheelWords(m.axle, m.side),
         m.part === 'bite' ? 'cold bite' : PART_WORDS[m.part].name,
         temperatureText(m.worst, METRIC),
         temperatureText(m.limit, METRIC),
@@ -78,16 +84,6 @@ export function reportText(setup: Setup, result: SessionResult): string {
     `Energy in ${(result.audit.supplied / 1e6).toFixed(3)} MJ = stored ${(result.audit.stored / 1e6).toFixed(3)} + carried away ${(result.audit.lost / 1e6).toFixed(3)}; they differ by ${(100 * result.audit.residual).toExponential(1)} %.`,
   ];
   return `${lines.join('\n')}\n`;
-}
-
-function hottestLap(result: SessionResult): number {
-  let best = 1;
-  let peak = 0;
-  for (const lap of result.laps) {
-    const top = Math.max(...lap.front.map((s) => s.facePeak), ...lap.rear.map((s) => s.facePeak));
-    if (lap.kind === 'hot' && top > peak) [best, peak] = [lap.number, top];
-  }
-  return best;
 }
 
 /** Columns as wide as their longest cell; the first `left` ones to the left, the others to the right. */

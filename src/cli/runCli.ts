@@ -1,16 +1,17 @@
 import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { demoProject } from '../../demo/project';
-import { simulateSession } from '../core';
+import { networkRun, simulateDay, WHEELS } from '../core';
 import {
+  dayInput,
   LARGEST_FILE,
+  networkDocument,
   type Problem,
   type Project,
   projectJsonSchema,
   projectProblems,
   readProject,
   resultDocument,
-  sessionInput,
   setupOf,
   stopsCsv,
   tracesCsv,
@@ -27,6 +28,8 @@ const USAGE = `kettle: brake temperatures without a browser
   kettle run FILE [--plan ID]     compute a plan: verdict, stop table, peaks
       --json OUT                  write the whole result as JSON
       --csv OUT                   write every stop as CSV, and every sample beside it as OUT with "-trace"
+  kettle network FILE [--plan ID] [--wheel frontLeft]
+                                  print one wheel's heat network with all that acts on it, to be integrated elsewhere
   kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is
   kettle schema                   print the JSON Schema of the project file
 
@@ -53,6 +56,8 @@ export function runCli(args: readonly string[], print: (text: string) => void): 
       return check(rest, print);
     case 'run':
       return run(rest, print);
+    case 'network':
+      return network(rest, print);
     case undefined:
     case 'help':
     case '--help':
@@ -99,7 +104,8 @@ function load(file: string | undefined): Project {
   );
 }
 
-function run(args: readonly string[], print: (text: string) => void): number {
+/** Options and the plan they name, ready to be computed. */
+function chosen(args: readonly string[]) {
   let parsed: ReturnType<typeof parseRun>;
   try {
     parsed = parseRun(args);
@@ -121,8 +127,21 @@ function run(args: readonly string[], print: (text: string) => void): number {
   );
   if (grave.length > 0)
     throw new CliError(`the plan cannot be computed:\n${grave.map(problemLine).join('')}`);
+  return { values, setup };
+}
 
-  const result = simulateSession(sessionInput(setup));
+function network(args: readonly string[], print: (text: string) => void): number {
+  const { values, setup } = chosen(args);
+  const wheel = WHEELS.find((w) => w === (values.wheel ?? 'frontLeft'));
+  if (!wheel) throw new CliError(`there is no wheel "${values.wheel}"; it is one of ${WHEELS.join(', ')}`);
+  const input = dayInput(setup);
+  print(`${JSON.stringify(networkDocument(setup, networkRun(input, simulateDay(input), wheel), wheel))}\n`);
+  return 0;
+}
+
+function run(args: readonly string[], print: (text: string) => void): number {
+  const { values, setup } = chosen(args);
+  const result = simulateDay(dayInput(setup));
   const write = (file: string, text: string) => {
     if (file === '-') return print(text);
     try {
@@ -135,9 +154,9 @@ function run(args: readonly string[], print: (text: string) => void): number {
   if (!toStdout) print(reportText(setup, result));
   if (values.json !== undefined) write(values.json, `${JSON.stringify(resultDocument(setup, result))}\n`);
   if (values.csv !== undefined) {
-    write(values.csv, `${stopsCsv(result)}\n`);
-    if (values.csv === '-') print(`\n${tracesCsv(result)}\n`);
-    else write(values.csv.replace(/(\.csv)?$/i, '-trace.csv'), `${tracesCsv(result)}\n`);
+    write(values.csv, `${stopsCsv(setup, result)}\n`);
+    if (values.csv === '-') print(`\n${tracesCsv(setup, result)}\n`);
+    else write(values.csv.replace(/(\.csv)?$/i, '-trace.csv'), `${tracesCsv(setup, result)}\n`);
   }
   return 0;
 }
@@ -146,6 +165,11 @@ function parseRun(args: readonly string[]) {
   return parseArgs({
     args: [...args],
     allowPositionals: true,
-    options: { json: { type: 'string' }, csv: { type: 'string' }, plan: { type: 'string' } },
+    options: {
+      json: { type: 'string' },
+      csv: { type: 'string' },
+      plan: { type: 'string' },
+      wheel: { type: 'string' },
+    },
   });
 }

@@ -1,3 +1,4 @@
+export type { AxleBrakes } from './axleSchema';
 export { type Car, carSchema } from './carSchema';
 export * from './catalogue';
 export {
@@ -10,6 +11,7 @@ export {
   typedStopSchema,
 } from './circuitSchema';
 export { circuitClosing, closeCircuit } from './closeCircuit';
+export { explain, type Topic } from './explanations';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 export {
   copyItem,
@@ -22,11 +24,15 @@ export {
 } from './library';
 export { circuitProblems, projectProblems } from './problems';
 export {
+  lapLegSchema,
   type Plan,
+  type PlanLeg,
+  type PlanSession,
   PROJECT_FORMAT,
   PROJECT_VERSION,
   type Project,
   planSchema,
+  standLegSchema,
 } from './projectSchema';
 export {
   issueProblem,
@@ -38,23 +44,31 @@ export {
   readProject,
   writeProject,
 } from './readProject';
-export { resultDocument, STOP_COLUMNS, type StopRow, stopRows, stopsCsv, tracesCsv } from './results';
+export {
+  networkDocument,
+  resultDocument,
+  STOP_COLUMNS,
+  type StopRow,
+  stopRows,
+  stopsCsv,
+  tracesCsv,
+  WHEEL_COLUMNS,
+} from './results';
 export { starterLine, starterStop } from './starters';
 export { stopsFromLap } from './stopsFromLap';
 export {
   circuitInput,
   cornerOf,
+  dayInput,
   fluidBoilingPointC,
   fluidWater,
   type Setup,
-  sessionInput,
   setupOf,
   stopLength,
 } from './toCore';
 export * from './units';
 export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } from './whatIf';
 export {
-  AXLE_WORDS,
   celsius,
   clockText,
   marginText,
@@ -63,4 +77,5 @@ export {
   temperatureText,
   UNCALIBRATED_NOTE,
   verdictText,
+  wheelWords,
 } from './wording';

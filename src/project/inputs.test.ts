@@ -4,10 +4,13 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { demoProject } from '../../demo/project';
-import { lapHeat, simulateSession } from '../core';
+import { oneSession } from '../../tests/support/sessions';
+import { lapHeat, simulateDay } from '../core';
 import {
+  type AxleBrakes,
   carSchema,
   circuitSchema,
+  dayInput,
   type FieldInfo,
   type FieldLimits,
   fieldInfo,
@@ -17,7 +20,6 @@ import {
   readProject,
   resultDocument,
   type Setup,
-  sessionInput,
   setupOf,
   stopsCsv,
   toStored,
@@ -29,6 +31,7 @@ import {
 } from './index';
 import { readProjectValue } from './readProject';
 
+type Rotor = AxleBrakes['rotor'];
 type Path = readonly (string | number)[];
 interface NumberAt {
   readonly path: Path;
@@ -38,9 +41,10 @@ interface NumberAt {
 
 /** Every number of a document that its schema describes, with its path. */
 function numbersOf(schema: z.ZodType, value: unknown, path: Path = []): NumberAt[] {
-  if (typeof value === 'number') return [{ path, info: fieldInfo(schema), value }];
-  if (value === null || typeof value !== 'object') return [];
+  if (value === null) return [];
   if (schema instanceof z.ZodNullable) return numbersOf(schema.unwrap() as z.ZodType, value, path);
+  if (typeof value === 'number') return [{ path, info: fieldInfo(schema), value }];
+  if (typeof value !== 'object') return [];
   if (schema instanceof z.ZodDiscriminatedUnion) {
     const option = schema.options.find((o) => (o as z.ZodType).safeParse(value).success) as z.ZodType;
     return numbersOf(option, value, path);
@@ -69,28 +73,70 @@ function nudged({ info, value }: NumberAt): number {
 }
 
 describe('every number that can be typed', () => {
-  const fingerprint = (setup: Setup) =>
-    JSON.stringify(resultDocument(setup, simulateSession(sessionInput(setup))));
+  const fingerprint = (setup: Setup) => JSON.stringify(resultDocument(setup, simulateDay(dayInput(setup))));
   const short = (setup: Setup): Setup => ({
     ...setup,
-    plan: { ...setup.plan, outLaps: 1, hotLaps: 2, coolDownLaps: 1, paddockMin: 3 },
+    plan: oneSession(setup.plan, { hotLaps: 2, paddockMin: 3 }),
   });
   const tarn = short(setupOf(demoProject, 'plan-tarn-anvil'));
   const ovel = short(setupOf(demoProject, 'plan-ovel-nettle'));
-  const ducted = (setup: Setup): Setup => ({
+  const drum = {
+    material: 'grey-iron',
+    innerDiameterMm: 230,
+    widthMm: 42,
+    rimThicknessMm: 9,
+    ribFactor: 1.2,
+    webMassKg: 1.6,
+    shoeMassKg: 1.1,
+  } as const;
+  /** A car in which every optional thing is there, so that its numbers count. */
+  const full = (
+    setup: Setup,
+    front: Partial<Rotor>,
+    rear: Partial<Rotor>,
+    rest: Partial<AxleBrakes> = {},
+  ): Setup => {
+    const { car } = setup;
+    const ducts = {
+      ductAreaCm2: 20,
+      rightDuctAreaCm2: 12,
+      tapePercent: 10,
+      toCaliperPercent: 20,
+      shieldPercent: 10,
+    };
+    return {
+      ...setup,
+      car: {
+        ...car,
+        innerReliefPercent: 40,
+        front: { ...car.front, ...ducts, rotor: { ...car.front.rotor, ...front } },
+        rear: { ...car.rear, ...ducts, rotor: { ...car.rear.rotor, ...rear }, ...rest },
+        // Fading must begin above the speeds of the circuit's corners to show.
+        recovery: car.recovery && { ...car.recovery, lowestSpeedKmh: 45 },
+      },
+    };
+  };
+  const measured = (setup: Setup): Setup => ({
     ...setup,
-    car: {
-      ...setup.car,
-      front: { ...setup.car.front, ductAreaCm2: 20 },
-      rear: { ...setup.car.rear, ductAreaCm2: 12 },
-      // Fading must begin above the speeds of the circuit's corners to show.
-      recovery: setup.car.recovery && { ...setup.car.recovery, lowestSpeedKmh: 45 },
-    },
+    car: { ...setup.car, fluid: { ...setup.car.fluid, measuredBoilingC: 170 } },
   });
-  // Where a value has no meaning (vanes of a solid ring), the other car has the one that has.
+  // What has no meaning in one (vanes of a solid ring, slots of a drilled one) has it in another.
   const setups = [
-    { name: 'Tarn', setup: ducted(tarn), without: /^$/ },
-    { name: 'Ovel', setup: ducted(ovel), without: /rear\.(rotor\.vane|recirculation)/ },
+    {
+      name: 'Tarn, drilled and slotted',
+      setup: full(tarn, { surface: 'drilled', weighedKg: 9 }, { surface: 'slotted', weighedKg: 8 }),
+      without: /front\.rotor\.slot|rear\.rotor\.hole/,
+    },
+    {
+      name: 'Ovel, fluid measured',
+      setup: measured(full(ovel, { surface: 'slotted' }, { surface: 'drilled' })),
+      without: /front\.rotor\.hole|rear\.rotor\.slot|rear\.(rotor\.vane|recirculation)|fluid\.(age|water)/,
+    },
+    {
+      name: 'Tarn, drums behind',
+      setup: full(tarn, {}, {}, { drum }),
+      without: /rotor\.(hole|slot)|rear\.(rotor|plateThickness|recirculation|shield)/,
+    },
   ];
 
   it.each(setups)('moves the result of the $name: no field is dead', ({ setup, without }) => {
@@ -226,7 +272,7 @@ describe('the published JSON Schema, by npm ajv', () => {
 
 describe('CSV files, read back by another program', () => {
   const setup = setupOf(demoProject, 'plan-ovel-nettle');
-  const result = simulateSession(sessionInput(setup));
+  const result = simulateDay(dayInput(setup));
   const parse = (text: string) =>
     Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true }).data;
   const column = (row: Record<string, string>, start: string) => {
@@ -239,7 +285,7 @@ describe('CSV files, read back by another program', () => {
     ['metric', METRIC],
     ['US', US],
   ] as [string, UnitChoice][])('hold every joule of the session in %s units', (_name, units) => {
-    const rows = parse(stopsCsv(result, units));
+    const rows = parse(stopsCsv(setup, result, units));
     expect(rows.length).toBe(result.laps.reduce((sum, lap) => sum + lap.trace.stops.length, 0));
     const { unit } = column(rows[0], 'Energy');
     expect(unit).toBe(unitOf('energy', units).label);
@@ -252,11 +298,17 @@ describe('CSV files, read back by another program', () => {
   });
 
   it('follow the temperatures of every sample in order', () => {
-    const rows = parse(tracesCsv(result, METRIC));
+    const rows = parse(tracesCsv(setup, result, METRIC));
     expect(rows.length).toBe(result.record.time.length);
     rows.forEach((row, i) => {
-      expect(column(row, 'Front rotor bulk').value + 273.15).toBeCloseTo(result.record.front.rotorBulk[i], 4);
-      expect(column(row, 'Rear fluid').value + 273.15).toBeCloseTo(result.record.rear.fluid[i], 4);
+      expect(column(row, 'Front left rotor bulk').value + 273.15).toBeCloseTo(
+        result.record.wheels.frontLeft.rotorBulk[i],
+        4,
+      );
+      expect(column(row, 'Rear left fluid').value + 273.15).toBeCloseTo(
+        result.record.wheels.rearLeft.fluid[i],
+        4,
+      );
     });
   });
 });

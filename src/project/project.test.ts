@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { simulateSession } from '../core';
+import { simulateDay } from '../core';
 import {
   applyWhatIf,
   type Circuit,
@@ -9,6 +9,7 @@ import {
   circuitProblems,
   closeCircuit,
   copyItem,
+  dayInput,
   deleteItem,
   deletionObstacle,
   formatQuantity,
@@ -21,7 +22,6 @@ import {
   readProject,
   resultDocument,
   savedValues,
-  sessionInput,
   setupOf,
   starterLine,
   starterStop,
@@ -84,6 +84,62 @@ describe('project files', () => {
     );
   });
 
+  it('of version 1 become what they computed then: one session, both sides alike, plain rotors', () => {
+    const old = structuredClone(demoProject) as unknown as Record<string, never>;
+    const loose = old as unknown as {
+      version: number;
+      cars: Record<string, unknown>[];
+      plans: Record<string, unknown>[];
+    };
+    loose.version = 1;
+    loose.plans = demoProject.plans.slice(0, 4).map(({ sessions, ...plan }) => ({
+      ...plan,
+      outLaps: 1,
+      outPacePercent: 65,
+      hotLaps: (sessions[0].legs[1] as { laps: number }).laps,
+      coolDownLaps: 1,
+      coolDownPacePercent: 40,
+      paddockMin: 30,
+      ambientC: sessions[0].ambientC,
+    }));
+    loose.cars = demoProject.cars.map((car) => {
+      const { gravityHeightMm: _h, trackWidthMm: _t, innerReliefPercent: _r, ...kept } = car;
+      const { measuredBoilingC: _m, ...fluid } = car.fluid;
+      const axle = ({ rotor, ...brakes }: (typeof car)['front']) => {
+        const { vaneType: _v, surface: _s, weighedKg: _w, ...measures } = rotor;
+        const {
+          holeCount: _a,
+          holeDiameterMm: _b,
+          slotCount: _c,
+          slotWidthMm: _d,
+          slotDepthMm: _e,
+          ...plain
+        } = measures;
+        const {
+          drum: _1,
+          shim: _2,
+          rightDuctAreaCm2: _3,
+          tapePercent: _4,
+          toCaliperPercent: _5,
+          ...rest
+        } = brakes;
+        const { shieldPercent: _6, opennessPercent: _7, leftFactor: _8, rightFactor: _9, ...old1 } = rest;
+        return { ...old1, rotor: plain };
+      };
+      return { ...kept, fluid, front: axle(car.front), rear: axle(car.rear) };
+    });
+    const read = readProject(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.problems.map((p) => `${p.path}: ${p.message}`).join('\n'));
+    expect(read.project.version).toBe(2);
+    const [tarn] = read.project.cars;
+    expect(tarn.front).toEqual(demoProject.cars[0].front);
+    expect(read.project.plans[0].sessions[0].legs).toEqual(demoProject.plans[0].sessions[0].legs);
+    expect(readProject(writeProject(read.project))).toEqual(read);
+    // What it cannot know is said with the path in the file as it is read.
+    loose.plans[0].hotLaps = 'many';
+    expect(problemsOf(JSON.stringify(old))).toMatch(/plans\[0\]\.sessions\[0\]\.legs\[1\]\.laps: must be/);
+  });
+
   it.each([
     ['', /empty/],
     ['   \n', /empty/],
@@ -93,7 +149,7 @@ describe('project files', () => {
     ['null', /another kind/],
     ['{"type":"FeatureCollection"}', /"format" should be "fervent-kettle-project"/],
     [JSON.stringify({ ...demoProject, format: 'other' }), /and is "other"/],
-    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 1/],
+    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 2/],
     [
       `{"format":"fervent-kettle-project","version":1,"__proto__":{"polluted":true}}`,
       /__proto__: .*not allowed/,
@@ -126,7 +182,42 @@ describe('project files', () => {
       JSON.stringify(changed(['circuits', 0, 'layout', 'segments', 1, 'radiusM'], 8)),
       /segments\[1\]\.radiusM: .*tighter than the track is wide/,
     ],
-    [JSON.stringify(changed(['plans', 0, 'hotLaps'], 2.5)), /plans\[0\]\.hotLaps: must be a whole number/],
+    [
+      JSON.stringify(changed(['plans', 0, 'sessions', 0, 'legs', 1, 'laps'], 2.5)),
+      /plans\[0\]\.sessions\[0\]\.legs\[1\]\.laps: must be a whole number/,
+    ],
+    [
+      JSON.stringify(changed(['plans', 0, 'sessions', 0, 'legs', 1, 'laps'], 0)),
+      /legs\[1\]\.laps: must be at least 1/,
+    ],
+    [JSON.stringify(changed(['plans', 0, 'sessions'], [])), /plans\[0\]\.sessions: must have at least 1/],
+    [
+      JSON.stringify(changed(['plans', 0, 'sessions', 0, 'legs'], [{ kind: 'pit', minutes: 3, fanKmh: 0 }])),
+      /sessions\[0\]\.legs: must have at least one lap/,
+    ],
+    [
+      JSON.stringify(changed(['plans', 0, 'sessions', 0, 'ambientC'], -280)),
+      /ambientC: must be at least -30/,
+    ],
+    [
+      JSON.stringify(changed(['cars', 0, 'front', 'rotor', 'weighedKg'], 1.2)),
+      /weighedKg: must be over the hat’s mass/,
+    ],
+    [JSON.stringify(changed(['cars', 0, 'fluid', 'waterFirstYearPercent'], 101)), /must be at most 5/],
+    [
+      JSON.stringify(
+        changed(['cars', 0, 'rear', 'drum'], {
+          material: 'grey-iron',
+          innerDiameterMm: 130,
+          widthMm: 20,
+          rimThicknessMm: 9,
+          ribFactor: 1,
+          webMassKg: 1,
+          shoeMassKg: 1,
+        }),
+      ),
+      /padAreaCm2: of two shoes must be under 90 %/,
+    ],
     [JSON.stringify(changed(['plans', 0, 'carId'], 'gone')), /plans\[0\]\.carId: names no car/],
     [JSON.stringify(changed(['selectedPlanId'], 'gone')), /selectedPlanId: names no plan/],
     [JSON.stringify(changed(['cars', 1, 'id'], 'car-tarn')), /cars\[1\]\.id: is used twice/],
@@ -266,23 +357,25 @@ describe('library', () => {
 
 describe('what is written out', () => {
   const setup = setupOf(demoProject);
-  const result = simulateSession(sessionInput(setup));
+  const result = simulateDay(dayInput(setup));
 
   it('has every stop of every lap with units in the header, and the US ones when asked', () => {
-    const lines = stopsCsv(result).split('\n');
+    const lines = stopsCsv(setup, result).split('\n');
     expect(lines[0]).toContain('Entry speed (km/h)');
     expect(lines[0]).toContain('Front face peak (°C)');
     expect(lines.length - 1).toBe(result.laps.reduce((sum, lap) => sum + lap.trace.stops.length, 0));
     const column = lines[0].split(',').indexOf('Front face peak (°C)');
     const peak = Math.max(...lines.slice(1).map((line) => Number(line.split(',')[column])));
-    expect(peak).toBeCloseTo(result.peaks.front.rotorFace - 273.15, 6);
-    expect(stopsCsv(result, US)).toContain('Entry speed (mph)');
+    expect(peak).toBeCloseTo(result.peaks.frontLeft.rotorFace - 273.15, 6);
+    expect(stopsCsv(setup, result, US)).toContain('Entry speed (mph)');
   });
 
   it('has every sample of the session', () => {
-    const lines = tracesCsv(result).split('\n');
+    const lines = tracesCsv(setup, result).split('\n');
     expect(lines.length - 1).toBe(result.record.time.length);
-    expect(lines[0]).toMatch(/^time \(s\),lap,distance in the lap \(m\),stop,front rotor face \(°C\)/);
+    expect(lines[0]).toMatch(
+      /^time \(s\),session,lap,distance in the lap \(m\),stop,front rotor face \(°C\)/,
+    );
     expect(lines[lines.length - 1]).toContain('paddock');
   });
 
@@ -290,18 +383,19 @@ describe('what is written out', () => {
     const circuit = structuredClone(setup.circuit);
     if (circuit.layout.kind === 'line')
       circuit.layout.segments[1] = { ...circuit.layout.segments[1], name: '=1+1' } as never;
-    const csv = stopsCsv(simulateSession(sessionInput({ ...setup, circuit })));
+    const csv = stopsCsv(setup, simulateDay(dayInput({ ...setup, circuit })));
     expect(csv).toContain("'=1+1");
     expect(csv).not.toMatch(/,=1\+1/);
   });
 
   it('says the verdict in words that agree with its numbers, and never calls anything safe', () => {
     for (const plan of demoProject.plans) {
-      const of = simulateSession(sessionInput(setupOf(demoProject, plan.id)));
+      const of = simulateDay(dayInput(setupOf(demoProject, plan.id)));
       const { sentence, notes } = verdictText(of, METRIC);
       const limit = `${(of.verdict.margin.limit - 273.15).toFixed(0)} °C`;
       expect(sentence).toContain(limit);
-      if (of.verdict.margin.passed) expect(sentence).toContain(`on lap ${of.verdict.margin.passed.lap} `);
+      const lap = of.laps[(of.verdict.margin.passed?.lap ?? 1) - 1];
+      if (of.verdict.margin.passed) expect(sentence).toContain(`on lap ${lap.numberInSession} `);
       expect([sentence, ...notes].join(' ')).not.toMatch(/\bsafe/i);
     }
     expect(JSON.parse(JSON.stringify(resultDocument(setup, result))).verdict.state).toBe('Gives out');

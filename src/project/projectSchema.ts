@@ -3,73 +3,87 @@ import { carSchema, idSchema, nameSchema } from './carSchema';
 import { circuitSchema } from './circuitSchema';
 import { numberField } from './field';
 
-const share = (title: string, description: string, usual: readonly [number, number]) =>
-  numberField({ title, quantity: 'percent', min: 20, max: 100, usual, step: 1, description });
+export const lapLegSchema = z.strictObject({
+  kind: z.enum(['out', 'hot', 'cool']),
+  laps: numberField({
+    title: 'Laps',
+    quantity: 'laps',
+    min: 1,
+    max: 60,
+    integer: true,
+    usual: [1, 15],
+    step: 1,
+    description: 'How many, one after the other.',
+  }),
+  pacePercent: numberField({
+    title: 'Pace',
+    quantity: 'percent',
+    min: 20,
+    max: 100,
+    usual: [40, 100],
+    step: 1,
+    description: 'Share of the hot laps’ forces used; speeds go about with its root.',
+  }),
+});
 
-/** What is driven, where, in which weather, how hard; as stored. */
+export const standLegSchema = z.strictObject({
+  kind: z.enum(['pit', 'paddock']),
+  minutes: numberField({
+    title: 'Standing',
+    quantity: 'minutes',
+    min: 0.1,
+    max: 600,
+    usual: [1, 60],
+    step: 1,
+    description: 'Fluid is hottest some minutes after the car has stopped.',
+  }),
+  fanKmh: numberField({
+    title: 'Fan',
+    quantity: 'speed',
+    min: 0,
+    max: 60,
+    usual: [0, 25],
+    step: 1,
+    description: 'Air speed of a fan at the wheels; 0 without one.',
+  }),
+});
+
+const legSchema = z.discriminatedUnion('kind', [lapLegSchema, standLegSchema]);
+export type PlanLeg = z.infer<typeof legSchema>;
+
+const sessionSchema = z
+  .strictObject({
+    name: nameSchema,
+    ambientC: numberField({
+      title: 'Air temperature',
+      quantity: 'temperature',
+      min: -30,
+      max: 55,
+      usual: [5, 38],
+      step: 1,
+      description: 'Of the air that reaches the brakes in this session.',
+    }),
+    legs: z.array(legSchema).min(1).max(40),
+  })
+  .check((ctx) => {
+    if (!ctx.value.legs.some((leg) => 'laps' in leg)) {
+      ctx.issues.push({
+        code: 'custom',
+        input: ctx.value.legs,
+        path: ['legs'],
+        message: 'must have at least one lap: a session of standing only drives nothing',
+      });
+    }
+  });
+export type PlanSession = z.infer<typeof sessionSchema>;
+
+/** What is driven, where, in which weather, how hard; as stored. A day of one or more sessions. */
 export const planSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   carId: idSchema,
   circuitId: idSchema,
-  outLaps: numberField({
-    title: 'Out laps',
-    quantity: 'laps',
-    min: 0,
-    max: 5,
-    integer: true,
-    usual: [1, 2],
-    step: 1,
-    description: 'Laps to bring tyres and brakes up together.',
-  }),
-  outPacePercent: share(
-    'Out-lap pace',
-    'Share of the hot laps’ forces used; speeds go about with its root.',
-    [50, 80],
-  ),
-  hotLaps: numberField({
-    title: 'Hot laps',
-    quantity: 'laps',
-    min: 1,
-    max: 60,
-    integer: true,
-    usual: [4, 15],
-    step: 1,
-    description: 'Laps at full pace.',
-  }),
-  coolDownLaps: numberField({
-    title: 'Cool-down laps',
-    quantity: 'laps',
-    min: 0,
-    max: 5,
-    integer: true,
-    usual: [1, 2],
-    step: 1,
-    description: 'Slow laps with as little braking as can be before the paddock.',
-  }),
-  coolDownPacePercent: share(
-    'Cool-down pace',
-    'Share of the hot laps’ forces used on cool-down laps.',
-    [30, 60],
-  ),
-  paddockMin: numberField({
-    title: 'Paddock time',
-    quantity: 'minutes',
-    min: 0,
-    max: 240,
-    usual: [15, 60],
-    step: 1,
-    description: 'Standing after the last lap. Fluid is hottest some minutes into it.',
-  }),
-  ambientC: numberField({
-    title: 'Air temperature',
-    quantity: 'temperature',
-    min: -30,
-    max: 55,
-    usual: [5, 38],
-    step: 1,
-    description: 'Of the air that reaches the brakes.',
-  }),
+  sessions: z.array(sessionSchema).min(1).max(12),
   humidityPercent: numberField({
     title: 'Relative humidity',
     quantity: 'percent',
@@ -110,7 +124,7 @@ export const planSchema = z.strictObject({
 export type Plan = z.infer<typeof planSchema>;
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
-export const PROJECT_VERSION = 1;
+export const PROJECT_VERSION = 2;
 
 function uniqueIds(list: readonly { id: string }[], path: string, issues: z.core.$ZodRawIssue[]) {
   const seen = new Set<string>();

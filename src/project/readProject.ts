@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { migrate } from './migrate';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './projectSchema';
 
 /** Something wrong with a project: where, what, and how grave. */
@@ -82,7 +83,7 @@ export function readProjectValue(value: unknown): ReadResult {
       'version',
     );
   }
-  const parsed = projectSchema.safeParse(value, { reportInput: true });
+  const parsed = projectSchema.safeParse(migrate(value as Record<string, unknown>), { reportInput: true });
   if (parsed.success) return { ok: true, project: parsed.data };
   return { ok: false, problems: parsed.error.issues.map(issueProblem) };
 }

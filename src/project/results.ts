@@ -1,19 +1,36 @@
 import Papa from 'papaparse';
 import {
-  AXLES,
+  axleOf,
+  type DayResult,
+  distinctWheels,
   lapHeat,
   lapLength,
   lapTime,
+  type NetworkRun,
   RECORDED_PARTS,
   type RecordedPart,
-  type SessionResult,
+  WHEELS,
+  type WheelName,
 } from '../core';
 import type { Setup } from './toCore';
 import { METRIC, type Quantity, toShown, type UnitChoice, unitOf } from './units';
-import { celsius, verdictText } from './wording';
+import { celsius, verdictText, wheelWords } from './wording';
 
-/** One stop of one lap with everything the stop list shows; stored units (km/h, m, s, kJ, kW, °C). */
+/** One wheel's brake through one stop; °C. */
+export interface WheelRow {
+  readonly faceBeforeC: number;
+  readonly facePeakC: number;
+  readonly faceAfterC: number;
+  readonly bulkBeforeC: number;
+  readonly bulkAfterC: number;
+  readonly fluidC: number;
+  readonly biteFriction: number;
+  readonly leastFriction: number;
+}
+
+/** One stop of one lap with everything the stop list shows; stored units (km/h, m, s, kJ, kW). */
 export interface StopRow {
+  readonly session: string;
   readonly lap: number;
   readonly kind: string;
   readonly stop: number;
@@ -28,24 +45,14 @@ export interface StopRow {
   readonly frontSharePercent: number;
   readonly rearSharePercent: number;
   readonly recoveredKj: number;
-  readonly frontFaceBeforeC: number;
-  readonly frontFacePeakC: number;
-  readonly frontFaceAfterC: number;
-  readonly frontBulkBeforeC: number;
-  readonly frontBulkAfterC: number;
-  readonly frontFluidC: number;
-  readonly rearFaceBeforeC: number;
-  readonly rearFacePeakC: number;
-  readonly rearFaceAfterC: number;
-  readonly rearBulkBeforeC: number;
-  readonly rearBulkAfterC: number;
-  readonly rearFluidC: number;
   readonly airTimeS: number;
   readonly airDistanceM: number;
+  readonly wheels: Readonly<Record<WheelName, WheelRow>>;
 }
+type NumberKey = { [K in keyof StopRow]: StopRow[K] extends number ? K : never }[keyof StopRow];
 
-/** Heading and quantity of each numeric column, in order. */
-export const STOP_COLUMNS: readonly (readonly [keyof StopRow, string, Quantity])[] = [
+/** Heading and quantity of each numeric column of the car, in order. */
+export const STOP_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] = [
   ['entryKmh', 'Entry speed', 'speed'],
   ['exitKmh', 'Exit speed', 'speed'],
   ['decelerationMs2', 'Deceleration', 'deceleration'],
@@ -56,30 +63,42 @@ export const STOP_COLUMNS: readonly (readonly [keyof StopRow, string, Quantity])
   ['frontSharePercent', 'Front share', 'percent'],
   ['rearSharePercent', 'Rear share', 'percent'],
   ['recoveredKj', 'Recovered', 'energy'],
-  ['frontFaceBeforeC', 'Front face before', 'temperature'],
-  ['frontFacePeakC', 'Front face peak', 'temperature'],
-  ['frontFaceAfterC', 'Front face after', 'temperature'],
-  ['frontBulkBeforeC', 'Front bulk before', 'temperature'],
-  ['frontBulkAfterC', 'Front bulk after', 'temperature'],
-  ['frontFluidC', 'Front fluid', 'temperature'],
-  ['rearFaceBeforeC', 'Rear face before', 'temperature'],
-  ['rearFacePeakC', 'Rear face peak', 'temperature'],
-  ['rearFaceAfterC', 'Rear face after', 'temperature'],
-  ['rearBulkBeforeC', 'Rear bulk before', 'temperature'],
-  ['rearBulkAfterC', 'Rear bulk after', 'temperature'],
-  ['rearFluidC', 'Rear fluid', 'temperature'],
   ['airTimeS', 'Air time to next', 'seconds'],
   ['airDistanceM', 'Air distance to next', 'distance'],
 ];
 
-/** The stops of one lap, as that lap was driven. @param lapNumber from 1 */
-export function stopRows(result: SessionResult, lapNumber: number): StopRow[] {
+/** The same for one wheel's brake. */
+export const WHEEL_COLUMNS: readonly (readonly [keyof WheelRow, string, Quantity])[] = [
+  ['faceBeforeC', 'face before', 'temperature'],
+  ['facePeakC', 'face peak', 'temperature'],
+  ['faceAfterC', 'face after', 'temperature'],
+  ['bulkBeforeC', 'bulk before', 'temperature'],
+  ['bulkAfterC', 'bulk after', 'temperature'],
+  ['fluidC', 'fluid', 'temperature'],
+  ['biteFriction', 'friction at the first bite', 'friction'],
+  ['leastFriction', 'least friction', 'friction'],
+];
+
+/** The stops of one lap, as that lap was driven. @param lapNumber from 1, through the day */
+export function stopRows(setup: Setup, result: DayResult, lapNumber: number): StopRow[] {
   const lap = result.laps[lapNumber - 1];
+  const wheelRow = (wheel: WheelName, k: number): WheelRow => {
+    const heat = lap.wheels[wheel][k];
+    return {
+      faceBeforeC: celsius(heat.faceBefore),
+      facePeakC: celsius(heat.facePeak),
+      faceAfterC: celsius(heat.faceAfter),
+      bulkBeforeC: celsius(heat.bulkBefore),
+      bulkAfterC: celsius(heat.bulkAfter),
+      fluidC: celsius(heat.fluidAfter),
+      biteFriction: heat.frictionBefore,
+      leastFriction: heat.frictionLeast,
+    };
+  };
   return lap.trace.stops.map((stop, k) => {
-    const front = lap.front[k];
-    const rear = lap.rear[k];
     const energy = stop.energy || 1;
     return {
+      session: setup.plan.sessions[lap.session]?.name ?? '',
       lap: lap.number,
       kind: lap.kind,
       stop: k + 1,
@@ -94,42 +113,58 @@ export function stopRows(result: SessionResult, lapNumber: number): StopRow[] {
       frontSharePercent: (100 * stop.frontEnergy) / energy,
       rearSharePercent: (100 * stop.rearEnergy) / energy,
       recoveredKj: stop.recovered / 1000,
-      frontFaceBeforeC: celsius(front.faceBefore),
-      frontFacePeakC: celsius(front.facePeak),
-      frontFaceAfterC: celsius(front.faceAfter),
-      frontBulkBeforeC: celsius(front.bulkBefore),
-      frontBulkAfterC: celsius(front.bulkAfter),
-      frontFluidC: celsius(front.fluidAfter),
-      rearFaceBeforeC: celsius(rear.faceBefore),
-      rearFacePeakC: celsius(rear.facePeak),
-      rearFaceAfterC: celsius(rear.faceAfter),
-      rearBulkBeforeC: celsius(rear.bulkBefore),
-      rearBulkAfterC: celsius(rear.bulkAfter),
-      rearFluidC: celsius(rear.fluidAfter),
       airTimeS: stop.airTime,
       airDistanceM: stop.airDistance,
+      wheels: Object.fromEntries(WHEELS.map((wheel) => [wheel, wheelRow(wheel, k)])) as Record<
+        WheelName,
+        WheelRow
+      >,
     };
   });
 }
 
 const nine = (value: number) => Number(value.toPrecision(9));
 
+/** Wheels with values of their own, and what each stands for: "front", or "front left". */
+function namedWheels(result: DayResult): readonly (readonly [WheelName, string])[] {
+  const distinct = distinctWheels(result.record.wheels);
+  return distinct.map((wheel) => {
+    const both = distinct.filter((w) => axleOf(w) === axleOf(wheel)).length === 1;
+    return [wheel, wheelWords(axleOf(wheel), both ? 'both' : wheel.endsWith('Left') ? 'left' : 'right')];
+  });
+}
+const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+const heading = (title: string, quantity: Quantity, units: UnitChoice) => {
+  const { label } = unitOf(quantity, units);
+  return label ? `${title} (${label})` : title;
+};
+
 /** Every stop of every lap as CSV, units in the header. */
-export function stopsCsv(result: SessionResult, units: UnitChoice = METRIC): string {
+export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
+  const wheels = namedWheels(result);
   const fields = [
+    'session',
     'lap',
     'kind',
     'stop',
     'place',
-    ...STOP_COLUMNS.map(([, title, quantity]) => `${title} (${unitOf(quantity, units).label})`),
+    ...STOP_COLUMNS.map(([, title, quantity]) => heading(title, quantity, units)),
+    ...wheels.flatMap(([, words]) =>
+      WHEEL_COLUMNS.map(([, title, quantity]) => heading(`${capital(words)} ${title}`, quantity, units)),
+    ),
   ];
+  const shown = (value: number, quantity: Quantity) => nine(toShown(value, unitOf(quantity, units)));
   const data = result.laps.flatMap((lap) =>
-    stopRows(result, lap.number).map((row) => [
+    stopRows(setup, result, lap.number).map((row) => [
+      row.session,
       row.lap,
       row.kind,
       row.stop,
       row.name,
-      ...STOP_COLUMNS.map(([key, , quantity]) => nine(toShown(row[key] as number, unitOf(quantity, units)))),
+      ...STOP_COLUMNS.map(([key, , quantity]) => shown(row[key], quantity)),
+      ...wheels.flatMap(([wheel]) =>
+        WHEEL_COLUMNS.map(([key, , quantity]) => shown(row.wheels[wheel][key], quantity)),
+      ),
     ]),
   );
   return Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true });
@@ -138,52 +173,69 @@ export function stopsCsv(result: SessionResult, units: UnitChoice = METRIC): str
 const TRACE_TITLES: Readonly<Record<RecordedPart, string>> = {
   rotorFace: 'rotor face',
   rotorBulk: 'rotor bulk',
+  rotorInner: 'rotor inside',
   hat: 'hat',
   hub: 'hub',
+  upright: 'upright',
   padFace: 'pad face',
   plate: 'pad plate',
+  piston: 'pistons',
+  seal: 'seals',
   caliper: 'caliper',
   fluid: 'fluid',
+  hose: 'hose fluid',
 };
 
-/** Every computed sample of the session as CSV, units in the header. */
-export function tracesCsv(result: SessionResult, units: UnitChoice = METRIC): string {
+/** Every computed sample of the day as CSV, units in the header. */
+export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
   const degree = unitOf('temperature', units);
   const length = unitOf('distance', units);
-  const { record, laps } = result;
+  const { record, legs } = result;
+  const wheels = namedWheels(result);
   const fields = [
     'time (s)',
+    'session',
     'lap',
     `distance in the lap (${length.label})`,
     'stop',
-    ...AXLES.flatMap((axle) =>
-      RECORDED_PARTS.map((part) => `${axle} ${TRACE_TITLES[part]} (${degree.label})`),
+    ...wheels.flatMap(([, words]) =>
+      RECORDED_PARTS.map((part) => `${words} ${TRACE_TITLES[part]} (${degree.label})`),
     ),
   ];
-  const data = Array.from(record.time, (time, i) => [
-    nine(time),
-    record.lap[i] < laps.length ? record.lap[i] + 1 : 'paddock',
-    nine(toShown(record.distance[i], length)),
-    record.stop[i] < 0 ? '' : record.stop[i] + 1,
-    ...AXLES.flatMap((axle) =>
-      RECORDED_PARTS.map((part) => nine(toShown(celsius(record[axle][part][i]), degree))),
-    ),
-  ]);
-  return Papa.unparse({ fields, data }, { newline: '\n' });
+  const data = Array.from(record.time, (time, i) => {
+    const leg = legs[record.leg[i]];
+    return [
+      nine(time),
+      setup.plan.sessions[leg.session]?.name ?? '',
+      record.lap[i] >= 0 ? record.lap[i] + 1 : leg.kind,
+      nine(toShown(record.distance[i], length)),
+      record.stop[i] < 0 ? '' : record.stop[i] + 1,
+      ...wheels.flatMap(([wheel]) =>
+        RECORDED_PARTS.map((part) => nine(toShown(celsius(record.wheels[wheel][part][i]), degree))),
+      ),
+    ];
+  });
+  return Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true });
 }
 
 export const RESULT_FORMAT = 'fervent-kettle-result';
 
 /** A whole result as plain data in stored units, to nine digits: the same in browser and command line. */
-export function resultDocument(setup: Setup, result: SessionResult) {
-  const peaks = AXLES.map((axle) => [
-    axle,
-    Object.fromEntries(RECORDED_PARTS.map((part) => [`${part}C`, nine(celsius(result.peaks[axle][part]))])),
-  ]);
+export function resultDocument(setup: Setup, result: DayResult) {
+  const wheels = namedWheels(result);
+  const eachWheel = <T>(of: (wheel: WheelName) => T): Record<string, T> =>
+    Object.fromEntries(wheels.map(([wheel, words]) => [words, of(wheel)]));
   const text = verdictText(result, METRIC);
-  return {
+  const moment = (m: DayResult['margins'][number]['at']) => ({
+    timeS: nine(m.time),
+    session: m.session + 1,
+    lap: m.lap,
+    stop: m.stop + 1,
+    standing: m.stand && { where: m.stand, timeS: nine(m.standingTime) },
+  });
+  return rounded({
     format: RESULT_FORMAT,
-    version: 1,
+    version: 2,
     plan: setup.plan.name,
     car: setup.car.name,
     circuit: setup.circuit.name,
@@ -194,47 +246,84 @@ export function resultDocument(setup: Setup, result: SessionResult) {
       hotLapsBefore: result.verdict.hotLapsBefore,
     },
     lap: {
-      timeS: nine(lapTime(result.trace)),
-      lengthM: nine(lapLength(result.trace)),
-      brakeHeatKj: nine(lapHeat(result.trace) / 1000),
-      meanBrakePowerKw: nine(lapHeat(result.trace) / lapTime(result.trace) / 1000),
+      timeS: lapTime(result.trace),
+      lengthM: lapLength(result.trace),
+      brakeHeatKj: lapHeat(result.trace) / 1000,
+      meanBrakePowerKw: lapHeat(result.trace) / lapTime(result.trace) / 1000,
     },
     margins: result.margins.map((m) => ({
-      axle: m.axle,
+      wheel: wheelWords(m.axle, m.side),
       part: m.part,
-      limitC: nine(celsius(m.limit)),
-      worstC: nine(celsius(m.worst)),
-      marginK: nine(m.margin),
-      share: nine(m.share),
-      at: { timeS: nine(m.at.time), lap: m.at.lap, stop: m.at.stop + 1 },
-      passed: m.passed && { timeS: nine(m.passed.time), lap: m.passed.lap, stop: m.passed.stop + 1 },
+      limitC: celsius(m.limit),
+      worstC: celsius(m.worst),
+      marginK: m.margin,
+      share: m.share,
+      at: moment(m.at),
+      passed: m.passed && moment(m.passed),
     })),
-    peaks: Object.fromEntries(peaks),
+    peaks: eachWheel((wheel) =>
+      Object.fromEntries(RECORDED_PARTS.map((part) => [`${part}C`, celsius(result.peaks[wheel][part])])),
+    ),
+    rotors: eachWheel((wheel) => {
+      const strain = result.strain[wheel];
+      return {
+        growthMm: strain.growth * 1000,
+        floatNeededMm: strain.floatNeeded * 1000,
+        ringOverHatK: strain.ringOverHat,
+        coningMm: strain.coning === null ? null : strain.coning * 1000,
+        faceStressMPa: strain.faceStress / 1e6,
+        stressConcentration: strain.concentration,
+        crackShare: strain.crackShare,
+        glazedShare: strain.glaze,
+      };
+    }),
     energy: {
-      suppliedKj: nine(result.audit.supplied / 1000),
-      storedKj: nine(result.audit.stored / 1000),
-      lostKj: nine(result.audit.lost / 1000),
+      suppliedKj: result.audit.supplied / 1000,
+      storedKj: result.audit.stored / 1000,
+      lostKj: result.audit.lost / 1000,
     },
     stops: result.laps.flatMap((lap) =>
-      stopRows(result, lap.number).map((row) =>
-        Object.fromEntries(Object.entries(row).map(([k, v]) => [k, typeof v === 'number' ? nine(v) : v])),
-      ),
+      stopRows(setup, result, lap.number).map((row) => ({
+        ...row,
+        wheels: eachWheel((wheel) => row.wheels[wheel]),
+      })),
     ),
     record: {
-      timeS: Array.from(result.record.time, nine),
-      lap: Array.from(result.record.lap, (lap) => lap + 1),
-      distanceM: Array.from(result.record.distance, nine),
-      ...Object.fromEntries(
-        AXLES.map((axle) => [
-          axle,
-          Object.fromEntries(
-            RECORDED_PARTS.map((part) => [
-              `${part}C`,
-              Array.from(result.record[axle][part], (k) => nine(celsius(k))),
-            ]),
-          ),
-        ]),
+      timeS: Array.from(result.record.time),
+      session: Array.from(result.record.leg, (leg) => result.legs[leg].session + 1),
+      lap: Array.from(result.record.lap, (lap) => (lap < 0 ? null : lap + 1)),
+      distanceM: Array.from(result.record.distance),
+      ...eachWheel((wheel) =>
+        Object.fromEntries(
+          RECORDED_PARTS.map((part) => [
+            `${part}C`,
+            Array.from(result.record.wheels[wheel][part], (k) => celsius(k)),
+          ]),
+        ),
       ),
     },
+  });
+}
+
+export const NETWORK_FORMAT = 'fervent-kettle-network';
+
+/** A wheel's network and run as a file; SI and K, unrounded. */
+export function networkDocument(setup: Setup, run: NetworkRun, wheel: WheelName) {
+  return {
+    format: NETWORK_FORMAT,
+    version: 1,
+    plan: setup.plan.name,
+    car: setup.car.name,
+    circuit: setup.circuit.name,
+    wheel,
+    ...run,
   };
+}
+
+/** The same data with every number rounded to nine digits. */
+function rounded<T>(value: T): T {
+  if (typeof value === 'number') return nine(value) as T;
+  if (Array.isArray(value)) return value.map(rounded) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, rounded(inner)])) as T;
 }

@@ -1,16 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { tableAt, ZERO_CELSIUS } from '../core';
+import { tableAt, uniformTable, ZERO_CELSIUS } from '../core';
 import {
   type Car,
   cornerOf,
+  dayInput,
   FLUIDS,
   fluidBoilingPointC,
   fluidWater,
   MATERIAL_IDS,
+  nominalFriction,
   PADS,
   ROTOR_MATERIALS,
-  sessionInput,
   setupOf,
   starterStop,
   stopLength,
@@ -20,7 +21,7 @@ const setup = setupOf(demoProject, 'plan-ovel-nettle');
 
 describe('from stored units to SI', () => {
   it('converts each kind of quantity by its known factor', () => {
-    const input = sessionInput(setup);
+    const input = dayInput(setup);
     expect(input.vehicle).toMatchObject({
       mass: 1930,
       power: 165_000,
@@ -30,19 +31,30 @@ describe('from stored units to SI', () => {
       recovery: { axle: 'rear', power: 90_000, lowestSpeed: 12 / 3.6 },
     });
     expect(input.vehicle.rollingResistance).toBeCloseTo(0.011, 12);
-    expect(input.weather).toEqual({ temperature: 24 + ZERO_CELSIUS, altitude: 340, humidity: 0.55 });
-    expect(input.plan).toMatchObject({ hotLaps: 7, outPace: 0.65, paddockTime: 1800 });
-    const { rotor, pad, caliper, ductArea } = input.front.corner;
+    expect(input).toMatchObject({ altitude: 340, humidity: 0.55 });
+    expect(input.sessions).toEqual([
+      {
+        name: 'First run',
+        ambient: 24 + ZERO_CELSIUS,
+        legs: [
+          { kind: 'out', laps: 1, pace: 0.65 },
+          { kind: 'hot', laps: 7, pace: 1 },
+          { kind: 'cool', laps: 1, pace: 0.4 },
+          { kind: 'paddock', duration: 1800, fan: 0 },
+        ],
+      },
+    ]);
+    const { rotor, pad, caliper, air } = input.front.left;
     expect(rotor).toMatchObject({ outerDiameter: 0.345, thickness: 0.03, vaneGap: 0.011, vaneCount: 48 });
     expect(pad.area).toBeCloseTo(74e-4, 12);
     expect(pad.limit).toBeCloseTo(PADS.estate.limit + ZERO_CELSIUS, 9);
     expect(caliper).toMatchObject({ mass: 4.6, fluidMass: 0.06, plateToFluid: 1.4 });
-    expect(ductArea).toBe(0);
+    expect(air).toMatchObject({ ductArea: 0, openness: 0.5, coolingFactor: 1 });
     expect(input.front.boilingPoint).toBe(input.rear.boilingPoint);
   });
 
   it('turns a corner into radians and keeps its hand', () => {
-    const input = sessionInput(setup).circuit;
+    const input = dayInput(setup).circuit;
     if (input.kind !== 'line' || setup.circuit.layout.kind !== 'line') throw new Error('a line was expected');
     const stored = setup.circuit.layout.segments[1];
     const given = input.segments[1];
@@ -72,7 +84,7 @@ describe('from stored units to SI', () => {
 describe('fluid in a car', () => {
   const aged = (ageMonths: number, kind: Car['fluid']['kind']): Car => ({
     ...setup.car,
-    fluid: { kind, ageMonths, waterFirstYearPercent: 2 },
+    fluid: { kind, ageMonths, waterFirstYearPercent: 2, measuredBoilingC: null },
   });
 
   it('boils at its dry point when fresh, lower each month, and a good lower class beats a poor higher one', () => {
@@ -101,7 +113,15 @@ describe('catalogue', () => {
       expect(pad.window[0]).toBeLessThan(pad.window[1]);
       expect(pad.window[1]).toBeLessThanOrEqual(pad.limit);
       expect(pad.plateLimit).toBeLessThan(pad.limit);
-      expect(pad.friction).toBeGreaterThan(0.25);
+      const at = (celsius: number) =>
+        tableAt(uniformTable(pad.friction.map(([t, v]) => [t, v] as const)), celsius);
+      expect(nominalFriction(pad)).toBeGreaterThan(0.3);
+      // Cold bite under the window, most of it within, fade over the limit.
+      const middle = at(0.5 * (pad.window[0] + pad.window[1]));
+      expect(middle).toBeGreaterThan(0.9 * nominalFriction(pad));
+      expect(pad.friction[0][1]).toBeLessThan(middle);
+      expect(at(pad.limit)).toBeLessThan(0.9 * middle);
+      expect(at(pad.limit + 100)).toBeLessThan(at(pad.limit));
     }
   });
 

@@ -3,12 +3,26 @@ import {
   boilingPoint,
   type CircuitInput,
   type Corner,
-  type SessionInput,
+  type DayInput,
+  type Leg,
+  type Side,
+  uniformTable,
   waterAfter,
   ZERO_CELSIUS,
 } from '../core';
-import type { AxleBrakes, Car } from './carSchema';
-import { CALIPER_BODIES, FLUIDS, MOUNTINGS, PADS, PISTONS, ROTOR_MATERIALS } from './catalogue';
+import type { AxleBrakes } from './axleSchema';
+import type { Car } from './carSchema';
+import {
+  CALIPER_BODIES,
+  FLUIDS,
+  MOUNTINGS,
+  nominalFriction,
+  PADS,
+  type PadEntry,
+  PISTONS,
+  ROTOR_MATERIALS,
+  SHIMS,
+} from './catalogue';
 import type { Circuit, CircuitStop } from './circuitSchema';
 import type { Plan, Project } from './projectSchema';
 
@@ -37,8 +51,9 @@ export function fluidWater(car: Car): number {
   return waterAfter(car.fluid.ageMonths * SECONDS_PER_MONTH, car.fluid.waterFirstYearPercent);
 }
 
-/** Boiling point of a car's fluid today, °C. */
+/** Boiling point of a car's fluid today, °C: as measured, else from class, age and water. */
 export function fluidBoilingPointC(car: Car): number {
+  if (car.fluid.measuredBoilingC !== null) return car.fluid.measuredBoilingC;
   const fluid = FLUIDS[car.fluid.kind];
   return (
     boilingPoint(
@@ -49,10 +64,12 @@ export function fluidBoilingPointC(car: Car): number {
 }
 
 /** One wheel's brake of an axle in SI. */
-export function cornerOf(axle: AxleBrakes): Corner {
-  const { rotor, caliper } = axle;
-  const pad = PADS[axle.pad];
+export function cornerOf(axle: AxleBrakes, side: Side = 'left'): Corner {
+  const { rotor, drum, caliper } = axle;
+  const pad: PadEntry = PADS[axle.pad];
   const mounting = MOUNTINGS[rotor.mounting];
+  const pistons = PISTONS[caliper.pistons];
+  const rightDuct = axle.rightDuctAreaCm2 ?? axle.ductAreaCm2;
   return {
     rotor: {
       material: ROTOR_MATERIALS[rotor.material].material,
@@ -60,11 +77,29 @@ export function cornerOf(axle: AxleBrakes): Corner {
       innerDiameter: rotor.innerDiameterMm / 1000,
       thickness: rotor.thicknessMm / 1000,
       vaneGap: rotor.vaneGapMm / 1000,
+      vaneType: rotor.vaneType,
       vaneCount: rotor.vaneCount,
       vaneThickness: rotor.vaneThicknessMm / 1000,
+      surface: rotor.surface,
+      holeCount: rotor.holeCount,
+      holeDiameter: rotor.holeDiameterMm / 1000,
+      slotCount: rotor.slotCount,
+      slotWidth: rotor.slotWidthMm / 1000,
+      slotDepth: rotor.slotDepthMm / 1000,
+      weighedMass: rotor.weighedKg,
+      onePiece: rotor.mounting === 'one-piece',
       hatConductance: mounting.hatConductance,
       hatMass: rotor.hatMassKg,
       hatSpecificHeat: mounting.hatSpecificHeat,
+    },
+    drum: drum && {
+      material: ROTOR_MATERIALS[drum.material].material,
+      innerDiameter: drum.innerDiameterMm / 1000,
+      width: drum.widthMm / 1000,
+      rimThickness: drum.rimThicknessMm / 1000,
+      ribFactor: drum.ribFactor,
+      webMass: drum.webMassKg,
+      shoeMass: drum.shoeMassKg,
     },
     pad: {
       conductivity: pad.conductivity,
@@ -73,6 +108,9 @@ export function cornerOf(axle: AxleBrakes): Corner {
       area: axle.padAreaCm2 / 1e4,
       thickness: axle.padThicknessMm / 1000,
       plateThickness: axle.plateThicknessMm / 1000,
+      shimConductance: SHIMS[axle.shim].conductance,
+      friction: uniformTable(pad.friction.map(([celsius, value]) => [kelvin(celsius), value] as const)),
+      nominalFriction: nominalFriction(pad),
       windowLow: kelvin(pad.window[0]),
       limit: kelvin(pad.limit),
       plateLimit: kelvin(pad.plateLimit),
@@ -81,16 +119,24 @@ export function cornerOf(axle: AxleBrakes): Corner {
       mass: caliper.massKg,
       specificHeat: CALIPER_BODIES[caliper.body].specificHeat,
       wettedArea: caliper.wettedAreaCm2 / 1e4,
-      plateToFluid: PISTONS[caliper.pistons].plateToFluid,
+      plateToFluid: pistons.plateToFluid,
+      pistonCapacity: pistons.capacity,
       plateToBody: 0.6,
       fluidToBody: 2.5,
       fluidMass: caliper.fluidKg,
+      hoseFluidMass: 0.01,
       sealLimit: kelvin(caliper.sealLimitC),
     },
-    ductArea: axle.ductAreaCm2 / 1e4,
-    ductCoefficient: axle.ductCoefficientPercent / 100,
-    recirculation: axle.recirculationPercent / 100,
-    coolingFactor: axle.coolingFactor,
+    air: {
+      ductArea: (side === 'left' ? axle.ductAreaCm2 : rightDuct) / 1e4,
+      ductCoefficient: axle.ductCoefficientPercent / 100,
+      tape: axle.tapePercent / 100,
+      toCaliper: axle.toCaliperPercent / 100,
+      recirculation: axle.recirculationPercent / 100,
+      shield: axle.shieldPercent / 100,
+      openness: axle.opennessPercent / 100,
+      coolingFactor: axle.coolingFactor * (side === 'left' ? axle.leftFactor : axle.rightFactor),
+    },
   };
 }
 
@@ -135,9 +181,13 @@ export function circuitInput(circuit: Circuit): CircuitInput {
 }
 
 /** Everything the computation needs, in SI, from a valid setup. */
-export function sessionInput({ car, circuit, plan }: Setup): SessionInput {
+export function dayInput({ car, circuit, plan }: Setup): DayInput {
   const boiling = kelvin(fluidBoilingPointC(car));
-  const axle = (brakes: AxleBrakes): AxleInput => ({ corner: cornerOf(brakes), boilingPoint: boiling });
+  const axle = (brakes: AxleBrakes): AxleInput => ({
+    left: cornerOf(brakes, 'left'),
+    right: cornerOf(brakes, 'right'),
+    boilingPoint: boiling,
+  });
   return {
     vehicle: {
       mass: car.massKg,
@@ -154,6 +204,8 @@ export function sessionInput({ car, circuit, plan }: Setup): SessionInput {
       slipShare: car.tyres.slipSharePercent / 100,
       frontShare: car.frontSharePercent / 100,
       wheelRadius: car.tyres.rollingRadiusMm / 1000,
+      gravityHeightOverTrack: car.gravityHeightMm / car.trackWidthMm,
+      innerRelief: car.innerReliefPercent / 100,
       recovery: car.recovery && {
         axle: car.recovery.axle,
         power: car.recovery.powerKw * 1000,
@@ -166,20 +218,19 @@ export function sessionInput({ car, circuit, plan }: Setup): SessionInput {
       brakeBuildUp: plan.brakeBuildUpS,
     },
     circuit: circuitInput(circuit),
-    weather: {
-      temperature: kelvin(plan.ambientC),
-      altitude: circuit.altitudeM,
-      humidity: plan.humidityPercent / 100,
-    },
+    altitude: circuit.altitudeM,
+    humidity: plan.humidityPercent / 100,
     front: axle(car.front),
     rear: axle(car.rear),
-    plan: {
-      outLaps: plan.outLaps,
-      hotLaps: plan.hotLaps,
-      coolDownLaps: plan.coolDownLaps,
-      outPace: plan.outPacePercent / 100,
-      coolDownPace: plan.coolDownPacePercent / 100,
-      paddockTime: plan.paddockMin * 60,
-    },
+    sessions: plan.sessions.map((session) => ({
+      name: session.name,
+      ambient: kelvin(session.ambientC),
+      legs: session.legs.map(
+        (leg): Leg =>
+          'laps' in leg
+            ? { kind: leg.kind, laps: leg.laps, pace: leg.pacePercent / 100 }
+            : { kind: leg.kind, duration: leg.minutes * 60, fan: leg.fanKmh / 3.6 },
+      ),
+    })),
   };
 }

@@ -41,6 +41,7 @@ export const QUANTITIES = {
   angle: [unit('°', 1, 1)],
   count: [unit('', 1, 0)],
   factor: [unit('', 1, 3)],
+  friction: [unit('', 1, 2)],
 } as const satisfies Record<string, readonly [Unit] | readonly [Unit, Unit]>;
 
 export type Quantity = keyof typeof QUANTITIES;

@@ -1,14 +1,16 @@
 import type { FluidId, PadId } from './catalogue';
-import type { Project } from './projectSchema';
+import type { PlanLeg, PlanSession, Project } from './projectSchema';
 import type { Setup } from './toCore';
 
 /** What can be moved beside the workbench; stored units. */
 export interface WhatIfValues {
   readonly massKg: number;
+  /** Of the first session; the others move with it */
   readonly ambientC: number;
   /** Both grips of the tyres, % of the saved ones */
   readonly gripPercent: number;
   readonly brakingCommitmentPercent: number;
+  /** In the day's first run of hot laps; the other sessions' runs move with it */
   readonly hotLaps: number;
   readonly frontSharePercent: number;
   readonly frontPad: PadId;
@@ -24,10 +26,10 @@ export type WhatIf = Partial<WhatIfValues>;
 export function savedValues({ car, plan }: Setup): WhatIfValues {
   return {
     massKg: car.massKg,
-    ambientC: plan.ambientC,
+    ambientC: plan.sessions[0].ambientC,
     gripPercent: 100,
     brakingCommitmentPercent: plan.brakingCommitmentPercent,
-    hotLaps: plan.hotLaps,
+    hotLaps: firstHotLeg(plan.sessions.flatMap((session) => session.legs))?.laps ?? 0,
     frontSharePercent: car.frontSharePercent,
     frontPad: car.front.pad,
     rearPad: car.rear.pad,
@@ -38,11 +40,29 @@ export function savedValues({ car, plan }: Setup): WhatIfValues {
   };
 }
 
+const firstHotLeg = (legs: readonly PlanLeg[]) =>
+  legs.find((leg): leg is Extract<PlanLeg, { laps: number }> => leg.kind === 'hot');
+
+/** Sessions in warmer air by some kelvin, and with some more laps in the first hot run of each. */
+function movedSessions(sessions: readonly PlanSession[], warmer: number, more: number): PlanSession[] {
+  return sessions.map((session) => {
+    const hot = firstHotLeg(session.legs);
+    return {
+      ...session,
+      ambientC: session.ambientC + warmer,
+      legs: session.legs.map((leg) =>
+        leg === hot ? { ...hot, laps: Math.min(60, Math.max(1, hot.laps + more)) } : leg,
+      ),
+    };
+  });
+}
+
 const scaled = (grip: number, percent: number) => Math.round(grip * percent * 10) / 1000;
 
 /** A setup with the moved values in it; the saved one is not changed. */
 export function applyWhatIf(setup: Setup, whatIf: WhatIf): Setup {
-  const v = { ...savedValues(setup), ...whatIf };
+  const saved = savedValues(setup);
+  const v = { ...saved, ...whatIf };
   const { car, plan } = setup;
   return {
     ...setup,
@@ -61,8 +81,7 @@ export function applyWhatIf(setup: Setup, whatIf: WhatIf): Setup {
     },
     plan: {
       ...plan,
-      ambientC: v.ambientC,
-      hotLaps: v.hotLaps,
+      sessions: movedSessions(plan.sessions, v.ambientC - saved.ambientC, v.hotLaps - saved.hotLaps),
       brakingCommitmentPercent: v.brakingCommitmentPercent,
     },
   };

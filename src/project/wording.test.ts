@@ -1,25 +1,34 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { type Moment, simulateSession } from '../core';
+import { oneSession } from '../../tests/support/sessions';
+import { type Moment, simulateDay } from '../core';
 import {
   clockText,
+  dayInput,
   METRIC,
   marginText,
   momentText,
   type Plan,
-  sessionInput,
   setupOf,
   temperatureText,
   US,
   verdictText,
 } from './index';
 
-const run = (id: string, plan: Partial<Plan> = {}) => {
+const run = (id: string, change: (plan: Plan) => Plan = (plan) => plan) => {
   const setup = setupOf(demoProject, id);
-  return simulateSession(sessionInput({ ...setup, plan: { ...setup.plan, ...plan } }));
+  return simulateDay(dayInput({ ...setup, plan: change(setup.plan) }));
 };
 const anvil = run('plan-tarn-anvil');
-const moment = (change: Partial<Moment>): Moment => ({ time: 0, lap: 3, stop: 1, paddockTime: 0, ...change });
+const moment = (change: Partial<Moment>): Moment => ({
+  time: 0,
+  session: 0,
+  lap: 3,
+  stop: 1,
+  stand: null,
+  standingTime: 0,
+  ...change,
+});
 
 describe('places in a session', () => {
   it.each([
@@ -27,7 +36,8 @@ describe('places in a session', () => {
     [moment({ lap: 1, stop: 0 }), 'on lap 1 (out lap) at stop 1 (Hammer)'],
     [moment({ lap: 13, stop: 6 }), 'on lap 13 (cool-down) at stop 7 (Ingot)'],
     [moment({ lap: 5, stop: -1 }), 'on lap 5 before the first stop'],
-    [moment({ lap: null, stop: -1, paddockTime: 185 }), '3:05 min after parking'],
+    [moment({ lap: null, stop: -1, stand: 'paddock', standingTime: 185 }), '3:05 min after parking'],
+    [moment({ lap: null, stop: -1, stand: 'pit', standingTime: 61 }), '1:01 min into the pit stop'],
   ])('%j', (at, text) => expect(momentText(at, anvil)).toBe(text));
 });
 
@@ -67,7 +77,7 @@ describe('the verdict’s sentence', () => {
       front: { ...setup.car.front, pad: 'enduro' as const },
       fluid: { ...setup.car.fluid, kind: 'class-3' as const, ageMonths: 60 },
     };
-    const result = simulateSession(sessionInput({ ...setup, car: wet }));
+    const result = simulateDay(dayInput({ ...setup, car: wet }));
     const { sentence, notes, state } = verdictText(result, METRIC);
     expect(state).toBe('Gives out');
     expect(sentence).toMatch(
@@ -76,14 +86,31 @@ describe('the verdict’s sentence', () => {
     expect(notes[0]).toMatch(/the next push can go to the floor/);
   });
 
-  it('adds a bite that is too cold, wherever it is', () => {
-    expect(verdictText(run('plan-skarn-fen'), METRIC).notes.join(' ')).toMatch(
-      /Cold bite: on lap 2 at stop 1 \(Sluice\) the (front|rear) pads are at \d+ °C, under their window from 300 °C/,
+  it('counts a bite that is too cold as plainly as a limit, alone or beside one', () => {
+    const cold = verdictText(run('plan-skarn-fen'), METRIC);
+    expect(cold.state).toBe('Too cold');
+    expect(cold.sentence).toMatch(
+      /^The (front|rear) pads are too cold to bite on lap 2 at stop 1 \(Sluice\): \d+ °C, under their window from 300 °C\.$/,
     );
+    expect(cold.notes.join(' ')).toContain('Nothing passes a limit for heat in 12 hot laps');
+    const { car, ...rest } = setupOf(demoProject, 'plan-skarn-fen');
+    const old = { ...car, fluid: { ...car.fluid, measuredBoilingC: 91 } };
+    const both = verdictText(simulateDay(dayInput({ ...rest, car: old })), METRIC);
+    expect(both.state).toBe('Gives out');
+    expect(both.notes.join(' ')).toMatch(/Cold bite: on lap 2 at stop 1 \(Sluice\) the (front|rear) pads/);
+  });
+
+  it('names sessions where the day has several', () => {
+    expect(verdictText(run('plan-tarn-day'), METRIC).sentence).toMatch(/on lap \d+ of session \d at stop/);
   });
 
   it('names what is closest when nothing is passed', () => {
-    expect(verdictText(run('plan-tarn-fen', { hotLaps: 1 }), METRIC).sentence).toMatch(
+    expect(
+      verdictText(
+        run('plan-tarn-fen', (plan) => oneSession(plan, { hotLaps: 1 })),
+        METRIC,
+      ).sentence,
+    ).toMatch(
       /^Nothing passes a limit in 1 hot lap\. Closest: the (front|rear) [a-z ]+, \d+ K left to (its|their) /,
     );
   });

@@ -1,9 +1,10 @@
 import {
   type AxleName,
+  type DayResult,
   type LimitedPart,
   type Margin,
   type Moment,
-  type SessionResult,
+  type Side,
   ZERO_CELSIUS,
 } from '../core';
 import { formatQuantity, type UnitChoice } from './units';
@@ -36,7 +37,7 @@ export const PART_WORDS: Readonly<
     limit: 'limit',
     means: 'The bond ages and much more heat goes on to pistons and fluid.',
   },
-  caliper: {
+  seal: {
     name: 'caliper seals',
     plural: true,
     limit: 'rating',
@@ -62,7 +63,9 @@ export const PART_WORDS: Readonly<
   },
 };
 
-export const AXLE_WORDS: Readonly<Record<AxleName, string>> = { front: 'front', rear: 'rear' };
+/** "front", or "front left" where the sides differ. */
+export const wheelWords = (axle: AxleName, side: Side | 'both') =>
+  side === 'both' ? axle : `${axle} ${side}`;
 
 export const celsius = (kelvin: number) => kelvin - ZERO_CELSIUS;
 
@@ -77,14 +80,22 @@ export function clockText(seconds: number): string {
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 }
 
-/** Where in a session a moment lies: "on lap 5 at stop 1 (Hammer)". */
-export function momentText(moment: Moment, result: SessionResult): string {
-  if (moment.lap === null) return `${clockText(moment.paddockTime)} min after parking`;
+const severalSessions = (result: DayResult) => result.legs.some((leg) => leg.session > 0);
+
+/** Where in a day a moment lies: "on lap 5 at stop 1 (Hammer)". */
+export function momentText(moment: Moment, result: DayResult): string {
+  const of = severalSessions(result) ? ` of session ${moment.session + 1}` : '';
+  if (moment.lap === null) {
+    const where = moment.stand === 'pit' ? 'into the pit stop' : 'after parking';
+    return moment.standingTime > 0
+      ? `${clockText(moment.standingTime)} min ${where}${of}`
+      : `at the start${of}`;
+  }
   const lap = result.laps[moment.lap - 1];
   const kind = lap.kind === 'hot' ? '' : lap.kind === 'out' ? ' (out lap)' : ' (cool-down)';
-  if (moment.stop < 0) return `on lap ${moment.lap}${kind} before the first stop`;
+  if (moment.stop < 0) return `on lap ${lap.numberInSession}${kind}${of} before the first stop`;
   const name = lap.trace.stops[moment.stop]?.name;
-  return `on lap ${moment.lap}${kind} at stop ${moment.stop + 1}${name ? ` (${name})` : ''}`;
+  return `on lap ${lap.numberInSession}${kind}${of} at stop ${moment.stop + 1}${name ? ` (${name})` : ''}`;
 }
 
 /** What is left to a limit, or how far it was passed, as text. */
@@ -106,11 +117,11 @@ export interface VerdictText {
 const laps = (n: number) => `${n} hot lap${n === 1 ? '' : 's'}`;
 
 /** The verdict as sentences. A prediction is never called safe. */
-export function verdictText(result: SessionResult, units: UnitChoice): VerdictText {
+export function verdictText(result: DayResult, units: UnitChoice): VerdictText {
   const { verdict } = result;
   const { margin } = verdict;
   const words = PART_WORDS[margin.part];
-  const part = `${AXLE_WORDS[margin.axle]} ${words.name}`;
+  const part = `${wheelWords(margin.axle, margin.side)} ${words.name}`;
   const limit = `${words.limit} of ${temperatureText(margin.limit, units)}`;
   const hot = result.laps.filter((lap) => lap.kind === 'hot').length;
   if (result.audit.supplied === 0) {
@@ -121,11 +132,18 @@ export function verdictText(result: SessionResult, units: UnitChoice): VerdictTe
     };
   }
   const notes: string[] = [];
-  if (verdict.coldBite) {
+  if (verdict.coldBite && verdict.kind !== 'too-cold') {
     const cold = verdict.coldBite;
     notes.push(
-      `Cold bite: ${momentText(cold.at, result)} the ${AXLE_WORDS[cold.axle]} pads are at ${temperatureText(cold.worst, units)}, under their window from ${temperatureText(cold.limit, units)}; the first push there bites late.`,
+      `Cold bite: ${momentText(cold.at, result)} the ${wheelWords(cold.axle, cold.side)} pads are at ${temperatureText(cold.worst, units)}, under their window from ${temperatureText(cold.limit, units)}; the first push there bites late.`,
     );
+  }
+  if (verdict.kind === 'too-cold') {
+    return {
+      state: 'Too cold',
+      sentence: `The ${part} are too cold to bite ${momentText(margin.at, result)}: ${temperatureText(margin.worst, units)}, under their window from ${temperatureText(margin.limit, units)}.`,
+      notes: [`${words.means} Nothing passes a limit for heat in ${laps(hot)}.`],
+    };
   }
   const its = words.plural ? 'their' : 'its';
   if (margin.passed) {

@@ -1,20 +1,25 @@
 import * as Comlink from 'comlink';
-import { type SessionInput, type SessionResult, simulateSession } from '../core';
+import { type Corner, type DayInput, type DayResult, type Outlook, outlook, simulateDay } from '../core';
 import { type ReadResult, readProject } from '../project';
 
 /** Everything heavy the page asks for. */
 const engine = {
-  simulate(input: SessionInput): SessionResult {
-    const result = simulateSession(input);
+  simulate(input: DayInput): DayResult {
+    const result = simulateDay(input);
     return Comlink.transfer(result, buffersOf(result));
   },
-  /** The same session with all forced cooling multiplied by a factor. */
-  simulateCooled(input: SessionInput, coolingFactor: number): SessionResult {
-    const scale = (axle: SessionInput['front']) => ({
-      ...axle,
-      corner: { ...axle.corner, coolingFactor: axle.corner.coolingFactor * coolingFactor },
+  /** The same day with all forced cooling multiplied by a factor. */
+  simulateCooled(input: DayInput, coolingFactor: number): DayResult {
+    const scale = (corner: Corner): Corner => ({
+      ...corner,
+      air: { ...corner.air, coolingFactor: corner.air.coolingFactor * coolingFactor },
     });
-    return engine.simulate({ ...input, front: scale(input.front), rear: scale(input.rear) });
+    const axle = (a: DayInput['front']) => ({ ...a, left: scale(a.left), right: scale(a.right) });
+    return engine.simulate({ ...input, front: axle(input.front), rear: axle(input.rear) });
+  },
+  /** How long a session can go on; takes a second or more. */
+  outlook(input: DayInput, session: number): Outlook {
+    return outlook(input, session);
   },
   readProject(text: string): ReadResult {
     return readProject(text);

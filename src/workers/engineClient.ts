@@ -13,22 +13,36 @@ export class EngineClient {
   private remote: Comlink.Remote<Engine> | null = null;
   private readonly waiting = new Set<(error: EngineError) => void>();
 
-  constructor(private readonly create: () => Worker = createWorker) {}
+  /** @param patience longest wait for an answer, ms */
+  constructor(
+    private readonly create: () => Worker = createWorker,
+    private readonly patience = PATIENCE,
+  ) {}
 
-  /** Calls the engine. @throws EngineError when the worker dies or stays silent; the next call starts a new one */
-  async call<T>(use: (engine: Comlink.Remote<Engine>) => Promise<T>): Promise<T> {
+  /**
+   * Calls the engine.
+   * @param signal aborted, the computation is ended with its worker
+   * @throws EngineError when the worker dies or stays silent or is aborted; the next call starts a new one
+   */
+  async call<T>(use: (engine: Comlink.Remote<Engine>) => Promise<T>, signal?: AbortSignal): Promise<T> {
+    const abort = () => this.die('The computation was cancelled.');
+    signal?.addEventListener('abort', abort);
     const engine = this.start();
     let timer: ReturnType<typeof setTimeout> | undefined;
     let fail: ((error: EngineError) => void) | undefined;
     const death = new Promise<never>((_, reject) => {
       fail = reject;
       this.waiting.add(reject);
-      timer = setTimeout(() => this.die('The computation did not answer within 20 seconds.'), PATIENCE);
+      timer = setTimeout(
+        () => this.die(`The computation did not answer within ${this.patience / 1000} seconds.`),
+        this.patience,
+      );
     });
     try {
       return await Promise.race([use(engine), death]);
     } finally {
       clearTimeout(timer);
+      signal?.removeEventListener('abort', abort);
       if (fail) this.waiting.delete(fail);
     }
   }

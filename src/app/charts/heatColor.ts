@@ -15,3 +15,9 @@ export function heatColor(share: number): string {
   const [l, c, h] = heatOklch(share);
   return `oklch(${l.toFixed(3)} ${c.toFixed(3)} ${h.toFixed(1)})`;
 }
+
+/** The whole ramp as a CSS gradient from left to right. */
+export function heatGradient(): string {
+  const stops = Array.from({ length: 9 }, (_, i) => heatColor(i / 8));
+  return `linear-gradient(to right, ${stops.join(', ')})`;
+}

@@ -2,14 +2,21 @@ import type { Verdict } from '../../core';
 
 const TITLES: Record<Verdict['kind'], string> = {
   'gives-out': 'Passes a limit',
+  'too-cold': 'Too cold to bite',
   close: 'Close to a limit',
   'in-hand': 'Nothing passes a limit',
 };
 
-/** A state by its shape first, its colour second: a wedge through a line, a wedge at it, a wedge short of it. */
+const LOOKS: Record<Verdict['kind'], { reach: number; colour: string }> = {
+  'gives-out': { reach: 17, colour: 'var(--over)' },
+  'too-cold': { reach: 4, colour: 'var(--rear)' },
+  close: { reach: 11.5, colour: 'var(--close)' },
+  'in-hand': { reach: 7, colour: 'var(--act)' },
+};
+
+/** A state by its shape first, its colour second: a wedge through a line, at it, short of it, or hardly begun. */
 export function StateMark({ kind, className = '' }: { kind: Verdict['kind']; className?: string }) {
-  const reach = kind === 'gives-out' ? 17 : kind === 'close' ? 11.5 : 7;
-  const colour = kind === 'gives-out' ? 'var(--over)' : kind === 'close' ? 'var(--close)' : 'var(--act)';
+  const { reach, colour } = LOOKS[kind];
   return (
     <svg viewBox="0 0 18 18" width={18} height={18} className={`shrink-0 ${className}`} role="img">
       <title>{TITLES[kind]}</title>

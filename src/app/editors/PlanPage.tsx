@@ -2,6 +2,7 @@ import { useParams } from 'react-router';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
 import { useProject, useSetup } from '../state/context';
+import { DayEditor } from './DayEditor';
 import { Missing, PageHead } from './PageHead';
 import { Field, Section } from './Section';
 import { useItem } from './useItem';
@@ -39,15 +40,12 @@ export function PlanPage() {
           onChange={(circuitId) => editing.set(['circuitId'], circuitId, 'Circuit of the plan')}
         />
       </Section>
-      <Section title="The session">
-        {['outLaps', 'outPacePercent', 'hotLaps', 'coolDownLaps', 'coolDownPacePercent', 'paddockMin'].map(
+      <Section title="The driver and the air">
+        {['brakingCommitmentPercent', 'corneringCommitmentPercent', 'brakeBuildUpS', 'humidityPercent'].map(
           field,
         )}
       </Section>
-      <Section title="The driver">
-        {['brakingCommitmentPercent', 'corneringCommitmentPercent', 'brakeBuildUpS'].map(field)}
-      </Section>
-      <Section title="The weather">{['ambientC', 'humidityPercent'].map(field)}</Section>
+      <DayEditor editing={editing} />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Shelf } from '../../project';
 import { NumberField } from '../components/NumberField';
-import { infoAt } from './paths';
+import { infoAt, type Path } from './paths';
 import type { Editing } from './useItem';
 
 /** A titled group of fields. */
@@ -23,13 +23,14 @@ export function Field<S extends Shelf>({
 }: {
   shelf: S;
   editing: Editing<S>;
-  path: readonly string[];
+  path: Path;
 }) {
   const info = infoAt(shelf, path);
   return (
     <NumberField
       info={info}
-      value={editing.get(path) as number}
+      nullable={info.nullable}
+      value={editing.get(path) as number | null}
       onCommit={(value) => editing.set(path, value, info.title)}
     />
   );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { applyWhatIf, type Circuit, sessionInput, stopsFromLap } from '../../project';
+import { applyWhatIf, type Circuit, dayInput, stopsFromLap } from '../../project';
 import { useEngine, useSetup, useStore } from '../state/context';
 
 /** Writes the lap, as the selected plan's car drives it, down as a list of stops: a new circuit beside this one. */
@@ -15,7 +15,7 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
     setBusy(true);
     try {
       const wanted = applyWhatIf({ ...setup, circuit }, {});
-      const result = await engine.call((remote) => remote.simulate(sessionInput(wanted)));
+      const result = await engine.call((remote) => remote.simulate(dayInput(wanted)));
       const stops = stopsFromLap(result.trace);
       if (stops.length === 0) {
         toast('This lap has no stop: nothing is braked for.');

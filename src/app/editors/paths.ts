@@ -30,32 +30,36 @@ export function setAt(value: unknown, path: Path, next: unknown): unknown {
   return copy;
 }
 
-/** The schema at a path of names. */
-function schemaAt(schema: z.ZodType, path: readonly string[]): z.ZodType | null {
+/** The schema at a path of names and indices. */
+function schemaAt(
+  schema: z.ZodType,
+  path: readonly string[],
+): { schema: z.ZodType; nullable: boolean } | null {
   let at: z.ZodType = schema;
   for (const key of path) {
     if (at instanceof z.ZodNullable) at = at.unwrap() as z.ZodType;
-    if (!(at instanceof z.ZodObject)) return null;
-    const next = at.shape[key] as z.ZodType | undefined;
+    const next =
+      at instanceof z.ZodArray ? at.element : at instanceof z.ZodObject ? at.shape[key] : undefined;
     if (!next) return null;
-    at = next;
+    at = next as z.ZodType;
   }
-  return at instanceof z.ZodNullable ? (at.unwrap() as z.ZodType) : at;
+  const nullable = at instanceof z.ZodNullable;
+  return { schema: nullable ? ((at as z.ZodNullable).unwrap() as z.ZodType) : at, nullable };
 }
 
 /** Title of the number at a dotted path, or null. */
 export function titleAt(schema: z.ZodType, path: string): string | null {
-  const found = schemaAt(schema, path.split('.'));
+  const found = schemaAt(schema, path.replace(/\[(\d+)\]/g, '.$1').split('.'));
   try {
-    return found && fieldInfo(found).title;
+    return found && fieldInfo(found.schema).title;
   } catch {
     return null;
   }
 }
 
 /** The description of a number of a car, a circuit or a plan. */
-export function infoAt(shelf: Shelf, path: readonly string[]): FieldInfo & FieldLimits {
-  const found = schemaAt(SCHEMAS[shelf], path);
+export function infoAt(shelf: Shelf, path: Path): FieldInfo & FieldLimits & { readonly nullable: boolean } {
+  const found = schemaAt(SCHEMAS[shelf], path.map(String));
   if (!found) throw new RangeError(`infoAt: ${shelf} has no ${path.join('.')}`);
-  return fieldInfo(found);
+  return { ...fieldInfo(found.schema), nullable: found.nullable };
 }

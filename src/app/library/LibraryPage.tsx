@@ -210,7 +210,12 @@ function describe(project: Project, shelf: Shelf, id: string, units: ReturnType<
     const plan = project.plans.find((p) => p.id === id);
     const car = project.cars.find((c) => c.id === plan?.carId);
     const circuit = project.circuits.find((c) => c.id === plan?.circuitId);
-    return plan && car && circuit ? `${car.name} at ${circuit.name}, ${plan.hotLaps} hot laps` : '';
+    if (!plan || !car || !circuit) return '';
+    const hot = plan.sessions
+      .flatMap((s) => s.legs)
+      .reduce((n, leg) => n + (leg.kind === 'hot' ? leg.laps : 0), 0);
+    const sessions = plan.sessions.length === 1 ? '' : `, ${plan.sessions.length} sessions`;
+    return `${car.name} at ${circuit.name}, ${hot} hot laps${sessions}`;
   }
   if (shelf === 'cars') {
     const car = project.cars.find((c) => c.id === id);

@@ -3,14 +3,14 @@ import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { toast } from 'sonner';
 import { demoProject } from '../../../demo/project';
-import type { SessionResult } from '../../core';
+import type { DayResult } from '../../core';
 import {
+  dayInput,
   projectJsonSchema,
   QUANTITIES,
   type Quantity,
   resultDocument,
   SWITCHABLE,
-  sessionInput,
   stopsCsv,
   tracesCsv,
   writeProject,
@@ -58,9 +58,9 @@ export function FilesMenu() {
   const engine = useEngine();
   const units = useUnits();
   const openImport = useImport();
-  const withResult = async (use: (result: SessionResult) => void) => {
+  const withResult = async (use: (result: DayResult) => void) => {
     try {
-      use(await engine.call((remote) => remote.simulate(sessionInput(setup))));
+      use(await engine.call((remote) => remote.simulate(dayInput(setup))));
     } catch (error) {
       toast.error(`Nothing was exported. ${(error as Error).message}`);
     }
@@ -80,14 +80,18 @@ export function FilesMenu() {
       <Head>Of “{plan.name}”, as saved</Head>
       <Item
         onSelect={() =>
-          withResult((r) => download(fileName(plan.name, '-stops.csv'), stopsCsv(r, units), 'text/csv'))
+          withResult((r) =>
+            download(fileName(plan.name, '-stops.csv'), stopsCsv(setup, r, units), 'text/csv'),
+          )
         }
       >
         Stop list (CSV)
       </Item>
       <Item
         onSelect={() =>
-          withResult((r) => download(fileName(plan.name, '-trace.csv'), tracesCsv(r, units), 'text/csv'))
+          withResult((r) =>
+            download(fileName(plan.name, '-trace.csv'), tracesCsv(setup, r, units), 'text/csv'),
+          )
         }
       >
         Traces (CSV)

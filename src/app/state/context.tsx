@@ -6,10 +6,13 @@ import type { ProjectState, ProjectStore } from './projectStore';
 
 const StoreContext = createContext<ProjectStore | null>(null);
 const EngineContext = createContext<EngineClient | null>(null);
+const BackgroundContext = createContext<EngineClient | null>(null);
 
 /** Gives the whole page its project and its engine. */
 export function Providers({ store, children }: { store: ProjectStore; children: ReactNode }) {
   const engine = useMemo(() => new EngineClient(), []);
+  // Long computations have a worker of their own, so that a moving control never waits for them.
+  const background = useMemo(() => new EngineClient(undefined, 120_000), []);
   // Answers come from the worker: never stale, not worth asking twice, and too large to keep for long.
   const queries = useMemo(
     () =>
@@ -29,7 +32,9 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
   return (
     <StoreContext value={store}>
       <EngineContext value={engine}>
-        <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+        <BackgroundContext value={background}>
+          <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+        </BackgroundContext>
       </EngineContext>
     </StoreContext>
   );
@@ -44,6 +49,13 @@ export function useStore(): ProjectStore {
 export function useEngine(): EngineClient {
   const engine = useContext(EngineContext);
   if (!engine) throw new Error('useEngine: no Providers above');
+  return engine;
+}
+
+/** The worker for computations that take seconds. */
+export function useBackground(): EngineClient {
+  const engine = useContext(BackgroundContext);
+  if (!engine) throw new Error('useBackground: no Providers above');
   return engine;
 }
 

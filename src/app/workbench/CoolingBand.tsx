@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { sessionInput, verdictText } from '../../project';
-import { marginState, StateMark } from '../components/StateMark';
+import { dayInput, verdictText } from '../../project';
+import { StateMark } from '../components/StateMark';
 import { useEngine } from '../state/context';
 import { useUnits } from '../state/preferences';
 import type { Computed } from './useSession';
@@ -24,7 +24,7 @@ export function CoolingBand({ computed }: { computed: Computed }) {
     queryKey: ['cooling band', settled ? JSON.stringify(settled.setup) : null],
     enabled: settled !== null,
     queryFn: async () => {
-      const input = sessionInput((settled as Computed).setup);
+      const input = dayInput((settled as Computed).setup);
       const results = [];
       for (const factor of FACTORS)
         results.push(await engine.call((remote) => remote.simulateCooled(input, factor)));
@@ -42,14 +42,11 @@ export function CoolingBand({ computed }: { computed: Computed }) {
     >
       {FACTORS.map((factor, k) => {
         const result = fresh ? fresh[k] : null;
-        const { margin } = result?.verdict ?? {};
+        const { kind } = result?.verdict ?? {};
         return (
           <li key={factor} className="flex items-start gap-1.5 text-dim">
-            {margin ? (
-              <StateMark
-                kind={marginState(margin.share, margin.passed !== null)}
-                className="mt-[3px] h-[13px] w-[13px]"
-              />
+            {kind ? (
+              <StateMark kind={kind} className="mt-[3px] h-[13px] w-[13px]" />
             ) : (
               <span className="w-[13px]" />
             )}

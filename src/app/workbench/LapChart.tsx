@@ -7,7 +7,9 @@ import { useUnits } from '../state/preferences';
 import { LapStepper } from './LapStepper';
 import { drawLap, ends, HEAT } from './lapDrawing';
 import { lapSamples } from './lapSlice';
+import { SideChoice } from './SideChoice';
 import { placeNumbers, StopButtons } from './StopButtons';
+import { type Selection, shownRecords } from './selection';
 import type { ChartProps, Computed } from './useSession';
 
 const LEFT = 44;
@@ -31,14 +33,14 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
     [first, last, width],
   );
   const drawing = useMemo(
-    () => drawLap(computed, selection.lap, x, units, ghost),
-    [computed, selection.lap, x, units, ghost],
+    () => drawLap(computed, selection, x, units, ghost),
+    [computed, selection, x, units, ghost],
   );
   const shadow = useMemo(() => {
     if (!ghost) return null;
     const ghostLap = Math.min(selection.lap, ghost.result.laps.length);
-    return drawLap(ghost, ghostLap, x, units, computed);
-  }, [ghost, selection.lap, x, units, computed]);
+    return drawLap(ghost, { ...selection, lap: ghostLap }, x, units, computed);
+  }, [ghost, selection, x, units, computed]);
 
   const middles = lap.trace.stops.map((s) =>
     x(0.5 * (lap.trace.distance[s.startIndex] + lap.trace.distance[s.endIndex])),
@@ -58,7 +60,10 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
     <figure className="panel px-2 pt-2 pb-1" aria-label={`Lap ${selection.lap} over distance`}>
       <div className="flex flex-wrap items-center justify-between gap-x-3 pb-1">
         <Legend ghost={ghost !== null} />
-        <LapStepper result={result} selection={selection} onSelect={onSelect} />
+        <span className="flex flex-wrap items-center gap-2">
+          <SideChoice result={result} selection={selection} onSelect={onSelect} />
+          <LapStepper computed={computed} selection={selection} onSelect={onSelect} />
+        </span>
       </div>
       <div ref={ref} className="relative">
         <div className="relative mb-1" style={{ height: rows * 21 }}>
@@ -173,7 +178,7 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
       </div>
       <figcaption className="caption min-h-[1.5em] px-1 pb-1">
         {pointed !== null
-          ? pointText(computed, selection.lap, pointed, units)
+          ? pointText(computed, selection, pointed, units)
           : stop &&
             `Stop ${selection.stop + 1}${stop.name ? `, ${stop.name}` : ''}: ${formatQuantity(stop.entrySpeed * 3.6, 'speed', units)} to ${formatQuantity(stop.exitSpeed * 3.6, 'speed', units)}, ${formatQuantity(stop.energy / 1000, 'energy', units)} in ${stop.duration.toFixed(1)} s, then ${stop.airTime.toFixed(1)} s of air`}
       </figcaption>
@@ -217,14 +222,19 @@ function nearestStop(trace: Computed['result']['trace'], distance: number): numb
   return best;
 }
 
-function pointText({ result }: Computed, lapNumber: number, distance: number, units: UnitChoice): string {
+function pointText(
+  { result }: Computed,
+  { lap: lapNumber, side }: Selection,
+  distance: number,
+  units: UnitChoice,
+): string {
   const { trace } = result.laps[lapNumber - 1];
   const [from, to] = lapSamples(result, lapNumber);
   let i = from;
   while (i < to - 1 && result.record.distance[i] < distance) i++;
   let k = 0;
   while (k < trace.distance.length - 2 && trace.distance[k + 1] < distance) k++;
-  const { front, rear } = result.record;
+  const { front, rear } = shownRecords(result, side);
   const t = (values: Float64Array) => formatQuantity(celsius(values[i]), 'temperature', units);
   return `${formatQuantity(distance, 'distance', units)}: ${formatQuantity(trace.speed[k] * 3.6, 'speed', units)} · front bulk ${t(front.rotorBulk)}, face ${t(front.rotorFace)}, fluid ${t(front.fluid)} · rear bulk ${t(rear.rotorBulk)}, face ${t(rear.rotorFace)}`;
 }

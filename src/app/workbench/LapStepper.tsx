@@ -1,20 +1,27 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import type { SessionResult } from '../../core';
 import { type Selection, stepLap } from './selection';
+import type { Computed } from './useSession';
 
 const KINDS = { out: 'out lap', hot: 'hot lap', cool: 'cool-down lap' } as const;
 
-/** Which lap of the session the lap chart, the map and the stop list show. */
+/** Which lap of the day the lap chart, the map and the stop list show. */
 export function LapStepper({
-  result,
+  computed,
   selection,
   onSelect,
 }: {
-  result: SessionResult;
+  computed: Computed;
   selection: Selection;
   onSelect: (selection: Selection) => void;
 }) {
-  const { laps } = result;
+  const { laps } = computed.result;
+  const { sessions } = computed.setup.plan;
+  const inSession = sessions.map((_, session) => laps.filter((lap) => lap.session === session));
+  const option = (lap: (typeof laps)[number]) => (
+    <option key={lap.number} value={lap.number}>
+      {`Lap ${lap.numberInSession} of ${inSession[lap.session].length}, ${KINDS[lap.kind]}`}
+    </option>
+  );
   return (
     <div className="flex items-center gap-1">
       <button
@@ -35,11 +42,14 @@ export function LapStepper({
         value={selection.lap}
         onChange={(event) => onSelect({ ...selection, lap: Number(event.target.value) })}
       >
-        {laps.map((lap) => (
-          <option key={lap.number} value={lap.number}>
-            {`Lap ${lap.number} of ${laps.length}, ${KINDS[lap.kind]}`}
-          </option>
-        ))}
+        {sessions.length === 1
+          ? laps.map(option)
+          : sessions.map((session, k) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: two sessions may have one name
+              <optgroup key={k} label={session.name}>
+                {inSession[k].map(option)}
+              </optgroup>
+            ))}
       </select>
       <button
         type="button"

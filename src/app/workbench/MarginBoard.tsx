@@ -9,6 +9,7 @@ import {
   temperatureText,
   type UnitChoice,
 } from '../../project';
+import { How } from '../components/How';
 import { marginState, StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
 import type { Selection } from './selection';
@@ -20,7 +21,7 @@ const ORDER: readonly LimitedPart[] = [
   'padFace',
   'plate',
   'fluid',
-  'caliper',
+  'seal',
   'hub',
   'bite',
 ];
@@ -30,7 +31,7 @@ const ROW_NAMES: Record<LimitedPart, string> = {
   padFace: 'Pad face',
   plate: 'Pad plate',
   fluid: 'Fluid',
-  caliper: 'Caliper seals',
+  seal: 'Caliper seals',
   hub: 'Wheel bearing',
   bite: 'Cold bite',
 };
@@ -50,7 +51,7 @@ export const MarginBoard = memo(function MarginBoard({
     <section className="panel relative overflow-x-auto px-3 py-2" aria-label="Margins">
       <table className="w-full text-[13px]">
         <caption className="sr-only">
-          Worst temperature of each part against its limit, for one wheel of each axle
+          Worst temperature of each part against its limit, for the worse wheel of each axle
         </caption>
         <thead>
           <tr className="text-left">
@@ -63,7 +64,8 @@ export const MarginBoard = memo(function MarginBoard({
           {ORDER.map((part) => (
             <tr key={part} className="border-t border-rule/60 align-top">
               <th className="py-1.5 pr-2 text-left font-[520] narrow" title={PART_WORDS[part].means}>
-                {ROW_NAMES[part]}
+                {ROW_NAMES[part]}{' '}
+                <How topic={part} computed={computed} name={ROW_NAMES[part].toLowerCase()} />
                 {part === 'bite' && <span className="caption block font-normal">should pass its mark</span>}
               </th>
               {AXLES.map((axle) => (
@@ -85,8 +87,10 @@ export const MarginBoard = memo(function MarginBoard({
   );
 });
 
+/** The smaller margin of an axle's two wheels. */
 function find(computed: Computed, axle: AxleName, part: LimitedPart): Margin | null {
-  return computed.result.margins.find((m) => m.axle === axle && m.part === part) ?? null;
+  const both = computed.result.margins.filter((m) => m.axle === axle && m.part === part);
+  return both.length === 0 ? null : both.reduce((a, b) => (b.share < a.share ? b : a));
 }
 
 const BAR = 74; // % of the width at which the limit stands
@@ -105,16 +109,17 @@ function Gauge({
   onSelect: (selection: Selection) => void;
 }) {
   if (!margin) return <span className="text-dim">no hot lap braked</span>;
-  const { plan } = computed.setup;
+  const ambient = computed.setup.plan.sessions[margin.at.session].ambientC;
   const reach = (m: Margin) => {
-    const share = (celsius(m.worst) - plan.ambientC) / Math.max(1, celsius(m.limit) - plan.ambientC);
+    const share = (celsius(m.worst) - ambient) / Math.max(1, celsius(m.limit) - ambient);
     return Math.min(100, Math.max(0, share * BAR));
   };
   const state = marginState(margin.share, margin.passed !== null);
   const when = momentText(margin.at, computed.result);
   const change = before ? margin.margin - before.margin : 0;
   const go = () => {
-    if (margin.at.lap !== null) onSelect({ lap: margin.at.lap, stop: Math.max(0, margin.at.stop) });
+    if (margin.at.lap !== null)
+      onSelect({ lap: margin.at.lap, stop: Math.max(0, margin.at.stop), side: 'hotter' });
   };
   const fill = state === 'gives-out' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
   return (
@@ -142,6 +147,7 @@ function Gauge({
         </span>
       </span>
       <span className="caption mt-0.5 block">
+        {margin.side !== 'both' && `${margin.side}, `}
         <span className="text-ink">{temperatureText(margin.worst, units)}</span> of{' '}
         {temperatureText(margin.limit, units)},{' '}
         {marginText(margin, units).replace('above the window’s low end', 'above')}

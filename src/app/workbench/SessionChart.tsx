@@ -1,11 +1,13 @@
 import { scaleLinear } from 'd3-scale';
-import { memo, useMemo } from 'react';
+import { memo, useMemo, useState } from 'react';
+import { type DayResult, WHEELS } from '../../core';
 import { celsius, toShown, type UnitChoice, unitOf } from '../../project';
 import { PlaceAxis, ValueAxis } from '../charts/Axis';
 import { densePath } from '../charts/paths';
 import { useWidth } from '../charts/useSize';
 import { useUnits } from '../state/preferences';
 import { topTemperature } from './lapSlice';
+import { type ShownSide, shownRecords } from './selection';
 import type { ChartProps, Computed } from './useSession';
 
 const LEFT = 44;
@@ -18,25 +20,43 @@ const HEIGHT = 380;
 export const SessionChart = memo(function SessionChart({ computed, ghost, selection, onSelect }: ChartProps) {
   const units = useUnits();
   const [ref, width] = useWidth<HTMLDivElement>(560);
-  const { result } = computed;
-  const end = result.record.time[result.record.time.length - 1];
-  const longest = Math.max(end, ghost ? ghost.result.record.time[ghost.result.record.time.length - 1] : 0);
+  const { result, setup } = computed;
+  const [wholeDay, setWholeDay] = useState(false);
+  const { side } = selection;
+  const session = wholeDay ? null : result.laps[selection.lap - 1].session;
+  const [start, end] = spanOf(result, session);
+  const longest = Math.max(end, ghost ? spanOf(ghost.result, session)[1] : 0);
   const x = useMemo(
     () =>
       scaleLinear()
-        .domain([0, longest])
+        .domain([start, longest])
         .range([LEFT, width - RIGHT]),
-    [longest, width],
+    [start, longest, width],
   );
-  const drawing = useMemo(() => draw(computed, ghost, x, units), [computed, ghost, x, units]);
-  const shadow = useMemo(() => (ghost ? draw(ghost, computed, x, units) : null), [ghost, computed, x, units]);
+  const drawing = useMemo(
+    () => draw(computed, ghost, [start, end], side, x, units),
+    [computed, ghost, start, end, side, x, units],
+  );
+  const shadow = useMemo(
+    () => (ghost ? draw(ghost, computed, spanOf(ghost.result, session), side, x, units) : null),
+    [ghost, computed, session, side, x, units],
+  );
+  const laps = result.laps.filter((lap) => session === null || lap.session === session);
+  const stands = result.legs.filter(
+    (leg) => (leg.kind === 'pit' || leg.kind === 'paddock') && (session === null || leg.session === session),
+  );
   const degree = unitOf('temperature', units).label;
-  const narrow = result.laps.length > 0 && x(result.laps[0].lapTime) - x(0) < 18;
+  const narrow = laps.length > 0 && x(laps[0].startTime + laps[0].lapTime) - x(laps[0].startTime) < 18;
   return (
     <figure className="panel px-2 pt-2 pb-1" aria-label="Session over time">
-      <div className="caption flex flex-wrap gap-x-4 px-1" aria-hidden="true">
+      <div className="caption flex flex-wrap gap-x-4 px-1">
         <span>above: rotor bulk, and face at its peaks (pale)</span>
         <span>below: fluid thick, caliper thin; rear dashed</span>
+        {setup.plan.sessions.length > 1 && (
+          <button type="button" className="ml-auto underline" onClick={() => setWholeDay(!wholeDay)}>
+            {wholeDay ? 'Show one session' : 'Show the whole day'}
+          </button>
+        )}
       </div>
       <div ref={ref}>
         <svg
@@ -46,7 +66,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
           role="img"
           aria-label="Temperatures over the session, lap by lap; the margins beside it have the peaks"
         >
-          {result.laps.map((lap) => {
+          {laps.map((lap) => {
             const from = x(lap.startTime);
             const wide = x(lap.startTime + lap.lapTime) - from;
             const chosen = lap.number === selection.lap;
@@ -57,7 +77,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
                 className="cursor-pointer"
                 onClick={() => onSelect({ ...selection, lap: lap.number })}
               >
-                <title>{`Lap ${lap.number}, ${lap.kind === 'hot' ? 'hot' : lap.kind === 'out' ? 'out lap' : 'cool-down lap'}`}</title>
+                <title>{`Lap ${lap.numberInSession}, ${lap.kind === 'hot' ? 'hot' : lap.kind === 'out' ? 'out lap' : 'cool-down lap'}`}</title>
                 <rect
                   x={from}
                   y={8}
@@ -67,7 +87,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
                   opacity={0.14}
                 />
                 <line x1={from} x2={from} y1={8} y2={WET[1]} stroke="var(--rule)" strokeWidth={0.7} />
-                {(!narrow || lap.number % 5 === 0 || chosen) && (
+                {(!narrow || lap.numberInSession % 5 === 0 || chosen) && (
                   <text
                     x={from + wide / 2}
                     y={19}
@@ -77,33 +97,35 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
                     fill={chosen ? 'var(--ink)' : 'var(--dim)'}
                     className="narrow"
                   >
-                    {lap.kind === 'out' ? 'out' : lap.kind === 'cool' ? 'cool' : lap.number}
+                    {lap.kind === 'out' ? 'out' : lap.kind === 'cool' ? 'cool' : lap.numberInSession}
                   </text>
                 )}
               </g>
             );
           })}
-          {end > result.drivingTime && (
-            <g>
+          {stands.map((leg) => (
+            <g key={leg.startTime}>
               <rect
-                x={x(result.drivingTime)}
+                x={x(leg.startTime)}
                 y={8}
-                width={x(end) - x(result.drivingTime)}
+                width={x(leg.endTime) - x(leg.startTime)}
                 height={WET[1] - 8}
                 fill="var(--sunk)"
                 opacity={0.7}
               />
-              <text x={x(result.drivingTime) + 6} y={19} fontSize={11} fill="var(--dim)" className="narrow">
-                paddock
-              </text>
+              {x(leg.endTime) - x(leg.startTime) > 44 && (
+                <text x={x(leg.startTime) + 6} y={19} fontSize={11} fill="var(--dim)" className="narrow">
+                  {leg.kind}
+                </text>
+              )}
             </g>
-          )}
+          ))}
           <g pointerEvents="none">
             <ValueAxis left={LEFT} right={width - RIGHT} scale={drawing.hot} ticks={4} unit={degree} />
             <ValueAxis left={LEFT} right={width - RIGHT} scale={drawing.wet} ticks={4} unit={degree} />
             <PlaceAxis
               scale={scaleLinear()
-                .domain([0, longest / 60])
+                .domain([0, (longest - start) / 60])
                 .range([LEFT, width - RIGHT])}
               y={WET[1]}
               ticks={Math.max(3, Math.round(width / 80))}
@@ -152,39 +174,60 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
   );
 });
 
-function draw(computed: Computed, other: Computed | null, x: (v: number) => number, units: UnitChoice) {
-  const { record, margins } = computed.result;
+/** Start and end of a session, or of the whole day, s. */
+function spanOf(result: DayResult, session: number | null): readonly [number, number] {
+  const legs = result.legs.filter((leg) => session === null || leg.session === session);
+  return legs.length === 0 ? [0, 0] : [legs[0].startTime, legs[legs.length - 1].endTime];
+}
+
+function draw(
+  { result }: Computed,
+  other: Computed | null,
+  [start, end]: readonly [number, number],
+  side: ShownSide,
+  x: (v: number) => number,
+  units: UnitChoice,
+) {
+  const { time } = result.record;
+  const { front, rear } = shownRecords(result, side);
   const degree = unitOf('temperature', units);
-  const boil = margins.find((m) => m.part === 'fluid')?.limit ?? 500;
-  const wettest = (c: Computed | null) =>
-    c
+  const boil = boilingPoint(result) ?? 500;
+  const wettest = (r: DayResult | undefined) =>
+    r
       ? Math.max(
-          c.result.peaks.front.fluid,
-          c.result.peaks.rear.fluid,
-          c.result.peaks.front.caliper,
-          c.result.peaks.rear.caliper,
-          c.result.margins.find((m) => m.part === 'fluid')?.limit ?? 0,
+          ...WHEELS.map((wheel) => Math.max(r.peaks[wheel].fluid, r.peaks[wheel].caliper)),
+          boilingPoint(r) ?? 0,
         )
       : 0;
   const shown = (value: number) => toShown(value, degree);
   const hot = scaleLinear()
-    .domain([0, shown(Math.ceil((topTemperature([computed.result, other?.result]) + 20) / 50) * 50)])
+    .domain([0, shown(Math.ceil((topTemperature([result, other?.result]) + 20) / 50) * 50)])
     .range([HOT[1], HOT[0]]);
   const wet = scaleLinear()
-    .domain([0, shown(Math.ceil((celsius(Math.max(wettest(computed), wettest(other))) + 15) / 25) * 25)])
+    .domain([
+      0,
+      shown(Math.ceil((celsius(Math.max(wettest(result), wettest(other?.result))) + 15) / 25) * 25),
+    ])
     .range([WET[1], WET[0]]);
+  let from = 0;
+  while (from < time.length - 1 && time[from + 1] <= start) from++;
+  let to = from;
+  while (to < time.length && time[to] <= end + 1e-6) to++;
+  const at = time.subarray(from, to);
   const line = (values: Float64Array, scale: (v: number) => number) =>
-    densePath(record.time, values, x, (kelvin) => scale(shown(celsius(kelvin))));
+    densePath(at, values.subarray(from, to), x, (kelvin) => scale(shown(celsius(kelvin))));
   return {
     hot,
     wet,
     boil: wet(shown(celsius(boil))),
-    frontFace: line(record.front.rotorFace, hot),
-    frontBulk: line(record.front.rotorBulk, hot),
-    rearBulk: line(record.rear.rotorBulk, hot),
-    frontFluid: line(record.front.fluid, wet),
-    frontCaliper: line(record.front.caliper, wet),
-    rearFluid: line(record.rear.fluid, wet),
-    rearCaliper: line(record.rear.caliper, wet),
+    frontFace: line(front.rotorFace, hot),
+    frontBulk: line(front.rotorBulk, hot),
+    rearBulk: line(rear.rotorBulk, hot),
+    frontFluid: line(front.fluid, wet),
+    frontCaliper: line(front.caliper, wet),
+    rearFluid: line(rear.fluid, wet),
+    rearCaliper: line(rear.caliper, wet),
   };
 }
+
+const boilingPoint = (result: DayResult) => result.margins.find((m) => m.part === 'fluid')?.limit;

@@ -10,10 +10,22 @@ import {
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
-import { formatValue, STOP_COLUMNS, type StopRow, stopRows, type UnitChoice, unitOf } from '../../project';
+import { type AxleName, axleOf, distinctWheels, sideOf, type WheelName } from '../../core';
+import {
+  formatValue,
+  type Quantity,
+  STOP_COLUMNS,
+  type StopRow,
+  stopRows,
+  type UnitChoice,
+  unitOf,
+  WHEEL_COLUMNS,
+  wheelWords,
+} from '../../project';
+import { How } from '../components/How';
 import { useUnits } from '../state/preferences';
-import type { Selection } from './selection';
-import type { Computed } from './useSession';
+import { shownWheel } from './selection';
+import type { ChartProps } from './useSession';
 
 const features = tableFeatures({
   rowSortingFeature,
@@ -22,7 +34,7 @@ const features = tableFeatures({
 });
 
 /** Short heads that fit over their numbers; the long ones are in the title and the CSV. */
-const SHORT: Partial<Record<keyof StopRow, string>> = {
+const SHORT: Readonly<Record<string, string>> = {
   entryKmh: 'in',
   exitKmh: 'out',
   decelerationMs2: 'decel.',
@@ -33,64 +45,79 @@ const SHORT: Partial<Record<keyof StopRow, string>> = {
   frontSharePercent: 'front',
   rearSharePercent: 'rear',
   recoveredKj: 'recov.',
-  frontFaceBeforeC: 'face',
-  frontFacePeakC: 'peak',
-  frontFaceAfterC: 'after',
-  frontBulkBeforeC: 'bulk',
-  frontBulkAfterC: 'after',
-  frontFluidC: 'fluid',
-  rearFaceBeforeC: 'face',
-  rearFacePeakC: 'peak',
-  rearFaceAfterC: 'after',
-  rearBulkBeforeC: 'bulk',
-  rearBulkAfterC: 'after',
-  rearFluidC: 'fluid',
   airTimeS: 'time',
   airDistanceM: 'dist.',
+  faceBeforeC: 'face',
+  facePeakC: 'peak',
+  faceAfterC: 'after',
+  bulkBeforeC: 'bulk',
+  bulkAfterC: 'after',
+  fluidC: 'fluid',
+  biteFriction: 'bite',
+  leastFriction: 'least',
 };
-/** Columns that begin the groups named over the heads: six of each axle's temperatures, two of air. */
-const GROUP_STARTS = new Set(['frontFaceBeforeC', 'rearFaceBeforeC', 'airTimeS']);
 const DECIMALS: Partial<Record<keyof StopRow, number>> = { frontSharePercent: 0, rearSharePercent: 0 };
+type Column = ColumnDef<typeof features, StopRow>;
 
-function columnsFor(units: UnitChoice, recovery: boolean): ColumnDef<typeof features, StopRow>[] {
-  return STOP_COLUMNS.filter(([key]) => recovery || key !== 'recoveredKj').map(([key, title, quantity]) => {
+/** Columns of the car, of the shown front and rear wheel, and of the air after the stop. */
+function columnsFor(units: UnitChoice, recovery: boolean, wheels: Readonly<Record<AxleName, WheelName>>) {
+  const column = (
+    id: string,
+    key: string,
+    title: string,
+    quantity: Quantity,
+    value: (row: StopRow) => number,
+  ): Column => {
     const unit = unitOf(quantity, units);
+    const shown = quantity === 'friction' ? 'µ' : quantity === 'temperature' ? '' : unit.label;
     return {
-      id: key,
-      accessorFn: (row) => row[key] as number,
+      id,
+      accessorFn: value,
       sortFn: 'basic',
       header: () => (
-        <span title={`${title}, ${unit.label}`}>
+        <span title={unit.label ? `${title}, ${unit.label}` : title}>
           {SHORT[key]}
-          {quantity !== 'temperature' && (
+          {shown && (
             <>
               <br />
-              <span className="font-normal text-dim">{unit.label}</span>
+              <span className="font-normal text-dim">{shown}</span>
             </>
           )}
         </span>
       ),
-      cell: (cell) => formatValue(cell.getValue() as number, unit, DECIMALS[key]),
+      cell: (cell) => formatValue(cell.getValue() as number, unit, DECIMALS[key as keyof StopRow]),
     };
-  });
+  };
+  const car = STOP_COLUMNS.filter(([key]) => recovery || key !== 'recoveredKj').map(
+    ([key, title, quantity]) => column(key, key, title, quantity, (row) => row[key]),
+  );
+  const ofWheel = (axle: AxleName) =>
+    WHEEL_COLUMNS.map(([key, title, quantity]) =>
+      column(`${axle} ${key}`, key, `${axle} ${title}`, quantity, (row) => row.wheels[wheels[axle]][key]),
+    );
+  return [...car.slice(0, -2), ...ofWheel('front'), ...ofWheel('rear'), ...car.slice(-2)];
 }
+
+/** Columns that begin the groups named over the heads. */
+const GROUP_STARTS = new Set(['front faceBeforeC', 'rear faceBeforeC', 'airTimeS']);
 
 /** The stops of the picked lap, one a row; a row is picked by click, or with the arrow keys once one has the focus. */
 export const StopTable = memo(function StopTable({
   computed,
   selection,
   onSelect,
-}: {
-  computed: Computed;
-  selection: Selection;
-  onSelect: (selection: Selection) => void;
-}) {
+}: Omit<ChartProps, 'ghost'>) {
   const units = useUnits();
   const [sorting, setSorting] = useState<SortingState>([]);
-  const data = useMemo(() => stopRows(computed.result, selection.lap), [computed, selection.lap]);
+  const { result, setup } = computed;
+  const data = useMemo(() => stopRows(setup, result, selection.lap), [setup, result, selection.lap]);
   const degree = unitOf('temperature', units).label;
-  const recovery = computed.setup.car.recovery !== null;
-  const columns = useMemo(() => columnsFor(units, recovery), [units, recovery]);
+  const recovery = setup.car.recovery !== null;
+  const front = shownWheel(result, 'front', selection.side);
+  const rear = shownWheel(result, 'rear', selection.side);
+  const columns = useMemo(() => columnsFor(units, recovery, { front, rear }), [units, recovery, front, rear]);
+  const apart = distinctWheels(result.record.wheels).length > 2;
+  const named = (wheel: WheelName) => wheelWords(axleOf(wheel), apart ? sideOf(wheel) : 'both');
   const table = useTable({
     features,
     columns,
@@ -105,26 +132,41 @@ export const StopTable = memo(function StopTable({
   }
   return (
     <section className="panel relative overflow-x-auto" aria-label="Stop list">
+      <p className="caption flex flex-wrap gap-x-3 px-2 pt-1">
+        <span>
+          Energy and power <How topic="energy" computed={computed} name="energy and power" />
+        </span>
+        <span>
+          Shares <How topic="shares" computed={computed} name="the shares" />
+        </span>
+        <span>
+          Temperatures <How topic="rotorFace" computed={computed} name="the face temperatures" />
+        </span>
+        <span>
+          Friction µ at the first bite and at its least{' '}
+          <How topic="friction" computed={computed} name="the friction" />
+        </span>
+      </p>
       <table className="w-full border-collapse text-right text-[13px] narrow">
         <caption className="sr-only">
           Stops of lap {selection.lap}, with temperatures of one wheel of each axle
         </caption>
         <thead>
           <tr className="text-[12px] text-dim">
-            <td colSpan={2 + table.getAllLeafColumns().length - 14} />
+            <td colSpan={table.getAllLeafColumns().length - 2 * WHEEL_COLUMNS.length} />
             <th
               className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
               colSpan={6}
               scope="colgroup"
             >
-              front brake, {degree}
+              {named(front)} brake, {degree}
             </th>
             <th
               className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
               colSpan={6}
               scope="colgroup"
             >
-              rear brake, {degree}
+              {named(rear)} brake, {degree}
             </th>
             <th
               className="border-l border-rule px-1.5 pt-1 text-left font-[520]"

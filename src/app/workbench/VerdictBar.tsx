@@ -4,11 +4,13 @@ import {
   clockText,
   formatQuantity,
   formatValue,
+  type Topic,
   UNCALIBRATED_NOTE,
   type UnitChoice,
   unitOf,
   verdictText,
 } from '../../project';
+import { How } from '../components/How';
 import { StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
 import { CoolingBand } from './CoolingBand';
@@ -53,9 +55,11 @@ export const VerdictBar = memo(function VerdictBar({
         <CoolingBand computed={computed} />
       </div>
       <dl className="grid grid-cols-[auto_auto] gap-x-3 gap-y-0.5 text-right sm:grid-cols-[auto_auto_auto_auto]">
-        {figures(computed, units).map(([name, value]) => (
+        {figures(computed, units).map(([name, value, topic]) => (
           <div key={name} className="contents">
-            <dt className="caption text-left">{name}</dt>
+            <dt className="caption text-left">
+              {name} {topic && <How topic={topic} computed={computed} name={name.toLowerCase()} />}
+            </dt>
             <dd className="font-[560]">{value}</dd>
           </div>
         ))}
@@ -64,19 +68,20 @@ export const VerdictBar = memo(function VerdictBar({
   );
 });
 
-function figures({ result }: Computed, units: UnitChoice): [string, string][] {
+function figures({ result }: Computed, units: UnitChoice): [string, string, Topic?][] {
   const time = lapTime(result.trace);
   const heat = lapHeat(result.trace);
   const residual = 100 * result.audit.residual;
   return [
-    ['Hot lap', `${clockText(Math.floor(time))}.${Math.floor((time % 1) * 10)} min`],
+    ['Hot lap', `${clockText(Math.floor(time))}.${Math.floor((time % 1) * 10)} min`, 'lap'],
     ['Stops', String(result.trace.stops.length)],
-    ['Heat a lap', formatQuantity(heat / 1000, 'energy', units)],
+    ['Heat a lap', formatQuantity(heat / 1000, 'energy', units), 'energy'],
     ['Lap mean', formatQuantity(heat / time / 1000, 'power', units, 1)],
     ['Driving', `${clockText(result.drivingTime)} min`],
     [
       'Energy unaccounted',
       `${residual < 0.0001 ? '< 0.0001' : formatValue(residual, unitOf('percent', units), 4)} %`,
+      'audit',
     ],
   ];
 }

@@ -1,15 +1,16 @@
 import { lazy, memo, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
-import { lapLength } from '../../core';
+import { hottestLap, lapLength, WHEELS } from '../../core';
 import { keepWhatIf, type WhatIf } from '../../project';
 import { undoToast } from '../components/undoToast';
 import { useSetup, useStore } from '../state/context';
 import { CircuitMap, mapStops } from './CircuitMap';
 import { LapChart } from './LapChart';
-import { hottestLap } from './lapSlice';
 import { MarginBoard } from './MarginBoard';
 import { Notices } from './Notices';
+import { OutlookPanel } from './OutlookPanel';
+import { RotorPanel } from './RotorPanel';
 import { SessionChart } from './SessionChart';
 import { type Selection, stepLap, stepStop } from './selection';
 import { type Computed, useSession } from './useSession';
@@ -83,6 +84,10 @@ function Workbench() {
               <SessionChart computed={computed} ghost={ghost} selection={selection} onSelect={setPicked} />
               <MarginBoard computed={computed} ghost={ghost} onSelect={setPicked} />
             </div>
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
+              <OutlookPanel computed={computed} selection={selection} />
+              <RotorPanel computed={computed} selection={selection} />
+            </div>
             <Cautions />
           </>
         ) : (
@@ -105,11 +110,11 @@ const MapPanel = memo(function MapPanel({
   const { result, setup } = computed;
   const lap = result.laps[selection.lap - 1];
   const stops = useMemo(() => {
-    const top = Math.max(result.peaks.front.rotorFace, result.peaks.rear.rotorFace);
-    const cold = setup.plan.ambientC + 273.15;
+    const top = Math.max(...WHEELS.map((wheel) => result.peaks[wheel].rotorFace));
+    const cold = setup.plan.sessions[lap.session].ambientC + 273.15;
     return mapStops(
       lap.trace,
-      (k) => (Math.max(lap.front[k].facePeak, lap.rear[k].facePeak) - cold) / (top - cold || 1),
+      (k) => (Math.max(...WHEELS.map((wheel) => lap.wheels[wheel][k].facePeak)) - cold) / (top - cold || 1),
     );
   }, [result, setup, lap]);
   return (
@@ -143,7 +148,8 @@ function clampSelection(picked: Selection | null, computed: Computed | null): Se
   const { laps } = computed.result;
   const lap = Math.min(laps.length, picked?.lap ?? hottestLap(computed.result));
   const stops = laps[lap - 1].trace.stops.length;
-  return { lap, stop: Math.max(0, Math.min(stops - 1, picked?.stop ?? 0)) };
+  const stop = Math.max(0, Math.min(stops - 1, picked?.stop ?? 0));
+  return { lap, stop, side: picked?.side ?? 'hotter' };
 }
 
 function Computing() {

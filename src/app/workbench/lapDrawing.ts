@@ -2,6 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { celsius, toShown, type UnitChoice, unitOf } from '../../project';
 import { densePath } from '../charts/paths';
 import { axlePower, lapSamples, topTemperature } from './lapSlice';
+import { type Selection, shownRecords } from './selection';
 import type { Computed } from './useSession';
 
 /** Heights of the three bands of the lap's drawing, px. */
@@ -17,7 +18,7 @@ type X = (value: number) => number;
 /** Scales and lines of one lap; the saved state and the moved one share their scales through `other`. */
 export function drawLap(
   computed: Computed,
-  lapNumber: number,
+  { lap: lapNumber, side }: Selection,
   x: X,
   units: UnitChoice,
   other: Computed | null,
@@ -54,6 +55,7 @@ export function drawLap(
     const [first, last] = ends(trace.distance);
     return `${path}L${x(last)},${POWER[1]}L${x(first)},${POWER[1]}Z`;
   };
+  const { front, rear } = shownRecords(result, side);
   const frontPower = axlePower(result, lapNumber, 'front');
   const bothPower = axlePower(result, lapNumber, 'rear').map((v, i) => v + frontPower[i]);
 
@@ -67,10 +69,10 @@ export function drawLap(
     speedPath: densePath(trace.distance, trace.speed, x, ySpeed),
     frontPower: area(frontPower),
     bothPower: area(bothPower),
-    frontFace: line(result.record.front.rotorFace),
-    frontBulk: line(result.record.front.rotorBulk),
-    rearFace: line(result.record.rear.rotorFace),
-    rearBulk: line(result.record.rear.rotorBulk),
+    frontFace: line(front.rotorFace),
+    frontBulk: line(front.rotorBulk),
+    rearFace: line(rear.rotorFace),
+    rearBulk: line(rear.rotorBulk),
     limit:
       drawn && limitY > HEAT[0] - 2
         ? {

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { simulateSession } from '../../core';
-import { sessionInput, setupOf } from '../../project';
-import { axlePower, hottestLap, lapSamples, topTemperature } from './lapSlice';
+import { hottestLap, simulateDay } from '../../core';
+import { dayInput, setupOf } from '../../project';
+import { axlePower, lapSamples, topTemperature } from './lapSlice';
 
-const result = simulateSession(sessionInput(setupOf(demoProject)));
+const result = simulateDay(dayInput(setupOf(demoProject)));
 
 describe('what the charts take from a result', () => {
   it('cuts the record into laps that follow each other and leave only the start and the paddock out', () => {
-    let end = 0;
+    let end = 1; // the first sample is the start, at rest
     for (const lap of result.laps) {
       const [from, to] = lapSamples(result, lap.number);
       expect(from).toBe(end);
@@ -17,7 +17,7 @@ describe('what the charts take from a result', () => {
       end = to;
     }
     expect(result.record.time[end - 1]).toBeCloseTo(result.drivingTime, 6);
-    expect(result.record.lap[end]).toBe(result.laps.length);
+    expect(result.record.lap[end]).toBe(-1);
   });
 
   it('draws a power whose area is the heat of the lap', () => {
@@ -35,13 +35,13 @@ describe('what the charts take from a result', () => {
   it('opens on a hot lap that is as hot as any', () => {
     const lap = result.laps[hottestLap(result) - 1];
     expect(lap.kind).toBe('hot');
-    const peak = Math.max(...lap.front.map((stop) => stop.facePeak));
-    expect(result.peaks.front.rotorFace - peak).toBeLessThan(1);
+    const peak = Math.max(...lap.wheels.frontLeft.map((stop) => stop.facePeak));
+    expect(result.peaks.frontLeft.rotorFace - peak).toBeLessThan(1);
   });
 
   it('finds the highest temperature that a chart must hold, of all results given', () => {
     const top = topTemperature([null, undefined, result]);
-    expect(top + 273.15).toBeGreaterThanOrEqual(result.peaks.front.rotorFace);
+    expect(top + 273.15).toBeGreaterThanOrEqual(result.peaks.frontLeft.rotorFace);
     expect(topTemperature([null])).toBe(0);
   });
 });

@@ -1,8 +1,8 @@
-import type { AxleName, SessionResult } from '../../core';
+import { type AxleName, type DayResult, WHEELS } from '../../core';
 import { celsius } from '../../project';
 
 /** Samples of one lap: first and last (excluded) in the session's record. */
-export function lapSamples(result: SessionResult, lapNumber: number): readonly [from: number, to: number] {
+export function lapSamples(result: DayResult, lapNumber: number): readonly [from: number, to: number] {
   const { lap } = result.record;
   const index = lapNumber - 1;
   let from = 0;
@@ -13,7 +13,7 @@ export function lapSamples(result: SessionResult, lapNumber: number): readonly [
 }
 
 /** Brake power of one axle along a lap, kW at each interval of its trace. */
-export function axlePower(result: SessionResult, lapNumber: number, axle: AxleName): Float64Array {
+export function axlePower(result: DayResult, lapNumber: number, axle: AxleName): Float64Array {
   const { trace } = result.laps[lapNumber - 1];
   const heat = axle === 'front' ? trace.frontHeat : trace.rearHeat;
   const n = trace.time.length - 1;
@@ -25,26 +25,13 @@ export function axlePower(result: SessionResult, lapNumber: number, axle: AxleNa
   return power;
 }
 
-/** The hot lap with the hottest front or rear face; the first lap when there is no hot one. */
-export function hottestLap(result: SessionResult): number {
-  let [best, peak] = [1, 0];
-  for (const lap of result.laps) {
-    if (lap.kind !== 'hot') continue;
-    for (const stop of [...lap.front, ...lap.rear]) {
-      // Laps that have settled differ by hundredths of a kelvin; the earliest of them is shown.
-      if (stop.facePeak > peak + 0.5) [best, peak] = [lap.number, stop.facePeak];
-    }
-  }
-  return best;
-}
-
 /** Highest temperature of the whole session that a chart must hold, °C. */
-export function topTemperature(results: readonly (SessionResult | null | undefined)[]): number {
+export function topTemperature(results: readonly (DayResult | null | undefined)[]): number {
   let top = 0;
   for (const result of results) {
     if (!result) continue;
-    for (const axle of ['front', 'rear'] as const) {
-      top = Math.max(top, celsius(result.peaks[axle].rotorFace), celsius(result.peaks[axle].padFace));
+    for (const wheel of WHEELS) {
+      top = Math.max(top, celsius(result.peaks[wheel].rotorFace), celsius(result.peaks[wheel].padFace));
     }
   }
   return top;

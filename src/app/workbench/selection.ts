@@ -1,9 +1,28 @@
-/** The lap and the stop that are picked, everywhere at once. */
+import { type AxleName, type DayResult, SIDES, type WheelName, type WheelRecord, wheelOf } from '../../core';
+
+/** Which wheel of each axle is drawn: the hotter, or one side's. */
+export type ShownSide = 'hotter' | 'left' | 'right';
+
+/** The lap and the stop that are picked, and the side that is shown, everywhere at once. */
 export interface Selection {
-  /** From 1 over the whole session */
+  /** From 1 over the whole day */
   readonly lap: number;
   /** From 0 */
   readonly stop: number;
+  readonly side: ShownSide;
+}
+
+/** The wheel of an axle that is shown. */
+export function shownWheel(result: DayResult, axle: AxleName, side: ShownSide): WheelName {
+  if (side !== 'hotter') return wheelOf(axle, side);
+  const [left, right] = SIDES.map((s) => wheelOf(axle, s));
+  return result.peaks[right].rotorBulk > result.peaks[left].rotorBulk ? right : left;
+}
+
+/** The records of the wheels that are shown. */
+export function shownRecords(result: DayResult, side: ShownSide): Readonly<Record<AxleName, WheelRecord>> {
+  const of = (axle: AxleName) => result.record.wheels[shownWheel(result, axle, side)];
+  return { front: of('front'), rear: of('rear') };
 }
 
 /** The next or previous stop, going round within the lap. */
@@ -12,7 +31,7 @@ export function stepStop(selection: Selection, by: 1 | -1, stops: number): Selec
   return { ...selection, stop: (selection.stop + by + stops) % stops };
 }
 
-/** The next or previous lap, within the session. */
+/** The next or previous lap, within the day. */
 export function stepLap(selection: Selection, by: 1 | -1, laps: number): Selection {
   return { ...selection, lap: Math.min(laps, Math.max(1, selection.lap + by)) };
 }

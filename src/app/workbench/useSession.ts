@@ -1,13 +1,6 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import type { SessionResult } from '../../core';
-import {
-  applyWhatIf,
-  circuitProblems,
-  type Problem,
-  type Setup,
-  sessionInput,
-  type WhatIf,
-} from '../../project';
+import type { DayResult } from '../../core';
+import { applyWhatIf, circuitProblems, dayInput, type Problem, type Setup, type WhatIf } from '../../project';
 import { LatestOnly } from '../../workers';
 import { useEngine } from '../state/context';
 import type { Selection } from './selection';
@@ -15,7 +8,7 @@ import type { Selection } from './selection';
 /** A result with the setup it belongs to. */
 export interface Computed {
   readonly setup: Setup;
-  readonly result: SessionResult;
+  readonly result: DayResult;
 }
 
 /** What every drawing of the workbench is given. */
@@ -46,7 +39,7 @@ export function useSession(setup: Setup, whatIf: WhatIf): SessionView {
   const runners = useMemo(() => {
     const run = async (wanted: Setup): Promise<Computed> => ({
       setup: wanted,
-      result: await engine.call((remote) => remote.simulate(sessionInput(wanted))),
+      result: await engine.call((remote) => remote.simulate(dayInput(wanted))),
     });
     return { saved: new LatestOnly(run), moved: new LatestOnly(run) };
   }, [engine]);

@@ -1,4 +1,5 @@
 import { STANDARD_GRAVITY } from '../constants';
+import { exp, power } from '../math';
 
 /** Specific gas constant of dry air, J/(kg·K). U.S. Standard Atmosphere 1976. */
 const DRY_AIR_GAS_CONSTANT = 287.05287;
@@ -18,7 +19,7 @@ const LAPSE = 0.0065;
 export function standardPressure(height: number): number {
   return (
     SEA_LEVEL_PRESSURE *
-    (1 - (LAPSE * height) / SEA_LEVEL_TEMPERATURE) ** (STANDARD_GRAVITY / (DRY_AIR_GAS_CONSTANT * LAPSE))
+    power(1 - (LAPSE * height) / SEA_LEVEL_TEMPERATURE, STANDARD_GRAVITY / (DRY_AIR_GAS_CONSTANT * LAPSE))
   );
 }
 
@@ -30,7 +31,7 @@ export function standardPressure(height: number): number {
  */
 export function saturationPressure(temperature: number): number {
   const celsius = temperature - 273.15;
-  return 611.21 * Math.exp((18.678 - celsius / 234.5) * (celsius / (257.14 + celsius)));
+  return 611.21 * exp((18.678 - celsius / 234.5) * (celsius / (257.14 + celsius)));
 }
 
 /**

@@ -1,3 +1,4 @@
+import { power } from '../math';
 /** Transport properties of the air that passes the brakes. All SI. */
 export interface AirProperties {
   /** kg/m³ */
@@ -17,7 +18,7 @@ export interface AirProperties {
  * Source: Sutherland's law with the constants of the U.S. Standard Atmosphere 1976.
  */
 export function airViscosity(temperature: number): number {
-  return (1.458e-6 * temperature ** 1.5) / (temperature + 110.4);
+  return (1.458e-6 * temperature * Math.sqrt(temperature)) / (temperature + 110.4);
 }
 
 /**
@@ -25,7 +26,9 @@ export function airViscosity(temperature: number): number {
  * Source: U.S. Standard Atmosphere 1976, equation 53.
  */
 export function airConductivity(temperature: number): number {
-  return (2.64638e-3 * temperature ** 1.5) / (temperature + 245.4 * 10 ** (-12 / temperature));
+  return (
+    (2.64638e-3 * temperature * Math.sqrt(temperature)) / (temperature + 245.4 * power(10, -12 / temperature))
+  );
 }
 
 /**

@@ -6,11 +6,27 @@ import { ZERO_CELSIUS } from '../constants';
 import { type Corner, type Fluid, uniformTable } from '../index';
 import {
   boilingPoint,
+  CHANNEL,
+  CHANNEL_COUNT,
+  caliperCoefficient,
   cornerNetwork,
+  crackShare,
+  diameterGrowth,
+  discViewFactor,
+  drumGeometry,
+  ductFlowArea,
   faceCoefficient,
+  faceExposure,
+  faceStress,
+  fillDrive,
+  frictionAt,
+  GLAZED_LOSS,
+  glazeAfter,
+  HOLE_STRESS,
   passage,
   rotorGeometry,
   rotorHeatShare,
+  surfaceConcentration,
   waterAfter,
 } from './index';
 
@@ -27,17 +43,31 @@ const corner: Corner = {
       emissivity: 0.55,
       bulkLimit: 950,
       faceLimit: 1090,
+      expansion: 11e-6,
+      youngsModulus: 110e9,
+      poisson: 0.26,
+      fatigueStrain: 0.004,
     },
     outerDiameter: 0.33,
     innerDiameter: 0.21,
     thickness: 0.028,
     vaneGap: 0.01,
+    vaneType: 'straight',
     vaneCount: 48,
     vaneThickness: 0.0055,
+    surface: 'plain',
+    holeCount: 60,
+    holeDiameter: 0.006,
+    slotCount: 8,
+    slotWidth: 0.0015,
+    slotDepth: 0.001,
+    weighedMass: null,
+    onePiece: true,
     hatConductance: 6,
     hatMass: 2,
     hatSpecificHeat: 500,
   },
+  drum: null,
   pad: {
     conductivity: 2,
     density: 2600,
@@ -45,6 +75,14 @@ const corner: Corner = {
     area: 0.007,
     thickness: 0.01,
     plateThickness: 0.005,
+    shimConductance: Number.POSITIVE_INFINITY,
+    friction: uniformTable([
+      [300, 0.3],
+      [500, 0.46],
+      [900, 0.44],
+      [1000, 0.3],
+    ]),
+    nominalFriction: 0.46,
     windowLow: 350,
     limit: 970,
     plateLimit: 720,
@@ -54,16 +92,29 @@ const corner: Corner = {
     specificHeat: 900,
     wettedArea: 0.12,
     plateToFluid: 0.8,
+    pistonCapacity: 170,
     plateToBody: 0.6,
     fluidToBody: 2.5,
     fluidMass: 0.05,
+    hoseFluidMass: 0.01,
     sealLimit: 473,
   },
-  ductArea: 0,
-  ductCoefficient: 0.5,
-  recirculation: 0,
-  coolingFactor: 1,
+  air: {
+    ductArea: 0,
+    ductCoefficient: 0.5,
+    tape: 0,
+    toCaliper: 0,
+    recirculation: 0,
+    shield: 0,
+    openness: 0.5,
+    coolingFactor: 1,
+  },
 };
+const rotor = (change: Partial<Corner['rotor']>): Corner => ({
+  ...corner,
+  rotor: { ...corner.rotor, ...change },
+});
+const inAir = (change: Partial<Corner['air']>): Corner => ({ ...corner, air: { ...corner.air, ...change } });
 const air = airProperties(1.18, 298.15);
 
 describe('rotor', () => {
@@ -78,7 +129,7 @@ describe('rotor', () => {
         fc.double({ min: 1, max: 4, noNaN: true }),
         fc.double({ min: 0.005, max: 0.009, noNaN: true }),
         (conductivity, area) => {
-          const share = rotorHeatShare(corner.rotor, { ...corner.pad, conductivity, area }, 600);
+          const share = rotorHeatShare({ ...corner, pad: { ...corner.pad, conductivity, area } }, 600);
           expect(share).toBeGreaterThan(0.95);
           expect(share).toBeLessThan(0.99);
         },
@@ -111,7 +162,7 @@ describe('rotor', () => {
         fc.double({ min: 0, max: 0.02, noNaN: true }),
         fc.double({ min: 0, max: 0.8, noNaN: true }),
         (v, a, b, recirculation) => {
-          const at = (ductArea: number) => passage({ ...corner, ductArea, recirculation }, air, v, 0.31);
+          const at = (ductArea: number) => passage(inAir({ ductArea, recirculation }), air, v, 0.31);
           expect(at(a + b).conductance).toBeGreaterThanOrEqual(at(a).conductance - 1e-9);
         },
       ),
@@ -120,7 +171,7 @@ describe('rotor', () => {
 
   it('never gives the passage’s air more than its capacity', () => {
     for (const ductArea of [0, 0.002, 0.02]) {
-      const { massFlow, conductance } = passage({ ...corner, coolingFactor: 50, ductArea }, air, 20, 0.31);
+      const { massFlow, conductance } = passage(inAir({ coolingFactor: 50, ductArea }), air, 20, 0.31);
       expect(conductance).toBeLessThanOrEqual(massFlow * air.specificHeat * 1.000001);
     }
   });
@@ -150,7 +201,8 @@ describe('network of a corner', () => {
   it('joins its parts by the conductances it was given', () => {
     const coefficient = (a: string, b: string) => between(a, b).reduce((sum, l) => sum + l.coefficient, 0);
     expect(coefficient('vanes', 'hat')).toBe(corner.rotor.hatConductance);
-    expect(coefficient('plate', 'fluid')).toBe(corner.caliper.plateToFluid);
+    const path = 1 / (1 / coefficient('plate', 'pistons') + 1 / coefficient('pistons', 'fluid'));
+    expect(path).toBeCloseTo(corner.caliper.plateToFluid, 9);
     expect(coefficient('plate', 'caliper')).toBe(corner.caliper.plateToBody);
     expect(coefficient('fluid', 'caliper')).toBe(corner.caliper.fluidToBody);
     // A cheek in series is the conductance of its whole thickness.
@@ -159,6 +211,13 @@ describe('network of a corner', () => {
     for (let i = 1; i < layout.ringCount - 1; i++)
       resistance += 1 / coefficient(`cheek ${i - 1}`, `cheek ${i}`);
     expect(1 / resistance).toBeCloseTo((2 * ring.faceArea) / ring.cheek, 6);
+    const shim = { ...corner, pad: { ...corner.pad, shimConductance: 1 } };
+    const shimmed = cornerNetwork(shim, 297, 101_325).network;
+    const behind = shimmed.links.find(
+      (l) => l.to >= 0 && shimmed.nodes[l.to].name === 'pistons',
+    ) as (typeof links)[number];
+    const bare = coefficient('plate', 'pistons');
+    expect(behind.coefficient).toBeCloseTo(bare / (1 + bare), 9);
   });
 });
 
@@ -214,5 +273,162 @@ describe('fluid', () => {
     expect(waterAfter(0, 2)).toBe(0);
     expect(waterAfter(2 * year, 2) - waterAfter(year, 2)).toBeLessThan(2);
     expect(waterAfter(50 * year, 2)).toBeLessThanOrEqual(6);
+  });
+});
+
+describe('rotors of other kinds', () => {
+  it('lose mass and face to slots and holes, by their volume', () => {
+    const plain = rotorGeometry(corner.rotor);
+    const drilled = rotorGeometry(rotor({ surface: 'drilled' }).rotor);
+    const hole = (Math.PI / 4) * 0.006 ** 2;
+    expect(plain.measuredMass - drilled.measuredMass).toBeCloseTo(60 * hole * 2 * plain.cheek * 7200, 6);
+    expect(plain.faceArea - drilled.faceArea).toBeCloseTo(60 * hole, 9);
+    const slotted = rotorGeometry(rotor({ surface: 'slotted' }).rotor);
+    const slots = 8 * 0.0015 * 0.001 * plain.vaneLength;
+    expect(plain.measuredMass - slotted.measuredMass).toBeCloseTo(2 * slots * 7200, 6);
+  });
+
+  it('take the mass from the scales when it is given, ring without hat', () => {
+    const { network, ringStart, ringCount } = cornerNetwork(rotor({ weighedMass: 10 }), 297, 101_325);
+    const ring = network.nodes.slice(ringStart, ringStart + ringCount).reduce((sum, n) => sum + n.scale, 0);
+    expect(ring).toBeCloseTo(8, 9);
+    expect(rotorGeometry(rotor({ weighedMass: 10 }).rotor).measuredMass).toBeCloseTo(
+      rotorGeometry(corner.rotor).measuredMass,
+      12,
+    );
+  });
+
+  it('pump more with curved vanes the right way round, less on the wrong side', () => {
+    const flow = (vaneType: Corner['rotor']['vaneType']) => passage(rotor({ vaneType }), air, 30, 0.31);
+    expect(flow('curved').massFlow).toBeGreaterThan(flow('straight').massFlow);
+    expect(flow('curved').conductance).toBeGreaterThan(flow('straight').conductance);
+    expect(flow('curved-reversed').massFlow).toBeLessThan(flow('straight').massFlow);
+    expect(flow('curved-reversed').conductance).toBeLessThan(flow('straight').conductance);
+  });
+
+  it('as a drum keep their rim’s mass, and cool outside, little inside', () => {
+    const drum = {
+      material: corner.rotor.material,
+      innerDiameter: 0.23,
+      width: 0.042,
+      rimThickness: 0.009,
+      ribFactor: 1.2,
+      webMass: 1.6,
+      shoeMass: 1.1,
+    };
+    const { network, ringStart, ringCount, depth } = cornerNetwork({ ...corner, drum }, 297, 101_325);
+    const rim = network.nodes.slice(ringStart, ringStart + ringCount).reduce((sum, n) => sum + n.scale, 0);
+    expect(rim).toBeCloseTo(drumGeometry(drum).rimMass, 9);
+    expect(depth[depth.length - 1]).toBeCloseTo(0.009, 12);
+    const cooling = (name: RegExp) =>
+      network.links
+        .filter((l) => l.to === -1 && l.channel === CHANNEL.face && name.test(network.nodes[l.from].name))
+        .reduce((sum, l) => sum + l.coefficient, 0);
+    expect(cooling(/^rim 0$/)).toBeLessThan(0.25 * cooling(/^rim [1-9]/));
+    expect(passage({ ...corner, drum }, air, 30, 0.3).conductance).toBe(0);
+  });
+});
+
+describe('air round a wheel', () => {
+  it('a taped duct flows less by just what is closed, and what goes to the caliper is lost to the rotor', () => {
+    expect(ductFlowArea(inAir({ ductArea: 0.004, tape: 0.25 }).air)).toBeCloseTo(0.0015, 12);
+    const at = (change: Partial<Corner['air']>) => inAir({ ductArea: 0.004, ...change });
+    expect(passage(at({ toCaliper: 0.5 }), air, 30, 0.31).conductance).toBeLessThan(
+      passage(at({}), air, 30, 0.31).conductance,
+    );
+    expect(caliperCoefficient(at({ toCaliper: 0.5 }).air, 30)).toBeGreaterThan(
+      caliperCoefficient(at({}).air, 30),
+    );
+    expect(caliperCoefficient(at({}).air, 0)).toBe(10);
+    expect(caliperCoefficient(at({}).air, 50)).toBe(60);
+  });
+
+  it('an open wheel helps the faces, a backing plate does not, a fan helps the standing car', () => {
+    expect(faceExposure(inAir({}).air)).toBe(1);
+    expect(faceExposure(inAir({ openness: 0.8 }).air)).toBeGreaterThan(1);
+    expect(faceExposure(inAir({ shield: 0.8 }).air)).toBeLessThan(1);
+    const [still, blown] = [0, 5].map((fan) => {
+      const row = new Float64Array(CHANNEL_COUNT);
+      fillDrive(row, corner, air, 0, 0.31, false, fan);
+      return row;
+    });
+    expect(still[CHANNEL.face]).toBe(0);
+    expect(still[CHANNEL.still]).toBe(1);
+    for (const channel of [CHANNEL.face, CHANNEL.passage, CHANNEL.caliper, CHANNEL.wheel]) {
+      expect(blown[channel]).toBeGreaterThan(still[channel]);
+    }
+  });
+});
+
+describe('strain', () => {
+  const { material } = corner.rotor;
+
+  it('is E·α·ΔT/(1 − ν) at a face that is hotter than its cheek: 100 K in grey iron is 163.5 MPa', () => {
+    expect(faceStress(material, 700, 600) / 1e6).toBeCloseTo(-163.51, 1);
+    expect(diameterGrowth(material, 0.33, 500)).toBeCloseTo(1.815e-3, 9);
+  });
+
+  it('is doubled at a hole, and trebled in a uniaxial field: Kirsch 1898', () => {
+    expect(HOLE_STRESS).toEqual({ uniaxial: 3, equibiaxial: 2 });
+    expect(surfaceConcentration(rotor({ surface: 'drilled' }).rotor)).toBe(HOLE_STRESS.equibiaxial);
+    // The hoop stress of Kirsch's plate at the hole's edge, by superposition of two uniaxial fields.
+    const edge = (theta: number) => 1 - 2 * Math.cos(2 * theta);
+    expect(Math.max(edge(0), edge(Math.PI / 2))).toBe(HOLE_STRESS.uniaxial);
+    expect(edge(0) + edge(Math.PI / 2)).toBeCloseTo(HOLE_STRESS.equibiaxial, 12);
+    recordFigure({
+      id: '22',
+      what: 'Stress concentration used for a drilled face (equibiaxial field)',
+      expected: '2',
+      computed: surfaceConcentration(rotor({ surface: 'drilled' }).rotor),
+      unit: '',
+      source: 'Kirsch 1898',
+    });
+  });
+
+  it('uses a drilled face up faster than a slotted one, that faster than a plain one', () => {
+    const [plain, slotted, drilled] = (['plain', 'slotted', 'drilled'] as const).map((surface) =>
+      Number(crackShare(material, 120, surfaceConcentration(rotor({ surface }).rotor))),
+    );
+    expect(plain).toBeGreaterThan(0);
+    expect(slotted).toBeGreaterThan(plain);
+    expect(drilled).toBeGreaterThan(2 * slotted);
+    expect(crackShare({ ...material, fatigueStrain: null }, 120, 2)).toBeNull();
+  });
+});
+
+describe('friction over temperature', () => {
+  it('bites less cold, keeps its window, fades, and a glazed pad stays weaker when cold again', () => {
+    const { pad } = corner;
+    expect(frictionAt(pad, 300, 0)).toBeLessThan(frictionAt(pad, 600, 0));
+    expect(frictionAt(pad, 1000, 0)).toBeLessThan(frictionAt(pad, 600, 0));
+    let glaze = 0;
+    for (let i = 0; i < 60; i++) glaze = glazeAfter(pad, glaze, pad.limit + 100, 1);
+    expect(glaze).toBeCloseTo(1 - Math.exp(-1), 3);
+    expect(glazeAfter(pad, glaze, pad.limit - 1, 1000)).toBe(glaze);
+    expect(frictionAt(pad, 600, glaze)).toBeCloseTo(frictionAt(pad, 600, 0) * (1 - GLAZED_LOSS * glaze), 12);
+  });
+});
+
+describe('radiation', () => {
+  it('sees a coaxial disc by r²/(r² + x²): Howell, configuration factors', () => {
+    expect(discViewFactor(0.15, 0.15)).toBe(0.5);
+    expect(discViewFactor(0.15, 0)).toBe(1);
+    // The same by adding up rings of the disc, cos²/(π·d²) each.
+    let sum = 0;
+    const n = 4000;
+    for (let i = 0; i < n; i++) {
+      const r = ((i + 0.5) / n) * 0.16;
+      const d2 = r * r + 0.1 ** 2;
+      sum += (0.1 ** 2 / d2 / (Math.PI * d2)) * 2 * Math.PI * r * (0.16 / n);
+    }
+    expect(sum).toBeCloseTo(discViewFactor(0.16, 0.1), 6);
+    recordFigure({
+      id: '23',
+      what: 'Disc of 0.16 m radius seen from 0.1 m, against a sum over its rings',
+      expected: sum.toFixed(6),
+      computed: discViewFactor(0.16, 0.1),
+      unit: '',
+      source: 'Howell, configuration factors',
+    });
   });
 });

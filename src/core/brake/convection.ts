@@ -1,6 +1,7 @@
 import { type AirProperties, airConductivity, airViscosity } from '../air';
 import { STANDARD_GRAVITY } from '../constants';
-import type { Corner, Rotor } from './parts';
+import { cubeRoot, exp, power } from '../math';
+import type { Corner, CornerAir, VaneType } from './parts';
 import { type RotorGeometry, rotorGeometry } from './rotorGeometry';
 
 /** Linear from 0 to 1 between two Reynolds numbers. */
@@ -21,9 +22,51 @@ export function faceCoefficient(air: AirProperties, speed: number, diameter: num
   if (speed <= 0) return 0;
   const reynolds = (air.density * speed * diameter) / air.viscosity;
   const share = blend(reynolds, 2.0e5, 2.8e5);
-  const nusselt = (1 - share) * 0.7 * reynolds ** 0.55 + share * 0.04 * reynolds ** 0.8;
+  const nusselt = (1 - share) * 0.7 * power(reynolds, 0.55) + share * 0.04 * power(reynolds, 0.8);
   return (nusselt * air.conductivity) / diameter;
 }
+
+/** Air through one wheel's duct for each m/s of speed, m²: what is not taped shut, times its coefficient. */
+export function ductFlowArea(air: CornerAir): number {
+  return air.ductArea * air.ductCoefficient * (1 - air.tape);
+}
+
+/** Layers of air a duct lays on both faces of a rotor it cannot blow through, m each (from memory). */
+const JET_LAYER = 0.015;
+
+/**
+ * Speed of the air over the faces: the car's, joined by what a duct lays on a rotor without a passage (power mean,
+ * exponent 2).
+ */
+export function faceSpeed(corner: Corner, speed: number): number {
+  const { rotor, air } = corner;
+  if (rotor.vaneGap > 0 || corner.drum) return speed;
+  const flow = ductFlowArea(air) * (1 - air.toCaliper) * speed;
+  const jet = flow / (Math.PI * rotor.outerDiameter * 2 * JET_LAYER);
+  return Math.sqrt(speed * speed + jet * jet);
+}
+
+/** Factor of wheel and backing plate on the faces' convection: 1 for a half-open wheel without one (from memory). */
+export function faceExposure(air: CornerAir): number {
+  return (0.8 + 0.4 * air.openness) * (1 - 0.3 * air.shield);
+}
+
+/** Free section of the duct's jet where it meets a caliper, m² (from memory). */
+const CALIPER_JET = 0.004;
+
+/** Heat transfer from a caliper, W/(m²·K): 10 standing to 60 at 50 m/s (from memory), the duct's jet joined in. */
+export function caliperCoefficient(air: CornerAir, speed: number): number {
+  const jet = (ductFlowArea(air) * air.toCaliper * speed) / CALIPER_JET;
+  return 10 + Math.sqrt(speed * speed + jet * jet);
+}
+
+/** What a passage pumps and how well its walls give heat, over straight vanes (from memory). */
+const VANES: Readonly<Record<VaneType, { pump: number; wall: number }>> = {
+  straight: { pump: 1, wall: 1 },
+  pillar: { pump: 0.85, wall: 1.25 },
+  curved: { pump: 1.2, wall: 1 },
+  'curved-reversed': { pump: 0.75, wall: 1 },
+};
 
 /** Air through the passage of a vented rotor. */
 export interface Passage {
@@ -35,6 +78,10 @@ export interface Passage {
   readonly conductance: number;
 }
 
+const NO_PASSAGE: Passage = { massFlow: 0, fresh: 0, conductance: 0 };
+/** Share of a fan's air speed that reaches the vanes of a standing rotor (from memory). */
+const FAN_THROUGH = 0.15;
+
 /**
  * Heat carried off by the air in a rotor's passage.
  * Pumping `v_in = 0.052·n·√(D² − d²)` (n in rev/min, m), `v_out = v_in·A_in/A_out`; turbulent
@@ -44,23 +91,34 @@ export interface Passage {
  * `ṁ·c_p·(1 − exp(−hA/ṁc_p))`; the share that comes round again from the wheel well takes less.
  * @param speed of the car, m/s
  * @param wheelRadius m
+ * @param fan speed of a fan's air at a standing wheel, m/s
  */
-export function passage(corner: Corner, air: AirProperties, speed: number, wheelRadius: number): Passage {
+export function passage(
+  corner: Corner,
+  air: AirProperties,
+  speed: number,
+  wheelRadius: number,
+  fan = 0,
+): Passage {
+  if (corner.drum) return NO_PASSAGE;
   const geometry = rotorGeometry(corner.rotor);
-  if (geometry.inletArea <= 0 || speed <= 0) return { massFlow: 0, fresh: 0, conductance: 0 };
+  const around = corner.air;
+  if (geometry.inletArea <= 0 || speed + fan <= 0) return NO_PASSAGE;
   const { outerDiameter: D, innerDiameter: d } = corner.rotor;
+  const vanes = VANES[corner.rotor.vaneType];
   const revolutions = (speed / (2 * Math.PI * wheelRadius)) * 60;
-  const pumped = 0.052 * revolutions * Math.sqrt(D * D - d * d);
-  const ductFlow = air.density * corner.ductCoefficient * corner.ductArea * speed;
+  const pumped = vanes.pump * 0.052 * revolutions * Math.sqrt(D * D - d * d);
+  const ductFlow = air.density * ductFlowArea(around) * (1 - around.toCaliper) * Math.max(speed, fan);
   const driven = ductFlow / (air.density * geometry.inletArea);
-  const inlet = Math.hypot(pumped, driven);
+  const inlet = Math.sqrt(pumped ** 2 + driven ** 2 + (FAN_THROUGH * fan) ** 2);
   const mean = 0.5 * inlet * (1 + geometry.inletArea / geometry.outletArea);
-  const walls = channelCoefficient(geometry, air, mean) * (geometry.cheekWall + geometry.vaneWall);
+  const wallArea = geometry.cheekWall + geometry.vaneWall + geometry.holeWall;
+  const walls = vanes.wall * channelCoefficient(geometry, air, mean) * wallArea;
   const massFlow = air.density * inlet * geometry.inletArea;
   const capacity = massFlow * air.specificHeat;
-  const effectiveness = 1 - Math.exp(-(walls * corner.coolingFactor) / capacity);
+  const effectiveness = 1 - exp(-(walls * around.coolingFactor) / capacity);
   const fresh = Math.min(1, ductFlow / massFlow);
-  const again = corner.recirculation * (1 - fresh);
+  const again = around.recirculation * (1 - fresh);
   const conductance = (capacity * effectiveness * (1 - again)) / (1 - again * (1 - effectiveness));
   return { massFlow, fresh, conductance };
 }
@@ -69,8 +127,9 @@ export function passage(corner: Corner, air: AirProperties, speed: number, wheel
 function channelCoefficient(geometry: RotorGeometry, air: AirProperties, speed: number): number {
   const { hydraulicDiameter: dh, vaneLength: l } = geometry;
   const reynolds = (air.density * speed * dh) / air.viscosity;
-  const laminar = (re: number) => 1.86 * Math.cbrt(re * air.prandtl) * (dh / l) ** 0.33;
-  const turbulent = (re: number) => 0.023 * (1 + (dh / l) ** 0.67) * re ** 0.8 * air.prandtl ** 0.33;
+  const laminar = (re: number) => 1.86 * cubeRoot(re * air.prandtl) * power(dh / l, 0.33);
+  const turbulent = (re: number) =>
+    0.023 * (1 + power(dh / l, 0.67)) * power(re, 0.8) * power(air.prandtl, 0.33);
   const share = blend(reynolds, 2300, 1e4);
   const nusselt =
     (1 - share) * laminar(Math.min(reynolds, 2300)) + share * turbulent(Math.max(reynolds, 1e4));
@@ -97,11 +156,6 @@ export function naturalCoefficient(
   const film = 0.5 * (surface + ambient);
   const density = pressure / (287.05287 * film);
   const kinematic = airViscosity(film) / density;
-  const rayleigh = (0.7 * STANDARD_GRAVITY * difference * height ** 3) / (film * kinematic ** 2);
-  return (0.59 * rayleigh ** 0.25 * airConductivity(film)) / height;
-}
-
-/** Area of both faces the pads leave free, m². */
-export function freeFaceArea(rotor: Rotor, padArea: number): number {
-  return Math.max(0, 2 * rotorGeometry(rotor).faceArea - 2 * padArea);
+  const rayleigh = (0.7 * STANDARD_GRAVITY * difference * height * height * height) / (film * kinematic ** 2);
+  return (0.59 * Math.sqrt(Math.sqrt(rayleigh)) * airConductivity(film)) / height;
 }

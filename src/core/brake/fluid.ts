@@ -1,3 +1,4 @@
+import { exp, log, power } from '../math';
 /** Water content at which a fluid's wet boiling point is given, % by mass. 49 CFR 571.116. */
 export const WET_WATER = 3.7;
 /** Temperature the boiling curve falls towards, K (120 °C, from memory). */
@@ -22,8 +23,8 @@ export interface Fluid {
  */
 export function boilingPoint(fluid: Fluid, water: number): number {
   if (fluid.silicone) return water > 0 ? FREE_WATER : fluid.dry;
-  const k = Math.log((fluid.dry - CURVE_FLOOR) / (fluid.wet - CURVE_FLOOR)) / WET_WATER;
-  return CURVE_FLOOR + (fluid.dry - CURVE_FLOOR) * Math.exp(-k * water);
+  const k = log((fluid.dry - CURVE_FLOOR) / (fluid.wet - CURVE_FLOOR)) / WET_WATER;
+  return CURVE_FLOOR + (fluid.dry - CURVE_FLOOR) * exp(-k * water);
 }
 
 /**
@@ -34,5 +35,5 @@ export function boilingPoint(fluid: Fluid, water: number): number {
  */
 export function waterAfter(age: number, firstYear: number): number {
   const years = age / (365.25 * 86400);
-  return SATURATION * (1 - (1 - Math.min(firstYear, 0.99 * SATURATION) / SATURATION) ** years);
+  return SATURATION * (1 - power(1 - Math.min(firstYear, 0.99 * SATURATION) / SATURATION, years));
 }

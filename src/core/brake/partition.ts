@@ -1,21 +1,26 @@
 import { tableAt } from '../heat';
-import type { Pad, Rotor } from './parts';
-import { rotorGeometry } from './rotorGeometry';
+import { type Corner, type Pad, type RotorMaterial, rubbedMaterial } from './parts';
+import { drumGeometry, rotorGeometry } from './rotorGeometry';
+
+/** Area of one wheel's rotor or drum that is rubbed, m². */
+export function rubbedArea(corner: Corner): number {
+  return corner.drum ? drumGeometry(corner.drum).rubbed : 2 * rotorGeometry(corner.rotor).faceArea;
+}
 
 /**
- * Share of the friction heat that starts in the rotor, by effusivity and area: `√(kρc)·A`.
+ * Share of the friction heat that starts in the rotor or drum, by effusivity and area: `√(kρc)·A`.
  * @param temperature at which the rotor's properties are taken, K
  * @returns 0 to 1
  */
-export function rotorHeatShare(rotor: Rotor, pad: Pad, temperature: number): number {
-  const { material } = rotor;
-  const rotorEffusivity = Math.sqrt(
-    tableAt(material.conductivity, temperature) *
-      material.density *
-      tableAt(material.specificHeat, temperature),
-  );
-  const padEffusivity = Math.sqrt(pad.conductivity * pad.density * pad.specificHeat);
-  const rotorPart = rotorEffusivity * 2 * rotorGeometry(rotor).faceArea;
-  const padPart = padEffusivity * 2 * pad.area;
-  return rotorPart / (rotorPart + padPart);
+export function rotorHeatShare(corner: Corner, temperature: number): number {
+  const rotor = effusivity(rubbedMaterial(corner), temperature) * rubbedArea(corner);
+  const pads = padEffusivity(corner.pad) * 2 * corner.pad.area;
+  return rotor / (rotor + pads);
 }
+
+function effusivity(material: RotorMaterial, temperature: number): number {
+  const conductivity = tableAt(material.conductivity, temperature);
+  return Math.sqrt(conductivity * material.density * tableAt(material.specificHeat, temperature));
+}
+
+const padEffusivity = (pad: Pad) => Math.sqrt(pad.conductivity * pad.density * pad.specificHeat);

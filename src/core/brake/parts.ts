@@ -15,7 +15,17 @@ export interface RotorMaterial {
   readonly bulkLimit: number;
   /** Highest face temperature it is run at, K */
   readonly faceLimit: number;
+  /** Linear expansion, 1/K */
+  readonly expansion: number;
+  /** Pa */
+  readonly youngsModulus: number;
+  readonly poisson: number;
+  /** Range of strain at the face that is survived a thousand times, 1; null where heat checks are not what ends it */
+  readonly fatigueStrain: number | null;
 }
+
+export type VaneType = 'straight' | 'pillar' | 'curved' | 'curved-reversed';
+export type RotorSurface = 'plain' | 'slotted' | 'drilled';
 
 export interface Rotor {
   readonly material: RotorMaterial;
@@ -26,9 +36,22 @@ export interface Rotor {
   readonly thickness: number;
   /** Height of the air passage, m; 0 for a solid rotor */
   readonly vaneGap: number;
+  readonly vaneType: VaneType;
   readonly vaneCount: number;
   /** m */
   readonly vaneThickness: number;
+  readonly surface: RotorSurface;
+  /** Holes through both cheeks, when drilled */
+  readonly holeCount: number;
+  /** m */
+  readonly holeDiameter: number;
+  /** Slots in each face, when slotted: number, width and depth, m; each as long as the ring is wide */
+  readonly slotCount: number;
+  readonly slotWidth: number;
+  readonly slotDepth: number;
+  /** Whole rotor on the scales, kg; null takes the mass from its measures */
+  readonly weighedMass: number | null;
+  readonly onePiece: boolean;
   /** Ring to hat, W/K */
   readonly hatConductance: number;
   /** kg */
@@ -37,17 +60,40 @@ export interface Rotor {
   readonly hatSpecificHeat: number;
 }
 
+/** A drum with two shoes inside. */
+export interface Drum {
+  readonly material: RotorMaterial;
+  /** Of the rubbed surface, m */
+  readonly innerDiameter: number;
+  /** Of the rubbed surface, m */
+  readonly width: number;
+  /** Of the rim, m */
+  readonly rimThickness: number;
+  /** Outer surface over that of a smooth rim, 1 or more: ribs */
+  readonly ribFactor: number;
+  /** Web between rim and hub, kg */
+  readonly webMass: number;
+  /** Both shoes' steel, kg */
+  readonly shoeMass: number;
+}
+
 export interface Pad {
   /** Friction material: W/(m·K), kg/m³, J/(kg·K) */
   readonly conductivity: number;
   readonly density: number;
   readonly specificHeat: number;
-  /** Friction area of one pad, m² */
+  /** Friction area of one pad or one shoe, m² */
   readonly area: number;
   /** Friction material left, m */
   readonly thickness: number;
   /** Steel plate, m */
   readonly plateThickness: number;
+  /** Insulating shim between plate and pistons, W/K; infinite without one */
+  readonly shimConductance: number;
+  /** Friction coefficient over the temperature of the rubbed face in K */
+  readonly friction: UniformTable;
+  /** Highest value of the table, 1 */
+  readonly nominalFriction: number;
   /** Lowest face temperature of the working window, K */
   readonly windowLow: number;
   /** Face temperature over which it fades and glazes, K */
@@ -63,29 +109,50 @@ export interface Caliper {
   readonly specificHeat: number;
   /** Surface in the air, m² */
   readonly wettedArea: number;
-  /** Plate to fluid through all pistons, W/K */
+  /** Plate to fluid through all pistons, without a shim, W/K */
   readonly plateToFluid: number;
+  /** Heat capacity of all pistons, J/K */
+  readonly pistonCapacity: number;
   /** Plate to body, W/K */
   readonly plateToBody: number;
   /** Fluid to body, W/K */
   readonly fluidToBody: number;
   /** Fluid in the bores, kg */
   readonly fluidMass: number;
+  /** Fluid in the last of the hose, kg */
+  readonly hoseFluidMass: number;
   /** Highest temperature of seals, K */
   readonly sealLimit: number;
 }
 
-/** One wheel's brake and the air it gets. */
-export interface Corner {
-  readonly rotor: Rotor;
-  readonly pad: Pad;
-  readonly caliper: Caliper;
+/** The air one wheel's brake gets. */
+export interface CornerAir {
   /** Open area of the duct to this wheel, m² */
   readonly ductArea: number;
   /** Share of V·A that flows through the duct, 0 to 1 */
   readonly ductCoefficient: number;
+  /** Share of the duct that is taped shut, 0 to 1 */
+  readonly tape: number;
+  /** Share of the duct's air led to the caliper, 0 to 1; the rest goes to the rotor */
+  readonly toCaliper: number;
   /** Share of the passage's air that has been through the wheel well before, without a duct, 0 to 0.8 */
   readonly recirculation: number;
-  /** Factor on all forced convection, 1 until calibrated */
+  /** Share of the inboard face behind a backing plate, 0 to 1 */
+  readonly shield: number;
+  /** Share of the wheel that is open, 0 to 1 */
+  readonly openness: number;
+  /** Factor on all forced convection: the axle's times the side's, 1 until calibrated */
   readonly coolingFactor: number;
 }
+
+/** One wheel's brake. With a drum, `rotor` is not used. */
+export interface Corner {
+  readonly rotor: Rotor;
+  readonly drum: Drum | null;
+  readonly pad: Pad;
+  readonly caliper: Caliper;
+  readonly air: CornerAir;
+}
+
+/** Material of what the pads rub on. */
+export const rubbedMaterial = (corner: Corner): RotorMaterial => (corner.drum ?? corner.rotor).material;

@@ -1,3 +1,4 @@
+import { cos, sin } from '../math';
 import { type Segment, segmentLength, segmentTurn } from './segments';
 
 /** How far the end of a line misses its start. */
@@ -30,10 +31,10 @@ function walk(segments: readonly Segment[]): Walk {
   for (const segment of segments) {
     const length = segmentLength(segment);
     const turn = segmentTurn(segment);
-    const chord = turn === 0 ? length : (2 * length * Math.sin(turn / 2)) / turn;
+    const chord = turn === 0 ? length : (2 * length * sin(turn / 2)) / turn;
     result.headings.push(result.turned);
-    result.dx += chord * Math.cos(result.turned + turn / 2);
-    result.dy += chord * Math.sin(result.turned + turn / 2);
+    result.dx += chord * cos(result.turned + turn / 2);
+    result.dy += chord * sin(result.turned + turn / 2);
     result.turned += turn;
     result.height += segment.grade * length;
     result.length += length;
@@ -47,7 +48,7 @@ export function closingError(segments: readonly Segment[]): ClosingError {
   const full = 2 * Math.PI * Math.sign(w.turned || 1);
   return {
     length: w.length,
-    gap: Math.hypot(w.dx, w.dy),
+    gap: Math.sqrt(w.dx * w.dx + w.dy * w.dy),
     dx: w.dx,
     dy: w.dy,
     heading: w.turned - full,
@@ -74,7 +75,7 @@ export function closeLine(segments: readonly Segment[]): Segment[] | null {
   let [xx, xy, yy] = [0, 0, 0];
   turned.forEach((s, i) => {
     if (s.kind !== 'straight') return;
-    const [c, d] = [Math.cos(w.headings[i]), Math.sin(w.headings[i])];
+    const [c, d] = [cos(w.headings[i]), sin(w.headings[i])];
     xx += s.length * c * c;
     xy += s.length * c * d;
     yy += s.length * d * d;
@@ -85,7 +86,7 @@ export function closeLine(segments: readonly Segment[]): Segment[] | null {
   const q = (-w.dy * xx + w.dx * xy) / determinant;
   const grown: Segment[] = turned.map((s, i) =>
     s.kind === 'straight'
-      ? { ...s, length: s.length * (1 + p * Math.cos(w.headings[i]) + q * Math.sin(w.headings[i])) }
+      ? { ...s, length: s.length * (1 + p * cos(w.headings[i]) + q * sin(w.headings[i])) }
       : s,
   );
   if (grown.some((s) => segmentLength(s) <= 0)) return null;

@@ -1,3 +1,4 @@
+import { cos, sin } from '../math';
 import { type Segment, segmentLength, segmentTurn } from './segments';
 
 /** A line sampled at equal distances; n intervals, n + 1 points. */
@@ -42,10 +43,10 @@ export function sampleLine(segments: readonly Segment[], spacing: number): Sampl
     const turn = 0.5 * (curvature[i] + curvature[i + 1]) * step;
     const mid = heading + 0.5 * turn;
     // The chord of an arc is shorter than the arc; without it tight corners would not close.
-    const chord = Math.abs(turn) > 1e-9 ? (step * Math.sin(turn / 2)) / (turn / 2) : step;
+    const chord = Math.abs(turn) > 1e-9 ? (step * sin(turn / 2)) / (turn / 2) : step;
     distance[i + 1] = (i + 1) * step;
-    x[i + 1] = x[i] + chord * Math.cos(mid);
-    y[i + 1] = y[i] + chord * Math.sin(mid);
+    x[i + 1] = x[i] + chord * cos(mid);
+    y[i + 1] = y[i] + chord * sin(mid);
     height[i + 1] = height[i] + 0.5 * (grade[i] + grade[i + 1]) * step;
     heading += turn;
   }

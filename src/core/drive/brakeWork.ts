@@ -1,3 +1,4 @@
+import { STANDARD_GRAVITY } from '../constants';
 import { findStops } from './findStops';
 import { type Forces, resistance } from './forces';
 import type { LapTrace } from './trace';
@@ -11,6 +12,8 @@ export interface DrivenLap {
   readonly speed: Float64Array;
   /** Rise over run of each interval, 1; n */
   readonly grade: Float64Array;
+  /** Curvature of each interval, 1/m, left positive; n. Left out where it is not known */
+  readonly curvature?: Float64Array;
   /** Time spent on each interval, s; n. Needed where the speed reaches zero; otherwise from the mean speed. */
   readonly duration?: Float64Array;
   /** Name of the place at a distance, '' where it has none */
@@ -26,6 +29,8 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
   const time = new Float64Array(n + 1);
   const frontHeat = new Float64Array(n + 1);
   const rearHeat = new Float64Array(n + 1);
+  const frontLeftHeat = new Float64Array(n + 1);
+  const rearLeftHeat = new Float64Array(n + 1);
   const recovered = new Float64Array(n + 1);
   const slipped = new Float64Array(n + 1);
   const heatShare = 1 - vehicle.slipShare;
@@ -56,9 +61,32 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     time[i + 1] = time[i] + dt;
     frontHeat[i + 1] = frontHeat[i] + front * heatShare;
     rearHeat[i + 1] = rearHeat[i] + rear * heatShare;
+    const left = leftShare(vehicle, mid, lap.curvature?.[i] ?? 0);
+    frontLeftHeat[i + 1] = frontLeftHeat[i] + front * heatShare * left;
+    rearLeftHeat[i + 1] = rearLeftHeat[i] + rear * heatShare * left;
     recovered[i + 1] = recovered[i] + electric;
     slipped[i + 1] = slipped[i] + (front + rear) * vehicle.slipShare;
   }
-  const trace = { distance: lap.distance, time, speed: lap.speed, frontHeat, rearHeat, recovered, slipped };
+  const trace = {
+    distance: lap.distance,
+    time,
+    speed: lap.speed,
+    frontHeat,
+    rearHeat,
+    frontLeftHeat,
+    rearLeftHeat,
+    recovered,
+    slipped,
+  };
   return { ...trace, stops: findStops(trace, lap.nameAt) };
+}
+
+/**
+ * Share of an axle's braking on its left wheel: half, less (or more) what cornering takes off its load, `a_y·h/(g·t)`,
+ * as far as the brakes follow the loads. Never under a tenth or over nine.
+ */
+function leftShare(vehicle: Vehicle, speed: number, curvature: number): number {
+  const lateral = (speed * speed * curvature) / STANDARD_GRAVITY;
+  const shift = vehicle.innerRelief * vehicle.gravityHeightOverTrack * lateral;
+  return 0.5 - Math.min(0.4, Math.max(-0.4, shift));
 }

@@ -28,6 +28,8 @@ const car: Vehicle = {
   slipShare: 0.05,
   frontShare: 0.65,
   wheelRadius: 0.31,
+  gravityHeightOverTrack: 0.3,
+  innerRelief: 0,
   recovery: null,
 };
 /** Nothing but mass: the heat is the kinetic energy. */

@@ -51,6 +51,9 @@ export function driveLap(
     distance: circuit.line.distance,
     speed: solveLap(circuit.line, forces, driver.brakeBuildUp),
     grade: circuit.line.grade.subarray(1).map((after, i) => 0.5 * (circuit.line.grade[i] + after)),
+    curvature: circuit.line.curvature
+      .subarray(1)
+      .map((after, i) => 0.5 * (circuit.line.curvature[i] + after)),
     nameAt: circuit.nameAt,
   };
   const trace = brakeWork(lap, vehicle, forces);
@@ -74,6 +77,7 @@ function rotated(lap: DrivenLap, start: number, length: number): DrivenLap {
     distance: lap.distance.map((_, i) => lap.distance[(start + i) % n] + (start + i >= n ? length : 0)),
     speed: lap.speed.map((_, i) => lap.speed[(start + i) % n]),
     grade: lap.grade.map((_, i) => lap.grade[(start + i) % n]),
+    ...(lap.curvature && { curvature: lap.curvature.map((_, i, all) => all[(start + i) % n]) }),
     nameAt: (distance) => lap.nameAt(distance % length),
   };
 }

@@ -26,7 +26,7 @@ export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, d
     drag: 0.5 * airDensity * (vehicle.dragArea + ductDragArea),
     downforce: 0.5 * airDensity * vehicle.downforceArea,
     rolling: vehicle.rollingResistance,
-    power: vehicle.power * driver.pace ** 1.5,
+    power: vehicle.power * driver.pace * Math.sqrt(driver.pace),
     drivenShare: vehicle.drivenShare,
     lateralGrip: vehicle.lateralGrip * driver.corneringCommitment * driver.pace,
     brakingGrip: vehicle.longitudinalGrip * driver.brakingCommitment * driver.pace,

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { circuitInput, sessionInput, setupOf } from '../../project';
+import { oneSession } from '../../../tests/support/sessions';
+import { circuitInput, dayInput, setupOf } from '../../project';
 import type { Segment } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
-import { simulateSession } from '../session';
+import { simulateDay } from '../session';
 import {
   type Driver,
   driveLap,
@@ -33,6 +34,8 @@ const pointMass: Vehicle = {
   slipShare: 0,
   frontShare: 0.6,
   wheelRadius: 0.3,
+  gravityHeightOverTrack: 0.3,
+  innerRelief: 0,
   recovery: null,
 };
 
@@ -91,7 +94,10 @@ describe('an oval, against its closed form', () => {
 
 describe('where the start line lies', () => {
   const setup = setupOf(demoProject, 'plan-tarn-anvil');
-  const input = sessionInput({ ...setup, plan: { ...setup.plan, hotLaps: 3, outLaps: 0, coolDownLaps: 0 } });
+  const input = dayInput({
+    ...setup,
+    plan: oneSession(setup.plan, { outLaps: 0, hotLaps: 3, coolDownLaps: 0 }),
+  });
   const line = circuitInput(setup.circuit);
   if (line.kind !== 'line') throw new Error('the demo circuit is a line');
 
@@ -125,11 +131,11 @@ describe('where the start line lies', () => {
   const energies = (trace: LapTrace) => trace.stops.map((s) => s.energy / 1000).sort((a, b) => a - b);
 
   it('changes no stop and no temperature, also where it lies in the middle of a braking', () => {
-    const home = simulateSession(input);
+    const home = simulateDay(input);
     let insideStop = 0;
     fc.assert(
       fc.property(fc.double({ min: 0.02, max: 0.98, noNaN: true }), (share) => {
-        const moved = simulateSession({ ...input, circuit: shifted(share) });
+        const moved = simulateDay({ ...input, circuit: shifted(share) });
         if (moved.trace.distance[0] > 0) insideStop += 1;
         expect(moved.trace.stops.length).toBe(home.trace.stops.length);
         expect(Math.abs(lapTime(moved.trace) - lapTime(home.trace))).toBeLessThan(0.01);

@@ -13,6 +13,10 @@ export interface LapTrace {
   readonly frontHeat: Float64Array;
   /** Heat made in the two rear brakes since the start, J; n + 1 */
   readonly rearHeat: Float64Array;
+  /** The left front brake's part of `frontHeat`, J; n + 1. Half of it where both wheels brake alike */
+  readonly frontLeftHeat: Float64Array;
+  /** The left rear brake's part of `rearHeat`, J; n + 1 */
+  readonly rearLeftHeat: Float64Array;
   /** Work taken by energy recovery since the start, J; n + 1 */
   readonly recovered: Float64Array;
   /** Work lost in tyre slip while braking since the start, J; n + 1 */

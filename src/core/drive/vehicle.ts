@@ -28,6 +28,13 @@ export interface Vehicle {
   readonly frontShare: number;
   /** Rolling radius of the wheels, m */
   readonly wheelRadius: number;
+  /** Height of the centre of gravity over the mean track width, 1 */
+  readonly gravityHeightOverTrack: number;
+  /**
+   * How far braking follows the wheel loads from side to side: 0 where both wheels of an axle get the same pressure, 1
+   * where each brakes in proportion to its load
+   */
+  readonly innerRelief: number;
   readonly recovery: EnergyRecovery | null;
 }
 

@@ -23,7 +23,15 @@ function slab({ thickness, k, density, c, points, growth = 1 }: Slab) {
   const links: NetworkLink[] = [];
   for (let i = 1; i < points; i++) {
     const coefficient = k / (grid.depth[i] - grid.depth[i - 1]);
-    links.push({ from: i - 1, to: i, coefficient, channel: 0, factor: null, radiation: 0 });
+    links.push({
+      from: i - 1,
+      to: i,
+      coefficient,
+      channel: 0,
+      factor: null,
+      radiation: 0,
+      path: 'conduction',
+    });
   }
   return { grid, nodes, links };
 }
@@ -70,6 +78,7 @@ describe('conduction and radiation against published solutions', () => {
       channel: 0,
       factor: null,
       radiation: 0.98 * STEFAN_BOLTZMANN,
+      path: 'conduction',
     });
     const run = new Integrator({ nodes, links, sources: [], channels: 1 }, 300, 1000);
     for (let i = 0; i < 400; i++) run.step(20, 0, 0);
@@ -158,7 +167,15 @@ describe('conduction and radiation against published solutions', () => {
     ]);
     const { nodes, links } = slab({ thickness: 0.01, k: 45, density: 7200, c: 1, points: 8, growth: 1.3 });
     const warm = nodes.map((node) => ({ ...node, table }));
-    links.push({ from: 0, to: AMBIENT, coefficient: 90, channel: 0, factor: null, radiation: 4e-8 });
+    links.push({
+      from: 0,
+      to: AMBIENT,
+      coefficient: 90,
+      channel: 0,
+      factor: null,
+      radiation: 4e-8,
+      path: 'radiation',
+    });
     const run = new Integrator(
       { nodes: warm, links, sources: [{ node: 0, share: 1 }], channels: 1 },
       300,

@@ -11,6 +11,7 @@ const link = (from: number, to: number, coefficient: number): NetworkLink => ({
   channel: 0,
   factor: null,
   radiation: 0,
+  path: 'conduction',
 });
 
 /** Gaussian elimination of the dense matrix, as a second way to the same answer. */

@@ -1,15 +1,7 @@
 import { type Elimination, factor, planElimination, solve } from './elimination';
 import { type CompiledLinks, compileLinks } from './links';
 import type { Network } from './network';
-import {
-  integralAt,
-  integralInverse,
-  integralTable,
-  TABLE_COUNT,
-  TABLE_START,
-  TABLE_STEP,
-  tableAt,
-} from './table';
+import { integralAt, integralInverse, integralTable, TABLE_COUNT, TABLE_START, TABLE_STEP } from './table';
 
 /** Coefficient of the two-stage, stiffly accurate, L-stable SDIRK method (Alexander 1977, SIAM J. Numer. Anal. 14). */
 export const GAMMA = 1 - Math.SQRT1_2;
@@ -28,7 +20,7 @@ export class Integrator {
 
   private readonly plan: Elimination;
   private readonly links: CompiledLinks;
-  private readonly ambient: number;
+  private ambient: number;
   private readonly sourceShare: number;
   /** All by place in the elimination; temperatures in K */
   private readonly now: Float64Array;
@@ -108,6 +100,17 @@ export class Integrator {
     return sum;
   }
 
+  /** Changes the temperature of the surroundings, K. */
+  setAmbient(ambient: number): void {
+    this.ambient = ambient;
+  }
+
+  /** Writes the temperature of every node in the network's order, K. */
+  writeTemperatures(into: Float64Array, offset: number): void {
+    const { place } = this.plan;
+    for (let i = 0; i < place.length; i++) into[offset + i] = this.now[place[i]];
+  }
+
   /** Forgets the trend of the last step, because the next one starts with something switched. */
   markEvent(): void {
     this.previousStep = 0;
@@ -176,12 +179,5 @@ export class Integrator {
     const k = this.varying.indexOf(place);
     if (k < 0) return this.scale[place] * temperature;
     return this.scale[place] * integralAt(this.tables[k], this.integrals[k], temperature);
-  }
-
-  /** Heat capacity of a node at its temperature, J/K. */
-  capacity(node: number): number {
-    const place = this.plan.place[node];
-    const k = this.varying.indexOf(place);
-    return k < 0 ? this.scale[place] : this.scale[place] * tableAt(this.tables[k], this.now[place]);
   }
 }

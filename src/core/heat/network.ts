@@ -26,7 +26,12 @@ export interface NetworkLink {
   readonly factor: UniformTable | null;
   /** W/K⁴ */
   readonly radiation: number;
+  /** What carries the heat, for drawings and balances */
+  readonly path: HeatPath;
 }
+
+/** What carries heat along a link. */
+export type HeatPath = 'conduction' | 'contact' | 'radiation' | 'faces' | 'vanes' | 'air';
 
 /** A source of heat: watts of the source series times a share, into one node. */
 export interface NetworkSource {

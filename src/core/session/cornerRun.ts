@@ -1,30 +1,74 @@
-import { type Corner, type CornerNetwork, cornerNetwork } from '../brake';
+import {
+  CHANNEL_COUNT,
+  type Corner,
+  type CornerNetwork,
+  cornerNetwork,
+  frictionAt,
+  glazeAfter,
+  rubbedMaterial,
+} from '../brake';
 import { Integrator, integralInverse, integralTable } from '../heat';
-import type { AxleRecord } from './record';
+import { emptyWheel, type WheelRecord } from './record';
+import type { WheelSchedule } from './schedule';
 
-/** A corner's network being integrated, with the temperatures people ask for. */
+/** A wheel's network being integrated, with the temperatures people ask for. */
 export class CornerRun {
   readonly layout: CornerNetwork;
   readonly integrator: Integrator;
+  readonly record: WheelRecord;
   private readonly ringMass: number;
   private readonly integral: Float64Array;
+  private readonly specificHeat: Float64Array;
+  private readonly start: number;
   private lastBulk: number;
+  private glaze = 0;
 
+  /**
+   * @param ambient temperature of everything at the start, K
+   * @param samples that will be written
+   */
   constructor(
     private readonly corner: Corner,
-    private readonly ambient: number,
+    ambient: number,
     pressure: number,
     refinement: number,
+    samples: number,
   ) {
     this.layout = cornerNetwork(corner, ambient, pressure, refinement);
-    this.integrator = new Integrator(this.layout.network, ambient, ambient);
-    this.integral = integralTable(corner.rotor.material.specificHeat);
-    let mass = 0;
-    for (let i = 0; i < this.layout.ringCount; i++) {
-      mass += this.layout.network.nodes[this.layout.ringStart + i].scale;
-    }
-    this.ringMass = mass;
+    const { network, ringStart, ringCount } = this.layout;
+    this.integrator = new Integrator(network, ambient, ambient);
+    this.specificHeat = rubbedMaterial(corner).specificHeat;
+    this.integral = integralTable(this.specificHeat);
+    this.ringMass = network.nodes
+      .slice(ringStart, ringStart + ringCount)
+      .reduce((sum, node) => sum + node.scale, 0);
+    this.start = ambient;
     this.lastBulk = ambient;
+    this.record = emptyWheel(samples, network.nodes.length);
+    this.write(0, 0);
+  }
+
+  /** Runs one kind of lap, writing a sample after each step. @param sample the first to write */
+  runLap(schedule: WheelSchedule, dt: Float64Array, event: Uint8Array, sample: number): void {
+    const { integrator, record } = this;
+    const { drive } = integrator;
+    for (let k = 0; k < dt.length; k++) {
+      for (let c = 0; c < CHANNEL_COUNT; c++) drive[c] = schedule.drive[k * CHANNEL_COUNT + c];
+      if (event[k] === 1) integrator.markEvent();
+      integrator.step(dt[k], schedule.early[k], schedule.late[k]);
+      record.early[sample + k] = schedule.early[k];
+      record.late[sample + k] = schedule.late[k];
+      this.write(sample + k, dt[k]);
+    }
+  }
+
+  /** Runs the car standing; the drive channels have been set. */
+  stand(steps: readonly number[], sample: number): void {
+    this.integrator.markEvent();
+    for (let k = 0; k < steps.length; k++) {
+      this.integrator.step(steps[k], 0, 0);
+      this.write(sample + k, steps[k]);
+    }
   }
 
   /** Temperature of the ring if its heat were spread evenly, K. */
@@ -32,26 +76,41 @@ export class CornerRun {
     const { ringStart, ringCount } = this.layout;
     let heat = 0;
     for (let i = ringStart; i < ringStart + ringCount; i++) heat += this.integrator.heat(i);
-    const table = this.corner.rotor.material.specificHeat;
-    this.lastBulk = integralInverse(table, this.integral, heat / this.ringMass, this.lastBulk, 2);
+    this.lastBulk = integralInverse(this.specificHeat, this.integral, heat / this.ringMass, this.lastBulk, 2);
     return this.lastBulk;
   }
 
-  write(record: AxleRecord, sample: number): void {
-    const { layout, integrator } = this;
-    record.rotorFace[sample] = integrator.temperature(layout.ringStart);
+  private write(sample: number, dt: number): void {
+    const { layout, integrator, record } = this;
+    const { nodeCount, nodes } = record;
+    const at = sample * nodeCount;
+    integrator.writeTemperatures(nodes, at);
+    for (let c = 0; c < CHANNEL_COUNT; c++) record.drive[sample * CHANNEL_COUNT + c] = integrator.drive[c];
+    record.rotorFace[sample] = nodes[at + layout.ringStart];
     record.rotorBulk[sample] = this.bulk();
-    record.hat[sample] = integrator.temperature(layout.hat);
-    record.hub[sample] = integrator.temperature(layout.hub);
-    record.padFace[sample] = integrator.temperature(layout.padFace);
-    record.plate[sample] = integrator.temperature(layout.plate);
-    record.caliper[sample] = integrator.temperature(layout.caliper);
-    record.fluid[sample] = integrator.temperature(layout.fluid);
+    record.rotorInner[sample] = nodes[at + layout.ringStart + layout.cheekCount - 1];
+    record.hat[sample] = nodes[at + layout.hat];
+    record.hub[sample] = nodes[at + layout.hub];
+    record.upright[sample] = nodes[at + layout.upright];
+    const padFace = nodes[at + layout.padFace];
+    record.padFace[sample] = padFace;
+    record.plate[sample] = nodes[at + layout.plate];
+    const piston = nodes[at + layout.piston];
+    const caliper = nodes[at + layout.caliper];
+    record.piston[sample] = piston;
+    record.caliper[sample] = caliper;
+    // A seal sits in the body and touches the piston.
+    record.seal[sample] = 0.5 * (piston + caliper);
+    record.fluid[sample] = nodes[at + layout.fluid];
+    record.hose[sample] = nodes[at + layout.hose];
+    this.glaze = glazeAfter(this.corner.pad, this.glaze, padFace, dt);
+    record.glaze[sample] = this.glaze;
+    record.friction[sample] = frictionAt(this.corner.pad, padFace, this.glaze);
   }
 
   /** Heat supplied, stored and lost, J, of this one wheel. */
   audit(): { supplied: number; stored: number; lost: number } {
     const { supplied, lost } = this.integrator;
-    return { supplied, lost, stored: this.integrator.storedOver(this.ambient) };
+    return { supplied, lost, stored: this.integrator.storedOver(this.start) };
   }
 }

@@ -1,17 +1,41 @@
 export {
+  flowsAt,
+  type Group,
+  type HeatBalance,
+  heatBalance,
+  nodesAt,
+  type PartFlow,
+} from './flows';
+export { hottestLap } from './hottestLap';
+export {
   AXLES,
   type AxleInput,
   type AxleName,
+  axleOf,
+  type DayInput,
+  type Leg,
   type Numerics,
-  type SessionInput,
+  SIDES,
+  type Side,
+  sideOf,
+  WHEELS,
+  type WheelName,
+  wheelOf,
 } from './input';
-export { RECORDED_PARTS, type RecordedPart } from './record';
+export { type ExportedTable, type NetworkRun, networkOf, networkRun } from './networkRun';
+export { type Outlook, outlook } from './outlook';
+export {
+  distinctWheels,
+  RECORDED_PARTS,
+  type RecordedPart,
+  type WheelRecord,
+} from './record';
 export type {
+  DayResult,
   LimitedPart,
   Margin,
   Moment,
-  SessionResult,
+  RotorStrain,
   Verdict,
 } from './result';
-export {} from './schedule';
-export { DEFAULT_NUMERICS, simulateSession } from './simulate';
+export { cornerOfWheel, DEFAULT_NUMERICS, simulateDay } from './simulate';

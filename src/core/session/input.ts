@@ -4,45 +4,68 @@ import type { StepSizes } from './schedule';
 
 export type AxleName = 'front' | 'rear';
 export const AXLES: readonly AxleName[] = ['front', 'rear'];
+export type Side = 'left' | 'right';
+export const SIDES: readonly Side[] = ['left', 'right'];
+export type WheelName = 'frontLeft' | 'frontRight' | 'rearLeft' | 'rearRight';
+export const WHEELS: readonly WheelName[] = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'];
 
-/** Weather and place. */
-export interface Weather {
-  /** K */
-  readonly temperature: number;
-  /** Height of the circuit above sea level, m */
-  readonly altitude: number;
-  /** 0 to 1 */
-  readonly humidity: number;
+export const wheelOf = (axle: AxleName, side: Side): WheelName =>
+  `${axle}${side === 'left' ? 'Left' : 'Right'}`;
+export const axleOf = (wheel: WheelName): AxleName => (wheel.startsWith('front') ? 'front' : 'rear');
+export const sideOf = (wheel: WheelName): Side => (wheel.endsWith('Left') ? 'left' : 'right');
+
+export type LapKind = 'out' | 'hot' | 'cool';
+export type StandKind = 'pit' | 'paddock';
+
+/** Some laps at one pace. */
+export interface LapLeg {
+  readonly kind: LapKind;
+  readonly laps: number;
+  /** Share of the hot-lap forces, 0 to 1 */
+  readonly pace: number;
 }
 
-/** What is driven. */
-export interface SessionPlan {
-  readonly outLaps: number;
-  readonly hotLaps: number;
-  readonly coolDownLaps: number;
-  /** Shares of the hot-lap forces, 0 to 1 */
-  readonly outPace: number;
-  readonly coolDownPace: number;
+/** Standing for a while. */
+export interface StandLeg {
+  readonly kind: StandKind;
   /** s */
-  readonly paddockTime: number;
+  readonly duration: number;
+  /** Speed of a fan's air at the wheels, m/s; 0 without one */
+  readonly fan: number;
 }
 
-/** One axle's brakes; both wheels alike. */
+/** A part of a session. */
+export type Leg = LapLeg | StandLeg;
+
+/** One session of a day. */
+export interface SessionPlan {
+  readonly name: string;
+  /** Air temperature, K */
+  readonly ambient: number;
+  readonly legs: readonly Leg[];
+}
+
+/** One axle's brakes. */
 export interface AxleInput {
-  readonly corner: Corner;
+  readonly left: Corner;
+  readonly right: Corner;
   /** Boiling point of its fluid as it is today, K */
   readonly boilingPoint: number;
 }
 
-/** All that a session's computation needs, in SI. */
-export interface SessionInput {
+/** All that a day's computation needs, in SI. */
+export interface DayInput {
   readonly vehicle: Vehicle;
   readonly driver: Omit<Driver, 'pace'>;
   readonly circuit: CircuitInput;
-  readonly weather: Weather;
+  /** Height of the circuit above sea level, m */
+  readonly altitude: number;
+  /** Relative humidity, 0 to 1 */
+  readonly humidity: number;
   readonly front: AxleInput;
   readonly rear: AxleInput;
-  readonly plan: SessionPlan;
+  /** In order, each begun as hot as the one before left it; the first as cold as its air */
+  readonly sessions: readonly SessionPlan[];
 }
 
 /** How finely it is computed; the defaults are chosen in docs/model.md. */

@@ -1,95 +1,158 @@
-import type { AxleInput, AxleName } from './input';
-import { RECORDED_PARTS, type RecordedPart, type SessionRecord } from './record';
-import type { LapResult, LimitedPart, Margin, Moment, Verdict } from './result';
+import {
+  AXLES,
+  type AxleInput,
+  type AxleName,
+  type DayInput,
+  SIDES,
+  type Side,
+  type WheelName,
+  wheelOf,
+} from './input';
+import {
+  type DayRecord,
+  distinctWheels,
+  RECORDED_PARTS,
+  type RecordedPart,
+  type WheelRecord,
+} from './record';
+import type { LapResult, LegResult, LimitedPart, Margin, Moment, Verdict } from './result';
 
 /** Highest temperature a wheel bearing's grease is run at, K (150 °C, from memory). */
 const HUB_LIMIT = 423.15;
 /** A margin under this share of the rise is called close: cooling alone is uncertain by ±30 %. */
 const CLOSE_SHARE = 0.12;
 
-/** The limits of one axle, K. */
-function limitsOf(axle: AxleInput): readonly (readonly [LimitedPart & RecordedPart, number])[] {
-  const { rotor, pad, caliper } = axle.corner;
+/** The limits of one wheel's brake, K. */
+function limitsOf(axle: AxleInput, side: Side): readonly (readonly [LimitedPart & RecordedPart, number])[] {
+  const { rotor, drum, pad, caliper } = axle[side];
+  const { material } = drum ?? rotor;
   return [
-    ['rotorFace', rotor.material.faceLimit],
-    ['rotorBulk', rotor.material.bulkLimit],
+    ['rotorFace', material.faceLimit],
+    ['rotorBulk', material.bulkLimit],
     ['padFace', pad.limit],
     ['plate', pad.plateLimit],
-    ['caliper', caliper.sealLimit],
+    ['seal', caliper.sealLimit],
     ['fluid', axle.boilingPoint],
     ['hub', HUB_LIMIT],
   ];
 }
 
-export function momentAt(record: SessionRecord, sample: number, laps: number, drivingTime: number): Moment {
-  const driving = record.lap[sample] < laps;
+/** Where a sample lies in the day. */
+export function momentAt(
+  record: DayRecord,
+  sample: number,
+  laps: readonly LapResult[],
+  legs: readonly LegResult[],
+): Moment {
+  const lap = record.lap[sample];
+  const time = record.time[sample];
+  const leg = legs[record.leg[sample]];
+  if (lap >= 0) {
+    return {
+      time,
+      session: laps[lap].session,
+      lap: lap + 1,
+      stop: record.stop[sample],
+      stand: null,
+      standingTime: 0,
+    };
+  }
+  const stand = leg.kind === 'pit' ? 'pit' : 'paddock';
+  const standing = leg.kind === 'pit' || leg.kind === 'paddock';
   return {
-    time: record.time[sample],
-    lap: driving ? record.lap[sample] + 1 : null,
-    stop: driving ? record.stop[sample] : -1,
-    paddockTime: driving ? 0 : record.time[sample] - drivingTime,
+    time,
+    session: leg.session,
+    lap: null,
+    stop: -1,
+    stand,
+    standingTime: standing ? time - leg.startTime : 0,
   };
 }
 
-export function peaksOf(record: SessionRecord): Record<AxleName, Record<RecordedPart, number>> {
-  const of = (axle: AxleName) =>
-    Object.fromEntries(
-      RECORDED_PARTS.map((part) => [part, record[axle][part].reduce((a, b) => Math.max(a, b))]),
-    ) as Record<RecordedPart, number>;
-  return { front: of('front'), rear: of('rear') };
+export function peaksOf(record: WheelRecord): Record<RecordedPart, number> {
+  return Object.fromEntries(
+    RECORDED_PARTS.map((part) => [part, record[part].reduce((a, b) => Math.max(a, b))]),
+  ) as Record<RecordedPart, number>;
 }
 
-/** Every margin of one axle. Bite is left out when no hot lap has a stop. */
-export function axleMargins(
-  name: AxleName,
-  axle: AxleInput,
-  record: SessionRecord,
+/** Every margin of the day; one a pair of wheels that are alike. */
+export function dayMargins(
+  input: Pick<DayInput, 'front' | 'rear' | 'sessions'>,
+  record: DayRecord,
   laps: readonly LapResult[],
-  ambient: number,
-  drivingTime: number,
+  legs: readonly LegResult[],
 ): Margin[] {
-  const margins: Margin[] = limitsOf(axle).map(([part, limit]) => {
-    const values = record[name][part];
-    let worst = 0;
-    let first = -1;
-    for (let i = 1; i < values.length; i++) {
-      if (values[i] > values[worst]) worst = i;
-      if (first < 0 && values[i] > limit) first = i;
-    }
-    return {
-      axle: name,
-      part,
-      limit,
-      worst: values[worst],
-      at: momentAt(record, worst, laps.length, drivingTime),
-      margin: limit - values[worst],
-      share: (limit - values[worst]) / Math.max(1, limit - ambient),
-      passed: first < 0 ? null : momentAt(record, first, laps.length, drivingTime),
-    };
-  });
-  const bite = coldestBite(name, axle, record, laps, ambient);
-  return bite ? [...margins, bite] : margins;
+  const distinct = distinctWheels(record.wheels);
+  const ambient = (moment: Moment) => input.sessions[moment.session].ambient;
+  return AXLES.flatMap((axle) =>
+    SIDES.flatMap((own): Margin[] => {
+      const wheel = wheelOf(axle, own);
+      if (!distinct.includes(wheel)) return [];
+      const both = !distinct.includes(wheelOf(axle, 'right'));
+      const at = (sample: number) => momentAt(record, sample, laps, legs);
+      const side = both ? 'both' : own;
+      const margins = limitsOf(input[axle], own).map(([part, limit]): Margin => {
+        const { worst, first } = highest(valuesOf(record.wheels[wheel], part), limit);
+        const value = valuesOf(record.wheels[wheel], part)(worst);
+        const moment = at(worst);
+        return {
+          axle,
+          side,
+          part,
+          limit,
+          worst: value,
+          at: moment,
+          margin: limit - value,
+          share: (limit - value) / Math.max(1, limit - ambient(moment)),
+          passed: first < 0 ? null : at(first),
+        };
+      });
+      const bite = coldestBite(axle, side, wheel, input[axle][own].pad.windowLow, record, laps, ambient);
+      return bite ? [...margins, bite] : margins;
+    }),
+  );
+}
+
+/** Values of a part over the samples; of fluid the hotter of bores and hose. */
+function valuesOf(record: WheelRecord, part: RecordedPart): ((i: number) => number) & { count: number } {
+  const own = record[part];
+  const of = part === 'fluid' ? (i: number) => Math.max(own[i], record.hose[i]) : (i: number) => own[i];
+  return Object.assign(of, { count: own.length });
+}
+
+function highest(values: ReturnType<typeof valuesOf>, limit: number): { worst: number; first: number } {
+  let worst = 0;
+  let first = -1;
+  for (let i = 1; i < values.count; i++) {
+    const value = values(i);
+    if (value > values(worst)) worst = i;
+    if (first < 0 && value > limit) first = i;
+  }
+  return { worst, first };
 }
 
 function coldestBite(
-  name: AxleName,
-  axle: AxleInput,
-  record: SessionRecord,
+  axle: AxleName,
+  side: Side | 'both',
+  wheel: WheelName,
+  limit: number,
+  record: DayRecord,
   laps: readonly LapResult[],
-  ambient: number,
+  ambient: (moment: Moment) => number,
 ): Margin | null {
-  const limit = axle.corner.pad.windowLow;
   let worst = Number.POSITIVE_INFINITY;
   let at: Moment | null = null;
   let passed: Moment | null = null;
   for (const lap of laps) {
     if (lap.kind !== 'hot') continue;
-    lap[name].forEach((stop, k) => {
+    lap.wheels[wheel].forEach((stop, k) => {
       const moment = (): Moment => ({
-        time: sampleTimeOfStop(record, lap.number - 1, k),
+        time: timeOfStop(record, lap.number - 1, k),
+        session: lap.session,
         lap: lap.number,
         stop: k,
-        paddockTime: 0,
+        stand: null,
+        standingTime: 0,
       });
       if (stop.padFaceBefore < worst) {
         worst = stop.padFaceBefore;
@@ -99,36 +162,36 @@ function coldestBite(
     });
   }
   if (!at) return null;
-  return {
-    axle: name,
-    part: 'bite',
-    limit,
-    worst,
-    at,
-    margin: worst - limit,
-    share: (worst - limit) / Math.max(1, limit - ambient),
-    passed,
-  };
+  const share = (worst - limit) / Math.max(1, limit - ambient(at));
+  return { axle, side, part: 'bite', limit, worst, at, margin: worst - limit, share, passed };
 }
 
-function sampleTimeOfStop(record: SessionRecord, lap: number, stop: number): number {
+function timeOfStop(record: DayRecord, lap: number, stop: number): number {
   const i = record.lap.findIndex((l, k) => l === lap && record.stop[k] === stop);
   return i < 0 ? 0 : record.time[i];
 }
 
-/** What gives out first in time, or, when nothing does, what is closest by share of its rise. */
+const coldest = (margins: readonly Margin[]) => margins.reduce((a, b) => (b.share < a.share ? b : a));
+
+/**
+ * What gives out first in time; else, when a pad is too cold at a braking point, that; else what is closest by share of
+ * its rise.
+ */
 export function verdictOf(margins: readonly Margin[], laps: readonly LapResult[]): Verdict {
   const hot = margins.filter((m) => m.part !== 'bite');
   const cold = margins.filter((m) => m.part === 'bite' && m.passed);
-  const coldBite = cold.length > 0 ? cold.reduce((a, b) => (b.share < a.share ? b : a)) : null;
+  const coldBite = cold.length > 0 ? coldest(cold) : null;
   const passed = hot.filter((m) => m.passed);
   if (passed.length > 0) {
     const first = passed.reduce((a, b) => ((b.passed as Moment).time < (a.passed as Moment).time ? b : a));
-    const lap = first.passed?.lap ?? null;
-    const hotLapsBefore = laps.filter((l) => l.kind === 'hot' && (lap === null || l.number < lap)).length;
+    const { lap, session } = first.passed as Moment;
+    const hotLapsBefore = laps.filter(
+      (l) => l.kind === 'hot' && l.session === session && (lap === null || l.number < lap),
+    ).length;
     return { kind: 'gives-out', margin: first, coldBite, hotLapsBefore };
   }
-  const closest = hot.reduce((a, b) => (b.share < a.share ? b : a));
+  if (coldBite) return { kind: 'too-cold', margin: coldBite, coldBite, hotLapsBefore: null };
+  const closest = coldest(hot);
   const kind = closest.share < CLOSE_SHARE ? 'close' : 'in-hand';
   return { kind, margin: closest, coldBite, hotLapsBefore: null };
 }

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { sessionInput, setupOf } from '../../project';
+import { dayInput, setupOf } from '../../project';
 import { airProperties } from '../air';
-import { CHANNEL, CHANNEL_COUNT } from '../brake';
+import { CHANNEL, CHANNEL_COUNT, type Corner } from '../brake';
 import { driveLap, type LapTrace, prepareCircuit } from '../drive';
 import { GAMMA } from '../heat';
 import { DEFAULT_NUMERICS } from './index';
 import { lapSchedule } from './schedule';
 
 function scheduled(planId: string) {
-  const input = sessionInput(setupOf(demoProject, planId));
+  const input = dayInput(setupOf(demoProject, planId));
   const trace = driveLap(
     prepareCircuit(input.circuit),
     input.vehicle,
@@ -17,14 +17,12 @@ function scheduled(planId: string) {
     { airDensity: 1.2, ductDragArea: 0 },
   );
   const air = airProperties(1.2, 297);
-  const schedule = lapSchedule(
-    trace,
-    input.front.corner,
-    input.rear.corner,
-    air,
-    0.3,
-    DEFAULT_NUMERICS.steps,
-  );
+  const wheel = (corner: Corner, front: boolean) => ({
+    corner,
+    heat: (lap: LapTrace, i: number) => 0.5 * (front ? lap.frontHeat[i] : lap.rearHeat[i]),
+  });
+  const wheels = [wheel(input.front.left, true), wheel(input.rear.left, false)];
+  const schedule = lapSchedule(trace, wheels, air, 0.3, DEFAULT_NUMERICS.steps);
   return { trace, schedule };
 }
 
@@ -38,7 +36,8 @@ function heatUntil(trace: LapTrace, time: number): number {
 
 describe.each(demoProject.plans.map((plan) => plan.id))('steps of a lap: %s', (id) => {
   const { trace, schedule } = scheduled(id);
-  const { time, dt, front } = schedule;
+  const { time, dt } = schedule;
+  const [front] = schedule.wheels;
 
   it('cover the lap without a gap and end where the lap ends', () => {
     let at = 0;

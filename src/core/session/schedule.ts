@@ -1,5 +1,5 @@
 import type { AirProperties } from '../air';
-import { CHANNEL, CHANNEL_COUNT, type Corner, faceCoefficient, passage } from '../brake';
+import { CHANNEL_COUNT, type Corner, fillDrive } from '../brake';
 import type { LapTrace } from '../drive';
 import { GAMMA } from '../heat';
 
@@ -9,7 +9,7 @@ export interface StepSizes {
   readonly braking: number;
   /** Least number of steps in a braking, so that short ones show their peak */
   readonly leastPerStop: number;
-  /** First step after a release; the following grow by half */
+  /** First step after a release; the following grow by a third */
   readonly release: number;
   /** Longest while rolling */
   readonly rolling: number;
@@ -17,16 +17,16 @@ export interface StepSizes {
   readonly standing: number;
 }
 export const DEFAULT_STEPS: StepSizes = {
-  braking: 0.25,
-  leastPerStop: 10,
-  release: 0.2,
-  rolling: 2.5,
+  braking: 0.18,
+  leastPerStop: 15,
+  release: 0.18,
+  rolling: 2.2,
   standing: 20,
 };
 
-/** What drives one axle's network through a lap, step by step; m steps. Computed once for each kind of lap. */
-export interface AxleSchedule {
-  /** Heat into one wheel's brake at the two stages of each step, W; m */
+/** What drives one wheel's network through a lap, step by step; m steps. Computed once for each kind of lap. */
+export interface WheelSchedule {
+  /** Heat into the brake at the two stages of each step, W; m */
   readonly early: Float64Array;
   readonly late: Float64Array;
   /** Drive channels; m × CHANNEL_COUNT */
@@ -46,28 +46,12 @@ export interface LapSchedule {
   readonly stop: Int32Array;
   /** 1 while braking in that stop; m */
   readonly inStop: Uint8Array;
-  readonly front: AxleSchedule;
-  readonly rear: AxleSchedule;
+  /** One for each wheel asked for */
+  readonly wheels: readonly WheelSchedule[];
 }
 
-/** Fills one row of drive channels for a speed in m/s. */
-export function fillDrive(
-  row: Float64Array,
-  corner: Corner,
-  air: AirProperties,
-  speed: number,
-  wheelRadius: number,
-  applied: boolean,
-): void {
-  row[CHANNEL.steady] = 1;
-  row[CHANNEL.applied] = applied ? 1 : 0;
-  row[CHANNEL.released] = applied ? 0 : 1;
-  row[CHANNEL.face] = faceCoefficient(air, speed, corner.rotor.outerDiameter);
-  row[CHANNEL.passage] = passage(corner, air, speed, wheelRadius).conductance;
-  // 10 W/(m²·K) standing to 60 at 50 m/s (from memory).
-  row[CHANNEL.caliper] = 10 + speed;
-  row[CHANNEL.still] = Math.max(0, 1 - speed / 5);
-}
+/** Ratio of neighbouring steps after a release. */
+const GROWTH = 1.35;
 
 interface Span {
   from: number;
@@ -76,11 +60,16 @@ interface Span {
   stop: number;
 }
 
+/** A wheel to be scheduled: its brake, and the heat made in it since the lap's start, J, along the trace. */
+export interface ScheduledWheel {
+  readonly corner: Corner;
+  readonly heat: (trace: LapTrace, i: number) => number;
+}
+
 /** Cuts a lap into steps that begin and end with each braking. */
 export function lapSchedule(
   trace: LapTrace,
-  front: Corner,
-  rear: Corner,
+  wheels: readonly ScheduledWheel[],
   air: AirProperties,
   wheelRadius: number,
   steps: StepSizes,
@@ -109,8 +98,9 @@ export function lapSchedule(
     speedMid[k] = sampler(time[k] - 0.5 * dt[k], trace.speed);
     distance[k] = sampler(time[k], trace.distance);
   }
-  const axle = (heat: Float64Array, corner: Corner): AxleSchedule => {
-    const cumulative = Float64Array.from(time, (t) => 0.5 * sampler(t, heat));
+  const schedule = ({ corner, heat }: ScheduledWheel): WheelSchedule => {
+    const along = trace.time.map((_, i) => heat(trace, i));
+    const cumulative = Float64Array.from(time, (t) => sampler(t, along));
     const { early, late } = stagePowers(cumulative, dt, event);
     const drive = new Float64Array(m * CHANNEL_COUNT);
     for (let k = 0; k < m; k++) {
@@ -126,8 +116,7 @@ export function lapSchedule(
     distance,
     stop: Int32Array.from(stop),
     inStop: Uint8Array.from(inStop),
-    front: axle(trace.frontHeat, front),
-    rear: axle(trace.rearHeat, rear),
+    wheels: wheels.map(schedule),
   };
 }
 
@@ -159,7 +148,7 @@ function growingCuts(duration: number, steps: StepSizes): number[] {
     const left = duration - at;
     at += left < 1.5 * step ? left : step;
     cuts.push(at);
-    step = Math.min(steps.rolling, 1.5 * step);
+    step = Math.min(steps.rolling, GROWTH * step);
   }
   return cuts;
 }
@@ -202,4 +191,18 @@ function stagePowers(cumulative: Float64Array, dt: Float64Array, event: readonly
     late[k] = mean[k] + 0.5 * rise;
   }
   return { early, late };
+}
+
+/** Steps of the time a car stands, s; they grow as it cools. */
+export function standingSteps(duration: number, { release, standing }: StepSizes): number[] {
+  const steps: number[] = [];
+  let left = duration;
+  let step = release;
+  while (left > 1e-9) {
+    const dt = left < 1.5 * step ? left : step;
+    steps.push(dt);
+    left -= dt;
+    step = Math.min(standing, 1.3 * step);
+  }
+  return steps;
 }

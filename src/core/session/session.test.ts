@@ -1,32 +1,28 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
+import { type Drive, oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
-import {
-  type Car,
-  cornerOf,
-  type Plan,
-  type Setup,
-  sessionInput,
-  setupOf,
-  stopsFromLap,
-} from '../../project';
+import { type Car, cornerOf, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../project';
 import { airProperties } from '../air';
+import { fillDrive } from '../brake';
 import { lapHeat, lapTime } from '../drive';
 import { CornerRun } from './cornerRun';
-import { AXLES, DEFAULT_NUMERICS, RECORDED_PARTS, type SessionResult, simulateSession } from './index';
-import { fillDrive } from './schedule';
+import { type DayResult, DEFAULT_NUMERICS, RECORDED_PARTS, simulateDay, WHEELS, wheelOf } from './index';
 
 interface Change {
   car?: (car: Car) => Car;
   plan?: Partial<Plan>;
+  /** Replaces the day by one session of so many laps */
+  drive?: Drive;
 }
 
-function setup(planId: string, { car, plan }: Change = {}): Setup {
+function setup(planId: string, { car, plan, drive }: Change = {}): Setup {
   const base = setupOf(demoProject, planId);
-  return { ...base, car: car ? car(base.car) : base.car, plan: { ...base.plan, ...plan } };
+  const day = drive ? oneSession(base.plan, drive) : base.plan;
+  return { ...base, car: car ? car(base.car) : base.car, plan: { ...day, ...plan } };
 }
-const run = (planId: string, change: Change = {}) => simulateSession(sessionInput(setup(planId, change)));
+const run = (planId: string, change: Change = {}) => simulateDay(dayInput(setup(planId, change)));
 const bothAxles = (car: Car, change: Partial<Car['front']>): Car => ({
   ...car,
   front: { ...car.front, ...change },
@@ -39,10 +35,10 @@ const TARN = 'plan-tarn-anvil';
 const celsius = (kelvin: number) => kelvin - 273.15;
 
 /** Largest difference between the peaks of two runs, K. */
-function peakDifference(a: SessionResult, b: SessionResult): number {
+function peakDifference(a: DayResult, b: DayResult): number {
   return Math.max(
-    ...AXLES.flatMap((axle) =>
-      RECORDED_PARTS.map((part) => Math.abs(a.peaks[axle][part] - b.peaks[axle][part])),
+    ...WHEELS.flatMap((wheel) =>
+      RECORDED_PARTS.map((part) => Math.abs(a.peaks[wheel][part] - b.peaks[wheel][part])),
     ),
   );
 }
@@ -65,9 +61,9 @@ describe('every run', () => {
   });
 
   it.each(PLANS)('moves no peak by more than 1 K when steps are halved and cells doubled: %s', (id) => {
-    const input = sessionInput(setup(id));
+    const input = dayInput(setup(id));
     const { steps, refinement, spacing } = DEFAULT_NUMERICS;
-    const fine = simulateSession(input, {
+    const fine = simulateDay(input, {
       steps: {
         braking: steps.braking / 2,
         leastPerStop: steps.leastPerStop * 2,
@@ -78,7 +74,7 @@ describe('every run', () => {
       refinement: refinement * 2,
       spacing: spacing / 2,
     });
-    const moved = peakDifference(simulateSession(input), fine);
+    const moved = peakDifference(simulateDay(input), fine);
     expect(moved).toBeLessThan(1);
     recordFigure({
       id: 'numerics',
@@ -91,25 +87,25 @@ describe('every run', () => {
   });
 
   it('gives the same numbers each time', () => {
-    expect(run(TARN).record.front.rotorFace).toEqual(run(TARN).record.front.rotorFace);
+    expect(run(TARN).record.wheels.frontLeft).toEqual(run(TARN).record.wheels.frontLeft);
   });
 
   it('is in time order, finite, and never colder than the air', () => {
-    const { record } = run('plan-skarn-fen', { plan: SHORT });
+    const { record } = run('plan-skarn-fen', { drive: SHORT });
     for (let i = 1; i < record.time.length; i++) expect(record.time[i]).toBeGreaterThan(record.time[i - 1]);
-    for (const axle of AXLES) {
+    for (const wheel of WHEELS) {
       for (const part of RECORDED_PARTS) {
-        expect(celsius(Math.min(...record[axle][part]))).toBeGreaterThan(18 - 1e-6);
+        expect(celsius(Math.min(...record.wheels[wheel][part]))).toBeGreaterThan(18 - 1e-6);
       }
     }
   });
 });
 
 describe('relations that must always hold', () => {
-  const warmer = (less: SessionResult, more: SessionResult) => {
-    for (const axle of AXLES) {
-      expect(more.peaks[axle].rotorBulk).toBeGreaterThanOrEqual(less.peaks[axle].rotorBulk - 0.05);
-      expect(more.peaks[axle].rotorFace).toBeGreaterThanOrEqual(less.peaks[axle].rotorFace - 0.3);
+  const warmer = (less: DayResult, more: DayResult) => {
+    for (const wheel of WHEELS) {
+      expect(more.peaks[wheel].rotorBulk).toBeGreaterThanOrEqual(less.peaks[wheel].rotorBulk - 0.05);
+      expect(more.peaks[wheel].rotorFace).toBeGreaterThanOrEqual(less.peaks[wheel].rotorFace - 0.3);
     }
   };
   const plan = fc.constantFrom(...PLANS);
@@ -120,8 +116,8 @@ describe('relations that must always hold', () => {
   it('more mass: never cooler rotors', () => {
     holds((id, s) =>
       warmer(
-        run(id, { plan: SHORT }),
-        run(id, { plan: SHORT, car: (c) => ({ ...c, massKg: c.massKg * (1 + s) }) }),
+        run(id, { drive: SHORT }),
+        run(id, { drive: SHORT, car: (c) => ({ ...c, massKg: c.massKg * (1 + s) }) }),
       ),
     );
   });
@@ -129,33 +125,33 @@ describe('relations that must always hold', () => {
   it('more of the grip used in braking: never cooler rotors', () => {
     holds((id, s) => {
       const used = setup(id).plan.brakingCommitmentPercent;
-      const less = run(id, { plan: { ...SHORT, brakingCommitmentPercent: used * (1 - s) } });
-      warmer(less, run(id, { plan: SHORT }));
+      const less = run(id, { drive: SHORT, plan: { brakingCommitmentPercent: used * (1 - s) } });
+      warmer(less, run(id, { drive: SHORT }));
     });
   });
 
   it('more speed from more power: never cooler rotors', () => {
     holds((id, s) =>
       warmer(
-        run(id, { plan: SHORT }),
-        run(id, { plan: SHORT, car: (c) => ({ ...c, powerKw: c.powerKw * (1 + s) }) }),
+        run(id, { drive: SHORT }),
+        run(id, { drive: SHORT, car: (c) => ({ ...c, powerKw: c.powerKw * (1 + s) }) }),
       ),
     );
   });
 
   it('more laps: never cooler rotors', () => {
     holds((id, s) =>
-      warmer(run(id, { plan: SHORT }), run(id, { plan: { ...SHORT, hotLaps: 4 + Math.ceil(s * 20) } })),
+      warmer(run(id, { drive: SHORT }), run(id, { drive: { ...SHORT, hotLaps: 4 + Math.ceil(s * 20) } })),
     );
   });
 
   it('more duct: never hotter rotor, never less drag', () => {
     holds((id, s) => {
       const with_ = (cm2: number) =>
-        run(id, { plan: SHORT, car: (c) => bothAxles(c, { ductAreaCm2: c.front.ductAreaCm2 + cm2 }) });
+        run(id, { drive: SHORT, car: (c) => bothAxles(c, { ductAreaCm2: c.front.ductAreaCm2 + cm2 }) });
       const [small, large] = [with_(10), with_(10 + 200 * s)];
-      for (const axle of AXLES)
-        expect(large.peaks[axle].rotorBulk).toBeLessThanOrEqual(small.peaks[axle].rotorBulk);
+      for (const wheel of WHEELS)
+        expect(large.peaks[wheel].rotorBulk).toBeLessThanOrEqual(small.peaks[wheel].rotorBulk);
       expect(lapTime(large.trace)).toBeGreaterThanOrEqual(lapTime(small.trace) - 1e-9);
     });
   });
@@ -163,44 +159,44 @@ describe('relations that must always hold', () => {
   it('thicker pad: never hotter fluid', () => {
     holds((id, s) => {
       const thick = (mm: number) =>
-        run(id, { plan: SHORT, car: (c) => bothAxles(c, { padThicknessMm: mm }) });
+        run(id, { drive: SHORT, car: (c) => bothAxles(c, { padThicknessMm: mm }) });
       const [worn, fresh] = [thick(5), thick(5 + 40 * s)];
-      for (const axle of AXLES)
-        expect(fresh.peaks[axle].fluid).toBeLessThanOrEqual(worn.peaks[axle].fluid + 0.01);
+      for (const wheel of WHEELS)
+        expect(fresh.peaks[wheel].fluid).toBeLessThanOrEqual(worn.peaks[wheel].fluid + 0.01);
     });
   });
 
   it('the same brakes and half the work on each axle: the same temperatures front and rear', () => {
-    const result = run(TARN, { plan: SHORT, car: (c) => ({ ...c, frontSharePercent: 50, rear: c.front }) });
-    expect(result.record.rear).toEqual(result.record.front);
+    const result = run(TARN, { drive: SHORT, car: (c) => ({ ...c, frontSharePercent: 50, rear: c.front }) });
+    expect(result.record.wheels.rearLeft).toEqual(result.record.wheels.frontLeft);
   });
 
   it('no work at all: everything goes to ambient and never past it', () => {
-    const { record } = run(TARN, { plan: { hotLaps: 2, paddockMin: 240 } });
+    const { record } = run(TARN, { drive: { hotLaps: 2, paddockMin: 240 } });
     const last = record.time.length - 1;
-    for (const axle of AXLES) {
-      expect(celsius(record[axle].rotorBulk[last])).toBeLessThan(60);
-      expect(celsius(record[axle].rotorBulk[last])).toBeGreaterThan(24);
+    for (const wheel of WHEELS) {
+      expect(celsius(record.wheels[wheel].rotorBulk[last])).toBeLessThan(60);
+      expect(celsius(record.wheels[wheel].rotorBulk[last])).toBeGreaterThan(24);
     }
-    const idle = run(TARN, { plan: SHORT, car: (c) => ({ ...c, frontSharePercent: 0 }) });
-    expect(celsius(idle.peaks.front.rotorFace)).toBeCloseTo(24, 6);
+    const idle = run(TARN, { drive: SHORT, car: (c) => ({ ...c, frontSharePercent: 0 }) });
+    expect(celsius(idle.peaks.frontLeft.rotorFace)).toBeCloseTo(24, 6);
     expect(idle.audit.residual).toBeLessThan(1e-3);
   });
 
   it('a list of stops made from a solved lap has that lap’s energies and nearly its temperatures', () => {
     for (const id of ['plan-tarn-fen', 'plan-skarn-fen']) {
-      const solved = setup(id, { plan: SHORT });
-      const lap = simulateSession(sessionInput(solved));
+      const solved = setup(id, { drive: SHORT });
+      const lap = simulateDay(dayInput(solved));
       const stops = stopsFromLap(lap.trace);
       const circuit = { ...solved.circuit, layout: { kind: 'stops' as const, stops } };
-      const typed = simulateSession(sessionInput({ ...solved, circuit }));
+      const typed = simulateDay(dayInput({ ...solved, circuit }));
       expect(typed.trace.stops.length).toBe(lap.trace.stops.length);
       typed.trace.stops.forEach((stop, k) => {
         const drag = Math.abs(stop.energy / lap.trace.stops[k].energy - 1);
         expect(drag).toBeLessThan(0.02);
       });
       expect(Math.abs(lapTime(typed.trace) / lapTime(lap.trace) - 1)).toBeLessThan(0.006);
-      expect(Math.abs(typed.peaks.front.rotorBulk - lap.peaks.front.rotorBulk)).toBeLessThan(12);
+      expect(Math.abs(typed.peaks.frontLeft.rotorBulk - lap.peaks.frontLeft.rotorBulk)).toBeLessThan(12);
     }
   });
 });
@@ -221,7 +217,8 @@ describe('verdict and margins', () => {
     expect(result.verdict.margin.share).toBe(Math.min(...shares));
     for (const m of result.margins) {
       if (m.part === 'bite') continue;
-      expect(m.worst).toBe(result.peaks[m.axle][m.part]);
+      const peaks = result.peaks[wheelOf(m.axle, m.side === 'right' ? 'right' : 'left')];
+      expect(m.worst).toBe(m.part === 'fluid' ? Math.max(peaks.fluid, peaks.hose) : peaks[m.part]);
       expect(m.margin).toBeCloseTo(m.limit - m.worst, 9);
     }
   });
@@ -233,11 +230,11 @@ describe('verdict and margins', () => {
   });
 
   it('finds the fluid hottest minutes after parking when there was no cool-down lap', () => {
-    const { margins } = run(TARN, { plan: { coolDownLaps: 0 } });
+    const { margins } = run(TARN, { drive: { hotLaps: 11, coolDownLaps: 0, paddockMin: 30 } });
     const fluid = margins.find((m) => m.part === 'fluid' && m.axle === 'front');
     expect(fluid?.at.lap).toBeNull();
-    expect(fluid?.at.paddockTime).toBeGreaterThan(60);
-    expect(fluid?.at.paddockTime).toBeLessThan(600);
+    expect(fluid?.at.standingTime).toBeGreaterThan(60);
+    expect(fluid?.at.standingTime).toBeLessThan(600);
   });
 });
 
@@ -246,7 +243,7 @@ describe('verdict and margins', () => {
  * smaller rotors, so what is compared is the heat one front brake has to carry: 30 to 45 kW × 0.65 ÷ 2 is 9.8 to 14.6 kW.
  */
 describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
-  const result = run('plan-tarn-fen', { plan: { hotLaps: 10 } });
+  const result = run('plan-tarn-fen', { drive: { hotLaps: 10, paddockMin: 30 } });
   const figure = (what: string, expected: string, computed: number, unit: string) =>
     recordFigure({ id: '30', what, expected, computed, unit, source: 'common practice' });
   const front = (lapHeat(result.trace) / lapTime(result.trace) / 2000) * 0.63;
@@ -255,14 +252,14 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
     expect(front).toBeGreaterThan(9.8);
     expect(front).toBeLessThan(14.6);
     figure('Heat of one front brake, lap mean', '9.8 to 14.6', front, 'kW');
-    figure('Front bulk, settled', '450 to 700', celsius(result.peaks.front.rotorBulk), '°C');
+    figure('Front bulk, settled', '450 to 700', celsius(result.peaks.frontLeft.rotorBulk), '°C');
     figure(
       'Front face over bulk',
       'about 100',
-      result.peaks.front.rotorFace - result.peaks.front.rotorBulk,
+      result.peaks.frontLeft.rotorFace - result.peaks.frontLeft.rotorBulk,
       'K',
     );
-    figure('Front fluid', '120 to 220', celsius(result.peaks.front.fluid), '°C');
+    figure('Front fluid', '120 to 220', celsius(result.peaks.frontLeft.fluid), '°C');
     recordFigure({
       id: '20',
       what: 'Share of the heat in the vented iron front rotor of the Tarn',
@@ -276,26 +273,26 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
   it('settles its front bulk at 450 to 700 °C within 4 to 8 laps, its face peaking about 100 K higher', () => {
     const top = result.laps
       .filter((l) => l.kind === 'hot')
-      .map((l) => Math.max(...l.front.map((s) => s.bulkAfter)));
+      .map((l) => Math.max(...l.wheels.frontLeft.map((s) => s.bulkAfter)));
     const last = top[top.length - 1];
     expect(celsius(last)).toBeGreaterThan(450);
     expect(celsius(last)).toBeLessThan(700);
     const settled = top.findIndex((t) => last - t < 5) + 1;
     expect(settled).toBeGreaterThanOrEqual(4);
     expect(settled).toBeLessThanOrEqual(8);
-    expect(result.peaks.front.rotorFace - result.peaks.front.rotorBulk).toBeGreaterThan(50);
-    expect(result.peaks.front.rotorFace - result.peaks.front.rotorBulk).toBeLessThan(150);
+    expect(result.peaks.frontLeft.rotorFace - result.peaks.frontLeft.rotorBulk).toBeGreaterThan(50);
+    expect(result.peaks.frontLeft.rotorFace - result.peaks.frontLeft.rotorBulk).toBeLessThan(150);
   });
 
   it('brings its fluid to 120 to 220 °C', () => {
-    expect(celsius(result.peaks.front.fluid)).toBeGreaterThan(120);
-    expect(celsius(result.peaks.front.fluid)).toBeLessThan(220);
+    expect(celsius(result.peaks.frontLeft.fluid)).toBeGreaterThan(120);
+    expect(celsius(result.peaks.frontLeft.fluid)).toBeLessThan(220);
   });
 
   it('cools a 30 mm vented front (the Ovel’s) from 500 to 250 °C in about 2 to 3 minutes at 100 km/h', () => {
     const corner = cornerOf(demoProject.cars[1].front);
     const ambient = 297;
-    const wheel = new CornerRun(corner, ambient, 101325, 1);
+    const wheel = new CornerRun(corner, ambient, 101325, 1, 1);
     const { integrator } = wheel;
     const roll = (applied: boolean) =>
       fillDrive(integrator.drive, corner, airProperties(1.19, ambient), 100 / 3.6, 0.338, applied);

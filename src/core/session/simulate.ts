@@ -1,12 +1,24 @@
-import { airProperties, moistAirDensity, standardPressure } from '../air';
-import { CHANNEL_COUNT } from '../brake';
+import { type AirProperties, airProperties, moistAirDensity, standardPressure } from '../air';
+import { type Corner, ductFlowArea, fillDrive } from '../brake';
 import { type Driver, driveLap, type LapTrace, LINE_SPACING, lapTime, prepareCircuit } from '../drive';
 import { CornerRun } from './cornerRun';
-import type { Numerics, SessionInput } from './input';
-import { axleMargins, peaksOf, verdictOf } from './margins';
-import { emptyRecord, type SessionRecord } from './record';
-import type { EnergyAudit, LapKind, LapResult, SessionResult, StopHeat } from './result';
-import { type AxleSchedule, DEFAULT_STEPS, fillDrive, type LapSchedule, lapSchedule } from './schedule';
+import {
+  AXLES,
+  axleOf,
+  type DayInput,
+  type LapLeg,
+  type Numerics,
+  type StandLeg,
+  sideOf,
+  WHEELS,
+  type WheelName,
+} from './input';
+import { dayMargins, peaksOf, verdictOf } from './margins';
+import type { DayRecord, WheelRecord } from './record';
+import type { DayResult, EnergyAudit, LapResult, LegResult, StopHeat } from './result';
+import { DEFAULT_STEPS, type LapSchedule, lapSchedule, standingSteps } from './schedule';
+import { stopHeats } from './stopHeats';
+import { rotorStrain } from './strain';
 
 export const DEFAULT_NUMERICS: Numerics = {
   steps: DEFAULT_STEPS,
@@ -14,209 +26,226 @@ export const DEFAULT_NUMERICS: Numerics = {
   spacing: LINE_SPACING,
 };
 
+/** A lap of one kind in one air: how it is driven and what drives the networks through it. */
 interface PlannedLap {
-  kind: LapKind;
-  trace: LapTrace;
-  schedule: LapSchedule;
+  readonly trace: LapTrace;
+  readonly schedule: LapSchedule;
 }
+
+type PlannedLeg = { readonly session: number; readonly air: AirProperties; readonly ambient: number } & (
+  | { readonly leg: LapLeg; readonly lap: PlannedLap; readonly steps: null }
+  | { readonly leg: StandLeg; readonly lap: null; readonly steps: readonly number[] }
+);
 
 /**
- * Computes a whole session: the laps, their braking work, and the temperatures of every brake part from the first lap to
- * the end of the paddock time.
- * @param input a valid session, SI
- * @throws RangeError naming lap and time where a temperature is no longer a number
+ * Computes a whole day: the laps, their braking work, and the temperatures of every brake part from the first lap to the
+ * end of the last time standing. Wheels of an axle that brake and cool alike are computed once.
+ * @param input a valid day, SI
+ * @throws RangeError naming time and lap where a temperature is no longer a number
  */
-export function simulateSession(input: SessionInput, numerics: Numerics = DEFAULT_NUMERICS): SessionResult {
-  const { vehicle, weather, front, rear, plan } = input;
-  const pressure = standardPressure(weather.altitude);
-  const airDensity = moistAirDensity(pressure, weather.temperature, weather.humidity);
-  const air = airProperties(airDensity, weather.temperature);
+export function simulateDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERICS): DayResult {
+  const { vehicle, sessions } = input;
+  const pressure = standardPressure(input.altitude);
   const circuit = prepareCircuit(input.circuit, numerics.spacing);
-  const ductFlowArea = (axle: typeof front) => 2 * axle.corner.ductCoefficient * axle.corner.ductArea;
-  // The momentum of the air a duct takes, ṁ·V, is the drag of an area Cd·A of twice the flow area.
-  const ductDragArea = 2 * (ductFlowArea(front) + ductFlowArea(rear));
+  const start = sessions[0].ambient;
+  const wheels = distinct(input);
 
-  const planLap = (kind: LapKind, pace: number): PlannedLap => {
+  const laps = new Map<string, PlannedLap>();
+  const planLap = (pace: number, ambient: number, air: AirProperties): PlannedLap => {
+    const key = `${pace}/${ambient}`;
+    const known = laps.get(key);
+    if (known) return known;
     const driver: Driver = { ...input.driver, pace };
-    const trace = driveLap(circuit, vehicle, driver, { airDensity, ductDragArea });
-    const schedule = lapSchedule(trace, front.corner, rear.corner, air, vehicle.wheelRadius, numerics.steps);
-    return { kind, trace, schedule };
+    const conditions = { airDensity: air.density, ductDragArea: ductDragArea(input) };
+    const trace = driveLap(circuit, vehicle, driver, conditions);
+    const scheduled = wheels.map(({ wheel, alike }) => ({
+      corner: cornerOfWheel(input, wheel),
+      heat: wheelHeat(wheel, alike),
+    }));
+    const schedule = lapSchedule(trace, scheduled, air, vehicle.wheelRadius, numerics.steps);
+    const planned = { trace, schedule };
+    laps.set(key, planned);
+    return planned;
   };
-  const hot = planLap('hot', 1);
-  const out = plan.outLaps > 0 ? planLap('out', plan.outPace) : hot;
-  const cool = plan.coolDownLaps > 0 ? planLap('cool', plan.coolDownPace) : hot;
-  const laps: PlannedLap[] = [
-    ...Array<PlannedLap>(plan.outLaps).fill(out),
-    ...Array<PlannedLap>(plan.hotLaps).fill(hot),
-    ...Array<PlannedLap>(plan.coolDownLaps).fill(cool),
-  ];
 
-  const paddock = paddockSteps(plan.paddockTime, numerics.steps.release, numerics.steps.standing);
-  const samples = 1 + laps.reduce((sum, lap) => sum + lap.schedule.time.length, 0) + paddock.length;
-  const record = emptyRecord(samples);
-  const runs = {
-    front: new CornerRun(front.corner, weather.temperature, pressure, numerics.refinement),
-    rear: new CornerRun(rear.corner, weather.temperature, pressure, numerics.refinement),
+  const legs = sessions.flatMap(({ ambient, legs: own }, session): PlannedLeg[] => {
+    const air = airProperties(moistAirDensity(pressure, ambient, input.humidity), ambient);
+    return own.map((leg): PlannedLeg => {
+      const common = { session, air, ambient };
+      if ('duration' in leg) {
+        return { ...common, leg, lap: null, steps: standingSteps(leg.duration, numerics.steps) };
+      }
+      return { ...common, leg, lap: planLap(leg.pace, ambient, air), steps: null };
+    });
+  });
+  const samples =
+    1 + legs.reduce((sum, p) => sum + (p.lap ? p.leg.laps * p.lap.schedule.time.length : p.steps.length), 0);
+  const runs = wheels.map(
+    ({ wheel }) => new CornerRun(cornerOfWheel(input, wheel), start, pressure, numerics.refinement, samples),
+  );
+  const byWheel = <T>(of: (index: number) => T): Record<WheelName, T> => {
+    const each = wheels.map((_, i) => of(i));
+    return Object.fromEntries(
+      WHEELS.map((wheel) => [wheel, each[wheels.findIndex((w) => w.wheel === wheel || w.also === wheel)]]),
+    ) as Record<WheelName, T>;
   };
-  runs.front.write(record.front, 0);
-  runs.rear.write(record.rear, 0);
+  const record: DayRecord = {
+    time: new Float64Array(samples),
+    leg: new Int32Array(samples),
+    lap: new Int32Array(samples).fill(-1),
+    distance: new Float64Array(samples),
+    stop: new Int32Array(samples).fill(-1),
+    wheels: byWheel((i) => runs[i].record),
+  };
 
+  const lapResults: LapResult[] = [];
+  const legResults: LegResult[] = [];
   let sample = 1;
-  let startTime = 0;
-  const results: LapResult[] = [];
-  laps.forEach(({ kind, trace, schedule }, index) => {
-    runLap(runs.front, schedule, schedule.front, record.front, sample);
-    runLap(runs.rear, schedule, schedule.rear, record.rear, sample);
-    writeLap(record, schedule, index, startTime, sample);
-    assertNumbers(record, sample + schedule.time.length - 1, index);
-    results.push({
-      kind,
-      number: index + 1,
-      startTime,
-      lapTime: lapTime(trace),
-      trace,
-      front: stopHeats(record, 'front', trace, schedule, sample),
-      rear: stopHeats(record, 'rear', trace, schedule, sample),
-    });
-    sample += schedule.time.length;
-    startTime += lapTime(trace);
+  let time = 0;
+  let drivingTime = 0;
+  legs.forEach(({ session, air, ambient, leg, lap, steps }, index) => {
+    const legStart = time;
+    for (const run of runs) run.integrator.setAmbient(ambient);
+    if (lap) {
+      const { trace, schedule } = lap;
+      const count = schedule.time.length;
+      const duration = lapTime(trace);
+      for (let n = 0; n < leg.laps; n++) {
+        for (let i = 0; i < runs.length; i++) {
+          runs[i].runLap(schedule.wheels[i], schedule.dt, schedule.event, sample);
+        }
+        for (let k = 0; k < count; k++) {
+          record.time[sample + k] = time + schedule.time[k];
+          record.leg[sample + k] = index;
+          record.lap[sample + k] = lapResults.length;
+          record.distance[sample + k] = schedule.distance[k];
+          record.stop[sample + k] = schedule.stop[k];
+        }
+        const heats: StopHeat[][] = runs.map((run) => stopHeats(run.record, trace, schedule, sample));
+        lapResults.push({
+          kind: leg.kind,
+          number: lapResults.length + 1,
+          session,
+          numberInSession: lapResults.filter((l) => l.session === session).length + 1,
+          startTime: time,
+          lapTime: duration,
+          trace,
+          wheels: byWheel((i) => heats[i]),
+        });
+        sample += count;
+        time += duration;
+        drivingTime += duration;
+        assertNumbers(record, sample - 1, lapResults.length);
+      }
+    } else {
+      runs.forEach((run, i) => {
+        const corner = cornerOfWheel(input, wheels[i].wheel);
+        fillDrive(run.integrator.drive, corner, air, 0, vehicle.wheelRadius, false, leg.fan);
+        run.stand(steps, sample);
+      });
+      steps.forEach((dt, k) => {
+        time += dt;
+        record.time[sample + k] = time;
+        record.leg[sample + k] = index;
+      });
+      sample += steps.length;
+    }
+    legResults.push({ session, kind: leg.kind, startTime: legStart, endTime: time });
   });
-  const drivingTime = startTime;
+  assertNumbers(record, samples - 1, lapResults.length);
 
-  for (const name of ['front', 'rear'] as const) {
-    const run = runs[name];
-    fillDrive(run.integrator.drive, input[name].corner, air, 0, vehicle.wheelRadius, false);
-    run.integrator.markEvent();
-    paddock.forEach((dt, k) => {
-      run.integrator.step(dt, 0, 0);
-      run.write(record[name], sample + k);
-    });
-  }
-  let time = drivingTime;
-  paddock.forEach((dt, k) => {
-    time += dt;
-    record.time[sample + k] = time;
-    record.lap[sample + k] = laps.length;
-  });
-  assertNumbers(record, samples - 1, laps.length);
-
-  const margins = [
-    ...axleMargins('front', front, record, results, weather.temperature, drivingTime),
-    ...axleMargins('rear', rear, record, results, weather.temperature, drivingTime),
-  ];
+  const margins = dayMargins(input, record, lapResults, legResults);
+  const first = lapResults.find((lap) => lap.kind === 'hot') ?? lapResults[0];
   return {
-    trace: hot.trace,
-    laps: results,
+    trace: first.trace,
+    laps: lapResults,
+    legs: legResults,
     record,
     margins,
-    verdict: verdictOf(margins, results),
-    audit: auditOf(runs.front, runs.rear),
-    peaks: peaksOf(record),
+    verdict: verdictOf(margins, lapResults),
+    audit: auditOf(
+      runs,
+      wheels.map((w) => (w.also ? 2 : 1)),
+    ),
+    peaks: byWheel((i) => peaksOf(runs[i].record)),
+    strain: byWheel((i) =>
+      rotorStrain(
+        cornerOfWheel(input, wheels[i].wheel),
+        runs[i].record,
+        lapResults.map((lap) => ({ trace: lap.trace, heats: lap.wheels[wheels[i].wheel] })),
+        start,
+      ),
+    ),
     rotorShare: {
-      front: runs.front.layout.network.sources[0].share,
-      rear: runs.rear.layout.network.sources[0].share,
+      front: runs[wheels.findIndex((w) => axleOf(w.wheel) === 'front')].layout.ringHeatShare,
+      rear: runs[wheels.findIndex((w) => axleOf(w.wheel) === 'rear')].layout.ringHeatShare,
     },
     drivingTime,
-    airDensity,
-    steps: 2 * (samples - 1),
+    airDensity: legs.length > 0 ? legs[0].air.density : 0,
+    steps: runs.length * (samples - 1),
   };
 }
 
-function runLap(
-  run: CornerRun,
-  schedule: LapSchedule,
-  axle: AxleSchedule,
-  record: SessionRecord['front'],
-  sample: number,
-): void {
-  const { integrator } = run;
-  const { drive } = integrator;
-  for (let k = 0; k < schedule.dt.length; k++) {
-    for (let c = 0; c < CHANNEL_COUNT; c++) drive[c] = axle.drive[k * CHANNEL_COUNT + c];
-    if (schedule.event[k] === 1) integrator.markEvent();
-    integrator.step(schedule.dt[k], axle.early[k], axle.late[k]);
-    run.write(record, sample + k);
-  }
+/** The brake at a wheel. */
+export const cornerOfWheel = (input: DayInput, wheel: WheelName): Corner =>
+  input[axleOf(wheel)][sideOf(wheel)];
+
+/** A wheel to compute, and the other of its axle where that is alike. */
+interface DistinctWheel {
+  readonly wheel: WheelName;
+  readonly also: WheelName | null;
+  readonly alike: boolean;
 }
 
-function writeLap(
-  record: SessionRecord,
-  schedule: LapSchedule,
-  lap: number,
-  startTime: number,
-  sample: number,
-): void {
-  for (let k = 0; k < schedule.time.length; k++) {
-    record.time[sample + k] = startTime + schedule.time[k];
-    record.lap[sample + k] = lap;
-    record.distance[sample + k] = schedule.distance[k];
-    record.stop[sample + k] = schedule.stop[k];
-  }
-}
-
-function stopHeats(
-  record: SessionRecord,
-  axle: 'front' | 'rear',
-  trace: LapTrace,
-  schedule: LapSchedule,
-  sample: number,
-): StopHeat[] {
-  const values = record[axle];
-  return trace.stops.map((_, stop) => {
-    const first = schedule.stop.findIndex((s, k) => s === stop && schedule.inStop[k] === 1);
-    let last = first;
-    while (
-      last + 1 < schedule.stop.length &&
-      schedule.inStop[last + 1] === 1 &&
-      schedule.stop[last + 1] === stop
-    ) {
-      last++;
-    }
-    const before = sample + first - 1;
-    const after = sample + last;
-    let facePeak = 0;
-    for (let i = before; i <= after; i++) facePeak = Math.max(facePeak, values.rotorFace[i]);
-    return {
-      faceBefore: values.rotorFace[before],
-      facePeak,
-      faceAfter: values.rotorFace[after],
-      bulkBefore: values.rotorBulk[before],
-      bulkAfter: values.rotorBulk[after],
-      padFaceBefore: values.padFace[before],
-      fluidAfter: values.fluid[after],
-    };
+/** Wheels that must be computed: one an axle where both have the same parts, the same air and the same work. */
+function distinct(input: DayInput): DistinctWheel[] {
+  const sameWork = input.vehicle.innerRelief === 0 || input.circuit.kind === 'stops';
+  return AXLES.flatMap((axle): DistinctWheel[] => {
+    const [left, right]: WheelName[] = [`${axle}Left`, `${axle}Right`];
+    const { left: a, right: b } = input[axle];
+    const alike = sameWork && JSON.stringify(a) === JSON.stringify(b);
+    return alike
+      ? [{ wheel: left, also: right, alike }]
+      : [left, right].map((wheel) => ({ wheel, also: null, alike }));
   });
 }
 
-function paddockSteps(duration: number, first: number, longest: number): number[] {
-  const steps: number[] = [];
-  let left = duration;
-  let step = first;
-  while (left > 1e-9) {
-    const dt = left < 1.5 * step ? left : step;
-    steps.push(dt);
-    left -= dt;
-    step = Math.min(longest, 1.3 * step);
-  }
-  return steps;
+/** Heat made in one wheel's brake since the lap's start, J. */
+function wheelHeat(wheel: WheelName, alike: boolean): (trace: LapTrace, i: number) => number {
+  const front = axleOf(wheel) === 'front';
+  const left = sideOf(wheel) === 'left';
+  return (trace, i) => {
+    const all = front ? trace.frontHeat[i] : trace.rearHeat[i];
+    if (alike) return 0.5 * all;
+    const ofLeft = front ? trace.frontLeftHeat[i] : trace.rearLeftHeat[i];
+    return left ? ofLeft : all - ofLeft;
+  };
 }
 
-function assertNumbers(record: SessionRecord, sample: number, lap: number): void {
-  for (const axle of ['front', 'rear'] as const) {
-    if (!Number.isFinite(record[axle].rotorBulk[sample])) {
+/** The momentum of the air the ducts take, ṁ·V, is the drag of an area Cd·A of twice their flow area, m². */
+function ductDragArea(input: DayInput): number {
+  return 2 * WHEELS.reduce((sum, wheel) => sum + ductFlowArea(cornerOfWheel(input, wheel).air), 0);
+}
+
+function assertNumbers(record: DayRecord, sample: number, lap: number): void {
+  for (const wheel of WHEELS) {
+    const values: WheelRecord = record.wheels[wheel];
+    if (!Number.isFinite(values.rotorBulk[sample])) {
       throw new RangeError(
-        `The ${axle} rotor has no temperature after ${record.time[sample].toFixed(1)} s (lap ${lap + 1}).`,
+        `The rotor of wheel ${wheel} has no temperature after ${record.time[sample].toFixed(1)} s (lap ${lap}).`,
       );
     }
   }
 }
 
-function auditOf(front: CornerRun, rear: CornerRun): EnergyAudit {
-  const a = front.audit();
-  const b = rear.audit();
-  const supplied = 2 * (a.supplied + b.supplied);
-  const stored = 2 * (a.stored + b.stored);
-  const lost = 2 * (a.lost + b.lost);
+function auditOf(runs: readonly CornerRun[], counts: readonly number[]): EnergyAudit {
+  let [supplied, stored, lost] = [0, 0, 0];
+  runs.forEach((run, i) => {
+    const one = run.audit();
+    supplied += counts[i] * one.supplied;
+    stored += counts[i] * one.stored;
+    lost += counts[i] * one.lost;
+  });
   const residual = supplied > 0 ? Math.abs(supplied - stored - lost) / supplied : 0;
   return { supplied, stored, lost, residual };
 }

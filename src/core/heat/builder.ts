@@ -1,0 +1,41 @@
+import type { Network, NetworkLink, NetworkNode, NetworkSource } from './network';
+import type { UniformTable } from './table';
+
+/** Puts a network together part by part. Nodes and links carry names, so that a drawing can say what flows where. */
+export class NetworkBuilder {
+  private readonly nodes: NetworkNode[] = [];
+  private readonly links: NetworkLink[] = [];
+  private readonly sources: NetworkSource[] = [];
+
+  /** Adds a mass: J/K, or kg with a table of J/(kg·K). @returns its index */
+  node(name: string, scale: number, table: UniformTable | null = null): number {
+    return this.nodes.push({ name, scale, table }) - 1;
+  }
+
+  /** Joins two nodes, or one with AMBIENT, by `coefficient · drive[channel] · factor`. */
+  link(
+    from: number,
+    to: number,
+    coefficient: number,
+    channel = 0,
+    factor: UniformTable | null = null,
+    path: NetworkLink['path'] = 'conduction',
+  ): void {
+    if (coefficient > 0) this.links.push({ from, to, coefficient, channel, factor, radiation: 0, path });
+  }
+
+  /** Joins them by radiation, W/K⁴. */
+  radiate(from: number, to: number, radiation: number): void {
+    if (radiation > 0) {
+      this.links.push({ from, to, coefficient: 0, channel: 0, factor: null, radiation, path: 'radiation' });
+    }
+  }
+
+  source(node: number, share: number): void {
+    this.sources.push({ node, share });
+  }
+
+  build(channels: number): Network {
+    return { nodes: this.nodes, links: this.links, sources: this.sources, channels };
+  }
+}

@@ -1,0 +1,15 @@
+import { WHEELS } from './input';
+import type { DayResult } from './result';
+
+/** The hot lap with the hottest front or rear face; the first lap when there is no hot one. */
+export function hottestLap(result: DayResult): number {
+  let [best, peak] = [1, 0];
+  for (const lap of result.laps) {
+    if (lap.kind !== 'hot') continue;
+    for (const stop of WHEELS.flatMap((wheel) => lap.wheels[wheel])) {
+      // Laps that have settled differ by hundredths of a kelvin; the earliest of them is shown.
+      if (stop.facePeak > peak + 0.5) [best, peak] = [lap.number, stop.facePeak];
+    }
+  }
+  return best;
+}

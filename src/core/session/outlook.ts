@@ -1,0 +1,121 @@
+import type { DayInput, Leg, SessionPlan } from './input';
+import type { LimitedPart, Margin } from './result';
+import { simulateDay } from './simulate';
+
+/** Most hot laps looked ahead. */
+const LOOK_AHEAD = 40;
+const MOST_COOL_LAPS = 8;
+/** Longest paddock time considered, s. */
+const LONGEST_STAND = 4 * 3600;
+
+/** How long each part lasts when hot laps follow each other without end. */
+export interface PartOutlook {
+  readonly axle: Margin['axle'];
+  readonly side: Margin['side'];
+  readonly part: LimitedPart;
+  /** Hot laps finished before the limit is passed; null when it is not within the laps looked ahead */
+  readonly lapsUntil: number | null;
+  /** Temperature it comes to in them, K */
+  readonly settles: number;
+  /** K */
+  readonly limit: number;
+}
+
+/** How long a session can go on, and what brings the brakes back. */
+export interface Outlook {
+  readonly laps: number;
+  readonly parts: readonly PartOutlook[];
+  /** Hot laps in a row with every limit kept; null when all of those looked ahead are */
+  readonly stint: number | null;
+  /** Hot laps that are wanted again after cooling down */
+  readonly again: number;
+  /** Cool-down laps after such a stint until as many hot laps keep every limit again; null when 8 do not bring them */
+  readonly coolDownLaps: number | null;
+  /** Least time standing after a session before it can be driven again with every limit kept that it keeps now, s; null when 4 hours do not do */
+  readonly leastPaddock: number | null;
+}
+
+/**
+ * Looks ahead from a session of a day: what lasts how long in hot laps without end, how many before a cool-down lap, how
+ * many of those bring them back, and the least paddock time.
+ * @param session from 0; the sessions before it are driven as planned
+ * @param stop asked between computations; true ends them with an error
+ * @throws Error "cancelled"
+ */
+export function outlook(input: DayInput, session: number, stop: () => boolean = () => false): Outlook {
+  const before = input.sessions.slice(0, session);
+  const own = input.sessions[session];
+  const hotPace = paceOf(own, 'hot', 1);
+  const coolPace = paceOf(own, 'cool', 0.4);
+  const out = own.legs[0].kind === 'out' ? [own.legs[0]] : [];
+  const day = (...sessions: readonly SessionPlan[]) => {
+    if (stop()) throw new Error('cancelled');
+    return simulateDay({ ...input, sessions: [...before, ...sessions] });
+  };
+  const hot = (laps: number): Leg => ({ kind: 'hot', laps, pace: hotPace });
+  const cool = (laps: number): Leg => ({ kind: 'cool', laps, pace: coolPace });
+  const withLegs = (...legs: readonly Leg[]): SessionPlan => ({ ...own, legs: [...out, ...legs] });
+
+  const endless = day(withLegs(hot(LOOK_AHEAD)));
+  const first = endless.laps.findIndex((lap) => lap.session === session && lap.kind === 'hot');
+  const parts = endless.margins
+    .filter((margin) => margin.part !== 'bite')
+    .map((margin): PartOutlook => {
+      const { axle, side, part, limit, worst, passed } = margin;
+      const lap = passed?.lap ?? null;
+      const lapsUntil = !passed ? null : lap === null ? LOOK_AHEAD : Math.max(0, lap - 1 - first);
+      return { axle, side, part, limit, lapsUntil, settles: worst };
+    });
+  const limited = parts.map((part) => part.lapsUntil).filter((laps) => laps !== null);
+  const stint = limited.length === 0 ? null : Math.min(...limited);
+  const again = stint === null ? 0 : Math.max(1, Math.min(3, stint));
+
+  /** Whether every limit is kept in a day's last session. */
+  const keeps = (margins: readonly Margin[], last: number) =>
+    margins.every((m) => m.part === 'bite' || !m.passed || m.passed.session < last);
+
+  let coolDownLaps: number | null = null;
+  if (stint !== null && stint > 0) {
+    for (let k = 1; k <= MOST_COOL_LAPS && coolDownLaps === null; k++) {
+      const { margins } = day(withLegs(hot(stint), cool(k), hot(again)));
+      if (keeps(margins, session)) coolDownLaps = k;
+    }
+  }
+  return {
+    laps: LOOK_AHEAD,
+    parts,
+    stint,
+    again,
+    coolDownLaps,
+    leastPaddock: stint === 0 ? null : leastPaddock(),
+  };
+
+  function leastPaddock(): number | null {
+    const driven = own.legs.filter((leg, i) => 'laps' in leg || i < own.legs.length - 1);
+    // Only as many hot laps as keep the limits the first time: what fails anyway says nothing of the pause.
+    const legs = driven.map((leg) =>
+      leg.kind === 'hot' && stint !== null && 'laps' in leg
+        ? { ...leg, laps: Math.min(leg.laps, stint) }
+        : leg,
+    );
+    const good = (duration: number) => {
+      const pause: Leg = { kind: 'paddock', duration, fan: 0 };
+      const twice = day({ ...own, legs: [...legs, pause] }, { ...own, legs });
+      return keeps(twice.margins, session + 1) && keeps(twice.margins, session);
+    };
+    if (!good(LONGEST_STAND)) return null;
+    let [low, high] = [0, LONGEST_STAND];
+    if (good(60)) return 60;
+    while (high - low > 60) {
+      const middle = 0.5 * (low + high);
+      if (good(middle)) high = middle;
+      else low = middle;
+    }
+    return Math.ceil(high / 60) * 60;
+  }
+}
+
+function paceOf(session: SessionPlan, kind: 'hot' | 'cool', otherwise: number): number {
+  for (const leg of session.legs) if (leg.kind === kind && 'pace' in leg) return leg.pace;
+  return otherwise;
+}

@@ -1,0 +1,4 @@
+export * from './fluids';
+export * from './materials';
+export * from './pads';
+export * from './parts';
