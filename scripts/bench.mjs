@@ -36,13 +36,15 @@ if (process.argv.includes('--json')) {
   const rounded = (rows) =>
     rows.map((row) => Object.fromEntries(Object.entries(row).map(([k, v]) => [k, fixed(v, 2)])));
   console.log(
-    `${cpus()[0].model}, Node ${process.version}; both axles, one wheel of each (left and right are alike)`,
+    `${cpus()[0].model}, Node ${process.version}; wheels that are alike are computed once: two of the Tarn and the Skarn, four of the Ovel`,
   );
   console.table(rounded(node.sessions));
   console.log(
     'Accuracy and cost of the numerics (first session; worst peak of all four against a far finer run)',
   );
   console.table(rounded(node.accuracy));
+  console.log('The longest session of the demo day, four corners apart; one wheel of it against npm odex');
+  console.table(Object.fromEntries(Object.entries(node.network).map(([k, v]) => [k, fixed(v, 3)])));
   console.log('In headless Chromium: control moved to new verdict on screen, and the first page');
   console.table(Object.fromEntries(Object.entries(browser).map(([k, v]) => [k, fixed(v, 1)])));
 }

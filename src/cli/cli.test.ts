@@ -78,6 +78,31 @@ describe('kettle', () => {
     expect(() => kettle('run', file('open.json'))).toThrow(/cannot be computed/);
   });
 
+  it('prints a wheel’s network with all that acts on it', () => {
+    const { code, text } = kettle('network', file('demo.json'), '--wheel', 'rearRight');
+    expect(code).toBe(0);
+    const run = JSON.parse(text);
+    expect(run).toMatchObject({ format: 'fervent-kettle-network', version: 1, wheel: 'rearRight' });
+    const steps = run.times.length - 1;
+    expect(run.ambient.length).toBe(steps);
+    expect(run.temperatures.length).toBe(steps + 1);
+    expect(run.temperatures[0]).toEqual(run.nodes.map((n: { start: number }) => n.start));
+    for (const link of run.links) {
+      if (typeof link.conductance !== 'number') expect(link.conductance.length).toBe(steps);
+    }
+    // The heat of its sources is half of what the rear axle made.
+    const made = run.sources.reduce(
+      (sum: number, s: { from: number[]; to: number[] }) =>
+        sum +
+        s.from.reduce((q, from, k) => q + 0.5 * (from + s.to[k]) * (run.times[k + 1] - run.times[k]), 0),
+      0,
+    );
+    const result = simulateDay(dayInput(setupOf(demoProject)));
+    const rear = result.laps.reduce((sum, lap) => sum + lap.trace.rearHeat[lap.trace.rearHeat.length - 1], 0);
+    expect(made / (rear / 2)).toBeCloseTo(1, 6);
+    expect(() => kettle('network', file('demo.json'), '--wheel', 'fifth')).toThrow(/one of frontLeft/);
+  });
+
   it('answers a wrong use in words', () => {
     expect(() => kettle('bake')).toThrow(CliError);
     expect(() => kettle('run')).toThrow(/a FILE is needed/);

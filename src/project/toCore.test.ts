@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { tableAt, uniformTable, ZERO_CELSIUS } from '../core';
+import { recordFigure } from '../../tests/support/validation';
+import { boilingPoint, tableAt, uniformTable, ZERO_CELSIUS } from '../core';
 import {
   type Car,
   cornerOf,
@@ -99,6 +100,38 @@ describe('fluid in a car', () => {
     expect(fluidBoilingPointC(aged(12, 'road-sport'))).toBeGreaterThan(
       fluidBoilingPointC(aged(12, 'class-51')),
     );
+  });
+
+  // Dry and wet (3.7 % water), °C: 49 CFR 571.116 for the DOT classes, ISO 4925 (from memory) for 6 and 7.
+  it.each([
+    ['12', 'DOT 3', 'class-3', 205, 140, '49 CFR 571.116'],
+    ['12', 'DOT 4', 'class-4', 230, 155, '49 CFR 571.116'],
+    ['12', 'DOT 5.1', 'class-51', 260, 180, '49 CFR 571.116'],
+    ['13', 'class 6', 'class-6', 250, 165, 'ISO 4925 (m)'],
+    ['13', 'class 7', 'class-7', 260, 180, 'ISO 4925 (m)'],
+  ] as const)('%s: boils as its class must, dry and wet: %s', (id, name, kind, dry, wet, source) => {
+    const fluid = FLUIDS[kind];
+    const at = (water: number) =>
+      boilingPoint({ dry: fluid.dry + ZERO_CELSIUS, wet: fluid.wet + ZERO_CELSIUS, silicone: false }, water) -
+      ZERO_CELSIUS;
+    for (const [what, expected, computed] of [
+      ['dry', dry, at(0)],
+      ['wet', wet, at(3.7)],
+    ] as const) {
+      expect(computed).toBeCloseTo(expected, 6);
+      recordFigure({
+        id,
+        what: `${name}, ${what}`,
+        expected: String(expected),
+        computed,
+        unit: '°C',
+        source,
+      });
+    }
+  });
+
+  it('DOT 5 silicone has its dry point of 49 CFR 571.116', () => {
+    expect(FLUIDS.silicone).toMatchObject({ dry: 260, wet: 180, silicone: true });
   });
 
   it('silicone keeps its point only while no water got in', () => {

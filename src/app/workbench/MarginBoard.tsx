@@ -151,6 +151,7 @@ function Gauge({
         <span className="text-ink">{temperatureText(margin.worst, units)}</span> of{' '}
         {temperatureText(margin.limit, units)},{' '}
         {marginText(margin, units).replace('above the window’s low end', 'above')}
+        {margin.at.stand && `, ${when}`}
         {Math.abs(change) >= 0.5 && (
           <span className="text-ink">
             {' '}

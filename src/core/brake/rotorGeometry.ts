@@ -30,8 +30,19 @@ export interface RotorGeometry {
   readonly massFactor: number;
 }
 
+/** Geometries found before: convection asks for the same rotor's at every step. */
+const known = new WeakMap<Rotor, RotorGeometry>();
+
 /** Areas and masses of a friction ring; the passage's are zero for a solid one. */
 export function rotorGeometry(rotor: Rotor): RotorGeometry {
+  const found = known.get(rotor);
+  if (found) return found;
+  const geometry = measure(rotor);
+  known.set(rotor, geometry);
+  return geometry;
+}
+
+function measure(rotor: Rotor): RotorGeometry {
   const { outerDiameter: D, innerDiameter: d, thickness, vaneGap: gap } = rotor;
   const { vaneCount: n, vaneThickness: t } = rotor;
   const ring = (Math.PI / 4) * (D * D - d * d);

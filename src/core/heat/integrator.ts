@@ -31,6 +31,8 @@ export class Integrator {
   private readonly enthalpy: Float64Array;
   private readonly scale: Float64Array;
   private readonly source: Float64Array;
+  /** Places that a source heats */
+  private readonly heated: Int32Array;
   private readonly capacityRate: Float64Array;
   private readonly toAmbient: Float64Array;
   private readonly inverse: Float64Array;
@@ -78,6 +80,7 @@ export class Integrator {
     this.varying = Int32Array.from(varying);
     for (const s of network.sources) this.source[place[s.node]] += s.share;
     this.sourceShare = this.source.reduce((a, b) => a + b, 0);
+    this.heated = Int32Array.from(new Set(network.sources.map((s) => place[s.node])));
     for (let i = 0; i < n; i++) this.enthalpy[i] = this.enthalpyAt(i, start);
   }
 
@@ -124,47 +127,56 @@ export class Integrator {
    */
   step(dt: number, earlyPower: number, latePower: number): void {
     const { now, before, expected, early, late, enthalpy, scale, source, capacityRate, toAmbient } = this;
-    const { ambient, plan, inverse, entries, varying, tables, integrals } = this;
+    const { ambient, plan, inverse, entries, varying, tables, integrals, heated } = this;
     const n = now.length;
     const rate = 1 / (GAMMA * dt);
 
     // Coefficients are taken where the middle of the step is expected, which keeps the method second order.
     const ahead = this.previousStep > 0 ? (0.5 * dt) / this.previousStep : 0;
     for (let i = 0; i < n; i++) {
-      expected[i] = now[i] + ahead * (now[i] - before[i]);
-      capacityRate[i] = scale[i] * rate;
+      const t = now[i];
+      expected[i] = t + ahead * (t - before[i]);
+      const c = scale[i] * rate;
+      capacityRate[i] = c;
+      inverse[i] = c;
     }
     for (let k = 0; k < varying.length; k++) {
       const i = varying[k];
       const table = tables[k];
       const position = Math.min(TABLE_COUNT - 2, Math.max(0, (expected[i] - TABLE_START) / TABLE_STEP));
       const j = position | 0;
-      capacityRate[i] *= table[j] + (position - j) * (table[j + 1] - table[j]);
+      const c = capacityRate[i] * (table[j] + (position - j) * (table[j + 1] - table[j]));
+      capacityRate[i] = c;
+      inverse[i] = c;
     }
-    for (let i = 0; i < n; i++) inverse[i] = capacityRate[i];
     this.links.assemble(expected, ambient, this.drive, inverse, entries, toAmbient);
     factor(plan, inverse, entries);
 
-    for (let i = 0; i < n; i++) {
-      early[i] = capacityRate[i] * now[i] + source[i] * earlyPower + toAmbient[i] * ambient;
-    }
+    for (let i = 0; i < n; i++) early[i] = capacityRate[i] * now[i] + toAmbient[i] * ambient;
+    for (let k = 0; k < heated.length; k++) early[heated[k]] += source[heated[k]] * earlyPower;
     solve(plan, inverse, entries, early);
     // `expected` now holds where the second stage starts from.
     const carry = (1 - GAMMA) / GAMMA;
     for (let i = 0; i < n; i++) {
-      expected[i] = now[i] + carry * (early[i] - now[i]);
-      late[i] = capacityRate[i] * expected[i] + source[i] * latePower + toAmbient[i] * ambient;
+      const t = now[i];
+      const from = t + carry * (early[i] - t);
+      expected[i] = from;
+      late[i] = capacityRate[i] * from + toAmbient[i] * ambient;
     }
+    for (let k = 0; k < heated.length; k++) late[heated[k]] += source[heated[k]] * latePower;
     solve(plan, inverse, entries, late);
 
     let lost = 0;
+    const wEarly = 1 - GAMMA;
+    const wLate = GAMMA;
     for (let i = 0; i < n; i++) {
-      const gain =
-        dt * capacityRate[i] * ((1 - GAMMA) * (early[i] - now[i]) + GAMMA * (late[i] - expected[i]));
-      enthalpy[i] += gain;
-      lost += toAmbient[i] * ((1 - GAMMA) * (early[i] - ambient) + GAMMA * (late[i] - ambient));
-      before[i] = now[i];
-      now[i] = late[i];
+      const t = now[i];
+      const a = early[i];
+      const b = late[i];
+      enthalpy[i] += dt * capacityRate[i] * (wEarly * (a - t) + wLate * (b - expected[i]));
+      lost += toAmbient[i] * (wEarly * a + wLate * b - ambient);
+      before[i] = t;
+      now[i] = b;
     }
     for (let k = 0; k < varying.length; k++) {
       const i = varying[k];

@@ -1,0 +1,173 @@
+import AxeBuilder from '@axe-core/playwright';
+import { demoProject } from '../demo/project';
+import { flowsAt, networkOf, simulateDay } from '../src/core';
+import { dayInput, METRIC, setupOf, temperatureText } from '../src/project';
+import { expect, open, settled, stored, test, verdict } from './page';
+
+const setup = setupOf(demoProject);
+
+test('looking inside shows the temperatures and flows of the very run, at any moment, by keyboard too', async ({
+  page,
+}) => {
+  const input = dayInput(setup);
+  const result = simulateDay(input);
+  const record = result.record.wheels.frontLeft;
+  await open(page);
+  await page.getByRole('link', { name: 'Inside' }).click();
+  const section = page.getByRole('region', { name: 'Section of the brake' });
+  const hottest = record.rotorFace.indexOf(Math.max(...record.rotorFace));
+  await expect(section).toContainText(`rotor face ${temperatureText(record.rotorFace[hottest], METRIC)}`);
+  await expect(section).toContainText(`bulk ${temperatureText(record.rotorBulk[hottest], METRIC)}`);
+  for (const part of [
+    'pad face',
+    'plate',
+    'pistons',
+    'fluid',
+    'caliper',
+    'vanes',
+    'hat',
+    'hub',
+    'upright',
+    'hose fluid',
+  ]) {
+    await expect(section).toContainText(part);
+  }
+  const flows = flowsAt(networkOf(input, 'frontLeft'), record, hottest, input.sessions[0].ambient);
+  const faces = flows.find((f) => f.path === 'faces');
+  const list = page.getByRole('region', { name: 'Heat flows' });
+  await expect(list.getByRole('row').first()).toContainText(`${((faces?.heat ?? 0) / 1000).toFixed(1)} kW`);
+  await list.getByRole('button', { name: 'rotor to air' }).first().click();
+  await expect(list.getByRole('button', { name: 'rotor to air' }).first()).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+
+  const moment = page.getByTestId('moment');
+  await expect(moment).toContainText('lap 12, stop 4 (Quench)');
+  await page.getByRole('button', { name: 'Next stop' }).click();
+  await expect(moment).toContainText('stop 5 (Slag)');
+  await page.getByRole('slider', { name: 'Time in the day' }).focus();
+  const before = await moment.textContent();
+  await page.keyboard.press('ArrowRight');
+  await expect(moment).not.toHaveText(before ?? '');
+  await page.keyboard.press('End');
+  await expect(moment).toContainText('paddock');
+  await page.keyboard.press('Home');
+  await expect(section).toContainText('rotor face 24 °C');
+});
+
+test('where the heat of a stop went adds up, on a drum as on a disc', async ({ page }) => {
+  await open(page, '/');
+  await page.getByRole('link', { name: 'Car', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Kind' }).nth(1).selectOption('drum');
+  await expect(page.getByRole('heading', { name: 'Rear drums' })).toBeVisible();
+  await page.getByRole('link', { name: 'Inside' }).click();
+  await page.getByLabel('Wheel', { exact: true }).selectOption('rearLeft');
+  await expect(page.getByRole('region', { name: 'Section of the brake' })).toContainText('rim, rubbed');
+  const balance = page.getByRole('region', { name: 'Where the heat went' });
+  const text = (await balance.textContent()) ?? '';
+  const [made, air, kept] = (
+    /made ([\d.]+) kJ, to the air ([\d.]+) kJ, kept in the brake (-?[\d.]+) kJ/.exec(text) ?? []
+  )
+    .slice(1)
+    .map(Number);
+  expect(made).toBeGreaterThan(20);
+  expect(Math.abs(made - air - kept)).toBeLessThan(0.02 * made + 1);
+  await expect(balance.locator('svg text').filter({ hasText: 'friction in the rotor' })).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
+});
+
+test('every result opens to its relation, its inputs and its source', async ({ page }) => {
+  await open(page);
+  const margins = page.getByRole('region', { name: 'Margins' });
+  for (const name of [
+    'rotor face',
+    'rotor bulk',
+    'pad face',
+    'pad plate',
+    'fluid',
+    'caliper seals',
+    'wheel bearing',
+    'cold bite',
+  ]) {
+    await margins.getByRole('button', { name: `How ${name} was reached` }).click();
+    const sheet = page.getByRole('dialog');
+    await expect(sheet.getByText('Source.')).toBeVisible();
+    await expect(sheet.getByText('Limits.')).toBeVisible();
+    await expect(sheet.locator('dd').first()).toBeVisible();
+    if (name === 'fluid') await expect(sheet).toContainText('206 °C');
+    await page.keyboard.press('Escape');
+    await expect(sheet).toBeHidden();
+  }
+  for (const name of [
+    'heat a lap',
+    'hot lap',
+    'energy unaccounted',
+    'the friction',
+    'how long it lasts',
+    'coning of the outer edge',
+  ]) {
+    await page
+      .getByRole('button', { name: `How ${name} was reached` })
+      .first()
+      .click();
+    await expect(page.getByRole('dialog').getByText('Source.')).toBeVisible();
+    await page.keyboard.press('Escape');
+  }
+});
+
+test('the outlook says how many laps, how many to cool down, how long in the paddock, and follows a change', async ({
+  page,
+}) => {
+  await open(page);
+  const outlook = page.getByRole('region', { name: 'How long it lasts' });
+  await expect(outlook).toContainText('Hot laps in a row with every limit kept3', { timeout: 20_000 });
+  await expect(outlook).toContainText(/Cool-down laps before 3 hot laps more\d/);
+  await expect(outlook).toContainText(/Least paddock time before the same again\d+ min/);
+  await expect(outlook.locator('tbody tr').first()).toContainText('front pads');
+  await page.getByRole('slider', { name: 'Commitment in braking' }).focus();
+  await page.keyboard.press('Home');
+  await settled(page);
+  await expect(outlook).toContainText('40 and more', { timeout: 20_000 });
+});
+
+test('a day of sessions is put together, driven as a whole, and kept', async ({ page }) => {
+  await open(page);
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a session' }).click();
+  const second = page.getByRole('region', { name: 'Session 2' });
+  await second.getByRole('textbox', { name: 'Name of the session' }).fill('After lunch');
+  await second.getByRole('textbox', { name: 'Air temperature' }).fill('31');
+  await second.getByRole('button', { name: '+ Pit stop' }).click();
+  await second.getByRole('textbox', { name: /^Fan: pit stop/ }).fill('18');
+  await second.getByRole('textbox', { name: /^Laps: hot laps/ }).fill('0');
+  await expect(page.getByRole('alert').filter({ hasText: 'Must be at least 1 lap' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect.poll(() => stored(page)).toContain('After lunch');
+  await page.getByRole('link', { name: 'Workbench' }).first().click();
+  await settled(page);
+  await expect(verdict(page)).toContainText('of session 1');
+  await expect(page.getByLabel('Lap shown').locator('optgroup')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Show the whole day' }).click();
+  await expect(page.getByRole('button', { name: 'Show one session' })).toBeVisible();
+  await page.getByLabel('Lap shown').selectOption({ label: 'Lap 2 of 7, hot lap' });
+  await expect(page.getByRole('region', { name: 'Stop list' }).locator('tbody tr')).toHaveCount(7);
+});
+
+test('sides that differ can be looked at one by one', async ({ page }) => {
+  await open(page);
+  await expect(page.getByLabel('Side shown')).toBeHidden();
+  await page.getByLabel('Plan on the workbench').selectOption('plan-ovel-nettle');
+  const side = page.getByLabel('Side shown');
+  const head = page.getByRole('region', { name: 'Stop list' }).locator('thead');
+  await expect(head).toContainText('front right brake');
+  await side.selectOption('left');
+  await expect(head).toContainText('front left brake');
+  await page.getByRole('button', { name: 'Files' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Stop list (CSV)' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('first-track-day-nettle-glen-stops.csv');
+});
