@@ -6,13 +6,21 @@ import type { ProjectState, ProjectStore } from './projectStore';
 
 const StoreContext = createContext<ProjectStore | null>(null);
 const EngineContext = createContext<EngineClient | null>(null);
-const BackgroundContext = createContext<EngineClient | null>(null);
+/** Computations beside the verdict, each with a worker of its own. */
+export interface Background {
+  readonly band: EngineClient;
+  readonly outlook: EngineClient;
+}
+const BackgroundContext = createContext<Background | null>(null);
 
 /** Gives the whole page its project and its engine. */
 export function Providers({ store, children }: { store: ProjectStore; children: ReactNode }) {
   const engine = useMemo(() => new EngineClient(), []);
-  // Long computations have a worker of their own, so that a moving control never waits for them.
-  const background = useMemo(() => new EngineClient(undefined, 120_000), []);
+  // Long computations have workers of their own, so that a moving control never waits for them.
+  const background = useMemo(
+    () => ({ band: new EngineClient(), outlook: new EngineClient(undefined, 120_000) }),
+    [],
+  );
   // Answers come from the worker: never stale, not worth asking twice, and too large to keep for long.
   const queries = useMemo(
     () =>
@@ -52,8 +60,8 @@ export function useEngine(): EngineClient {
   return engine;
 }
 
-/** The worker for computations that take seconds. */
-export function useBackground(): EngineClient {
+/** The workers for what is computed beside the verdict. */
+export function useBackground(): Background {
   const engine = useContext(BackgroundContext);
   if (!engine) throw new Error('useBackground: no Providers above');
   return engine;

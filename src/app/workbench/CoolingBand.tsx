@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { dayInput, verdictText } from '../../project';
 import { StateMark } from '../components/StateMark';
-import { useEngine } from '../state/context';
+import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';
 import type { Computed } from './useSession';
 
@@ -13,27 +13,28 @@ const QUIET = 450;
 
 /** The verdict again with 30 % less and 30 % more cooling: the same brakes, within what nobody knows of them yet. */
 export function CoolingBand({ computed }: { computed: Computed }) {
-  const engine = useEngine();
+  const { band } = useBackground();
   const units = useUnits();
   const [settled, setSettled] = useState<Computed | null>(null);
   useEffect(() => {
+    setSettled(null);
     const timer = setTimeout(() => setSettled(computed), QUIET);
     return () => clearTimeout(timer);
   }, [computed]);
-  const band = useQuery({
+  const query = useQuery({
     queryKey: ['cooling band', settled ? JSON.stringify(settled.setup) : null],
     enabled: settled !== null,
-    queryFn: async () => {
+    queryFn: async ({ signal }) => {
       const input = dayInput((settled as Computed).setup);
       const results = [];
       for (const factor of FACTORS)
-        results.push(await engine.call((remote) => remote.simulateCooled(input, factor)));
+        results.push(await band.call((remote) => remote.simulateCooled(input, factor), signal));
       return results;
     },
   });
-  if (band.isError)
-    return <p className="caption mt-1">The range could not be computed. {band.error.message}</p>;
-  const fresh = settled === computed && band.data;
+  if (query.isError)
+    return <p className="caption mt-1">The range could not be computed. {query.error.message}</p>;
+  const fresh = settled === computed && query.data;
   return (
     <ul
       className="mt-1.5 grid gap-0.5 text-[13px]"

@@ -19,11 +19,13 @@ const QUIET = 900;
 
 /** How many hot laps each part lasts, and what brings the brakes back. */
 export function OutlookPanel({ computed, selection }: Pick<ChartProps, 'computed' | 'selection'>) {
-  const background = useBackground();
+  const { outlook: background } = useBackground();
   const units = useUnits();
   const { session } = computed.result.laps[selection.lap - 1];
   const [settled, setSettled] = useState<Computed | null>(null);
   useEffect(() => {
+    // What is under way for an older state is ended at once: it would only slow what is being moved.
+    setSettled(null);
     const timer = setTimeout(() => setSettled(computed), QUIET);
     return () => clearTimeout(timer);
   }, [computed]);

@@ -9,7 +9,7 @@ export interface StepSizes {
   readonly braking: number;
   /** Least number of steps in a braking, so that short ones show their peak */
   readonly leastPerStop: number;
-  /** First step after a release; the following grow by a third */
+  /** First step after a release; the following grow by half */
   readonly release: number;
   /** Longest while rolling */
   readonly rolling: number;
@@ -17,10 +17,10 @@ export interface StepSizes {
   readonly standing: number;
 }
 export const DEFAULT_STEPS: StepSizes = {
-  braking: 0.18,
-  leastPerStop: 15,
-  release: 0.18,
-  rolling: 2.2,
+  braking: 0.2,
+  leastPerStop: 13,
+  release: 0.15,
+  rolling: 2.5,
   standing: 20,
 };
 
@@ -51,7 +51,7 @@ export interface LapSchedule {
 }
 
 /** Ratio of neighbouring steps after a release. */
-const GROWTH = 1.35;
+const GROWTH = 1.5;
 
 interface Span {
   from: number;
