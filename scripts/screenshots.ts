@@ -37,6 +37,35 @@ const VIEWS: readonly View[] = [
       await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
     },
   },
+  {
+    name: 'outlook-and-rotors',
+    path: '/',
+    prepare: async (page) => {
+      const outlook = page.getByRole('region', { name: 'How long it lasts' });
+      await outlook.locator('tbody').waitFor();
+      await outlook.scrollIntoViewIfNeeded();
+    },
+  },
+  { name: 'inside', path: '/inside' },
+  {
+    name: 'where-the-heat-went',
+    path: '/inside',
+    prepare: (page) => page.getByRole('region', { name: 'Where the heat went' }).scrollIntoViewIfNeeded(),
+  },
+  {
+    name: 'day',
+    path: '/',
+    prepare: async (page) => {
+      await page.getByLabel('Plan on the workbench').selectOption('plan-tarn-day');
+      await page.getByRole('button', { name: 'Show the whole day' }).click();
+      await page.getByRole('region', { name: 'Margins' }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'how',
+    path: '/',
+    prepare: (page) => page.getByRole('button', { name: 'How fluid was reached' }).click(),
+  },
   { name: 'car', path: '/car' },
   { name: 'circuit', path: '/circuit' },
   {

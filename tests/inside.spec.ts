@@ -73,7 +73,7 @@ test('where the heat of a stop went adds up, on a drum as on a disc', async ({ p
     .map(Number);
   expect(made).toBeGreaterThan(20);
   expect(Math.abs(made - air - kept)).toBeLessThan(0.02 * made + 1);
-  await expect(balance.locator('svg text').filter({ hasText: 'friction in the rotor' })).toBeVisible();
+  await expect(balance.locator('svg text').filter({ hasText: 'friction in the drum' })).toBeVisible();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
 });

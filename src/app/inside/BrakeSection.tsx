@@ -238,7 +238,7 @@ export function BrakeSection({
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="block h-auto w-full"
+      className="block h-auto w-full min-w-[600px]"
       role="img"
       aria-label="The brake cut open, with the temperature of every part and the heat between them; the table beside it has the numbers"
     >
@@ -304,7 +304,7 @@ export function BrakeSection({
             line={flow.heat >= 0 ? line : [line[2], line[3], line[0], line[1]]}
             weight={1.2 + 3 * Math.sqrt(Math.abs(flow.heat) / largest)}
             text={wattText(Math.abs(flow.heat))}
-            strong={key === picked || Math.abs(flow.heat) > 0.03 * largest}
+            strong={key === picked || Math.abs(flow.heat) > (drum ? 0.09 : 0.03) * largest}
             picked={key === picked}
             onPick={() => onPick(key === picked ? null : key)}
           />

@@ -1,7 +1,7 @@
 import { sankey, sankeyLinkHorizontal } from 'd3-sankey';
 import type { HeatBalance, PartFlow } from '../../core';
 import { useWidth } from '../charts/useSize';
-import { jouleText } from './moments';
+import { inWordsOf, jouleText } from './moments';
 
 interface Place {
   readonly name: string;
@@ -72,7 +72,7 @@ export function flowPicture(balance: HeatBalance): { places: Place[]; flows: Flo
 }
 
 /** Where each joule of a stop and the way to the next went. */
-export function HeatFlow({ balance }: { balance: HeatBalance }) {
+export function HeatFlow({ balance, drum }: { balance: HeatBalance; drum: boolean }) {
   const [ref, width] = useWidth<HTMLDivElement>(600);
   const { places, flows } = flowPicture(balance);
   const made = balance.intoRotor + balance.intoPads;
@@ -113,7 +113,7 @@ export function HeatFlow({ balance }: { balance: HeatBalance }) {
               strokeOpacity={0.3}
               strokeWidth={Math.max(0.7, link.width ?? 0)}
             >
-              <title>{`${source.name} to ${target.name}: ${jouleText(link.value)}`}</title>
+              <title>{inWordsOf(drum, `${source.name} to ${target.name}: ${jouleText(link.value)}`)}</title>
             </path>
           );
         })}
@@ -143,7 +143,7 @@ export function HeatFlow({ balance }: { balance: HeatBalance }) {
                 fill="var(--ink)"
                 className="narrow halo"
               >
-                {node.name}{' '}
+                {inWordsOf(drum, node.name)}{' '}
                 <tspan fill="var(--dim)">{`${jouleText(node.value ?? 0)}${middle ? '' : share(node.value ?? 0)}`}</tspan>
               </text>
             </g>

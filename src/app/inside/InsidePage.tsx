@@ -18,7 +18,7 @@ import { shownWheel } from '../workbench/selection';
 import { type Computed, useSession } from '../workbench/useSession';
 import { BrakeSection, flowKey } from './BrakeSection';
 import { HeatFlow } from './HeatFlow';
-import { jouleText, sampleAt, spanOf, stopSpans, wattText } from './moments';
+import { inWordsOf, jouleText, sampleAt, spanOf, stopSpans, wattText } from './moments';
 import { ProfileChart } from './ProfileChart';
 
 const NOTHING: WhatIf = {};
@@ -39,7 +39,8 @@ export function InsidePage() {
       {view.shown ? (
         <Inside key={setup.plan.id} computed={view.shown} />
       ) : (
-        !view.error && (
+        !view.error &&
+        view.obstacles.every((o) => o.severity !== 'error') && (
           <div className="panel grid h-64 place-items-center text-dim" role="status">
             Driving the lap and heating the brakes …
           </div>
@@ -163,15 +164,17 @@ function Inside({ computed }: { computed: Computed }) {
       </section>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1.55fr)_minmax(0,1fr)]">
         <section className="panel self-start px-3 py-2" aria-label="Section of the brake">
-          <BrakeSection
-            layout={layout}
-            drum={drum}
-            temperatures={temperatures}
-            flows={flows}
-            scale={scale}
-            picked={picked}
-            onPick={setPicked}
-          />
+          <div className="relative overflow-x-auto">
+            <BrakeSection
+              layout={layout}
+              drum={drum}
+              temperatures={temperatures}
+              flows={flows}
+              scale={scale}
+              picked={picked}
+              onPick={setPicked}
+            />
+          </div>
           <Ramp scale={scale} bulk={values.rotorBulk[sample]} seal={values.seal[sample]} />
         </section>
         <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3">
@@ -206,7 +209,7 @@ function Inside({ computed }: { computed: Computed }) {
                             aria-pressed={key === picked}
                             onClick={() => setPicked(key === picked ? null : key)}
                           >
-                            {from} to {to}
+                            {inWordsOf(drum, `${from} to ${to}`)}
                           </button>
                         </td>
                         <td className="text-dim">{PATHS[flow.path]}</td>
@@ -219,7 +222,7 @@ function Inside({ computed }: { computed: Computed }) {
           </section>
         </div>
       </div>
-      {balance && span && <StopHeat balance={balance} title={stopTitle(computed, span)} />}
+      {balance && span && <StopHeat balance={balance} drum={drum} title={stopTitle(computed, span)} />}
     </>
   );
 }
@@ -245,7 +248,7 @@ function stopTitle({ result }: Computed, span: { lap: number; stop: number }): s
   return `Where the heat of stop ${span.stop + 1}${name ? ` (${name})` : ''} on lap ${lap.numberInSession} went, until the next stop`;
 }
 
-function StopHeat({ balance, title }: { balance: HeatBalance; title: string }) {
+function StopHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolean; title: string }) {
   const made = balance.intoRotor + balance.intoPads;
   const toAir = balance.flows.reduce((sum, flow) => sum + (flow.to === 'air' ? flow.heat : 0), 0);
   const kept = Object.values(balance.stored).reduce((sum, heat) => sum + heat, 0);
@@ -256,7 +259,11 @@ function StopHeat({ balance, title }: { balance: HeatBalance; title: string }) {
         One wheel: made {jouleText(made)}, to the air {jouleText(toAir)}, kept in the brake {jouleText(kept)}.
         Flows are summed over the steps; what they leave open is {jouleText(Math.abs(made - toAir - kept))}.
       </p>
-      <HeatFlow balance={balance} />
+      <div className="relative overflow-x-auto">
+        <div className="min-w-[640px]">
+          <HeatFlow balance={balance} drum={drum} />
+        </div>
+      </div>
     </section>
   );
 }

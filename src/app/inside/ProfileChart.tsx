@@ -58,7 +58,12 @@ export function ProfileChart({
           opacity={0.6}
         />
         <ValueAxis left={LEFT} right={width - 10} scale={y} ticks={4} unit={degree.label} />
-        <PlaceAxis scale={x} y={HEIGHT - 24} ticks={6} format={(v) => `${v} ${length.label}`} />
+        <PlaceAxis
+          scale={x}
+          y={HEIGHT - 24}
+          ticks={Math.max(3, Math.round(width / 90))}
+          format={(v) => `${v} ${length.label}`}
+        />
         <line x1={x(0)} x2={x(0)} y1={16} y2={HEIGHT - 24} stroke="var(--ink)" strokeWidth={0.8} />
         <polyline points={pad.join(' ')} fill="none" stroke="var(--dim)" strokeWidth={2} />
         <polyline points={ring.join(' ')} fill="none" stroke="var(--front)" strokeWidth={2.4} />

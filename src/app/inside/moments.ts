@@ -42,6 +42,22 @@ export function spanOf(spans: readonly StopSpan[], sample: number): StopSpan | n
   return spans.findLast((span) => span.from <= sample) ?? null;
 }
 
+/** What the parts of a drum brake are called where a disc has others. */
+const DRUM_WORDS: Readonly<Record<string, string>> = {
+  rotor: 'drum',
+  pads: 'linings',
+  plate: 'shoes',
+  hat: 'web',
+  caliper: 'cylinder',
+};
+
+/** A text about a disc brake's parts in the words of the brake at hand. */
+export function inWordsOf(drum: boolean, text: string): string {
+  return drum
+    ? text.replace(/\b(rotor|pads|plate|hat|caliper)\b/g, (word) => DRUM_WORDS[word] ?? word)
+    : text;
+}
+
 /** Power as text: watts, or kilowatts from a thousand on. */
 export function wattText(watts: number): string {
   const size = Math.abs(watts);
