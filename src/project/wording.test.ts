@@ -101,6 +101,8 @@ describe('the verdict’s sentence', () => {
   });
 
   it('names sessions where the day has several', () => {
+    const parked = moment({ session: 2, lap: null, stop: -1, stand: 'paddock', standingTime: 200 });
+    expect(momentText(parked, run('plan-tarn-day'))).toBe('3:20 min after parking, session 3');
     expect(verdictText(run('plan-tarn-day'), METRIC).sentence).toMatch(/on lap \d+ of session \d at stop/);
   });
 

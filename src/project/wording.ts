@@ -87,8 +87,9 @@ export function momentText(moment: Moment, result: DayResult): string {
   const of = severalSessions(result) ? ` of session ${moment.session + 1}` : '';
   if (moment.lap === null) {
     const where = moment.stand === 'pit' ? 'into the pit stop' : 'after parking';
+    const session = severalSessions(result) ? `, session ${moment.session + 1}` : '';
     return moment.standingTime > 0
-      ? `${clockText(moment.standingTime)} min ${where}${of}`
+      ? `${clockText(moment.standingTime)} min ${where}${session}`
       : `at the start${of}`;
   }
   const lap = result.laps[moment.lap - 1];

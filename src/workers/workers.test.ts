@@ -69,6 +69,26 @@ describe('EngineClient', () => {
     expect(workers.length).toBe(2);
   });
 
+  it('ends the computation when asked to, with its worker, and only that one', async () => {
+    const workers: SilentWorker[] = [];
+    const client = new EngineClient(() => {
+      workers.push(new SilentWorker());
+      return workers[workers.length - 1] as unknown as Worker;
+    });
+    const abort = new AbortController();
+    const outcome = expect(
+      client.call((engine) => engine.readProject('{}') as Promise<unknown>, abort.signal),
+    ).rejects.toThrow('cancelled');
+    abort.abort();
+    await outcome;
+    expect(workers[0].terminated).toBe(true);
+    void simulate(client).catch(() => {});
+    expect(workers.length).toBe(2);
+    // An abort that comes late does not touch the next computation.
+    abort.abort();
+    expect(workers[1].terminated).toBe(false);
+  });
+
   it('gives up on a worker that stays silent', async () => {
     vi.useFakeTimers();
     const worker = new SilentWorker();

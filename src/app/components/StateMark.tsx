@@ -7,20 +7,25 @@ const TITLES: Record<Verdict['kind'], string> = {
   'in-hand': 'Nothing passes a limit',
 };
 
-const LOOKS: Record<Verdict['kind'], { reach: number; colour: string }> = {
+const LOOKS: Record<Verdict['kind'], { reach: number; colour: string; hollow?: boolean }> = {
   'gives-out': { reach: 17, colour: 'var(--over)' },
-  'too-cold': { reach: 4, colour: 'var(--rear)' },
+  'too-cold': { reach: 9, colour: 'var(--rear)', hollow: true },
   close: { reach: 11.5, colour: 'var(--close)' },
   'in-hand': { reach: 7, colour: 'var(--act)' },
 };
 
-/** A state by its shape first, its colour second: a wedge through a line, at it, short of it, or hardly begun. */
+/** A state by its shape first, its colour second: a wedge through a line, at it, short of it, or hollow. */
 export function StateMark({ kind, className = '' }: { kind: Verdict['kind']; className?: string }) {
-  const { reach, colour } = LOOKS[kind];
+  const { reach, colour, hollow = false } = LOOKS[kind];
   return (
     <svg viewBox="0 0 18 18" width={18} height={18} className={`shrink-0 ${className}`} role="img">
       <title>{TITLES[kind]}</title>
-      <path d={`M1,4 L${reach},9 L1,14 Z`} fill={colour} />
+      <path
+        d={`M1,4 L${reach},9 L1,14 Z`}
+        fill={hollow ? 'none' : colour}
+        stroke={hollow ? colour : undefined}
+        strokeWidth={hollow ? 1.8 : undefined}
+      />
       <line x1={12.5} x2={12.5} y1={1} y2={17} stroke="var(--ink)" strokeWidth={1.6} />
     </svg>
   );

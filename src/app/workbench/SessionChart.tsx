@@ -87,7 +87,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
                   opacity={0.14}
                 />
                 <line x1={from} x2={from} y1={8} y2={WET[1]} stroke="var(--rule)" strokeWidth={0.7} />
-                {(!narrow || lap.numberInSession % 5 === 0 || chosen) && (
+                {(lap.kind === 'hot' ? !narrow || lap.numberInSession % 5 === 0 || chosen : wide > 24) && (
                   <text
                     x={from + wide / 2}
                     y={19}

@@ -31,19 +31,20 @@ export function ductFlowArea(air: CornerAir): number {
   return air.ductArea * air.ductCoefficient * (1 - air.tape);
 }
 
-/** Layers of air a duct lays on both faces of a rotor it cannot blow through, m each (from memory). */
-const JET_LAYER = 0.015;
+/** Share of the heat a duct's air could carry that it picks up from faces it is blown onto (from memory). */
+const BLOWN_ON = 0.04;
 
 /**
- * Speed of the air over the faces: the car's, joined by what a duct lays on a rotor without a passage (power mean,
- * exponent 2).
+ * What a duct adds to the heat transfer of a rotor without a passage, whose faces it blows onto: a share of its air's
+ * capacity, over the area the pads leave free.
+ * @returns W/(m²·K); 0 for vented rotors, which it feeds from inside, and for drums
  */
-export function faceSpeed(corner: Corner, speed: number): number {
-  const { rotor, air } = corner;
-  if (rotor.vaneGap > 0 || corner.drum) return speed;
-  const flow = ductFlowArea(air) * (1 - air.toCaliper) * speed;
-  const jet = flow / (Math.PI * rotor.outerDiameter * 2 * JET_LAYER);
-  return Math.sqrt(speed * speed + jet * jet);
+export function ductOnFaces(corner: Corner, air: AirProperties, speed: number): number {
+  const { rotor, drum, pad } = corner;
+  if (rotor.vaneGap > 0 || drum) return 0;
+  const flow = air.density * ductFlowArea(corner.air) * (1 - corner.air.toCaliper) * speed;
+  const free = Math.max(1e-4, 2 * rotorGeometry(rotor).faceArea - 2 * pad.area);
+  return (BLOWN_ON * flow * air.specificHeat) / free;
 }
 
 /** Factor of wheel and backing plate on the faces' convection: 1 for a half-open wheel without one (from memory). */
@@ -52,7 +53,7 @@ export function faceExposure(air: CornerAir): number {
 }
 
 /** Free section of the duct's jet where it meets a caliper, m² (from memory). */
-const CALIPER_JET = 0.004;
+const CALIPER_JET = 0.0015;
 
 /** Heat transfer from a caliper, W/(m²·K): 10 standing to 60 at 50 m/s (from memory), the duct's jet joined in. */
 export function caliperCoefficient(air: CornerAir, speed: number): number {

@@ -1,5 +1,5 @@
 import type { AirProperties } from '../air';
-import { caliperCoefficient, faceCoefficient, faceExposure, faceSpeed, passage } from './convection';
+import { caliperCoefficient, ductOnFaces, faceCoefficient, faceExposure, passage } from './convection';
 import { CHANNEL } from './cornerNetwork';
 import type { Corner } from './parts';
 
@@ -25,7 +25,8 @@ export function fillDrive(
   row[CHANNEL.applied] = applied ? 1 : 0;
   row[CHANNEL.released] = applied ? 0 : 1;
   row[CHANNEL.face] =
-    faceCoefficient(air, Math.max(faceSpeed(corner, speed), fan), diameter) * faceExposure(corner.air);
+    faceCoefficient(air, Math.max(speed, fan), diameter) * faceExposure(corner.air) +
+    ductOnFaces(corner, air, Math.max(speed, fan));
   row[CHANNEL.passage] = passage(corner, air, speed, wheelRadius, fan).conductance;
   row[CHANNEL.caliper] = caliperCoefficient(corner.air, Math.max(speed, fan));
   row[CHANNEL.wheel] = 10 + Math.max(speed, fan);
