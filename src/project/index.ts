@@ -11,6 +11,7 @@ export {
   typedStopSchema,
 } from './circuitSchema';
 export { circuitClosing, closeCircuit } from './closeCircuit';
+export { stopsCsv, tracesCsv } from './csv';
 export { explain, type Topic } from './explanations';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 export {
@@ -50,8 +51,6 @@ export {
   STOP_COLUMNS,
   type StopRow,
   stopRows,
-  stopsCsv,
-  tracesCsv,
   WHEEL_COLUMNS,
 } from './results';
 export { starterLine, starterStop } from './starters';

@@ -1,0 +1,91 @@
+import Papa from 'papaparse';
+import { type DayResult, RECORDED_PARTS, type RecordedPart } from '../core';
+import { namedWheels, nine, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './results';
+import type { Setup } from './toCore';
+import { METRIC, type Quantity, toShown, type UnitChoice, unitOf } from './units';
+import { celsius } from './wording';
+
+const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+const heading = (title: string, quantity: Quantity, units: UnitChoice) => {
+  const { label } = unitOf(quantity, units);
+  return label ? `${title} (${label})` : title;
+};
+
+/** Every stop of every lap as CSV, units in the header. */
+export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
+  const wheels = namedWheels(result);
+  const fields = [
+    'session',
+    'lap',
+    'kind',
+    'stop',
+    'place',
+    ...STOP_COLUMNS.map(([, title, quantity]) => heading(title, quantity, units)),
+    ...wheels.flatMap(([, words]) =>
+      WHEEL_COLUMNS.map(([, title, quantity]) => heading(`${capital(words)} ${title}`, quantity, units)),
+    ),
+  ];
+  const shown = (value: number, quantity: Quantity) => nine(toShown(value, unitOf(quantity, units)));
+  const data = result.laps.flatMap((lap) =>
+    stopRows(setup, result, lap.number).map((row) => [
+      row.session,
+      row.lap,
+      row.kind,
+      row.stop,
+      row.name,
+      ...STOP_COLUMNS.map(([key, , quantity]) => shown(row[key], quantity)),
+      ...wheels.flatMap(([wheel]) =>
+        WHEEL_COLUMNS.map(([key, , quantity]) => shown(row.wheels[wheel][key], quantity)),
+      ),
+    ]),
+  );
+  return Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true });
+}
+
+const TRACE_TITLES: Readonly<Record<RecordedPart, string>> = {
+  rotorFace: 'rotor face',
+  rotorBulk: 'rotor bulk',
+  rotorInner: 'rotor inside',
+  hat: 'hat',
+  hub: 'hub',
+  upright: 'upright',
+  padFace: 'pad face',
+  plate: 'pad plate',
+  piston: 'pistons',
+  seal: 'seals',
+  caliper: 'caliper',
+  fluid: 'fluid',
+  hose: 'hose fluid',
+};
+
+/** Every computed sample of the day as CSV, units in the header. */
+export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
+  const degree = unitOf('temperature', units);
+  const length = unitOf('distance', units);
+  const { record, legs } = result;
+  const wheels = namedWheels(result);
+  const fields = [
+    'time (s)',
+    'session',
+    'lap',
+    `distance in the lap (${length.label})`,
+    'stop',
+    ...wheels.flatMap(([, words]) =>
+      RECORDED_PARTS.map((part) => `${words} ${TRACE_TITLES[part]} (${degree.label})`),
+    ),
+  ];
+  const data = Array.from(record.time, (time, i) => {
+    const leg = legs[record.leg[i]];
+    return [
+      nine(time),
+      setup.plan.sessions[leg.session]?.name ?? '',
+      record.lap[i] >= 0 ? record.lap[i] + 1 : leg.kind,
+      nine(toShown(record.distance[i], length)),
+      record.stop[i] < 0 ? '' : record.stop[i] + 1,
+      ...wheels.flatMap(([wheel]) =>
+        RECORDED_PARTS.map((part) => nine(toShown(celsius(record.wheels[wheel][part][i]), degree))),
+      ),
+    ];
+  });
+  return Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true });
+}
