@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { simulateDay } from '../core';
-import { dayInput, explain, METRIC, type Setup, setupOf, type Topic, US } from './index';
+import { dayInput, explain, METRIC, type Setup, STARTER_DRUM, setupOf, type Topic, US } from './index';
 
 const TOPICS: readonly Topic[] = [
   'energy',
@@ -32,15 +32,7 @@ const drums: Setup = {
     fluid: { ...base.car.fluid, measuredBoilingC: 188 },
     rear: {
       ...base.car.rear,
-      drum: {
-        material: 'grey-iron',
-        innerDiameterMm: 231,
-        widthMm: 44,
-        rimThicknessMm: 9,
-        ribFactor: 1.2,
-        webMassKg: 1.6,
-        shoeMassKg: 1.1,
-      },
+      drum: { ...STARTER_DRUM, innerDiameterMm: 231, widthMm: 44 },
     },
   },
 };

@@ -53,7 +53,7 @@ export {
   stopRows,
   WHEEL_COLUMNS,
 } from './results';
-export { starterLine, starterStop } from './starters';
+export { STARTER_DRUM, starterLine, starterStop } from './starters';
 export { stopsFromLap } from './stopsFromLap';
 export {
   circuitInput,

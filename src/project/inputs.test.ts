@@ -20,6 +20,7 @@ import {
   readProject,
   resultDocument,
   type Setup,
+  STARTER_DRUM,
   setupOf,
   stopsCsv,
   toStored,
@@ -80,15 +81,6 @@ describe('every number that can be typed', () => {
   });
   const tarn = short(setupOf(demoProject, 'plan-tarn-anvil'));
   const ovel = short(setupOf(demoProject, 'plan-ovel-nettle'));
-  const drum = {
-    material: 'grey-iron',
-    innerDiameterMm: 230,
-    widthMm: 42,
-    rimThicknessMm: 9,
-    ribFactor: 1.2,
-    webMassKg: 1.6,
-    shoeMassKg: 1.1,
-  } as const;
   /** A car in which every optional thing is there, so that its numbers count. */
   const full = (
     setup: Setup,
@@ -134,7 +126,7 @@ describe('every number that can be typed', () => {
     },
     {
       name: 'Tarn, drums behind',
-      setup: full(tarn, {}, {}, { drum }),
+      setup: full(tarn, {}, {}, { drum: STARTER_DRUM }),
       without: /rotor\.(hole|slot)|rear\.(rotor|plateThickness|recirculation|shield)/,
     },
   ];

@@ -21,6 +21,7 @@ import {
   type Quantity,
   readProject,
   resultDocument,
+  STARTER_DRUM,
   savedValues,
   setupOf,
   starterLine,
@@ -206,15 +207,7 @@ describe('project files', () => {
     [JSON.stringify(changed(['cars', 0, 'fluid', 'waterFirstYearPercent'], 101)), /must be at most 5/],
     [
       JSON.stringify(
-        changed(['cars', 0, 'rear', 'drum'], {
-          material: 'grey-iron',
-          innerDiameterMm: 130,
-          widthMm: 20,
-          rimThicknessMm: 9,
-          ribFactor: 1,
-          webMassKg: 1,
-          shoeMassKg: 1,
-        }),
+        changed(['cars', 0, 'rear', 'drum'], { ...STARTER_DRUM, innerDiameterMm: 130, widthMm: 20 }),
       ),
       /padAreaCm2: of two shoes must be under 90 %/,
     ],

@@ -1,3 +1,4 @@
+import type { AxleBrakes } from './axleSchema';
 import type { Circuit, CircuitStop } from './circuitSchema';
 import { closeCircuit } from './closeCircuit';
 
@@ -39,3 +40,14 @@ export function starterStop(name: string): CircuitStop {
     gradePercent: 0,
   };
 }
+
+/** A plain drum to begin from. */
+export const STARTER_DRUM: NonNullable<AxleBrakes['drum']> = {
+  material: 'grey-iron',
+  innerDiameterMm: 230,
+  widthMm: 42,
+  rimThicknessMm: 9,
+  ribFactor: 1.2,
+  webMassKg: 1.6,
+  shoeMassKg: 1.1,
+};

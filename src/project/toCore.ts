@@ -183,11 +183,11 @@ export function circuitInput(circuit: Circuit): CircuitInput {
 /** Everything the computation needs, in SI, from a valid setup. */
 export function dayInput({ car, circuit, plan }: Setup): DayInput {
   const boiling = kelvin(fluidBoilingPointC(car));
-  const axle = (brakes: AxleBrakes): AxleInput => ({
-    left: cornerOf(brakes, 'left'),
-    right: cornerOf(brakes, 'right'),
-    boilingPoint: boiling,
-  });
+  const axle = (brakes: AxleBrakes): AxleInput => {
+    const left = cornerOf(brakes, 'left');
+    // Sides differ in nothing but their air, so the rest is one object.
+    return { left, right: { ...left, air: cornerOf(brakes, 'right').air }, boilingPoint: boiling };
+  };
   return {
     vehicle: {
       mass: car.massKg,

@@ -1,6 +1,5 @@
 import { rotorGeometry } from '../../core';
 import {
-  type AxleBrakes,
   CALIPER_BODIES,
   type Car,
   cornerOf,
@@ -13,6 +12,7 @@ import {
   PISTONS,
   ROTOR_MATERIALS,
   SHIMS,
+  STARTER_DRUM,
   SURFACES,
   VANES,
 } from '../../project';
@@ -30,17 +30,6 @@ interface AxleProps {
 const names = <T extends string>(entries: Readonly<Record<T, { name: string }>>) =>
   (Object.keys(entries) as T[]).map((id) => [id, entries[id].name] as const);
 const materials = MATERIAL_IDS.map((id) => [id, ROTOR_MATERIALS[id].name] as const);
-
-/** A drum to begin from. */
-const STARTER_DRUM: NonNullable<AxleBrakes['drum']> = {
-  material: 'grey-iron',
-  innerDiameterMm: 230,
-  widthMm: 42,
-  rimThicknessMm: 9,
-  ribFactor: 1.2,
-  webMassKg: 1.6,
-  shoeMassKg: 1.1,
-};
 
 /** Everything of one axle's brakes. */
 export function AxleSections({ editing, axle }: AxleProps) {

@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import { dayInput, verdictText } from '../../project';
 import { StateMark } from '../components/StateMark';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';
 import type { Computed } from './useSession';
+import { useSettled } from './useSettled';
 
 /** What uncalibrated cooling may be off by, as factors. */
 const FACTORS = [0.7, 1.3] as const;
@@ -15,12 +15,7 @@ const QUIET = 450;
 export function CoolingBand({ computed }: { computed: Computed }) {
   const { band } = useBackground();
   const units = useUnits();
-  const [settled, setSettled] = useState<Computed | null>(null);
-  useEffect(() => {
-    setSettled(null);
-    const timer = setTimeout(() => setSettled(computed), QUIET);
-    return () => clearTimeout(timer);
-  }, [computed]);
+  const settled = useSettled(computed, QUIET);
   const query = useQuery({
     queryKey: ['cooling band', settled ? JSON.stringify(settled.setup) : null],
     enabled: settled !== null,

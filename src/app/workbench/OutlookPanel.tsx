@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import type { LimitedPart, Outlook } from '../../core';
 import {
   dayInput,
@@ -13,6 +12,7 @@ import { How } from '../components/How';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';
 import type { ChartProps, Computed } from './useSession';
+import { useSettled } from './useSettled';
 
 /** Time without a change until the outlook is computed, ms. */
 const QUIET = 900;
@@ -22,13 +22,7 @@ export function OutlookPanel({ computed, selection }: Pick<ChartProps, 'computed
   const { outlook: background } = useBackground();
   const units = useUnits();
   const { session } = computed.result.laps[selection.lap - 1];
-  const [settled, setSettled] = useState<Computed | null>(null);
-  useEffect(() => {
-    // What is under way for an older state is ended at once: it would only slow what is being moved.
-    setSettled(null);
-    const timer = setTimeout(() => setSettled(computed), QUIET);
-    return () => clearTimeout(timer);
-  }, [computed]);
+  const settled = useSettled(computed, QUIET);
   const query = useQuery({
     queryKey: ['outlook', settled ? JSON.stringify(settled.setup) : null, session],
     enabled: settled !== null,

@@ -92,6 +92,31 @@ describe('an oval, against its closed form', () => {
   });
 });
 
+describe('from side to side', () => {
+  const bend = (hand: 'left' | 'right'): Segment[] => [
+    { kind: 'straight', length: 300, grade: 0 },
+    { kind: 'corner', radius: 40, angle: Math.PI, hand, grade: 0 },
+    { kind: 'straight', length: 300, grade: 0 },
+    { kind: 'corner', radius: 40, angle: Math.PI, hand, grade: 0 },
+  ];
+  const leftPart = (hand: 'left' | 'right', innerRelief: number) => {
+    const segments = bend(hand);
+    const circuit = prepareCircuit({ kind: 'line', segments, names: segments.map(() => '') });
+    const vehicle = { ...pointMass, innerRelief, engineBraking: 0 };
+    const trace = driveLap(circuit, vehicle, { ...everything, brakingCommitment: 0.8 }, still);
+    const last = trace.time.length - 1;
+    return trace.frontLeftHeat[last] / trace.frontHeat[last];
+  };
+
+  it('both wheels brake alike under the same pressure; where it follows the load, the outer brakes more', () => {
+    expect(leftPart('left', 0)).toBeCloseTo(0.5, 12);
+    // In a left-hand bend the left wheels are the inner ones.
+    expect(leftPart('left', 1)).toBeLessThan(0.495);
+    expect(leftPart('right', 1)).toBeCloseTo(1 - leftPart('left', 1), 9);
+    expect(0.5 - leftPart('left', 0.5)).toBeCloseTo(0.5 * (0.5 - leftPart('left', 1)), 3);
+  });
+});
+
 describe('where the start line lies', () => {
   const setup = setupOf(demoProject, 'plan-tarn-anvil');
   const input = dayInput({

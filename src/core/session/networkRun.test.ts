@@ -3,7 +3,7 @@ import { demoProject } from '../../../demo/project';
 import { integrateNetwork } from '../../../tests/support/integrateNetwork';
 import { oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
-import { type AxleBrakes, dayInput, type Setup, setupOf } from '../../project';
+import { dayInput, type Setup, STARTER_DRUM, setupOf } from '../../project';
 import { flowsAt, GROUPS, heatBalance } from './flows';
 import { networkOf, networkRun, simulateDay, type WheelName } from './index';
 
@@ -11,19 +11,10 @@ const short = (id: string): Setup => {
   const setup = setupOf(demoProject, id);
   return { ...setup, plan: oneSession(setup.plan, { hotLaps: 2, paddockMin: 12 }) };
 };
-const drum: AxleBrakes['drum'] = {
-  material: 'grey-iron',
-  innerDiameterMm: 230,
-  widthMm: 42,
-  rimThicknessMm: 9,
-  ribFactor: 1.2,
-  webMassKg: 1.6,
-  shoeMassKg: 1.1,
-};
 const tarn = short('plan-tarn-anvil');
 const CASES: readonly (readonly [string, Setup, WheelName])[] = [
   ['vented iron', tarn, 'frontLeft'],
-  ['drum', { ...tarn, car: { ...tarn.car, rear: { ...tarn.car.rear, drum } } }, 'rearLeft'],
+  ['drum', { ...tarn, car: { ...tarn.car, rear: { ...tarn.car.rear, drum: STARTER_DRUM } } }, 'rearLeft'],
   ['solid iron, outer side', short('plan-ovel-nettle'), 'rearRight'],
   ['carbon', short('plan-skarn-fen'), 'frontLeft'],
 ];

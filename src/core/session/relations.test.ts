@@ -3,7 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { integrateNetwork } from '../../../tests/support/integrateNetwork';
 import { oneSession } from '../../../tests/support/sessions';
-import { type AxleBrakes, type Car, dayInput, type Plan, type Setup, setupOf } from '../../project';
+import {
+  type AxleBrakes,
+  type Car,
+  dayInput,
+  type Plan,
+  type Setup,
+  STARTER_DRUM,
+  setupOf,
+} from '../../project';
 import { AMBIENT, tableAt } from '../heat';
 import { linkFlow } from './flows';
 import { type DayResult, networkOf, networkRun, nodesAt, simulateDay } from './index';
@@ -90,15 +98,7 @@ describe('rotors', () => {
   });
 
   it('a drum stores what it is given and gives it off slowly', () => {
-    const drum: AxleBrakes['drum'] = {
-      material: 'grey-iron',
-      innerDiameterMm: 240,
-      widthMm: 45,
-      rimThicknessMm: 10,
-      ribFactor: 1.1,
-      webMassKg: 1.8,
-      shoeMassKg: 1.2,
-    };
+    const drum = STARTER_DRUM;
     const disc = run(tarn);
     const drums = run(tarn, (c) => ({ ...c, rear: { ...c.rear, drum } }));
     expect(drums.audit.residual).toBeLessThan(1e-9);

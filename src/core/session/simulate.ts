@@ -203,11 +203,17 @@ function distinct(input: DayInput): DistinctWheel[] {
   return AXLES.flatMap((axle): DistinctWheel[] => {
     const [left, right]: WheelName[] = [`${axle}Left`, `${axle}Right`];
     const { left: a, right: b } = input[axle];
-    const alike = sameWork && JSON.stringify(a) === JSON.stringify(b);
+    const alike = sameWork && sameCorner(a, b);
     return alike
       ? [{ wheel: left, also: right, alike }]
       : [left, right].map((wheel) => ({ wheel, also: null, alike }));
   });
+}
+
+/** Whether two brakes are the same in every value. What they share as one object needs no look. */
+function sameCorner(a: Corner, b: Corner): boolean {
+  const keys = ['rotor', 'drum', 'pad', 'caliper', 'air'] as const satisfies readonly (keyof Corner)[];
+  return keys.every((key) => a[key] === b[key] || JSON.stringify(a[key]) === JSON.stringify(b[key]));
 }
 
 /** Heat made in one wheel's brake since the lap's start, J. */
