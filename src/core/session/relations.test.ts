@@ -97,17 +97,12 @@ describe('rotors', () => {
     expect(bulk(floating)).toBeGreaterThan(bulk(onePiece));
   });
 
-  it('a drum stores what it is given and gives it off slowly', () => {
+  it('a drum keeps every joule; it is fanned from outside, and ribs there help', () => {
     const drum = STARTER_DRUM;
     const disc = run(tarn);
     const drums = run(tarn, (c) => ({ ...c, rear: { ...c.rear, drum } }));
     expect(drums.audit.residual).toBeLessThan(1e-9);
     expect(drums.audit.supplied).toBeCloseTo(disc.audit.supplied, 3);
-    const cooled = (r: DayResult) => {
-      const values = r.record.wheels.rearLeft.rotorBulk;
-      return (values[values.length - 1] - 297) / (Math.max(...values) - 297);
-    };
-    expect(cooled(drums)).toBeGreaterThan(cooled(disc));
     const ribbed = run(tarn, (c) => ({ ...c, rear: { ...c.rear, drum: { ...drum, ribFactor: 2 } } }));
     expect(ribbed.peaks.rearLeft.rotorBulk).toBeLessThan(drums.peaks.rearLeft.rotorBulk);
   });
