@@ -5,7 +5,7 @@ const port = 4317;
 
 export default defineConfig({
   testDir: 'tests',
-  timeout: 60_000,
+  timeout: 120_000,
   retries: process.env.CI ? 1 : 0,
   workers: 2,
   reporter: [['json'], ['list']],
