@@ -6,7 +6,8 @@ const port = 4317;
 export default defineConfig({
   testDir: 'tests',
   timeout: 120_000,
-  retries: process.env.CI ? 1 : 0,
+  expect: { timeout: 20_000 },
+  retries: process.env.CI ? 2 : 0,
   workers: 2,
   reporter: [['json'], ['list']],
   use: {
