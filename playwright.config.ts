@@ -5,10 +5,11 @@ const port = 4317;
 
 export default defineConfig({
   testDir: 'tests',
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   retries: process.env.CI ? 2 : 0,
-  workers: 2,
+  // One page at a time where the machine may be shared: each has up to three computing workers of its own.
+  workers: process.env.CI ? 1 : 2,
   reporter: [['json'], ['list']],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
