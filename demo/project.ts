@@ -17,12 +17,19 @@ const session = (name: string, ambientC: number, hotLaps: number, paddockMin = 3
 
 const club: Pick<
   Plan,
-  'humidityPercent' | 'brakingCommitmentPercent' | 'corneringCommitmentPercent' | 'brakeBuildUpS'
+  | 'humidityPercent'
+  | 'brakingCommitmentPercent'
+  | 'corneringCommitmentPercent'
+  | 'brakeBuildUpS'
+  | 'brakesEarlier'
+  | 'clicks'
 > = {
   humidityPercent: 55,
   brakingCommitmentPercent: 86,
   corneringCommitmentPercent: 92,
   brakeBuildUpS: 0.25,
+  brakesEarlier: false,
+  clicks: [],
 };
 
 /** The invented scenario: three cars, three circuits, and the plans of a two-person team. */
@@ -95,5 +102,6 @@ export const demoProject: Project = {
       ],
     },
   ],
+  parts: [],
   selectedPlanId: 'plan-tarn-anvil',
 };

@@ -3,5 +3,6 @@ export * from './brake';
 export * from './circuit';
 export { ZERO_CELSIUS } from './constants';
 export * from './drive';
+export * from './force';
 export * from './heat';
 export * from './session';

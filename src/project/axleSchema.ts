@@ -1,9 +1,63 @@
 import { z } from 'zod';
-import { PAD_IDS, SHIM_IDS } from './catalogue';
+import { SHIM_IDS } from './catalogue/pads';
 import { numberField } from './field';
+import { idSchema } from './naming';
+import { pistonField, wheelSchema } from './pedalSchema';
 import { drumSchema, rotorSchema } from './rotorSchema';
 
-const caliperSchema = z.strictObject({
+export const caliperSchema = z.strictObject({
+  kind: z.enum(['fixed', 'sliding']).meta({ title: 'Kind' }),
+  pistonsMm: z
+    .array(pistonField)
+    .min(1, 'must have at least one piston a side: without one it cannot press')
+    .max(6, 'must have at most six pistons a side')
+    .meta({ title: 'Pistons of one side, leading first' }),
+  stiffnessKnMm: numberField({
+    title: 'Stiffness',
+    quantity: 'stiffness',
+    min: 10,
+    max: 1000,
+    usual: [60, 250],
+    step: 5,
+    description: 'Clamping force over how far the caliper opens under it. A soft one makes a long pedal.',
+  }),
+  clearanceMm: numberField({
+    title: 'Gap of a released pad',
+    quantity: 'smallLength',
+    min: 0,
+    max: 2,
+    usual: [0.1, 0.3],
+    step: 0.05,
+    description:
+      'From pad to rotor. It must be closed before there is pressure: knocked-back pads make it large.',
+  }),
+  bridgeMm: numberField({
+    title: 'Height over the rotor',
+    quantity: 'smallLength',
+    min: 2,
+    max: 80,
+    usual: [14, 30],
+    step: 1,
+    description: 'How far the body stands over the rotor’s edge.',
+  }),
+  outerBodyMm: numberField({
+    title: 'Body outside the pads',
+    quantity: 'smallLength',
+    min: 2,
+    max: 100,
+    usual: [12, 45],
+    step: 1,
+    description: 'From the outer plate’s back with pistons drawn back to the caliper’s outermost point.',
+  }),
+  openingMm: numberField({
+    title: 'Room for rotor and pads',
+    quantity: 'smallLength',
+    min: 15,
+    max: 140,
+    usual: [45, 85],
+    step: 1,
+    description: 'Between the plates’ seats with all pistons drawn back.',
+  }),
   body: z.enum(['aluminium', 'iron']).meta({ title: 'Body' }),
   pistons: z.enum(['aluminium', 'steel', 'stainless', 'titanium-capped']).meta({ title: 'Pistons' }),
   massKg: numberField({
@@ -50,7 +104,7 @@ export const axleSchema = z
     rotor: rotorSchema,
     /** Set, the axle has drums and the rotor above is kept aside. */
     drum: drumSchema.nullable(),
-    pad: z.enum(PAD_IDS).meta({ title: 'Pad' }),
+    pad: idSchema.meta({ title: 'Pad' }),
     padAreaCm2: numberField({
       title: 'Pad area',
       quantity: 'area',
@@ -69,6 +123,24 @@ export const axleSchema = z
       step: 0.5,
       description: 'Friction material left on one pad. A thin pad passes more heat to the fluid.',
     }),
+    newPadMm: numberField({
+      title: 'Pad when new',
+      quantity: 'smallLength',
+      min: 1,
+      max: 45,
+      usual: [8, 20],
+      step: 0.5,
+      description: 'Friction material of a new pad: what the caliper and the wheel must have room for.',
+    }),
+    effectiveRadiusMm: numberField({
+      title: 'Effective radius, if known',
+      quantity: 'smallLength',
+      min: 40,
+      max: 230,
+      usual: [100, 170],
+      step: 1,
+      description: 'Where the pad’s friction acts. Left empty, the middle of the ring.',
+    }).nullable(),
     plateThicknessMm: numberField({
       title: 'Pad plate',
       quantity: 'smallLength',
@@ -80,6 +152,7 @@ export const axleSchema = z
     }),
     shim: z.enum(SHIM_IDS).meta({ title: 'Shim or cap' }),
     caliper: caliperSchema,
+    wheel: wheelSchema,
     ductAreaCm2: numberField({
       title: 'Duct area',
       quantity: 'area',
@@ -183,7 +256,10 @@ export const axleSchema = z
     }),
   })
   .check((ctx) => {
-    const { rotor, drum, padAreaCm2 } = ctx.value;
+    const axle = ctx.value;
+    const { rotor, drum, padAreaCm2 } = axle;
+    const fail = (path: string, message: string) =>
+      ctx.issues.push({ code: 'custom', input: axle, path: [path], message });
     if (drum) {
       const surface = Math.PI * drum.innerDiameterMm * drum.widthMm * 0.01;
       if (2 * padAreaCm2 > 0.9 * surface) {
@@ -195,6 +271,18 @@ export const axleSchema = z
         });
       }
       return;
+    }
+    if (axle.newPadMm < axle.padThicknessMm)
+      fail('newPadMm', `must not be under what is left (${axle.padThicknessMm} mm)`);
+    if (
+      axle.effectiveRadiusMm !== null &&
+      (axle.effectiveRadiusMm > rotor.outerDiameterMm / 2 ||
+        axle.effectiveRadiusMm < rotor.innerDiameterMm / 2)
+    ) {
+      fail(
+        'effectiveRadiusMm',
+        `must lie in the ring (${rotor.innerDiameterMm / 2} to ${rotor.outerDiameterMm / 2} mm)`,
+      );
     }
     const ring = (Math.PI / 4) * (rotor.outerDiameterMm ** 2 - rotor.innerDiameterMm ** 2) * 0.01;
     if (ring > 0 && padAreaCm2 > 0.6 * ring) {

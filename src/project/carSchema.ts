@@ -1,10 +1,8 @@
 import { z } from 'zod';
 import { axleSchema } from './axleSchema';
-import { FLUID_IDS } from './catalogue';
 import { numberField } from './field';
-
-export const idSchema = z.string().min(1).max(64);
-export const nameSchema = z.string().trim().min(1).max(80).meta({ title: 'Name' });
+import { idSchema, nameSchema } from './naming';
+import { loadSchema, pedalSchema } from './pedalSchema';
 
 const tyresSchema = z.strictObject({
   lateralGrip: numberField({
@@ -59,13 +57,14 @@ export const carSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   massKg: numberField({
-    title: 'Mass as driven',
+    title: 'Mass',
     quantity: 'mass',
     min: 100,
     max: 6000,
     usual: [700, 2100],
     step: 5,
-    description: 'With fuel, driver, gear and added kit. Every stop’s energy grows with it.',
+    description:
+      'On the scales with the driver; fuel, gear and kit too, as far as they are not listed under Added loads. Every stop’s energy grows with it.',
   }),
   rotatingInertia: numberField({
     title: 'Rotating inertia',
@@ -131,14 +130,44 @@ export const carSchema = z.strictObject({
     description: 'Retarding force at the wheels with the throttle closed; taken off the brakes’ work.',
   }),
   frontSharePercent: numberField({
-    title: 'Front share of braking',
+    title: 'Front share, if measured',
     quantity: 'percent',
     min: 0,
     max: 100,
     usual: [55, 75],
     step: 0.5,
-    description: 'Share of the braking force made at the front wheels.',
+    description:
+      'Share of the braking force made at the front wheels with warm pads. Left empty, it follows from cylinders, pistons, radii and friction.',
+  }).nullable(),
+  wheelbaseMm: numberField({
+    title: 'Wheelbase',
+    quantity: 'smallLength',
+    min: 1200,
+    max: 5000,
+    usual: [2300, 2900],
+    step: 10,
+    description: 'Between the axles. A short, tall car shifts more load forward in braking.',
   }),
+  frontWeightPercent: numberField({
+    title: 'Weight on the front axle',
+    quantity: 'percent',
+    min: 20,
+    max: 80,
+    usual: [40, 62],
+    step: 0.5,
+    description: 'Standing, without the loads listed under Added loads.',
+  }),
+  frontDownforcePercent: numberField({
+    title: 'Downforce on the front axle',
+    quantity: 'percent',
+    min: 0,
+    max: 100,
+    usual: [35, 50],
+    step: 1,
+    description: 'Share of the downforce; the drag’s moment is counted in it.',
+  }),
+  loads: z.array(loadSchema).max(12).meta({ title: 'Added loads' }),
+  pedal: pedalSchema,
   gravityHeightMm: numberField({
     title: 'Height of the centre of gravity',
     quantity: 'smallLength',
@@ -189,10 +218,11 @@ export const carSchema = z.strictObject({
         step: 1,
         description: 'Recovery fades from twice this speed to nothing at it.',
       }),
+      blending: z.enum(['blended', 'added']).meta({ title: 'With the friction brakes' }),
     })
     .nullable(),
   fluid: z.strictObject({
-    kind: z.enum(FLUID_IDS).meta({ title: 'Brake fluid' }),
+    kind: idSchema.meta({ title: 'Brake fluid' }),
     ageMonths: numberField({
       title: 'Fluid age',
       quantity: 'months',

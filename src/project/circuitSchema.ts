@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { idSchema, nameSchema } from './carSchema';
 import { numberField } from './field';
+import { idSchema, nameSchema } from './naming';
 
 const grade = numberField({
   title: 'Grade',

@@ -7,7 +7,9 @@ import {
   wheelOf,
 } from '../core';
 import type { AxleBrakes } from './axleSchema';
-import { CALIPER_BODIES, FLUIDS, PADS, PISTONS, ROTOR_MATERIALS, SHIMS } from './catalogue';
+import { CALIPER_BODIES, PISTONS, ROTOR_MATERIALS, SHIMS } from './catalogue';
+import { chassisOf, frontSharePercent } from './chain';
+import { fluidOf, isBuiltIn, padOf } from './shelf';
 import { dayInput, fluidBoilingPointC, fluidWater, type Setup } from './toCore';
 import { formatQuantity, type UnitChoice } from './units';
 
@@ -89,9 +91,12 @@ const cooling = ({ brakes, units }: Facts): Input[] => [
 const work = ({ setup, units }: Facts): Input[] => [
   [
     'Mass, with rotating parts',
-    `${formatQuantity(setup.car.massKg, 'mass', units)} × ${setup.car.rotatingInertia}`,
+    `${formatQuantity(chassisOf(setup.car).mass, 'mass', units)} × ${setup.car.rotatingInertia}`,
   ],
-  ['Front share of braking', `${setup.car.frontSharePercent} %`],
+  [
+    'Front share with warm pads',
+    `${frontSharePercent(setup.car, setup.parts).toFixed(1)} %${setup.car.frontSharePercent === null ? ', from cylinders, pistons, radii and friction' : ', as measured'}`,
+  ],
   ['Lost in tyre slip', `${setup.car.tyres.slipSharePercent} %`],
 ];
 const rotor = (facts: Facts): Input[] => {
@@ -116,9 +121,16 @@ const rotor = (facts: Facts): Input[] => {
     ['Rubbed area, both faces', formatQuantity(2e4 * geometry.faceArea, 'area', units)],
   ];
 };
-const pad = ({ brakes, units }: Facts): Input[] => [
-  ['Pad', `${PADS[brakes.pad].name}, typical values (from memory)`],
-  ['Area, material left', `${formatQuantity(brakes.padAreaCm2, 'area', units)}, ${brakes.padThicknessMm} mm`],
+const padEntry = ({ brakes, setup }: Facts) => padOf(brakes.pad, setup.parts);
+const pad = (facts: Facts): Input[] => [
+  [
+    'Pad',
+    `${padEntry(facts).name}, ${isBuiltIn(facts.brakes.pad) ? 'typical values (from memory)' : 'a part of your own'}`,
+  ],
+  [
+    'Area, material left',
+    `${formatQuantity(facts.brakes.padAreaCm2, 'area', facts.units)}, ${formatQuantity(facts.brakes.padThicknessMm, 'smallLength', facts.units)}`,
+  ],
 ];
 const caliper = ({ brakes }: Facts): Input[] => [
   [
@@ -196,7 +208,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       'The outermost point of a slab through the friction material. It shares the friction heat by √(kρc)·A, touches the rotor face through 4 kW/m²K while applied (from memory), and sees it across a gap of 0.15 mm otherwise.',
     inputs: [
       ...pad(facts),
-      ['Fades over', formatQuantity(PADS[facts.brakes.pad].limit, 'temperature', facts.units)],
+      ['Fades over', formatQuantity(padEntry(facts).limit, 'temperature', facts.units)],
     ],
     source: 'Sharing by effusivity: Limpert (from memory).',
     limits: 'The maker’s limit comes before this one.',
@@ -220,8 +232,8 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     limits: 'Take the rating from the maker’s data.',
   }),
   fluid: (facts) => {
-    const { car } = facts.setup;
-    const fluid = FLUIDS[car.fluid.kind];
+    const { car, parts } = facts.setup;
+    const fluid = fluidOf(car.fluid.kind, parts);
     return {
       title: 'Brake fluid',
       relation:
@@ -231,7 +243,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       inputs: [
         ['Fluid', `${fluid.name}, ${fluid.dry} °C dry, ${fluid.wet} °C wet`],
         ['Age and water', `${car.fluid.ageMonths} months, ${fluidWater(car).toFixed(1)} %`],
-        ['Boils today at', formatQuantity(fluidBoilingPointC(car), 'temperature', facts.units)],
+        ['Boils today at', formatQuantity(fluidBoilingPointC(car, parts), 'temperature', facts.units)],
         ...caliper(facts),
       ],
       source: `Points: ${fluid.source}. Water: about 2 % in the first year (common practice), saturating at 6 % (from memory).`,
@@ -261,7 +273,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       'The pad face when the pads are applied, at the coldest braking point of the hot laps, against the low end of the pad’s window.',
     inputs: [
       ...pad(facts),
-      ['Window from', formatQuantity(PADS[facts.brakes.pad].window[0], 'temperature', facts.units)],
+      ['Window from', formatQuantity(padEntry(facts).window[0], 'temperature', facts.units)],
     ],
     source: 'Common practice: too cold is as real as too hot.',
     limits: 'The window’s low end is typical (from memory).',
@@ -270,11 +282,11 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     title: 'Friction coefficient',
     relation:
       'Linear between the points of the pad’s table at its face temperature, less 35 % of what is glazed.',
-    inputs: PADS[facts.brakes.pad].friction.map(
+    inputs: padEntry(facts).friction.map(
       ([t, value]): Input => [formatQuantity(t, 'temperature', facts.units), value.toFixed(2)],
     ),
-    source: 'Typical of the pad’s family (from memory).',
-    limits: 'It does not move the brake balance or the stop yet.',
+    source: 'Typical of the pad’s family (from memory), unless the part is your own.',
+    limits: 'The maker’s curve for your pad beats a typical one: add it as a part of your own.',
   }),
   growth: (facts) => ({
     title: 'Growth and float',

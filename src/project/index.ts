@@ -2,6 +2,15 @@ export type { AxleBrakes } from './axleSchema';
 export { type Car, carSchema } from './carSchema';
 export * from './catalogue';
 export {
+  chainOf,
+  chassisOf,
+  effectiveRadiusMm,
+  frontSharePercent,
+  taperOf,
+  wheelFit,
+  withFrontShare,
+} from './chain';
+export {
   type Circuit,
   type CircuitSegment,
   type CircuitStop,
@@ -23,6 +32,17 @@ export {
   replaceItem,
   type Shelf,
 } from './library';
+export { PARTS_FORMAT, type Part, type PartKind, type PartOf, partSchema } from './partSchema';
+export {
+  boosterSchema,
+  fixedValveSchema,
+  loadSchema,
+  loadValveSchema,
+  oneBoreSchema,
+  type Pedal,
+  pistonField,
+  twoBoresSchema,
+} from './pedalSchema';
 export { circuitProblems, projectProblems } from './problems';
 export {
   lapLegSchema,
@@ -53,6 +73,7 @@ export {
   stopRows,
   WHEEL_COLUMNS,
 } from './results';
+export { type Axle, choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './shelf';
 export { STARTER_DRUM, starterLine, starterStop } from './starters';
 export { stopsFromLap } from './stopsFromLap';
 export {
@@ -64,6 +85,7 @@ export {
   type Setup,
   setupOf,
   stopLength,
+  vehicleOf,
 } from './toCore';
 export * from './units';
 export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } from './whatIf';

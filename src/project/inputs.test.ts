@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
-import { lapHeat, simulateDay } from '../core';
+import { failureCases, lapHeat, simulateDay, wheelClearances } from '../core';
 import {
   type AxleBrakes,
   carSchema,
@@ -23,11 +23,13 @@ import {
   STARTER_DRUM,
   setupOf,
   stopsCsv,
+  taperOf,
   toStored,
   tracesCsv,
   type UnitChoice,
   US,
   unitOf,
+  wheelFit,
   writeProject,
 } from './index';
 import { readProjectValue } from './readProject';
@@ -74,7 +76,15 @@ function nudged({ info, value }: NumberAt): number {
 }
 
 describe('every number that can be typed', () => {
-  const fingerprint = (setup: Setup) => JSON.stringify(resultDocument(setup, simulateDay(dayInput(setup))));
+  const fingerprint = (setup: Setup) => {
+    const input = dayInput(setup);
+    const { front, rear } = setup.car;
+    return JSON.stringify([
+      resultDocument(setup, simulateDay(input)),
+      failureCases(input, 40),
+      [front, rear].map((axle) => [wheelClearances(wheelFit(axle)), taperOf(axle)]),
+    ]);
+  };
   const short = (setup: Setup): Setup => ({
     ...setup,
     plan: oneSession(setup.plan, { hotLaps: 2, paddockMin: 3 }),
@@ -108,6 +118,12 @@ describe('every number that can be typed', () => {
       },
     };
   };
+  /** A stroke that is a limit counts. */
+  const shortStroke = (setup: Setup): Setup => {
+    const { pedal } = setup.car;
+    const cylinders = { ...pedal.cylinders, strokeMm: 9 };
+    return { ...setup, car: { ...setup.car, pedal: { ...pedal, cylinders } } };
+  };
   const measured = (setup: Setup): Setup => ({
     ...setup,
     car: { ...setup.car, fluid: { ...setup.car.fluid, measuredBoilingC: 170 } },
@@ -116,17 +132,20 @@ describe('every number that can be typed', () => {
   const setups = [
     {
       name: 'Tarn, drilled and slotted',
-      setup: full(tarn, { surface: 'drilled', weighedKg: 9 }, { surface: 'slotted', weighedKg: 8 }),
+      setup: shortStroke(
+        full(tarn, { surface: 'drilled', weighedKg: 9 }, { surface: 'slotted', weighedKg: 8 }),
+      ),
       without: /front\.rotor\.slot|rear\.rotor\.hole/,
     },
     {
       name: 'Ovel, fluid measured',
       setup: measured(full(ovel, { surface: 'slotted' }, { surface: 'drilled' })),
-      without: /front\.rotor\.hole|rear\.rotor\.slot|rear\.(rotor\.vane|recirculation)|fluid\.(age|water)/,
+      without:
+        /front\.rotor\.hole|rear\.rotor\.slot|rear\.(rotor\.vane|recirculation)|fluid\.(age|water)|frontDownforce|strokeMm/,
     },
     {
       name: 'Tarn, drums behind',
-      setup: full(tarn, {}, {}, { drum: STARTER_DRUM }),
+      setup: shortStroke(full(tarn, {}, {}, { drum: STARTER_DRUM })),
       without: /rotor\.(hole|slot)|rear\.(rotor|plateThickness|recirculation|shield)/,
     },
   ];

@@ -79,7 +79,65 @@ function from1(project: Loose): Loose {
   };
 }
 
+/** Generic hydraulics, fit and weight for what version 2 did not know; a typed front share goes on to rule. */
+const CALIPER_3 = {
+  kind: 'fixed',
+  pistonsMm: [38, 42],
+  stiffnessKnMm: 150,
+  clearanceMm: 0.15,
+  bridgeMm: 20,
+  outerBodyMm: 35,
+  openingMm: 75,
+};
+const WHEEL_3 = { barrelMm: 420, spokesMm: 40, spacerMm: 0 };
+const PEDAL_3 = {
+  ratio: 4,
+  efficiencyPercent: 90,
+  booster: { gain: 5, kneeN: 1200 },
+  cylinders: { kind: 'tandem', boreMm: 23.8, strokeMm: 38, split: 'diagonal' },
+  valve: null,
+  hoseLengthMm: 400,
+  hoseGrowthMm3BarM: 12,
+  limitN: 500,
+  travelMm: 130,
+  freeTravelMm: 8,
+};
+
+function from2(project: Loose): Loose {
+  const axle = (value: unknown, rear: boolean) => {
+    const own = record(value);
+    const rotor = record(own.rotor);
+    return {
+      ...own,
+      newPadMm: own.padThicknessMm,
+      effectiveRadiusMm: null,
+      wheel: WHEEL_3,
+      rotor: { depthMm: 45, ...rotor },
+      drum: own.drum ? { shoes: 'leading-trailing', cylinderMm: 20.6, ...record(own.drum) } : own.drum,
+      caliper: { ...CALIPER_3, ...(rear && { pistonsMm: [30, 34] }), ...record(own.caliper) },
+    };
+  };
+  return {
+    ...project,
+    version: 3,
+    parts: [],
+    cars: list(project.cars, (car) => ({
+      wheelbaseMm: 2550,
+      frontWeightPercent: 52,
+      frontDownforcePercent: 42,
+      loads: [],
+      pedal: PEDAL_3,
+      ...car,
+      recovery: car.recovery ? { blending: 'blended', ...record(car.recovery) } : car.recovery,
+      front: axle(car.front, false),
+      rear: axle(car.rear, true),
+    })),
+    plans: list(project.plans, (plan) => ({ brakesEarlier: false, clicks: [], ...plan })),
+  };
+}
+
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {
-  return project.version === 1 ? from1(project) : project;
+  const second = project.version === 1 ? from1(project) : project;
+  return second.version === 2 ? from2(second) : second;
 }

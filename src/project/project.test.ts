@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
+import { oneSession } from '../../tests/support/sessions';
 import { simulateDay } from '../core';
 import {
   applyWhatIf,
@@ -13,8 +14,10 @@ import {
   deleteItem,
   deletionObstacle,
   formatQuantity,
+  frontSharePercent,
   keepWhatIf,
   METRIC,
+  PROJECT_VERSION,
   type Project,
   projectJsonSchema,
   QUANTITIES,
@@ -70,7 +73,9 @@ describe('project files', () => {
                 ...car,
                 massKg,
                 downforceAreaM2: grip,
-                recovery: electric ? { axle: 'front', powerKw: 33.3, lowestSpeedKmh: 9 } : null,
+                recovery: electric
+                  ? { axle: 'front', powerKw: 33.3, lowestSpeedKmh: 9, blending: 'added' }
+                  : null,
                 rear: { ...car.rear, rotor: { ...car.rear.rotor, vaneGapMm: gap } },
               },
               ...demoProject.cars.slice(1),
@@ -85,25 +90,67 @@ describe('project files', () => {
     );
   });
 
+  /** A document without what version 3 brought. */
+  function asVersion2<T>(document: T): T {
+    const dropped = new Set(
+      'parts wheelbaseMm frontWeightPercent frontDownforcePercent loads pedal blending newPadMm effectiveRadiusMm wheel depthMm pistonsMm stiffnessKnMm clearanceMm bridgeMm outerBodyMm openingMm brakesEarlier clicks'.split(
+        ' ',
+      ),
+    );
+    const strip = (value: unknown, key = ''): unknown => {
+      if (Array.isArray(value)) return value.map((item) => strip(item));
+      if (typeof value !== 'object' || value === null) return value;
+      const kept = Object.entries(value).filter(
+        ([name]) => !dropped.has(name) && !(key === 'caliper' && name === 'kind'),
+      );
+      return Object.fromEntries(kept.map(([name, inner]) => [name, strip(inner, name)]));
+    };
+    return { ...(strip(document) as T), version: 2 };
+  }
+
+  it('of version 2 keep what they say of the front share, and get generic hydraulics', () => {
+    const old = asVersion2(demoProject);
+    old.cars[0].frontSharePercent = 61;
+    old.cars[1].rear.drum = { ...STARTER_DRUM };
+    const { shoes: _s, cylinderMm: _c, ...drum } = STARTER_DRUM;
+    (old.cars[1].rear as { drum: unknown }).drum = drum;
+    const read = readProject(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.problems.map((p) => `${p.path}: ${p.message}`).join('\n'));
+    const [tarn, ovel] = read.project.cars;
+    expect(frontSharePercent(tarn)).toBe(61);
+    expect(ovel.rear.drum).toEqual(STARTER_DRUM);
+    expect(ovel.recovery?.blending).toBe('blended');
+    expect(tarn.front.newPadMm).toBe(tarn.front.padThicknessMm);
+    expect(read.project).toMatchObject({ version: PROJECT_VERSION, parts: [] });
+    // The share that ruled then rules now: a short drive puts as much heat into the front as it says.
+    const setup = setupOf(read.project, 'plan-tarn-anvil');
+    const { trace } = simulateDay(dayInput({ ...setup, plan: oneSession(setup.plan, { hotLaps: 1 }) }));
+    const last = trace.time.length - 1;
+    const front = trace.frontHeat[last] / (trace.frontHeat[last] + trace.rearHeat[last]);
+    expect(front).toBeCloseTo(0.61, 9);
+  });
+
   it('of version 1 become what they computed then: one session, both sides alike, plain rotors', () => {
-    const old = structuredClone(demoProject) as unknown as Record<string, never>;
+    const old = asVersion2(structuredClone(demoProject)) as unknown as Record<string, never>;
     const loose = old as unknown as {
       version: number;
       cars: Record<string, unknown>[];
       plans: Record<string, unknown>[];
     };
     loose.version = 1;
-    loose.plans = demoProject.plans.slice(0, 4).map(({ sessions, ...plan }) => ({
-      ...plan,
-      outLaps: 1,
-      outPacePercent: 65,
-      hotLaps: (sessions[0].legs[1] as { laps: number }).laps,
-      coolDownLaps: 1,
-      coolDownPacePercent: 40,
-      paddockMin: 30,
-      ambientC: sessions[0].ambientC,
-    }));
-    loose.cars = demoProject.cars.map((car) => {
+    loose.plans = asVersion2(demoProject)
+      .plans.slice(0, 4)
+      .map(({ sessions, ...plan }) => ({
+        ...plan,
+        outLaps: 1,
+        outPacePercent: 65,
+        hotLaps: (sessions[0].legs[1] as { laps: number }).laps,
+        coolDownLaps: 1,
+        coolDownPacePercent: 40,
+        paddockMin: 30,
+        ambientC: sessions[0].ambientC,
+      }));
+    loose.cars = asVersion2(demoProject).cars.map((car) => {
       const { gravityHeightMm: _h, trackWidthMm: _t, innerReliefPercent: _r, ...kept } = car;
       const { measuredBoilingC: _m, ...fluid } = car.fluid;
       const axle = ({ rotor, ...brakes }: (typeof car)['front']) => {
@@ -131,9 +178,9 @@ describe('project files', () => {
     });
     const read = readProject(JSON.stringify(old));
     if (!read.ok) throw new Error(read.problems.map((p) => `${p.path}: ${p.message}`).join('\n'));
-    expect(read.project.version).toBe(2);
+    expect(read.project.version).toBe(PROJECT_VERSION);
     const [tarn] = read.project.cars;
-    expect(tarn.front).toEqual(demoProject.cars[0].front);
+    expect(asVersion2(tarn.front)).toEqual(asVersion2(demoProject.cars[0].front));
     expect(read.project.plans[0].sessions[0].legs).toEqual(demoProject.plans[0].sessions[0].legs);
     expect(readProject(writeProject(read.project))).toEqual(read);
     // What it cannot know is said with the path in the file as it is read.
@@ -150,7 +197,7 @@ describe('project files', () => {
     ['null', /another kind/],
     ['{"type":"FeatureCollection"}', /"format" should be "fervent-kettle-project"/],
     [JSON.stringify({ ...demoProject, format: 'other' }), /and is "other"/],
-    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 2/],
+    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 3/],
     [
       `{"format":"fervent-kettle-project","version":1,"__proto__":{"polluted":true}}`,
       /__proto__: .*not allowed/,
@@ -168,7 +215,7 @@ describe('project files', () => {
     [JSON.stringify(changed(['cars', 0, 'colour'], 'red')), /cars\[0\]: has keys nobody knows: "colour"/],
     [
       JSON.stringify(changed(['cars', 1, 'front', 'pad'], 'cheese')),
-      /cars\[1\]\.front\.pad: must be one of "commuter"/,
+      /cars\[1\]\.front\.pad: names no pad of this project: cheese/,
     ],
     [
       JSON.stringify(changed(['cars', 0, 'front', 'rotor', 'innerDiameterMm'], 300)),
@@ -228,7 +275,7 @@ describe('project files', () => {
 
   it('have a schema that carries each number’s meaning, limits and usual range', () => {
     const schema = JSON.stringify(projectJsonSchema());
-    expect(schema).toContain('"title":"Mass as driven"');
+    expect(schema).toContain('"title":"Mass"');
     expect(schema).toContain('"minimum":100');
     expect(schema).toContain('"usual":[700,2100]');
     expect(schema).toContain('"additionalProperties":false');
@@ -308,7 +355,15 @@ describe('what-if', () => {
     expect(applyWhatIf(setup, {})).toEqual(setup);
     const moved = applyWhatIf(setup, whatIf);
     expect(setup).toEqual(before);
-    expect(savedValues(moved)).toEqual({ ...savedValues(setup), ...whatIf, gripPercent: 100 });
+    // Another pad moves the share that follows from the parts.
+    const frontSharePercent = savedValues(moved).frontSharePercent;
+    expect(frontSharePercent).toBeLessThan(savedValues(setup).frontSharePercent);
+    expect(savedValues(moved)).toEqual({
+      ...savedValues(setup),
+      ...whatIf,
+      gripPercent: 100,
+      frontSharePercent,
+    });
     expect(moved.car.tyres.longitudinalGrip).toBeCloseTo(0.9 * setup.car.tyres.longitudinalGrip, 3);
   });
 

@@ -1,7 +1,10 @@
 import { z } from 'zod';
-import { carSchema, idSchema, nameSchema } from './carSchema';
+import { carSchema } from './carSchema';
+import { FLUIDS, PADS } from './catalogue';
 import { circuitSchema } from './circuitSchema';
 import { numberField } from './field';
+import { idSchema, nameSchema } from './naming';
+import { type Part, partSchema } from './partSchema';
 
 export const lapLegSchema = z.strictObject({
   kind: z.enum(['out', 'hot', 'cool']),
@@ -111,6 +114,22 @@ export const planSchema = z.strictObject({
     step: 1,
     description: 'Share of the tyres’ grip the driver uses in corners.',
   }),
+  brakesEarlier: z.boolean().meta({ title: 'Brake earlier when the brakes fade' }),
+  /** On the driver's balance control at each stop in driving order; missing ones are 0 */
+  clicks: z
+    .array(
+      numberField({
+        title: 'Clicks',
+        quantity: 'count',
+        min: -30,
+        max: 30,
+        integer: true,
+        usual: [-5, 5],
+        step: 1,
+        description: 'More push to the front with each click, less with each negative one.',
+      }),
+    )
+    .max(60),
   brakeBuildUpS: numberField({
     title: 'Brake build-up',
     quantity: 'seconds',
@@ -124,7 +143,7 @@ export const planSchema = z.strictObject({
 export type Plan = z.infer<typeof planSchema>;
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
-export const PROJECT_VERSION = 2;
+export const PROJECT_VERSION = 3;
 
 function uniqueIds(list: readonly { id: string }[], path: string, issues: z.core.$ZodRawIssue[]) {
   const seen = new Set<string>();
@@ -150,13 +169,16 @@ export const projectSchema = z
     cars: z.array(carSchema).min(1).max(200),
     circuits: z.array(circuitSchema).min(1).max(200),
     plans: z.array(planSchema).min(1).max(500),
+    /** The project's own parts; the built-in ones are not stored */
+    parts: z.array(partSchema).max(300),
     selectedPlanId: idSchema,
   })
   .check((ctx) => {
-    const { cars, circuits, plans, selectedPlanId } = ctx.value;
+    const { cars, circuits, plans, parts, selectedPlanId } = ctx.value;
     uniqueIds(cars, 'cars', ctx.issues);
     uniqueIds(circuits, 'circuits', ctx.issues);
     uniqueIds(plans, 'plans', ctx.issues);
+    uniqueIds(parts, 'parts', ctx.issues);
     const missing = (path: (string | number)[], id: string, what: string) =>
       ctx.issues.push({
         code: 'custom',
@@ -164,6 +186,16 @@ export const projectSchema = z
         path,
         message: `names no ${what} of this project: ${id}`,
       });
+    const known = (kind: Part['kind'], id: string) =>
+      Object.hasOwn(kind === 'pad' ? PADS : FLUIDS, id) ||
+      parts.some((part) => part.kind === kind && part.id === id);
+    cars.forEach((car, i) => {
+      for (const axle of ['front', 'rear'] as const) {
+        const { pad } = car[axle];
+        if (!known('pad', pad)) missing(['cars', i, axle, 'pad'], pad, 'pad');
+      }
+      if (!known('fluid', car.fluid.kind)) missing(['cars', i, 'fluid', 'kind'], car.fluid.kind, 'fluid');
+    });
     plans.forEach((plan, i) => {
       if (!cars.some((c) => c.id === plan.carId)) missing(['plans', i, 'carId'], plan.carId, 'car');
       if (!circuits.some((c) => c.id === plan.circuitId)) {

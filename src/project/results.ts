@@ -1,4 +1,5 @@
 import {
+  type AxleName,
   axleOf,
   type DayResult,
   distinctWheels,
@@ -7,6 +8,7 @@ import {
   lapTime,
   type NetworkRun,
   RECORDED_PARTS,
+  type StopLimit,
   WHEELS,
   type WheelName,
 } from '../core';
@@ -45,6 +47,20 @@ export interface StopRow {
   readonly recoveredKj: number;
   readonly airTimeS: number;
   readonly airDistanceM: number;
+  readonly pedalN: number;
+  readonly pedalBiteN: number;
+  readonly pedalStayN: number;
+  readonly frontBar: number;
+  readonly rearBar: number;
+  readonly travelMm: number;
+  readonly shareStartPercent: number;
+  readonly shareEndPercent: number;
+  readonly idealStartPercent: number;
+  readonly idealEndPercent: number;
+  readonly fadeMarginPercent: number;
+  readonly extraM: number;
+  readonly locksFirst: AxleName;
+  readonly limit: StopLimit;
   readonly wheels: Readonly<Record<WheelName, WheelRow>>;
 }
 type NumberKey = { [K in keyof StopRow]: StopRow[K] extends number ? K : never }[keyof StopRow];
@@ -63,6 +79,22 @@ export const STOP_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] =
   ['recoveredKj', 'Recovered', 'energy'],
   ['airTimeS', 'Air time to next', 'seconds'],
   ['airDistanceM', 'Air distance to next', 'distance'],
+];
+
+/** The same for what the driver's foot feels and how the axles share. */
+export const FORCE_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] = [
+  ['pedalN', 'Pedal force', 'force'],
+  ['pedalBiteN', 'Pedal force at the first bite', 'force'],
+  ['pedalStayN', 'Pedal force that stays', 'force'],
+  ['frontBar', 'Front line pressure', 'pressure'],
+  ['rearBar', 'Rear line pressure', 'pressure'],
+  ['travelMm', 'Pedal travel', 'smallLength'],
+  ['shareStartPercent', 'Front share of braking at the start', 'percent'],
+  ['idealStartPercent', 'Ideal front share at the start', 'percent'],
+  ['shareEndPercent', 'Front share of braking at the end', 'percent'],
+  ['idealEndPercent', 'Ideal front share at the end', 'percent'],
+  ['fadeMarginPercent', 'Fade margin', 'percent'],
+  ['extraM', 'Runs longer by', 'distance'],
 ];
 
 /** The same for one wheel's brake. */
@@ -94,7 +126,9 @@ export function stopRows(setup: Setup, result: DayResult, lapNumber: number): St
     };
   };
   return lap.trace.stops.map((stop, k) => {
-    const energy = stop.energy || 1;
+    const force = lap.forces[k];
+    const heat = force.frontHeat + force.rearHeat;
+    const share = (part: number) => (heat > 0 ? (100 * part) / heat : 0);
     return {
       session: setup.plan.sessions[lap.session]?.name ?? '',
       lap: lap.number,
@@ -108,11 +142,25 @@ export function stopRows(setup: Setup, result: DayResult, lapNumber: number): St
       lengthM: stop.length,
       energyKj: stop.energy / 1000,
       peakPowerKw: stop.peakPower / 1000,
-      frontSharePercent: (100 * stop.frontEnergy) / energy,
-      rearSharePercent: (100 * stop.rearEnergy) / energy,
+      frontSharePercent: share(force.frontHeat),
+      rearSharePercent: share(force.rearHeat),
       recoveredKj: stop.recovered / 1000,
       airTimeS: stop.airTime,
       airDistanceM: stop.airDistance,
+      pedalN: force.pedal,
+      pedalBiteN: force.pedalBite,
+      pedalStayN: force.pedalStay,
+      frontBar: force.frontPressure / 1e5,
+      rearBar: force.rearPressure / 1e5,
+      travelMm: force.travel * 1000,
+      shareStartPercent: 100 * force.share.start,
+      shareEndPercent: 100 * force.share.end,
+      idealStartPercent: 100 * force.ideal.start,
+      idealEndPercent: 100 * force.ideal.end,
+      fadeMarginPercent: 100 * force.fadeMargin,
+      extraM: force.extraDistance,
+      locksFirst: force.locksFirst,
+      limit: force.limit,
       wheels: Object.fromEntries(WHEELS.map((wheel) => [wheel, wheelRow(wheel, k)])) as Record<
         WheelName,
         WheelRow
@@ -149,7 +197,7 @@ export function resultDocument(setup: Setup, result: DayResult) {
   });
   return rounded({
     format: RESULT_FORMAT,
-    version: 2,
+    version: 3,
     plan: setup.plan.name,
     car: setup.car.name,
     circuit: setup.circuit.name,
@@ -175,6 +223,24 @@ export function resultDocument(setup: Setup, result: DayResult) {
       at: moment(m.at),
       passed: m.passed && moment(m.passed),
     })),
+    force: {
+      margins: result.forceMargins.map((m) => ({
+        part: m.part,
+        limit: m.limit,
+        worst: m.worst,
+        margin: m.margin,
+        share: m.share,
+        at: moment(m.at),
+        passed: m.passed && moment(m.passed),
+      })),
+      fade: result.fade && {
+        margin: result.fade.margin,
+        at: moment(result.fade.at),
+        limit: result.fade.limit,
+        extraDistanceM: result.fade.extraDistance,
+        longest: moment(result.fade.longest),
+      },
+    },
     peaks: eachWheel((wheel) =>
       Object.fromEntries(RECORDED_PARTS.map((part) => [`${part}C`, celsius(result.peaks[wheel][part])])),
     ),
@@ -207,6 +273,12 @@ export function resultDocument(setup: Setup, result: DayResult) {
       session: Array.from(result.record.leg, (leg) => result.legs[leg].session + 1),
       lap: Array.from(result.record.lap, (lap) => (lap < 0 ? null : lap + 1)),
       distanceM: Array.from(result.record.distance),
+      pedalN: Array.from(result.record.force.pedal),
+      frontBar: Array.from(result.record.force.frontPressure, (p) => p / 1e5),
+      rearBar: Array.from(result.record.force.rearPressure, (p) => p / 1e5),
+      travelMm: Array.from(result.record.force.travel, (t) => t * 1000),
+      frontSharePercent: Array.from(result.record.force.share, (s) => 100 * s),
+      idealFrontSharePercent: Array.from(result.record.force.ideal, (s) => 100 * s),
       ...eachWheel((wheel) =>
         Object.fromEntries(
           RECORDED_PARTS.map((part) => [

@@ -120,6 +120,15 @@ export const rotorSchema = z
       step: 0.1,
       description: 'The whole rotor on the scales. Left empty, the mass follows from the measures.',
     }).nullable(),
+    depthMm: numberField({
+      title: 'Depth behind the hub’s face',
+      quantity: 'smallLength',
+      min: 0,
+      max: 120,
+      usual: [25, 60],
+      step: 1,
+      description: 'From the hub’s mounting face inwards to the ring’s outer face.',
+    }),
     hatMassKg: numberField({
       title: 'Hat mass',
       quantity: 'mass',
@@ -203,6 +212,16 @@ export const drumSchema = z
       usual: [1, 3],
       step: 0.1,
       description: 'From the rim to the hub.',
+    }),
+    shoes: z.enum(['leading-trailing', 'duplex']).meta({ title: 'Shoes' }),
+    cylinderMm: numberField({
+      title: 'Wheel cylinder',
+      quantity: 'smallLength',
+      min: 10,
+      max: 45,
+      usual: [17, 25],
+      step: 0.1,
+      description: 'Bore of the cylinder that presses the shoes apart.',
     }),
     shoeMassKg: numberField({
       title: 'Mass of both shoes',

@@ -49,5 +49,7 @@ export const STARTER_DRUM: NonNullable<AxleBrakes['drum']> = {
   rimThicknessMm: 9,
   ribFactor: 1.2,
   webMassKg: 1.6,
+  shoes: 'leading-trailing',
+  cylinderMm: 20.6,
   shoeMassKg: 1.1,
 };

@@ -26,7 +26,6 @@ describe('from stored units to SI', () => {
     expect(input.vehicle).toMatchObject({
       mass: 1930,
       power: 165_000,
-      frontShare: 0.64,
       wheelRadius: 0.338,
       slipShare: 0.04,
       recovery: { axle: 'rear', power: 90_000, lowestSpeed: 12 / 3.6 },

@@ -7,24 +7,18 @@ import {
   type Leg,
   type Side,
   uniformTable,
+  type Vehicle,
   waterAfter,
   ZERO_CELSIUS,
 } from '../core';
 import type { AxleBrakes } from './axleSchema';
 import type { Car } from './carSchema';
-import {
-  CALIPER_BODIES,
-  FLUIDS,
-  MOUNTINGS,
-  nominalFriction,
-  PADS,
-  type PadEntry,
-  PISTONS,
-  ROTOR_MATERIALS,
-  SHIMS,
-} from './catalogue';
+import { CALIPER_BODIES, MOUNTINGS, nominalFriction, PISTONS, ROTOR_MATERIALS, SHIMS } from './catalogue';
+import { chainOf, chassisOf } from './chain';
 import type { Circuit, CircuitStop } from './circuitSchema';
+import type { Part } from './partSchema';
 import type { Plan, Project } from './projectSchema';
+import { fluidOf, padOf } from './shelf';
 
 const SECONDS_PER_MONTH = (365.25 * 86400) / 12;
 
@@ -35,6 +29,8 @@ export interface Setup {
   readonly car: Car;
   readonly circuit: Circuit;
   readonly plan: Plan;
+  /** The project's own parts */
+  readonly parts: readonly Part[];
 }
 
 /** Car, circuit and plan behind a plan's id; the selected plan's by default. @throws RangeError for an unknown id */
@@ -43,7 +39,7 @@ export function setupOf(project: Project, planId = project.selectedPlanId): Setu
   const car = project.cars.find((c) => c.id === plan?.carId);
   const circuit = project.circuits.find((c) => c.id === plan?.circuitId);
   if (!plan || !car || !circuit) throw new RangeError(`The project has no complete plan "${planId}".`);
-  return { car, circuit, plan };
+  return { car, circuit, plan, parts: project.parts };
 }
 
 /** Water in a car's fluid today, % by mass. */
@@ -52,9 +48,9 @@ export function fluidWater(car: Car): number {
 }
 
 /** Boiling point of a car's fluid today, °C: as measured, else from class, age and water. */
-export function fluidBoilingPointC(car: Car): number {
+export function fluidBoilingPointC(car: Car, parts: readonly Part[] = []): number {
   if (car.fluid.measuredBoilingC !== null) return car.fluid.measuredBoilingC;
-  const fluid = FLUIDS[car.fluid.kind];
+  const fluid = fluidOf(car.fluid.kind, parts);
   return (
     boilingPoint(
       { dry: kelvin(fluid.dry), wet: kelvin(fluid.wet), silicone: fluid.silicone },
@@ -64,9 +60,9 @@ export function fluidBoilingPointC(car: Car): number {
 }
 
 /** One wheel's brake of an axle in SI. */
-export function cornerOf(axle: AxleBrakes, side: Side = 'left'): Corner {
+export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly Part[] = []): Corner {
   const { rotor, drum, caliper } = axle;
-  const pad: PadEntry = PADS[axle.pad];
+  const pad = padOf(axle.pad, parts);
   const mounting = MOUNTINGS[rotor.mounting];
   const pistons = PISTONS[caliper.pistons];
   const rightDuct = axle.rightDuctAreaCm2 ?? axle.ductAreaCm2;
@@ -180,38 +176,44 @@ export function circuitInput(circuit: Circuit): CircuitInput {
   };
 }
 
+/** A car in SI. */
+export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
+  return {
+    ...chassisOf(car),
+    rotatingInertia: car.rotatingInertia,
+    dragArea: car.dragAreaM2,
+    downforceArea: car.downforceAreaM2,
+    power: car.powerKw * 1000,
+    drivenShare: car.drivenSharePercent / 100,
+    rollingResistance: car.rollingResistancePercent / 100,
+    engineBraking: car.engineBrakingN,
+    lateralGrip: car.tyres.lateralGrip,
+    longitudinalGrip: car.tyres.longitudinalGrip,
+    loadSensitivity: car.tyres.loadSensitivityPercent / 100,
+    slipShare: car.tyres.slipSharePercent / 100,
+    brakes: chainOf(car, parts),
+    wheelRadius: car.tyres.rollingRadiusMm / 1000,
+    trackWidth: car.trackWidthMm / 1000,
+    innerRelief: car.innerReliefPercent / 100,
+    recovery: car.recovery && {
+      axle: car.recovery.axle,
+      power: car.recovery.powerKw * 1000,
+      lowestSpeed: car.recovery.lowestSpeedKmh / 3.6,
+      blending: car.recovery.blending,
+    },
+  };
+}
+
 /** Everything the computation needs, in SI, from a valid setup. */
-export function dayInput({ car, circuit, plan }: Setup): DayInput {
-  const boiling = kelvin(fluidBoilingPointC(car));
+export function dayInput({ car, circuit, plan, parts }: Setup): DayInput {
+  const boiling = kelvin(fluidBoilingPointC(car, parts));
   const axle = (brakes: AxleBrakes): AxleInput => {
-    const left = cornerOf(brakes, 'left');
+    const left = cornerOf(brakes, 'left', parts);
     // Sides differ in nothing but their air, so the rest is one object.
-    return { left, right: { ...left, air: cornerOf(brakes, 'right').air }, boilingPoint: boiling };
+    return { left, right: { ...left, air: cornerOf(brakes, 'right', parts).air }, boilingPoint: boiling };
   };
   return {
-    vehicle: {
-      mass: car.massKg,
-      rotatingInertia: car.rotatingInertia,
-      dragArea: car.dragAreaM2,
-      downforceArea: car.downforceAreaM2,
-      power: car.powerKw * 1000,
-      drivenShare: car.drivenSharePercent / 100,
-      rollingResistance: car.rollingResistancePercent / 100,
-      engineBraking: car.engineBrakingN,
-      lateralGrip: car.tyres.lateralGrip,
-      longitudinalGrip: car.tyres.longitudinalGrip,
-      loadSensitivity: car.tyres.loadSensitivityPercent / 100,
-      slipShare: car.tyres.slipSharePercent / 100,
-      frontShare: car.frontSharePercent / 100,
-      wheelRadius: car.tyres.rollingRadiusMm / 1000,
-      gravityHeightOverTrack: car.gravityHeightMm / car.trackWidthMm,
-      innerRelief: car.innerReliefPercent / 100,
-      recovery: car.recovery && {
-        axle: car.recovery.axle,
-        power: car.recovery.powerKw * 1000,
-        lowestSpeed: car.recovery.lowestSpeedKmh / 3.6,
-      },
-    },
+    vehicle: vehicleOf(car, parts),
     driver: {
       brakingCommitment: plan.brakingCommitmentPercent / 100,
       corneringCommitment: plan.corneringCommitmentPercent / 100,
@@ -222,6 +224,8 @@ export function dayInput({ car, circuit, plan }: Setup): DayInput {
     humidity: plan.humidityPercent / 100,
     front: axle(car.front),
     rear: axle(car.rear),
+    clicks: plan.clicks,
+    brakesEarlier: plan.brakesEarlier,
     sessions: plan.sessions.map((session) => ({
       name: session.name,
       ambient: kelvin(session.ambientC),

@@ -1,4 +1,4 @@
-import type { FluidId, PadId } from './catalogue';
+import { frontSharePercent, withFrontShare } from './chain';
 import type { PlanLeg, PlanSession, Project } from './projectSchema';
 import type { Setup } from './toCore';
 
@@ -13,9 +13,9 @@ export interface WhatIfValues {
   /** In the day's first run of hot laps; the other sessions' runs move with it */
   readonly hotLaps: number;
   readonly frontSharePercent: number;
-  readonly frontPad: PadId;
-  readonly rearPad: PadId;
-  readonly fluid: FluidId;
+  readonly frontPad: string;
+  readonly rearPad: string;
+  readonly fluid: string;
   readonly fluidAgeMonths: number;
   readonly frontDuctCm2: number;
   readonly rearDuctCm2: number;
@@ -23,14 +23,14 @@ export interface WhatIfValues {
 export type WhatIf = Partial<WhatIfValues>;
 
 /** The saved values that a what-if departs from. */
-export function savedValues({ car, plan }: Setup): WhatIfValues {
+export function savedValues({ car, plan, parts }: Setup): WhatIfValues {
   return {
     massKg: car.massKg,
     ambientC: plan.sessions[0].ambientC,
     gripPercent: 100,
     brakingCommitmentPercent: plan.brakingCommitmentPercent,
     hotLaps: firstHotLeg(plan.sessions.flatMap((session) => session.legs))?.laps ?? 0,
-    frontSharePercent: car.frontSharePercent,
+    frontSharePercent: frontSharePercent(car, parts),
     frontPad: car.front.pad,
     rearPad: car.rear.pad,
     fluid: car.fluid.kind,
@@ -63,21 +63,26 @@ const scaled = (grip: number, percent: number) => Math.round(grip * percent * 10
 export function applyWhatIf(setup: Setup, whatIf: WhatIf): Setup {
   const saved = savedValues(setup);
   const v = { ...saved, ...whatIf };
-  const { car, plan } = setup;
+  const { car, plan, parts } = setup;
+  const changed = {
+    ...car,
+    front: { ...car.front, pad: v.frontPad, ductAreaCm2: v.frontDuctCm2 },
+    rear: { ...car.rear, pad: v.rearPad, ductAreaCm2: v.rearDuctCm2 },
+  };
+  // Only a moved share is set; another pad may move the one that follows from the parts.
+  const balanced =
+    whatIf.frontSharePercent === undefined ? changed : withFrontShare(changed, v.frontSharePercent, parts);
   return {
     ...setup,
     car: {
-      ...car,
+      ...balanced,
       massKg: v.massKg,
-      frontSharePercent: v.frontSharePercent,
       tyres: {
         ...car.tyres,
         lateralGrip: scaled(car.tyres.lateralGrip, v.gripPercent),
         longitudinalGrip: scaled(car.tyres.longitudinalGrip, v.gripPercent),
       },
       fluid: { ...car.fluid, kind: v.fluid, ageMonths: v.fluidAgeMonths },
-      front: { ...car.front, pad: v.frontPad, ductAreaCm2: v.frontDuctCm2 },
-      rear: { ...car.rear, pad: v.rearPad, ductAreaCm2: v.rearDuctCm2 },
     },
     plan: {
       ...plan,

@@ -64,7 +64,7 @@ describe('figures', () => {
 describe('the verdict’s sentence', () => {
   it('counts the hot laps done before the first limit', () => {
     expect(verdictText(anvil, METRIC).sentence).toBe(
-      'The front pads give out first: past their limit of 700 °C on lap 5 at stop 1 (Hammer), after 3 hot laps.',
+      'The front pads give out first: past their limit of 700 °C on lap 5 at stop 4 (Quench), after 3 hot laps.',
     );
     const { sentence } = verdictText(run('plan-ovel-nettle'), METRIC);
     expect(sentence).toMatch(/before one hot lap is done\.$/);

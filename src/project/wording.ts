@@ -1,17 +1,20 @@
 import {
   type AxleName,
   type DayResult,
+  type ForceMargin,
+  type ForcePart,
   type LimitedPart,
   type Margin,
   type Moment,
   type Side,
+  type StopLimit,
   ZERO_CELSIUS,
 } from '../core';
 import { formatQuantity, type UnitChoice } from './units';
 
 /** What each judged part is called, and what passing its limit means. */
 export const PART_WORDS: Readonly<
-  Record<LimitedPart, { name: string; plural: boolean; limit: string; means: string }>
+  Record<LimitedPart | ForcePart, { name: string; plural: boolean; limit: string; means: string }>
 > = {
   rotorFace: {
     name: 'rotor faces',
@@ -54,6 +57,18 @@ export const PART_WORDS: Readonly<
     plural: true,
     limit: 'limit',
     means: 'Grease thins and runs out.',
+  },
+  pedal: {
+    name: 'pedal force',
+    plural: false,
+    limit: 'the driver’s limit',
+    means: 'The driver cannot press harder: the stop runs long.',
+  },
+  travel: {
+    name: 'pedal',
+    plural: false,
+    limit: 'travel',
+    means: 'It reaches the floor before there is pressure enough.',
   },
   bite: {
     name: 'pads',
@@ -99,12 +114,57 @@ export function momentText(moment: Moment, result: DayResult): string {
   return `on lap ${lap.numberInSession}${kind}${of} at stop ${moment.stop + 1}${name ? ` (${name})` : ''}`;
 }
 
+/** A limit or a worst value of any part as text: a temperature, a force or a travel. */
+export function limitText(part: LimitedPart | ForcePart, value: number, units: UnitChoice): string {
+  if (part === 'pedal') return pedalText(value, units);
+  if (part === 'travel') return formatQuantity(value * 1000, 'smallLength', units, 0);
+  return temperatureText(value, units);
+}
+
+/** A pedal force in N; beyond what makes sense it is said in words. */
+export function pedalText(newton: number, units: UnitChoice): string {
+  return newton > 20_000 ? 'more than any leg' : formatQuantity(newton, 'force', units);
+}
+
 /** What is left to a limit, or how far it was passed, as text. */
-export function marginText(margin: Margin, units: UnitChoice): string {
+export function marginText(margin: Margin | ForceMargin, units: UnitChoice): string {
+  if (margin.part === 'pedal' || margin.part === 'travel') {
+    const text = limitText(margin.part, Math.abs(margin.margin), units);
+    return margin.margin < 0 ? `${text} over` : `${text} left`;
+  }
   const amount = formatQuantity(Math.abs(margin.margin), 'difference', units);
   if (margin.part === 'bite')
     return margin.margin < 0 ? `${amount} too cold` : `${amount} above the window’s low end`;
   return margin.margin < 0 ? `${amount} over` : `${amount} left`;
+}
+
+/** What limits a stop, in words. */
+export const LIMIT_WORDS: Readonly<Record<StopLimit, string>> = {
+  tyres: 'the tyres and the driver',
+  pedal: 'the driver’s force',
+  travel: 'the pedal’s travel',
+  fade: 'fade',
+  cold: 'cold pads',
+};
+
+/** A fade margin as text; the brakes of a light tap could do hundreds of times as much. */
+export function fadeText(margin: number): string {
+  if (margin > 9.99) return 'over 999 %';
+  return `${(100 * margin).toFixed(0).replace('-', '−')} %`;
+}
+
+/** How much longer a stop runs, as text. */
+export function extraText(metres: number, units: UnitChoice): string {
+  return Number.isFinite(metres) ? `${formatQuantity(metres, 'distance', units)} longer` : 'without end';
+}
+
+function fadeNotes({ fade, ...result }: DayResult, units: UnitChoice): string[] {
+  if (!fade) return [];
+  const where = momentText(fade.at, { fade, ...result });
+  if (fade.margin >= 0) return [`Least fade margin ${fadeText(fade.margin)} ${where}.`];
+  return [
+    `The brakes cannot make every stop: ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; the stop runs ${extraText(fade.extraDistance, units)} ${momentText(fade.longest, { fade, ...result })}.`,
+  ];
 }
 
 export interface VerdictText {
@@ -122,8 +182,9 @@ export function verdictText(result: DayResult, units: UnitChoice): VerdictText {
   const { verdict } = result;
   const { margin } = verdict;
   const words = PART_WORDS[margin.part];
-  const part = `${wheelWords(margin.axle, margin.side)} ${words.name}`;
-  const limit = `${words.limit} of ${temperatureText(margin.limit, units)}`;
+  const part = 'axle' in margin ? `${wheelWords(margin.axle, margin.side)} ${words.name}` : words.name;
+  const its = margin.part === 'pedal' ? '' : words.plural ? 'their ' : 'its ';
+  const limit = `${its}${words.limit} of ${limitText(margin.part, margin.limit, units)}`;
   const hot = result.laps.filter((lap) => lap.kind === 'hot').length;
   if (result.audit.supplied === 0) {
     return {
@@ -132,7 +193,7 @@ export function verdictText(result: DayResult, units: UnitChoice): VerdictText {
       notes: [],
     };
   }
-  const notes: string[] = [];
+  const notes: string[] = fadeNotes(result, units);
   if (verdict.coldBite && verdict.kind !== 'too-cold') {
     const cold = verdict.coldBite;
     notes.push(
@@ -146,20 +207,19 @@ export function verdictText(result: DayResult, units: UnitChoice): VerdictText {
       notes: [`${words.means} Nothing passes a limit for heat in ${laps(hot)}.`],
     };
   }
-  const its = words.plural ? 'their' : 'its';
   if (margin.passed) {
     const done = verdict.hotLapsBefore ?? 0;
     const after = done === 0 ? 'before one hot lap is done' : `after ${laps(done)}`;
     return {
       state: 'Gives out',
-      sentence: `The ${part} ${words.plural ? 'give' : 'gives'} out first: past ${its} ${limit} ${momentText(margin.passed, result)}, ${after}.`,
+      sentence: `The ${part} ${words.plural ? 'give' : 'gives'} out first: past ${limit} ${momentText(margin.passed, result)}, ${after}.`,
       notes: [
-        `${words.means} Worst ${temperatureText(margin.worst, units)} ${momentText(margin.at, result)}.`,
+        `${words.means} Worst ${limitText(margin.part, margin.worst, units)} ${momentText(margin.at, result)}.`,
         ...notes,
       ],
     };
   }
-  const closest = `the ${part}, ${marginText(margin, units)} to ${its} ${limit} ${momentText(margin.at, result)}`;
+  const closest = `the ${part}, ${marginText(margin, units)} to ${limit} ${momentText(margin.at, result)}`;
   return verdict.kind === 'close'
     ? {
         state: 'Close',

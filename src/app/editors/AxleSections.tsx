@@ -2,14 +2,15 @@ import { rotorGeometry } from '../../core';
 import {
   CALIPER_BODIES,
   type Car,
+  choices,
   cornerOf,
   formatQuantity,
+  isBuiltIn,
   MATERIAL_IDS,
   MOUNTINGS,
   nominalFriction,
-  PAD_IDS,
-  PADS,
   PISTONS,
+  padOf,
   ROTOR_MATERIALS,
   SHIMS,
   STARTER_DRUM,
@@ -17,6 +18,7 @@ import {
   VANES,
 } from '../../project';
 import { SelectField } from '../components/SelectField';
+import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { Field, Section } from './Section';
 import type { Editing } from './useItem';
@@ -151,7 +153,8 @@ function DrumSection({ editing, axle }: AxleProps) {
 function PadSection({ editing, axle }: AxleProps) {
   const field = fieldsOf({ editing, axle });
   const brakes = editing.item[axle];
-  const pad = PADS[brakes.pad];
+  const { parts } = useProject();
+  const pad = padOf(brakes.pad, parts);
   const set = (path: string[], label: string) => (value: string) =>
     editing.set([axle, ...path], value, `${title(axle)} ${label}`);
   return (
@@ -159,9 +162,9 @@ function PadSection({ editing, axle }: AxleProps) {
       <SelectField
         label={brakes.drum ? 'Lining' : 'Pad'}
         value={brakes.pad}
-        options={PAD_IDS.map((id) => [id, `${PADS[id].name} (${PADS[id].family})`] as const)}
+        options={choices('pad', parts)}
         onChange={set(['pad'], 'pad')}
-        note={`${pad.note} Window ${pad.window[0]} to ${pad.window[1]} °C at the face, fades over ${pad.limit} °C, µ up to ${nominalFriction(pad)} and ${pad.friction[0][1]} cold. Typical values (from memory); take the maker’s.`}
+        note={`${pad.note} Window ${pad.window[0]} to ${pad.window[1]} °C at the face, fades over ${pad.limit} °C, µ up to ${nominalFriction(pad)} and ${pad.friction[0][1]} cold. ${isBuiltIn(brakes.pad) ? 'Typical values (from memory); take the maker’s.' : 'A part of your own.'}`}
       />
       {field('padAreaCm2')}
       {field('padThicknessMm')}

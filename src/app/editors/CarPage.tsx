@@ -1,8 +1,8 @@
 import { useParams } from 'react-router';
-import { FLUID_IDS, FLUIDS, fluidBoilingPointC, fluidWater, formatQuantity } from '../../project';
+import { choices, fluidBoilingPointC, fluidOf, fluidWater, formatQuantity } from '../../project';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
-import { useSetup } from '../state/context';
+import { useProject, useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { AxleSections } from './AxleSections';
 import { Missing, PageHead } from './PageHead';
@@ -20,6 +20,8 @@ export function CarPage() {
 
 function CarForm({ editing }: { editing: Editing<'cars'> }) {
   const { item: car } = editing;
+  const { parts } = useProject();
+  const fluid = fluidOf(car.fluid.kind, parts);
   const units = useUnits();
   const field = (...path: string[]) => (
     <Field key={path.join('.')} shelf="cars" editing={editing} path={path} />
@@ -45,6 +47,9 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
         {field('engineBrakingN')}
         {field('gravityHeightMm')}
         {field('trackWidthMm')}
+        {field('wheelbaseMm')}
+        {field('frontWeightPercent')}
+        {field('frontDownforcePercent')}
       </Section>
       <Section title="Tyres">
         {[
@@ -82,13 +87,13 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
         <SelectField
           label="Fluid"
           value={car.fluid.kind}
-          options={FLUID_IDS.map((id) => [id, `${FLUIDS[id].name} (${FLUIDS[id].class})`] as const)}
+          options={choices('fluid', parts)}
           onChange={(kind) => editing.set(['fluid', 'kind'], kind, 'Brake fluid')}
           note={
             <>
-              {FLUIDS[car.fluid.kind].note} Today {fluidWater(car).toFixed(1)} % water: boils at{' '}
-              {formatQuantity(fluidBoilingPointC(car), 'temperature', units)}. Source of dry and wet point:{' '}
-              {FLUIDS[car.fluid.kind].source}. Never mix glycol and silicone.
+              {fluid.note} Today {fluidWater(car).toFixed(1)} % water: boils at{' '}
+              {formatQuantity(fluidBoilingPointC(car, parts), 'temperature', units)}. Source of dry and wet
+              point: {fluid.source}. Never mix glycol and silicone.
             </>
           }
         />

@@ -79,6 +79,6 @@ export function useProject(): Project {
 /** Car, circuit and plan that are selected; the same object while none of them changes. */
 export function useSetup(): Setup {
   const project = useProject();
-  const { car, circuit, plan } = setupOf(project);
-  return useMemo(() => ({ car, circuit, plan }), [car, circuit, plan]);
+  const { car, circuit, plan, parts } = setupOf(project);
+  return useMemo(() => ({ car, circuit, plan, parts }), [car, circuit, plan, parts]);
 }

@@ -3,15 +3,13 @@ import { Slider } from 'radix-ui';
 import { memo, type ReactNode, useCallback, useId, useRef, useState } from 'react';
 import {
   applyWhatIf,
-  FLUID_IDS,
-  FLUIDS,
   fluidBoilingPointC,
+  fluidOf,
   fluidWater,
   formatQuantity,
-  PAD_IDS,
-  PADS,
   type Setup,
   savedValues,
+  shelfOf,
   temperatureText,
   type UnitChoice,
   type WhatIf,
@@ -49,6 +47,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
     now.onChange(value === now.saved[key] ? rest : { ...rest, [key]: value });
   }, []);
   const car = applyWhatIf(setup, whatIf).car;
+  const fluid = fluidOf(car.fluid.kind, setup.parts);
   return (
     <section className="panel px-3 py-2.5" aria-label="What if">
       <header className="flex items-baseline gap-2">
@@ -82,9 +81,9 @@ export const WhatIfPanel = memo(function WhatIfPanel({
             saved={saved.frontPad}
             onChange={(v) => set('frontPad', v)}
           >
-            {PAD_IDS.map((id) => (
-              <option key={id} value={id}>
-                {PADS[id].name}
+            {shelfOf('pad', setup.parts).map((part) => (
+              <option key={part.id} value={part.id}>
+                {part.name}
               </option>
             ))}
           </Choice>
@@ -94,16 +93,16 @@ export const WhatIfPanel = memo(function WhatIfPanel({
             saved={saved.rearPad}
             onChange={(v) => set('rearPad', v)}
           >
-            {PAD_IDS.map((id) => (
-              <option key={id} value={id}>
-                {PADS[id].name}
+            {shelfOf('pad', setup.parts).map((part) => (
+              <option key={part.id} value={part.id}>
+                {part.name}
               </option>
             ))}
           </Choice>
           <Choice name="Fluid" value={values.fluid} saved={saved.fluid} onChange={(v) => set('fluid', v)}>
-            {FLUID_IDS.map((id) => (
-              <option key={id} value={id}>
-                {FLUIDS[id].name}
+            {shelfOf('fluid', setup.parts).map((part) => (
+              <option key={part.id} value={part.id}>
+                {part.name}
               </option>
             ))}
           </Choice>
@@ -116,9 +115,9 @@ export const WhatIfPanel = memo(function WhatIfPanel({
           />
         </div>
         <p className="caption mt-2">
-          {FLUIDS[car.fluid.kind].silicone
-            ? FLUIDS[car.fluid.kind].note
-            : `Boils at ${temperatureText(fluidBoilingPointC(car) + 273.15, units)} with ${fluidWater(car).toFixed(1)} % water.`}
+          {fluid.silicone
+            ? fluid.note
+            : `Boils at ${temperatureText(fluidBoilingPointC(car, setup.parts) + 273.15, units)} with ${fluidWater(car).toFixed(1)} % water.`}
         </p>
         <footer className="mt-2 flex gap-2">
           <button

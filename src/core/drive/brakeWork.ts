@@ -1,4 +1,5 @@
 import { STANDARD_GRAVITY } from '../constants';
+import { BrakingState } from '../force';
 import { findStops } from './findStops';
 import { type Forces, resistance } from './forces';
 import type { LapTrace } from './trace';
@@ -22,7 +23,8 @@ export interface DrivenLap {
 
 /**
  * Work of the brakes along a lap: `m·δ·(−a) − drag − rolling − grade − engine − recovery`, never below zero, interval
- * by interval, so that its sum over the lap is exact for the speeds given.
+ * by interval, so that its sum over the lap is exact for the speeds given. It is shared between the axles as the brakes
+ * would with every pad at its best; a session shares it again by the friction there is.
  */
 export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace {
   const n = lap.distance.length - 1;
@@ -34,6 +36,8 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
   const recovered = new Float64Array(n + 1);
   const slipped = new Float64Array(n + 1);
   const heatShare = 1 - vehicle.slipShare;
+  const state = new BrakingState(vehicle.brakes, vehicle, vehicle.wheelRadius, vehicle.recovery);
+  state.takeNominal();
   for (let i = 0; i < n; i++) {
     const ds = lap.distance[i + 1] - lap.distance[i];
     const v0 = lap.speed[i];
@@ -43,20 +47,19 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     const grade = lap.grade[i];
     const inertial = (0.5 * forces.mass * forces.inertia * (v0 * v0 - v1 * v1)) / ds;
     const force = inertial - resistance(forces, mid, grade) - vehicle.engineBraking;
-    const work = Math.max(0, force) * ds;
-    let front = work * vehicle.frontShare;
-    let rear = work - front;
+    let front = 0;
+    let rear = 0;
     let electric = 0;
-    if (vehicle.recovery && work > 0) {
-      const fade = Math.min(1, Math.max(0, mid / vehicle.recovery.lowestSpeed - 1));
-      const limit = vehicle.recovery.power * fade * dt;
-      if (vehicle.recovery.axle === 'front') {
-        electric = Math.min(front, limit);
-        front -= electric;
-      } else {
-        electric = Math.min(rear, limit);
-        rear -= electric;
-      }
+    if (force > 0) {
+      const { demand } = state;
+      demand.force = force;
+      demand.z = (v0 - v1) / (dt * STANDARD_GRAVITY);
+      demand.downforce = forces.downforce * mid * mid;
+      demand.electric = motorForce(vehicle, mid, force, dt, ds);
+      state.solve();
+      front = state.frontFriction * ds;
+      rear = state.rearFriction * ds;
+      electric = force * ds - front - rear;
     }
     time[i + 1] = time[i] + dt;
     frontHeat[i + 1] = frontHeat[i] + front * heatShare;
@@ -81,12 +84,19 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
   return { ...trace, stops: findStops(trace, lap.nameAt) };
 }
 
+/** Braking the motor could do, N: its power, faded towards its lowest speed, never more than is asked. */
+function motorForce({ recovery }: Vehicle, speed: number, force: number, dt: number, ds: number): number {
+  if (!recovery) return 0;
+  const fade = Math.min(1, Math.max(0, speed / recovery.lowestSpeed - 1));
+  return Math.min(force, (recovery.power * fade * dt) / ds);
+}
+
 /**
  * Share of an axle's braking on its left wheel: half, less (or more) what cornering takes off its load, `a_y·h/(g·t)`,
  * as far as the brakes follow the loads. Never under a tenth or over nine.
  */
 function leftShare(vehicle: Vehicle, speed: number, curvature: number): number {
   const lateral = (speed * speed * curvature) / STANDARD_GRAVITY;
-  const shift = vehicle.innerRelief * vehicle.gravityHeightOverTrack * lateral;
+  const shift = (vehicle.innerRelief * vehicle.gravityHeight * lateral) / vehicle.trackWidth;
   return 0.5 - Math.min(0.4, Math.max(-0.4, shift));
 }

@@ -13,6 +13,7 @@ export function buildUpBraking(
   line: SampledLine,
   forces: Forces,
   buildUp: number,
+  most?: Float64Array,
 ): void {
   if (buildUp <= 0) return;
   const n = forward.length;
@@ -25,7 +26,7 @@ export function buildUpBraking(
     for (let back = 0; back <= reach; back++) {
       const start = (onset - back + n) % n;
       if (back > 0 && backward[start] < forward[start]) break;
-      const ramp = rampFrom(start, forward[start], backward, line, forces, buildUp, step);
+      const ramp = rampFrom(start, forward[start], backward, line, forces, buildUp, step, most);
       if (ramp.excess <= 0) {
         writeRamp(speed, ramp, late, n);
         break;
@@ -51,6 +52,7 @@ function rampFrom(
   forces: Forces,
   buildUp: number,
   step: number,
+  most?: Float64Array,
 ): Ramp {
   const n = backward.length;
   const squares = [entry * entry];
@@ -60,7 +62,7 @@ function rampFrom(
   while (time < buildUp) {
     const v = Math.sqrt(square);
     const dt = step / v;
-    const full = brakingDeceleration(forces, v, line.curvature[i], line.grade[i]);
+    const full = brakingDeceleration(forces, v, line.curvature[i], line.grade[i], most?.[i]);
     const coast = Math.max(0, resistance(forces, v, line.grade[i]) / (forces.mass * forces.inertia));
     const share = Math.min(1, (time + 0.5 * dt) / buildUp);
     square = Math.max(1, square - 2 * (coast + (full - coast) * share) * step);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recordFigure } from '../../../tests/support/validation';
+import { plainBrakes, plainChassis } from '../../../tests/support/vehicles';
 import type { Segment } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
 import {
@@ -26,9 +27,9 @@ const car: Vehicle = {
   longitudinalGrip: 1.25,
   loadSensitivity: 0.1,
   slipShare: 0.05,
-  frontShare: 0.65,
+  ...plainChassis,
+  brakes: plainBrakes(0.65),
   wheelRadius: 0.31,
-  gravityHeightOverTrack: 0.3,
   innerRelief: 0,
   recovery: null,
 };
@@ -134,7 +135,7 @@ describe('braking work', () => {
   });
 
   it('is shared between front, rear, recovery and tyres without loss', () => {
-    const recovery = { axle: 'rear' as const, power: 60_000, lowestSpeed: 4 };
+    const recovery = { axle: 'rear' as const, power: 60_000, lowestSpeed: 4, blending: 'blended' as const };
     const plain = drive(car);
     const electric = drive({ ...car, recovery });
     const end = plain.time.length - 1;

@@ -20,6 +20,16 @@ export interface DriveConditions {
   readonly ductDragArea: number;
 }
 
+/** What the brakes could make of a stop at most. */
+export interface BrakeCap {
+  /** Where the stop ended, m from the start line */
+  readonly end: number;
+  /** Least braking that was available in it, N */
+  readonly available: number;
+  /** Most that was needed in it as first planned, N */
+  readonly needed: number;
+}
+
 /** Distance between the points of a solved lap, m. */
 export const LINE_SPACING = 1;
 
@@ -37,19 +47,25 @@ export function prepareCircuit(circuit: CircuitInput, spacing = LINE_SPACING): P
   };
 }
 
-/** Drives one lap of a circuit. */
+/**
+ * Drives one lap of a circuit.
+ * @param caps what the brakes could make of each stop, in driving order; the lap brakes earlier where they are the limit
+ */
 export function driveLap(
   circuit: PreparedCircuit,
   vehicle: Vehicle,
   driver: Driver,
   conditions: DriveConditions,
+  caps: readonly BrakeCap[] = [],
 ): LapTrace {
   const forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
-  if (circuit.kind === 'stops')
-    return brakeWork(lapFromTypedStops(circuit.stops, driver.pace), vehicle, forces);
+  if (circuit.kind === 'stops') {
+    const stops = caps.length === 0 ? circuit.stops : brakedEarlier(circuit.stops, caps, vehicle.mass);
+    return brakeWork(lapFromTypedStops(stops, driver.pace), vehicle, forces);
+  }
   const lap: DrivenLap = {
     distance: circuit.line.distance,
-    speed: solveLap(circuit.line, forces, driver.brakeBuildUp),
+    speed: solveLap(circuit.line, forces, driver.brakeBuildUp, mostAlong(circuit.line, caps)),
     grade: circuit.line.grade.subarray(1).map((after, i) => 0.5 * (circuit.line.grade[i] + after)),
     curvature: circuit.line.curvature
       .subarray(1)
@@ -59,6 +75,41 @@ export function driveLap(
   const trace = brakeWork(lap, vehicle, forces);
   const start = firstFree(trace);
   return start === 0 ? trace : brakeWork(rotated(lap, start, circuit.line.length), vehicle, forces);
+}
+
+/** Braking the brakes can make at each point of a line, N: up to where each stop ended, what it had. */
+function mostAlong({ distance, length }: SampledLine, caps: readonly BrakeCap[]): Float64Array | undefined {
+  if (caps.length === 0) return undefined;
+  const ordered = caps
+    .map(({ end, available }) => ({ end: end > length ? end - length : end, available }))
+    .sort((a, b) => a.end - b.end);
+  return distance.map((at) => (ordered.find((cap) => cap.end >= at) ?? ordered[0]).available);
+}
+
+/** Typed stops made longer by as much as the brakes fall short; the way before each is shorter for it. */
+function brakedEarlier(
+  stops: readonly TypedStop[],
+  caps: readonly BrakeCap[],
+  mass: number,
+): readonly TypedStop[] {
+  const longer = stops.map((stop, k) => {
+    const cap = caps[k];
+    if (!cap || cap.available >= cap.needed) return 0;
+    const whole = (mass * (stop.entrySpeed ** 2 - stop.exitSpeed ** 2)) / (2 * stop.length);
+    const left = Math.max(0.1 * whole, whole - (cap.needed - cap.available));
+    const before = stops[(k + stops.length - 1) % stops.length].toNext;
+    return Math.min(stop.length * (whole / left - 1), 0.8 * before);
+  });
+  return stops.map((stop, k) => {
+    const shorter = longer[(k + 1) % stops.length];
+    const share = stop.toNext > 0 ? 1 - shorter / stop.toNext : 1;
+    return {
+      ...stop,
+      length: stop.length + longer[k],
+      toNext: stop.toNext - shorter,
+      timeToNext: stop.timeToNext === null ? null : stop.timeToNext * share,
+    };
+  });
 }
 
 /** First interval after a braking that lies over the start line; 0 where none does. */

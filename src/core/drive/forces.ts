@@ -83,13 +83,23 @@ export function drivingAcceleration(f: Forces, speed: number, curvature: number,
   return (force - resistance(f, speed, grade)) / (f.mass * f.inertia);
 }
 
-/** Deceleration with all the braking the driver uses, m/s², positive. */
-export function brakingDeceleration(f: Forces, speed: number, curvature: number, grade: number): number {
+/**
+ * Deceleration with all the braking the driver uses, m/s², positive.
+ * @param most braking force the brakes can make, N; infinite where the tyres are the limit
+ */
+export function brakingDeceleration(
+  f: Forces,
+  speed: number,
+  curvature: number,
+  grade: number,
+  most = Number.POSITIVE_INFINITY,
+): number {
   const load = tyreLoad(f, speed, grade);
   const grip = loadFactor(f, load) * load;
   const tyres = f.brakingGrip * grip * ellipseShare(f, speed, curvature, f.lateralGrip * grip);
+  const used = Math.min(tyres, most);
   // The tyre turns the road's force only on the car's mass; wheels and driveline are slowed by the brake itself.
-  return Math.max(0.05, (tyres + resistance(f, speed, grade)) / f.mass);
+  return Math.max(0.05, (used + resistance(f, speed, grade)) / f.mass);
 }
 
 /** Speed at which the power just holds the drag on level road, m/s. */

@@ -1,9 +1,12 @@
 export {
+  type BrakeCap,
   type CircuitInput,
   driveLap,
   LINE_SPACING,
+  type PreparedCircuit,
   prepareCircuit,
 } from './driveLap';
+export { type Forces, forcesOf, loadFactor, resistance, tyreLoad } from './forces';
 export { type LapTrace, lapHeat, lapLength, lapTime, type Stop } from './trace';
 export { timeRange } from './typedStops';
 export type { Driver, Vehicle } from './vehicle';

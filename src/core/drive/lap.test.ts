@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
+import { plainBrakes, plainChassis } from '../../../tests/support/vehicles';
 import { circuitInput, dayInput, setupOf } from '../../project';
 import type { Segment } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
@@ -32,9 +33,9 @@ const pointMass: Vehicle = {
   longitudinalGrip: 1,
   loadSensitivity: 0,
   slipShare: 0,
-  frontShare: 0.6,
+  ...plainChassis,
+  brakes: plainBrakes(0.6),
   wheelRadius: 0.3,
-  gravityHeightOverTrack: 0.3,
   innerRelief: 0,
   recovery: null,
 };

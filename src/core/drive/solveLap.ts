@@ -8,9 +8,15 @@ import { brakingDeceleration, cornerSpeed, drivingAcceleration, type Forces, top
  * @param line n intervals
  * @param forces limits of car, driver and air
  * @param buildUp time from first touch to full braking, s
+ * @param most braking force the brakes can make at each point, N; n + 1. Left out, the tyres are the limit everywhere
  * @returns speed at each of the n + 1 points, m/s; the last equals the first
  */
-export function solveLap(line: SampledLine, forces: Forces, buildUp: number): Float64Array {
+export function solveLap(
+  line: SampledLine,
+  forces: Forces,
+  buildUp: number,
+  most?: Float64Array,
+): Float64Array {
   const n = line.distance.length - 1;
   const step = line.length / n;
   const cap = topSpeed(forces);
@@ -24,11 +30,11 @@ export function solveLap(line: SampledLine, forces: Forces, buildUp: number): Fl
     drivingAcceleration(forces, speed, line.curvature[i], line.grade[i]),
   );
   const backward = pass(limit, slowest, -1, step, (speed, i) =>
-    brakingDeceleration(forces, speed, line.curvature[i], line.grade[i]),
+    brakingDeceleration(forces, speed, line.curvature[i], line.grade[i], most?.[i]),
   );
   const speed = new Float64Array(n + 1);
   for (let i = 0; i < n; i++) speed[i] = Math.min(forward[i], backward[i]);
-  buildUpBraking(speed, forward, backward, line, forces, buildUp);
+  buildUpBraking(speed, forward, backward, line, forces, buildUp, most);
   speed[n] = speed[0];
   return speed;
 }

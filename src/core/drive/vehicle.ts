@@ -1,7 +1,7 @@
-/** What the solved lap needs to know of the car. All SI. */
-export interface Vehicle {
-  /** Mass as driven, with fuel, driver and gear, kg */
-  readonly mass: number;
+import type { BrakeChain, Chassis } from '../force';
+
+/** What the solved lap needs to know of the car. All SI; the mass is as driven, with fuel, driver and gear. */
+export interface Vehicle extends Chassis {
   /** Share added to the mass by rotating parts: 1.03 to 1.08 */
   readonly rotatingInertia: number;
   /** Drag area Cd·A, m² */
@@ -24,12 +24,11 @@ export interface Vehicle {
   readonly loadSensitivity: number;
   /** Share of braking work lost in tyre slip, 0 to 0.1 */
   readonly slipShare: number;
-  /** Front share of the braking force, 0 to 1 */
-  readonly frontShare: number;
+  readonly brakes: BrakeChain;
   /** Rolling radius of the wheels, m */
   readonly wheelRadius: number;
-  /** Height of the centre of gravity over the mean track width, 1 */
-  readonly gravityHeightOverTrack: number;
+  /** Mean of front and rear, m */
+  readonly trackWidth: number;
   /**
    * How far braking follows the wheel loads from side to side: 0 where both wheels of an axle get the same pressure, 1
    * where each brakes in proportion to its load
@@ -45,6 +44,11 @@ export interface EnergyRecovery {
   readonly power: number;
   /** Speed under which it fades to nothing, m/s */
   readonly lowestSpeed: number;
+  /**
+   * `blended`: the axle's friction brake gives way by as much as the motor brakes, so the balance stays. `added`: the
+   * motor brakes on top of what the pedal asks of both axles, so the driver presses less and the balance moves.
+   */
+  readonly blending: 'blended' | 'added';
 }
 
 /** How the car is driven. */

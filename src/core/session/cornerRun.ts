@@ -8,14 +8,13 @@ import {
   rubbedMaterial,
 } from '../brake';
 import { Integrator, integralInverse, integralTable } from '../heat';
-import { emptyWheel, type WheelRecord } from './record';
-import type { WheelSchedule } from './schedule';
+import { emptyWheel, resizedWheel, type WheelRecord } from './record';
 
 /** A wheel's network being integrated, with the temperatures people ask for. */
 export class CornerRun {
   readonly layout: CornerNetwork;
   readonly integrator: Integrator;
-  readonly record: WheelRecord;
+  record: WheelRecord;
   private readonly ringMass: number;
   private readonly integral: Float64Array;
   private readonly specificHeat: Float64Array;
@@ -48,18 +47,35 @@ export class CornerRun {
     this.write(0, 0);
   }
 
-  /** Runs one kind of lap, writing a sample after each step. @param sample the first to write */
-  runLap(schedule: WheelSchedule, dt: Float64Array, event: Uint8Array, sample: number): void {
+  /** Makes room for at least so many samples, keeping what is written. */
+  reserve(samples: number): void {
+    this.record = resizedWheel(this.record, samples);
+  }
+
+  /** One step of a lap. @param drive rows of drive channels, k the one to use; early, late W */
+  step(
+    drive: Float64Array,
+    k: number,
+    dt: number,
+    event: boolean,
+    early: number,
+    late: number,
+    sample: number,
+  ): void {
     const { integrator, record } = this;
-    const { drive } = integrator;
-    for (let k = 0; k < dt.length; k++) {
-      for (let c = 0; c < CHANNEL_COUNT; c++) drive[c] = schedule.drive[k * CHANNEL_COUNT + c];
-      if (event[k] === 1) integrator.markEvent();
-      integrator.step(dt[k], schedule.early[k], schedule.late[k]);
-      record.early[sample + k] = schedule.early[k];
-      record.late[sample + k] = schedule.late[k];
-      this.write(sample + k, dt[k]);
-    }
+    for (let c = 0; c < CHANNEL_COUNT; c++) integrator.drive[c] = drive[k * CHANNEL_COUNT + c];
+    if (event) integrator.markEvent();
+    integrator.step(dt, early, late);
+    record.early[sample] = early;
+    record.late[sample] = late;
+    this.write(sample, dt);
+  }
+
+  /** One step of evenly spread power, W; the drive channels have been set. */
+  free(dt: number, event: boolean, power: number, sample: number): void {
+    if (event) this.integrator.markEvent();
+    this.integrator.step(dt, power, power);
+    this.write(sample, dt);
   }
 
   /** Runs the car standing; the drive channels have been set. */

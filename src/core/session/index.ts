@@ -1,3 +1,4 @@
+export { type Failure, type FailureCase, failureCases, failuresOf, MODEST } from './failure';
 export {
   flowsAt,
   type Group,
@@ -24,6 +25,18 @@ export {
 } from './input';
 export { type ExportedTable, type NetworkRun, networkOf, networkRun } from './networkRun';
 export { type Outlook, outlook } from './outlook';
+export type { ProcedureStop } from './procedure';
+export {
+  coldStop,
+  correctedDistance,
+  hotStop,
+  meanFullyDeveloped,
+  type ProcedureResult,
+  type RepeatedStops,
+  type Requirement,
+  RULE_PEDAL,
+  repeatedStops,
+} from './procedures';
 export {
   distinctWheels,
   RECORDED_PARTS,
@@ -32,10 +45,16 @@ export {
 } from './record';
 export type {
   DayResult,
+  ForceMargin,
+  ForcePart,
+  LapResult,
+  LeastFade,
   LimitedPart,
   Margin,
   Moment,
   RotorStrain,
+  StopForce,
+  StopLimit,
   Verdict,
 } from './result';
 export { cornerOfWheel, DEFAULT_NUMERICS, simulateDay } from './simulate';

@@ -64,6 +64,10 @@ export interface DayInput {
   readonly humidity: number;
   readonly front: AxleInput;
   readonly rear: AxleInput;
+  /** Clicks on the driver's balance control at each stop of a lap; missing ones are 0 */
+  readonly clicks: readonly number[];
+  /** Whether the driver brakes earlier on the next lap where the brakes could not make a stop */
+  readonly brakesEarlier: boolean;
   /** In order, each begun as hot as the one before left it; the first as cold as its air */
   readonly sessions: readonly SessionPlan[];
 }

@@ -5,7 +5,7 @@ import type { LapTrace } from '../drive';
 
 import type { DayInput } from './input';
 import { dayMargins, verdictOf } from './margins';
-import { type DayRecord, emptyWheel, RECORDED_PARTS } from './record';
+import { type DayRecord, emptySeries, emptyWheel, RECORDED_PARTS } from './record';
 import type { LapResult, LegResult, StopHeat } from './result';
 
 const { front, rear } = dayInput(setupOf(demoProject));
@@ -49,6 +49,7 @@ function handMade(change: (at: (part: (typeof RECORDED_PARTS)[number], values: n
     distance: new Float64Array(10),
     stop: Int32Array.from(at, (i) => (i % 4 === 0 || i >= 8 ? -1 : (i % 4) - 1)),
     wheels: { frontLeft: wheel, frontRight: wheel, rearLeft: cold, rearRight: cold },
+    force: emptySeries(10).force,
   };
   change((part, values) => wheel[part].set(values));
   const lap = (number: number, kind: LapResult['kind'], pads: number[]): LapResult => {
@@ -62,6 +63,7 @@ function handMade(change: (at: (part: (typeof RECORDED_PARTS)[number], values: n
       lapTime: 40,
       trace: { stops: [] } as unknown as LapTrace,
       wheels: { frontLeft: heats, frontRight: heats, rearLeft: heats, rearRight: heats },
+      forces: [],
     };
   };
   const laps = [lap(1, 'out', [300, 310]), lap(2, 'hot', [420, 380, 440])];
@@ -83,7 +85,7 @@ describe('margins of a record made by hand', () => {
       at: { time: 60, lap: 2, stop: 1, standingTime: 0 },
       passed: { time: 50, lap: 2, stop: 0, standingTime: 0 },
     });
-    expect(verdictOf(margins, laps)).toMatchObject({ kind: 'gives-out', margin: pad, hotLapsBefore: 0 });
+    expect(verdictOf(margins, [], laps)).toMatchObject({ kind: 'gives-out', margin: pad, hotLapsBefore: 0 });
   });
 
   it('place a peak after parking in the paddock, counted from the end of driving', () => {
@@ -100,7 +102,7 @@ describe('margins of a record made by hand', () => {
   it('take the coldest braking point from hot laps only', () => {
     const { margins } = handMade(() => {});
     expect(margins.find((m) => m.part === 'bite')).toMatchObject({ worst: 380, at: { lap: 2, stop: 1 } });
-    expect(verdictOf(margins, handMade(() => {}).laps)).toMatchObject({
+    expect(verdictOf(margins, [], handMade(() => {}).laps)).toMatchObject({
       kind: 'too-cold',
       margin: { part: 'bite' },
       coldBite: { part: 'bite' },
@@ -115,6 +117,7 @@ describe('margins of a record made by hand', () => {
       });
       return verdictOf(
         margins.filter((m) => m.part !== 'bite'),
+        [],
         laps,
       );
     };
@@ -132,6 +135,6 @@ describe('margins of a record made by hand', () => {
       set('padFace', [AIR, AIR, AIR, AIR, AIR, limit + 90, limit + 90, AIR, AIR, AIR]);
       set('fluid', [AIR, AIR, front.boilingPoint + 1, AIR, AIR, AIR, AIR, AIR, AIR, AIR]);
     });
-    expect(verdictOf(margins, laps).margin.part).toBe('fluid');
+    expect(verdictOf(margins, [], laps).margin.part).toBe('fluid');
   });
 });

@@ -15,7 +15,7 @@ import {
   type RecordedPart,
   type WheelRecord,
 } from './record';
-import type { LapResult, LegResult, LimitedPart, Margin, Moment, Verdict } from './result';
+import type { ForceMargin, LapResult, LegResult, LimitedPart, Margin, Moment, Verdict } from './result';
 
 /** Highest temperature a wheel bearing's grease is run at, K (150 °C, from memory). */
 const HUB_LIMIT = 423.15;
@@ -166,19 +166,25 @@ function coldestBite(
   return { axle, side, part: 'bite', limit, worst, at, margin: worst - limit, share, passed };
 }
 
-function timeOfStop(record: DayRecord, lap: number, stop: number): number {
+/** Time at which a stop of a lap begins, s. */
+export function timeOfStop(record: DayRecord, lap: number, stop: number): number {
   const i = record.lap.findIndex((l, k) => l === lap && record.stop[k] === stop);
   return i < 0 ? 0 : record.time[i];
 }
 
-const coldest = (margins: readonly Margin[]) => margins.reduce((a, b) => (b.share < a.share ? b : a));
+const coldest = <T extends Margin | ForceMargin>(margins: readonly T[]) =>
+  margins.reduce((a, b) => (b.share < a.share ? b : a));
 
 /**
  * What gives out first in time; else, when a pad is too cold at a braking point, that; else what is closest by share of
  * its rise.
  */
-export function verdictOf(margins: readonly Margin[], laps: readonly LapResult[]): Verdict {
-  const hot = margins.filter((m) => m.part !== 'bite');
+export function verdictOf(
+  margins: readonly Margin[],
+  forces: readonly ForceMargin[],
+  laps: readonly LapResult[],
+): Verdict {
+  const hot: readonly (Margin | ForceMargin)[] = [...margins.filter((m) => m.part !== 'bite'), ...forces];
   const cold = margins.filter((m) => m.part === 'bite' && m.passed);
   const coldBite = cold.length > 0 ? coldest(cold) : null;
   const passed = hot.filter((m) => m.passed);

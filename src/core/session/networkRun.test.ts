@@ -84,7 +84,7 @@ describe('looking inside', () => {
       const [from, to] = [inStop(stop) - 1, inStop(stop + 1) - 1];
       const balance = heatBalance(layout, result.record, record, from, to, ambient);
       const made = balance.intoRotor + balance.intoPads;
-      const energy = result.trace.stops[stop].frontEnergy / 2;
+      const energy = result.laps[lap].forces[stop].frontHeat / 2;
       expect(made / energy).toBeCloseTo(1, 6);
       const toAir = balance.flows.reduce((sum, f) => sum + (f.to === 'air' ? f.heat : 0), 0);
       const stored = GROUPS.reduce((sum, g) => sum + (g === 'air' ? 0 : balance.stored[g]), 0);

@@ -50,6 +50,79 @@ export interface DayRecord {
   readonly stop: Int32Array;
   /** Wheels that brake and cool alike share one record */
   readonly wheels: Readonly<Record<WheelName, WheelRecord>>;
+  readonly force: ForceRecord;
+}
+
+/** What the driver feels over a day; n samples, 0 where nothing is braked. */
+export interface ForceRecord {
+  /** Pedal force that the braking needs, N; infinite where no force makes it */
+  readonly pedal: Float64Array;
+  /** Line pressures, Pa */
+  readonly frontPressure: Float64Array;
+  readonly rearPressure: Float64Array;
+  /** Pedal travel, m */
+  readonly travel: Float64Array;
+  /** Front share of all braking, and the one that uses both axles' tyres alike */
+  readonly share: Float64Array;
+  readonly ideal: Float64Array;
+}
+const FORCE_SERIES = ['pedal', 'frontPressure', 'rearPressure', 'travel', 'share', 'ideal'] as const;
+
+type Series = Float64Array | Int32Array;
+function resized<T extends Series>(old: T, length: number): T {
+  if (length <= old.length) return old.slice(0, length) as T;
+  const next = new (old.constructor as new (length: number) => T)(length);
+  next.set(old);
+  return next;
+}
+
+const emptyForce = (samples: number): ForceRecord =>
+  Object.fromEntries(FORCE_SERIES.map((key) => [key, new Float64Array(samples)])) as unknown as ForceRecord;
+
+const resizedForce = (record: ForceRecord, samples: number): ForceRecord =>
+  Object.fromEntries(
+    FORCE_SERIES.map((key) => [key, resized(record[key], samples)]),
+  ) as unknown as ForceRecord;
+
+/** A record with room for another number of samples; what is in it is kept. */
+export function resizedWheel(record: WheelRecord, samples: number): WheelRecord {
+  const width: Partial<Record<keyof WheelRecord, number>> = {
+    nodes: record.nodeCount,
+    drive: CHANNEL_COUNT,
+  };
+  return Object.fromEntries(
+    Object.entries(record).map(([key, value]) => [
+      key,
+      typeof value === 'number'
+        ? value
+        : resized(value as Float64Array, samples * (width[key as keyof WheelRecord] ?? 1)),
+    ]),
+  ) as unknown as WheelRecord;
+}
+
+/** The series of a day that are not a wheel's. */
+export type DaySeries = Pick<DayRecord, 'time' | 'leg' | 'lap' | 'distance' | 'stop' | 'force'>;
+export const emptySeries = (samples: number): DaySeries => ({
+  time: new Float64Array(samples),
+  leg: new Int32Array(samples),
+  lap: new Int32Array(samples).fill(-1),
+  distance: new Float64Array(samples),
+  stop: new Int32Array(samples).fill(-1),
+  force: emptyForce(samples),
+});
+export function resizedSeries(series: DaySeries, samples: number): DaySeries {
+  const { time, leg, lap, distance, stop, force } = series;
+  const next = {
+    time: resized(time, samples),
+    leg: resized(leg, samples),
+    lap: resized(lap, samples),
+    distance: resized(distance, samples),
+    stop: resized(stop, samples),
+    force: resizedForce(force, samples),
+  };
+  next.lap.fill(-1, lap.length);
+  next.stop.fill(-1, stop.length);
+  return next;
 }
 
 export function emptyWheel(samples: number, nodeCount: number): WheelRecord {

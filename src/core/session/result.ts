@@ -17,6 +17,45 @@ export interface StopHeat {
   readonly frictionMean: number;
 }
 
+/** What limits a braking: who would have to give more for it to be shorter. */
+export type StopLimit = 'tyres' | 'pedal' | 'travel' | 'fade' | 'cold';
+
+/** What a stop asks of the driver's foot and of both axles. */
+export interface StopForce {
+  /** Greatest pedal force needed, N; infinite where no force makes the stop */
+  readonly pedal: number;
+  /** Pedal force of the stop's mean braking with the friction at its first bite, and with what stays at its end, N */
+  readonly pedalBite: number;
+  readonly pedalStay: number;
+  /** Greatest line pressures, Pa */
+  readonly frontPressure: number;
+  readonly rearPressure: number;
+  /** Greatest pedal travel, m */
+  readonly travel: number;
+  /** Front share of all braking at the start, over the stop's work, and at its end; and what both axles' tyres would want */
+  readonly share: StartMeanEnd;
+  readonly ideal: StartMeanEnd;
+  /** Axle that is nearer to locking at the instant that asks most of its tyres */
+  readonly locksFirst: AxleName;
+  /** Least of available braking at the driver's limits over the braking needed, minus one */
+  readonly fadeMargin: number;
+  /** Least braking available, N */
+  readonly available: number;
+  /** Greatest braking needed, N */
+  readonly needed: number;
+  /** How much longer the stop runs, m; infinite where the pedal is on the floor */
+  readonly extraDistance: number;
+  readonly limit: StopLimit;
+  /** Heat into the two front and the two rear brakes as the friction shared it, J */
+  readonly frontHeat: number;
+  readonly rearHeat: number;
+}
+export interface StartMeanEnd {
+  readonly start: number;
+  readonly mean: number;
+  readonly end: number;
+}
+
 export interface LapResult {
   readonly kind: LapKind;
   /** Counted from 1 over the whole day */
@@ -33,6 +72,8 @@ export interface LapResult {
   readonly trace: LapTrace;
   /** By stop of the trace; wheels that are alike share one list */
   readonly wheels: Readonly<Record<WheelName, readonly StopHeat[]>>;
+  /** By stop of the trace */
+  readonly forces: readonly StopForce[];
 }
 
 /** A leg of the day as it came out. */
@@ -84,11 +125,36 @@ export interface Margin {
   readonly passed: Moment | null;
 }
 
+export type ForcePart = 'pedal' | 'travel';
+
+/** What is left of the driver's force (hot laps) or the pedal's travel at the worst stop; the share is of the limit. */
+export interface ForceMargin {
+  readonly part: ForcePart;
+  /** N or m */
+  readonly limit: number;
+  readonly worst: number;
+  readonly at: Moment;
+  readonly margin: number;
+  readonly share: number;
+  readonly passed: Moment | null;
+}
+
+/** The stop at which least braking is in hand. */
+export interface LeastFade {
+  /** Available over needed, minus one */
+  readonly margin: number;
+  readonly at: Moment;
+  readonly limit: StopLimit;
+  /** The longest that any hot stop runs too long, m, and where */
+  readonly extraDistance: number;
+  readonly longest: Moment;
+}
+
 /** What gives out first, what is too cold to bite, or what is closest. */
 export interface Verdict {
   readonly kind: 'gives-out' | 'too-cold' | 'close' | 'in-hand';
   /** The margin it speaks of */
-  readonly margin: Margin;
+  readonly margin: Margin | ForceMargin;
   /** The margin with the coldest bite under its window, if any */
   readonly coldBite: Margin | null;
   /** Hot laps of its session finished before the first limit is passed; null when none is */
@@ -131,6 +197,9 @@ export interface DayResult {
   readonly legs: readonly LegResult[];
   readonly record: DayRecord;
   readonly margins: readonly Margin[];
+  readonly forceMargins: readonly ForceMargin[];
+  /** Over the hot laps; null where none is braked */
+  readonly fade: LeastFade | null;
   readonly verdict: Verdict;
   readonly audit: EnergyAudit;
   /** Highest temperature of each part, K */

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { dayInput, setupOf } from '../../project';
 import { airProperties } from '../air';
-import { CHANNEL, CHANNEL_COUNT, type Corner } from '../brake';
-import { driveLap, type LapTrace, prepareCircuit } from '../drive';
+import { CHANNEL, CHANNEL_COUNT } from '../brake';
+import { driveLap, type LapTrace, lapHeat, prepareCircuit } from '../drive';
 import { GAMMA } from '../heat';
 import { DEFAULT_NUMERICS } from './index';
 import { lapSchedule } from './schedule';
@@ -17,27 +17,24 @@ function scheduled(planId: string) {
     { airDensity: 1.2, ductDragArea: 0 },
   );
   const air = airProperties(1.2, 297);
-  const wheel = (corner: Corner, front: boolean) => ({
-    corner,
-    heat: (lap: LapTrace, i: number) => 0.5 * (front ? lap.frontHeat[i] : lap.rearHeat[i]),
-  });
-  const wheels = [wheel(input.front.left, true), wheel(input.rear.left, false)];
-  const schedule = lapSchedule(trace, wheels, air, 0.3, DEFAULT_NUMERICS.steps);
+  const corners = [input.front.left, input.rear.left];
+  const schedule = lapSchedule(trace, corners, air, 0.3, DEFAULT_NUMERICS.steps);
   return { trace, schedule };
 }
 
-/** Heat of one front wheel up to a time, J, straight from the trace. */
+/** Heat of all brakes up to a time, J, straight from the trace. */
 function heatUntil(trace: LapTrace, time: number): number {
   let i = 0;
   while (i < trace.time.length - 2 && trace.time[i + 1] <= time) i++;
   const share = Math.min(1, (time - trace.time[i]) / (trace.time[i + 1] - trace.time[i]));
-  return 0.5 * (trace.frontHeat[i] + share * (trace.frontHeat[i + 1] - trace.frontHeat[i]));
+  const made = (k: number) => trace.frontHeat[k] + trace.rearHeat[k];
+  return made(i) + share * (made(i + 1) - made(i));
 }
 
 describe.each(demoProject.plans.map((plan) => plan.id))('steps of a lap: %s', (id) => {
   const { trace, schedule } = scheduled(id);
   const { time, dt } = schedule;
-  const [front] = schedule.wheels;
+  const { demand, drives } = schedule;
 
   it('cover the lap without a gap and end where the lap ends', () => {
     let at = 0;
@@ -61,7 +58,7 @@ describe.each(demoProject.plans.map((plan) => plan.id))('steps of a lap: %s', (i
       expect(schedule.event[inside[0]]).toBe(1);
     });
     for (let k = 0; k < dt.length; k++) {
-      const row = front.drive.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
+      const row = drives[0].subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
       expect(row[CHANNEL.applied]).toBe(schedule.inStop[k]);
       expect(row[CHANNEL.applied] + row[CHANNEL.released]).toBe(1);
     }
@@ -69,13 +66,11 @@ describe.each(demoProject.plans.map((plan) => plan.id))('steps of a lap: %s', (i
 
   it('carry each step’s exact heat in its two stage powers, none of them negative', () => {
     for (let k = 0; k < dt.length; k++) {
-      const carried = dt[k] * ((1 - GAMMA) * front.early[k] + GAMMA * front.late[k]);
+      const carried = dt[k] * ((1 - GAMMA) * demand.early[k] + GAMMA * demand.late[k]);
       const exact = heatUntil(trace, time[k]) - heatUntil(trace, time[k] - dt[k]);
-      expect(Math.abs(carried - exact)).toBeLessThan(
-        1e-6 * Math.max(1, trace.frontHeat[trace.frontHeat.length - 1]),
-      );
-      expect(front.early[k]).toBeGreaterThanOrEqual(-1e-9);
-      expect(front.late[k]).toBeGreaterThanOrEqual(-1e-9);
+      expect(Math.abs(carried - exact)).toBeLessThan(1e-6 * Math.max(1, lapHeat(trace)));
+      expect(demand.early[k]).toBeGreaterThanOrEqual(-1e-9);
+      expect(demand.late[k]).toBeGreaterThanOrEqual(-1e-9);
     }
   });
 });

@@ -1,5 +1,6 @@
 import type { AirProperties } from '../air';
 import { CHANNEL_COUNT, type Corner, fillDrive } from '../brake';
+import { STANDARD_GRAVITY } from '../constants';
 import type { LapTrace } from '../drive';
 import { GAMMA } from '../heat';
 
@@ -24,13 +25,24 @@ export const DEFAULT_STEPS: StepSizes = {
   standing: 20,
 };
 
-/** What drives one wheel's network through a lap, step by step; m steps. Computed once for each kind of lap. */
-export interface WheelSchedule {
-  /** Heat into the brake at the two stages of each step, W; m */
+/** Heat and force of a lap's braking, step by step, before wheels share it; m steps each. */
+export interface LapDemand {
+  /** Heat into all four brakes at the two stages of each step, W */
   readonly early: Float64Array;
   readonly late: Float64Array;
-  /** Drive channels; m × CHANNEL_COUNT */
-  readonly drive: Float64Array;
+  /** Braking at the tyres, friction and motor, N */
+  readonly force: Float64Array;
+  /** The motor's part, N */
+  readonly electric: Float64Array;
+  /** Deceleration over g */
+  readonly z: Float64Array;
+  /** Speed in the middle of the step, m/s */
+  readonly speed: Float64Array;
+  /** Way within the step, m */
+  readonly way: Float64Array;
+  /** Part of each axle's heat on its left wheel where both pads rub alike, 0 to 1 */
+  readonly frontLeft: Float64Array;
+  readonly rearLeft: Float64Array;
 }
 
 export interface LapSchedule {
@@ -46,8 +58,9 @@ export interface LapSchedule {
   readonly stop: Int32Array;
   /** 1 while braking in that stop; m */
   readonly inStop: Uint8Array;
-  /** One for each wheel asked for */
-  readonly wheels: readonly WheelSchedule[];
+  readonly demand: LapDemand;
+  /** Drive channels of each wheel asked for; m × CHANNEL_COUNT */
+  readonly drives: readonly Float64Array[];
 }
 
 /** Ratio of neighbouring steps after a release. */
@@ -60,16 +73,10 @@ interface Span {
   stop: number;
 }
 
-/** A wheel to be scheduled: its brake, and the heat made in it since the lap's start, J, along the trace. */
-export interface ScheduledWheel {
-  readonly corner: Corner;
-  readonly heat: (trace: LapTrace, i: number) => number;
-}
-
 /** Cuts a lap into steps that begin and end with each braking. */
 export function lapSchedule(
   trace: LapTrace,
-  wheels: readonly ScheduledWheel[],
+  corners: readonly Corner[],
   air: AirProperties,
   wheelRadius: number,
   steps: StepSizes,
@@ -98,25 +105,65 @@ export function lapSchedule(
     speedMid[k] = sampler(time[k] - 0.5 * dt[k], trace.speed);
     distance[k] = sampler(time[k], trace.distance);
   }
-  const schedule = ({ corner, heat }: ScheduledWheel): WheelSchedule => {
-    const along = trace.time.map((_, i) => heat(trace, i));
-    const cumulative = Float64Array.from(time, (t) => sampler(t, along));
-    const { early, late } = stagePowers(cumulative, dt, event);
+  const inStopArray = Uint8Array.from(inStop);
+  const drives = corners.map((corner) => {
     const drive = new Float64Array(m * CHANNEL_COUNT);
     for (let k = 0; k < m; k++) {
       const row = drive.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
-      fillDrive(row, corner, air, speedMid[k], wheelRadius, inStop[k] === 1);
+      fillDrive(row, corner, air, speedMid[k], wheelRadius, inStopArray[k] === 1);
     }
-    return { early, late, drive };
-  };
+    return drive;
+  });
   return {
     time,
     dt,
     event: Uint8Array.from(event),
     distance,
     stop: Int32Array.from(stop),
-    inStop: Uint8Array.from(inStop),
-    wheels: wheels.map(schedule),
+    inStop: inStopArray,
+    demand: demandOf(trace, time, dt, event, speedMid),
+    drives,
+  };
+}
+
+function demandOf(
+  trace: LapTrace,
+  time: Float64Array,
+  dt: Float64Array,
+  event: readonly number[],
+  speed: Float64Array,
+): LapDemand {
+  const m = time.length;
+  const sampler = traceSampler(trace);
+  /** What each step adds to a sum along the trace. */
+  const added = (values: Float64Array) => {
+    const out = new Float64Array(m);
+    let before = values[0];
+    for (let k = 0; k < m; k++) {
+      const now = sampler(time[k], values);
+      out[k] = now - before;
+      before = now;
+    }
+    return out;
+  };
+  const heat = trace.frontHeat.map((front, i) => front + trace.rearHeat[i]);
+  const work = added(heat.map((h, i) => h + trace.slipped[i] + trace.recovered[i]));
+  const recovered = added(trace.recovered);
+  const way = added(trace.distance);
+  const loss = added(trace.speed);
+  const halves = (left: Float64Array, both: Float64Array) => {
+    const part = added(left);
+    return added(both).map((all, k) => (all > 0 ? part[k] / all : 0.5));
+  };
+  return {
+    ...stagePowers(added(heat), dt, event),
+    force: work.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
+    electric: recovered.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
+    z: loss.map((dv, k) => Math.max(0, -dv / (dt[k] * STANDARD_GRAVITY))),
+    speed,
+    way,
+    frontLeft: halves(trace.frontLeftHeat, trace.frontHeat),
+    rearLeft: halves(trace.rearLeftHeat, trace.rearHeat),
   };
 }
 
@@ -167,13 +214,12 @@ function traceSampler(trace: LapTrace): (t: number, values: Float64Array) => num
 }
 
 /**
- * Powers at the two stages of each step, from the heat made up to each step's end: a line through each step with the
+ * Powers at the two stages of each step, from the heat made in each step: a line through each step with the
  * slope of its neighbours, whose stage-weighted mean is the step's exact mean power.
  */
-function stagePowers(cumulative: Float64Array, dt: Float64Array, event: readonly number[]) {
+function stagePowers(made: Float64Array, dt: Float64Array, event: readonly number[]) {
   const m = dt.length;
-  const mean = new Float64Array(m);
-  for (let k = 0; k < m; k++) mean[k] = (cumulative[k] - (k === 0 ? 0 : cumulative[k - 1])) / dt[k];
+  const mean = made.map((heat, k) => heat / dt[k]);
   const early = new Float64Array(m);
   const late = new Float64Array(m);
   for (let k = 0; k < m; k++) {

@@ -1,21 +1,33 @@
 import { type AirProperties, airProperties, moistAirDensity, standardPressure } from '../air';
 import { type Corner, ductFlowArea, fillDrive } from '../brake';
-import { type Driver, driveLap, type LapTrace, LINE_SPACING, lapTime, prepareCircuit } from '../drive';
+import {
+  type BrakeCap,
+  type Driver,
+  driveLap,
+  type LapTrace,
+  LINE_SPACING,
+  lapTime,
+  type PreparedCircuit,
+  prepareCircuit,
+} from '../drive';
 import { CornerRun } from './cornerRun';
+import { ForceRun } from './forceRun';
+import { dayForces } from './forces';
 import {
   AXLES,
   axleOf,
   type DayInput,
   type LapLeg,
   type Numerics,
+  type SessionPlan,
   type StandLeg,
   sideOf,
   WHEELS,
   type WheelName,
 } from './input';
 import { dayMargins, peaksOf, verdictOf } from './margins';
-import type { DayRecord, WheelRecord } from './record';
-import type { DayResult, EnergyAudit, LapResult, LegResult, StopHeat } from './result';
+import { type DayRecord, type DaySeries, emptySeries, resizedSeries } from './record';
+import type { DayResult, EnergyAudit, LapResult, LegResult, StopForce, StopHeat } from './result';
 import { DEFAULT_STEPS, type LapSchedule, lapSchedule, standingSteps } from './schedule';
 import { stopHeats } from './stopHeats';
 import { rotorStrain } from './strain';
@@ -32,11 +44,6 @@ interface PlannedLap {
   readonly schedule: LapSchedule;
 }
 
-type PlannedLeg = { readonly session: number; readonly air: AirProperties; readonly ambient: number } & (
-  | { readonly leg: LapLeg; readonly lap: PlannedLap; readonly steps: null }
-  | { readonly leg: StandLeg; readonly lap: null; readonly steps: readonly number[] }
-);
-
 /**
  * Computes a whole day: the laps, their braking work, and the temperatures of every brake part from the first lap to the
  * end of the last time standing. Wheels of an axle that brake and cool alike are computed once.
@@ -44,146 +51,265 @@ type PlannedLeg = { readonly session: number; readonly air: AirProperties; reado
  * @throws RangeError naming time and lap where a temperature is no longer a number
  */
 export function simulateDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERICS): DayResult {
-  const { vehicle, sessions } = input;
-  const pressure = standardPressure(input.altitude);
-  const circuit = prepareCircuit(input.circuit, numerics.spacing);
-  const start = sessions[0].ambient;
-  const wheels = distinct(input);
+  const day = new DayRun(input, numerics);
+  input.sessions.forEach((session, index) => {
+    day.session(session, index);
+  });
+  return day.finish();
+}
 
-  const laps = new Map<string, PlannedLap>();
-  const planLap = (pace: number, ambient: number, air: AirProperties): PlannedLap => {
+/** A day being computed, leg by leg. */
+class DayRun {
+  private readonly pressure: number;
+  private readonly circuit: PreparedCircuit;
+  private readonly wheels: readonly DistinctWheel[];
+  private readonly runs: readonly CornerRun[];
+  private readonly force: ForceRun;
+  /** Laps that are driven as planned, by pace and air */
+  private readonly laps = new Map<string, PlannedLap>();
+  private series: DaySeries;
+  private room = 0;
+  private sample = 1;
+  private time = 0;
+  private drivingTime = 0;
+  private airDensity = 0;
+  private readonly lapResults: LapResult[] = [];
+  private readonly legResults: LegResult[] = [];
+  /** What the brakes could make of each stop on the last lap; empty as long as that was enough */
+  private caps: readonly BrakeCap[] = [];
+
+  constructor(
+    private readonly input: DayInput,
+    private readonly numerics: Numerics,
+  ) {
+    this.pressure = standardPressure(input.altitude);
+    this.circuit = prepareCircuit(input.circuit, numerics.spacing);
+    this.wheels = distinct(input);
+    const start = input.sessions[0].ambient;
+    this.series = emptySeries(1);
+    this.runs = this.wheels.map(
+      ({ wheel }) => new CornerRun(cornerOfWheel(input, wheel), start, this.pressure, numerics.refinement, 1),
+    );
+    this.force = new ForceRun(
+      input,
+      this.byWheel((i) => this.runs[i]),
+    );
+    this.room = 1;
+  }
+
+  session(session: SessionPlan, index: number): void {
+    const { ambient, legs } = session;
+    const air = airProperties(moistAirDensity(this.pressure, ambient, this.input.humidity), ambient);
+    if (this.legResults.length === 0) this.airDensity = air.density;
+    for (const run of this.runs) run.integrator.setAmbient(ambient);
+    for (const leg of legs) {
+      const startTime = this.time;
+      if ('duration' in leg) this.stand(leg, air);
+      else for (let n = 0; n < leg.laps; n++) this.lap(leg, index, air, ambient);
+      this.legResults.push({ session: index, kind: leg.kind, startTime, endTime: this.time });
+    }
+    assertNumbers(this.runs, this.wheels, this.sample - 1, this.time, this.lapResults.length);
+  }
+
+  finish(): DayResult {
+    const { input, runs, wheels, lapResults, legResults } = this;
+    // The spare room is given back only now, so that nothing is copied in the time loop.
+    for (const run of runs) run.reserve(this.sample);
+    const record: DayRecord = {
+      ...resizedSeries(this.series, this.sample),
+      wheels: this.byWheel((i) => runs[i].record),
+    };
+    const margins = dayMargins(input, record, lapResults, legResults);
+    const forces = dayForces(input, record, lapResults);
+    const first = lapResults.find((lap) => lap.kind === 'hot') ?? lapResults[0];
+    const start = input.sessions[0].ambient;
+    return {
+      trace: first.trace,
+      laps: lapResults,
+      legs: legResults,
+      record,
+      margins,
+      forceMargins: forces.margins,
+      fade: forces.fade,
+      verdict: verdictOf(margins, forces.margins, lapResults),
+      audit: auditOf(
+        runs,
+        wheels.map((w) => (w.also ? 2 : 1)),
+      ),
+      peaks: this.byWheel((i) => peaksOf(runs[i].record)),
+      strain: this.byWheel((i) =>
+        rotorStrain(
+          cornerOfWheel(input, wheels[i].wheel),
+          runs[i].record,
+          lapResults.map((lap) => ({ trace: lap.trace, heats: lap.wheels[wheels[i].wheel] })),
+          start,
+        ),
+      ),
+      rotorShare: {
+        front: runs[wheels.findIndex((w) => axleOf(w.wheel) === 'front')].layout.ringHeatShare,
+        rear: runs[wheels.findIndex((w) => axleOf(w.wheel) === 'rear')].layout.ringHeatShare,
+      },
+      drivingTime: this.drivingTime,
+      airDensity: this.airDensity,
+      steps: runs.length * (this.sample - 1),
+    };
+  }
+
+  private byWheel<T>(of: (index: number) => T): Record<WheelName, T> {
+    const each = this.wheels.map((_, i) => of(i));
+    return Object.fromEntries(
+      WHEELS.map((wheel) => [
+        wheel,
+        each[this.wheels.findIndex((w) => w.wheel === wheel || w.also === wheel)],
+      ]),
+    ) as Record<WheelName, T>;
+  }
+
+  /** Makes room for more samples, a good deal at once. */
+  private reserve(steps: number): void {
+    const needed = this.sample + steps;
+    if (needed <= this.room) return;
+    this.room = Math.max(needed, Math.ceil(1.6 * this.room), this.sample + this.planned());
+    this.series = resizedSeries(this.series, this.room);
+    for (const run of this.runs) run.reserve(this.room);
+  }
+
+  /** Samples the day takes when every lap is as long as the first known one. */
+  private planned(): number {
+    const known = [...this.laps.values()][0]?.schedule.time.length ?? 0;
+    if (this.lapResults.length > 0) return 0;
+    return this.input.sessions
+      .flatMap((session) => session.legs)
+      .reduce(
+        (sum, leg) =>
+          sum + ('laps' in leg ? leg.laps * known : standingSteps(leg.duration, this.numerics.steps).length),
+        0,
+      );
+  }
+
+  private plan(
+    pace: number,
+    air: AirProperties,
+    ambient: number,
+    caps: readonly BrakeCap[] = [],
+  ): PlannedLap {
     const key = `${pace}/${ambient}`;
-    const known = laps.get(key);
-    if (known) return known;
+    const known = this.laps.get(key);
+    if (known && caps.length === 0) return known;
+    const { input, wheels, numerics } = this;
     const driver: Driver = { ...input.driver, pace };
     const conditions = { airDensity: air.density, ductDragArea: ductDragArea(input) };
-    const trace = driveLap(circuit, vehicle, driver, conditions);
-    const scheduled = wheels.map(({ wheel, alike }) => ({
-      corner: cornerOfWheel(input, wheel),
-      heat: wheelHeat(wheel, alike),
-    }));
-    const schedule = lapSchedule(trace, scheduled, air, vehicle.wheelRadius, numerics.steps);
-    const planned = { trace, schedule };
-    laps.set(key, planned);
+    const trace = driveLap(this.circuit, input.vehicle, driver, conditions, caps);
+    const corners = wheels.map(({ wheel }) => cornerOfWheel(input, wheel));
+    const { wheelRadius } = input.vehicle;
+    const planned = { trace, schedule: lapSchedule(trace, corners, air, wheelRadius, numerics.steps) };
+    if (caps.length === 0) this.laps.set(key, planned);
     return planned;
-  };
+  }
 
-  const legs = sessions.flatMap(({ ambient, legs: own }, session): PlannedLeg[] => {
-    const air = airProperties(moistAirDensity(pressure, ambient, input.humidity), ambient);
-    return own.map((leg): PlannedLeg => {
-      const common = { session, air, ambient };
-      if ('duration' in leg) {
-        return { ...common, leg, lap: null, steps: standingSteps(leg.duration, numerics.steps) };
+  private lap(leg: LapLeg, session: number, air: AirProperties, ambient: number): void {
+    const { runs, force, lapResults } = this;
+    const planned = this.plan(leg.pace, air, ambient, this.input.brakesEarlier ? this.caps : []);
+    const { trace, schedule } = planned;
+    const count = schedule.time.length;
+    this.reserve(count);
+    const { series, sample } = this;
+    force.begin(planned);
+    const parts = this.wheels.map(({ wheel, alike }) => ({ wheel, alike }));
+    const { early, late } = schedule.demand;
+    for (let k = 0; k < count; k++) {
+      const hot = early[k] > 0 || late[k] > 0;
+      if (hot) force.step(schedule, k, air.density, series.force, sample + k, sample + k - 1);
+      for (let i = 0; i < runs.length; i++) {
+        const { wheel, alike } = parts[i];
+        let share = 0;
+        if (hot) share = alike ? 0.5 * force.axleShare(wheel) : force.shares[wheel];
+        runs[i].step(
+          schedule.drives[i],
+          k,
+          schedule.dt[k],
+          schedule.event[k] === 1,
+          share * early[k],
+          share * late[k],
+          sample + k,
+        );
       }
-      return { ...common, leg, lap: planLap(leg.pace, ambient, air), steps: null };
-    });
-  });
-  const samples =
-    1 + legs.reduce((sum, p) => sum + (p.lap ? p.leg.laps * p.lap.schedule.time.length : p.steps.length), 0);
-  const runs = wheels.map(
-    ({ wheel }) => new CornerRun(cornerOfWheel(input, wheel), start, pressure, numerics.refinement, samples),
-  );
-  const byWheel = <T>(of: (index: number) => T): Record<WheelName, T> => {
-    const each = wheels.map((_, i) => of(i));
-    return Object.fromEntries(
-      WHEELS.map((wheel) => [wheel, each[wheels.findIndex((w) => w.wheel === wheel || w.also === wheel)]]),
-    ) as Record<WheelName, T>;
-  };
-  const record: DayRecord = {
-    time: new Float64Array(samples),
-    leg: new Int32Array(samples),
-    lap: new Int32Array(samples).fill(-1),
-    distance: new Float64Array(samples),
-    stop: new Int32Array(samples).fill(-1),
-    wheels: byWheel((i) => runs[i].record),
-  };
-
-  const lapResults: LapResult[] = [];
-  const legResults: LegResult[] = [];
-  let sample = 1;
-  let time = 0;
-  let drivingTime = 0;
-  legs.forEach(({ session, air, ambient, leg, lap, steps }, index) => {
-    const legStart = time;
-    for (const run of runs) run.integrator.setAmbient(ambient);
-    if (lap) {
-      const { trace, schedule } = lap;
-      const count = schedule.time.length;
-      const duration = lapTime(trace);
-      for (let n = 0; n < leg.laps; n++) {
-        for (let i = 0; i < runs.length; i++) {
-          runs[i].runLap(schedule.wheels[i], schedule.dt, schedule.event, sample);
-        }
-        for (let k = 0; k < count; k++) {
-          record.time[sample + k] = time + schedule.time[k];
-          record.leg[sample + k] = index;
-          record.lap[sample + k] = lapResults.length;
-          record.distance[sample + k] = schedule.distance[k];
-          record.stop[sample + k] = schedule.stop[k];
-        }
-        const heats: StopHeat[][] = runs.map((run) => stopHeats(run.record, trace, schedule, sample));
-        lapResults.push({
-          kind: leg.kind,
-          number: lapResults.length + 1,
-          session,
-          numberInSession: lapResults.filter((l) => l.session === session).length + 1,
-          startTime: time,
-          lapTime: duration,
-          trace,
-          wheels: byWheel((i) => heats[i]),
-        });
-        sample += count;
-        time += duration;
-        drivingTime += duration;
-        assertNumbers(record, sample - 1, lapResults.length);
-      }
-    } else {
-      runs.forEach((run, i) => {
-        const corner = cornerOfWheel(input, wheels[i].wheel);
-        fillDrive(run.integrator.drive, corner, air, 0, vehicle.wheelRadius, false, leg.fan);
-        run.stand(steps, sample);
-      });
-      steps.forEach((dt, k) => {
-        time += dt;
-        record.time[sample + k] = time;
-        record.leg[sample + k] = index;
-      });
-      sample += steps.length;
+      series.time[sample + k] = this.time + schedule.time[k];
+      series.leg[sample + k] = this.legResults.length;
+      series.lap[sample + k] = lapResults.length;
+      series.distance[sample + k] = schedule.distance[k];
+      series.stop[sample + k] = schedule.stop[k];
     }
-    legResults.push({ session, kind: leg.kind, startTime: legStart, endTime: time });
-  });
-  assertNumbers(record, samples - 1, lapResults.length);
+    const heats: StopHeat[][] = runs.map((run) => stopHeats(run.record, trace, schedule, sample));
+    const forces = force.stops(schedule, trace.stops.length, series.force, sample);
+    const duration = lapTime(trace);
+    lapResults.push({
+      kind: leg.kind,
+      number: lapResults.length + 1,
+      session,
+      numberInSession: lapResults.filter((l) => l.session === session).length + 1,
+      startTime: this.time,
+      lapTime: duration,
+      trace,
+      wheels: this.byWheel((i) => heats[i]),
+      forces,
+    });
+    this.sample += count;
+    this.time += duration;
+    this.drivingTime += duration;
+    assertNumbers(runs, this.wheels, this.sample - 1, this.time, lapResults.length);
+    if (this.input.brakesEarlier) this.learn(this.plan(leg.pace, air, ambient), trace, forces);
+  }
 
-  const margins = dayMargins(input, record, lapResults, legResults);
-  const first = lapResults.find((lap) => lap.kind === 'hot') ?? lapResults[0];
-  return {
-    trace: first.trace,
-    laps: lapResults,
-    legs: legResults,
-    record,
-    margins,
-    verdict: verdictOf(margins, lapResults),
-    audit: auditOf(
-      runs,
-      wheels.map((w) => (w.also ? 2 : 1)),
-    ),
-    peaks: byWheel((i) => peaksOf(runs[i].record)),
-    strain: byWheel((i) =>
-      rotorStrain(
-        cornerOfWheel(input, wheels[i].wheel),
-        runs[i].record,
-        lapResults.map((lap) => ({ trace: lap.trace, heats: lap.wheels[wheels[i].wheel] })),
-        start,
-      ),
-    ),
-    rotorShare: {
-      front: runs[wheels.findIndex((w) => axleOf(w.wheel) === 'front')].layout.ringHeatShare,
-      rear: runs[wheels.findIndex((w) => axleOf(w.wheel) === 'rear')].layout.ringHeatShare,
-    },
-    drivingTime,
-    airDensity: legs.length > 0 ? legs[0].air.density : 0,
-    steps: runs.length * (samples - 1),
-  };
+  /** Takes from a lap what the brakes could make of each stop, against what is asked of them as planned. */
+  private learn(asPlanned: PlannedLap, trace: LapTrace, forces: readonly StopForce[]): void {
+    const caps = trace.stops.map((stop, k): BrakeCap => {
+      const end = trace.distance[stop.endIndex];
+      const planned = peakNeeded(asPlanned, end, k);
+      return { end, available: forces[k].available, needed: planned };
+    });
+    this.caps = caps.some((cap) => cap.available < cap.needed) ? caps : [];
+  }
+
+  private stand(leg: StandLeg, air: AirProperties): void {
+    const { runs, wheels, input } = this;
+    const steps = standingSteps(leg.duration, this.numerics.steps);
+    this.reserve(steps.length);
+    const { series, sample } = this;
+    runs.forEach((run, i) => {
+      const corner = cornerOfWheel(input, wheels[i].wheel);
+      fillDrive(run.integrator.drive, corner, air, 0, input.vehicle.wheelRadius, false, leg.fan);
+      run.stand(steps, sample);
+    });
+    steps.forEach((dt, k) => {
+      this.time += dt;
+      series.time[sample + k] = this.time;
+      series.leg[sample + k] = this.legResults.length;
+    });
+    this.sample += steps.length;
+  }
+}
+
+/** Greatest braking asked for in the stop of a planned lap that ends nearest to a place, N. */
+function peakNeeded({ trace, schedule }: PlannedLap, end: number, stop: number): number {
+  const same = trace.stops.length > stop && Math.abs(trace.distance[trace.stops[stop].endIndex] - end) < 1;
+  const index = same
+    ? stop
+    : trace.stops.reduce(
+        (best, s, k) =>
+          Math.abs(trace.distance[s.endIndex] - end) <
+          Math.abs(trace.distance[trace.stops[best].endIndex] - end)
+            ? k
+            : best,
+        0,
+      );
+  let most = 0;
+  for (let k = 0; k < schedule.stop.length; k++) {
+    if (schedule.stop[k] === index && schedule.inStop[k] === 1) {
+      most = Math.max(most, schedule.demand.force[k]);
+    }
+  }
+  return most;
 }
 
 /** The brake at a wheel. */
@@ -216,32 +342,25 @@ function sameCorner(a: Corner, b: Corner): boolean {
   return keys.every((key) => a[key] === b[key] || JSON.stringify(a[key]) === JSON.stringify(b[key]));
 }
 
-/** Heat made in one wheel's brake since the lap's start, J. */
-function wheelHeat(wheel: WheelName, alike: boolean): (trace: LapTrace, i: number) => number {
-  const front = axleOf(wheel) === 'front';
-  const left = sideOf(wheel) === 'left';
-  return (trace, i) => {
-    const all = front ? trace.frontHeat[i] : trace.rearHeat[i];
-    if (alike) return 0.5 * all;
-    const ofLeft = front ? trace.frontLeftHeat[i] : trace.rearLeftHeat[i];
-    return left ? ofLeft : all - ofLeft;
-  };
-}
-
 /** The momentum of the air the ducts take, ṁ·V, is the drag of an area Cd·A of twice their flow area, m². */
 function ductDragArea(input: DayInput): number {
   return 2 * WHEELS.reduce((sum, wheel) => sum + ductFlowArea(cornerOfWheel(input, wheel).air), 0);
 }
 
-function assertNumbers(record: DayRecord, sample: number, lap: number): void {
-  for (const wheel of WHEELS) {
-    const values: WheelRecord = record.wheels[wheel];
-    if (!Number.isFinite(values.rotorBulk[sample])) {
+function assertNumbers(
+  runs: readonly CornerRun[],
+  wheels: readonly DistinctWheel[],
+  sample: number,
+  time: number,
+  lap: number,
+): void {
+  runs.forEach(({ record }, i) => {
+    if (!Number.isFinite(record.rotorBulk[sample])) {
       throw new RangeError(
-        `The rotor of wheel ${wheel} has no temperature after ${record.time[sample].toFixed(1)} s (lap ${lap}).`,
+        `The rotor of wheel ${wheels[i].wheel} has no temperature after ${time.toFixed(1)} s (lap ${lap}).`,
       );
     }
-  }
+  });
 }
 
 function auditOf(runs: readonly CornerRun[], counts: readonly number[]): EnergyAudit {

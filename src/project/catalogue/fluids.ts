@@ -1,3 +1,5 @@
+import type { PriceClass } from './price';
+
 /** Brake fluids: the classes at their least, and property sets of our own. Boiling points at sea-level pressure. */
 export interface FluidEntry {
   readonly name: string;
@@ -7,6 +9,9 @@ export interface FluidEntry {
   readonly dry: number;
   readonly wet: number;
   readonly silicone: boolean;
+  /** Stiffness in compression at working temperature, MPa (from memory) */
+  readonly modulus: number;
+  readonly price: PriceClass;
   readonly source: string;
 }
 
@@ -20,6 +25,8 @@ export const FLUIDS = {
     dry: 205,
     wet: 140,
     silicone: false,
+    modulus: 1600,
+    price: 1,
     source: FMVSS,
   },
   'class-4': {
@@ -29,6 +36,8 @@ export const FLUIDS = {
     dry: 230,
     wet: 155,
     silicone: false,
+    modulus: 1600,
+    price: 1,
     source: FMVSS,
   },
   'class-51': {
@@ -38,6 +47,8 @@ export const FLUIDS = {
     dry: 260,
     wet: 180,
     silicone: false,
+    modulus: 1600,
+    price: 2,
     source: FMVSS,
   },
   'class-6': {
@@ -47,6 +58,8 @@ export const FLUIDS = {
     dry: 250,
     wet: 165,
     silicone: false,
+    modulus: 1600,
+    price: 2,
     source: 'least values of ISO 4925 (from memory)',
   },
   'class-7': {
@@ -56,6 +69,8 @@ export const FLUIDS = {
     dry: 260,
     wet: 180,
     silicone: false,
+    modulus: 1600,
+    price: 2,
     source: 'least values of ISO 4925 (from memory)',
   },
   'road-sport': {
@@ -65,6 +80,8 @@ export const FLUIDS = {
     dry: 270,
     wet: 180,
     silicone: false,
+    modulus: 1600,
+    price: 3,
     source: MEMORY,
   },
   race: {
@@ -74,6 +91,8 @@ export const FLUIDS = {
     dry: 312,
     wet: 198,
     silicone: false,
+    modulus: 1600,
+    price: 4,
     source: MEMORY,
   },
   'race-plus': {
@@ -83,6 +102,8 @@ export const FLUIDS = {
     dry: 328,
     wet: 204,
     silicone: false,
+    modulus: 1600,
+    price: 5,
     source: MEMORY,
   },
   silicone: {
@@ -92,9 +113,8 @@ export const FLUIDS = {
     dry: 260,
     wet: 180,
     silicone: true,
+    modulus: 900,
+    price: 3,
     source: FMVSS,
   },
 } as const satisfies Record<string, FluidEntry>;
-
-export type FluidId = keyof typeof FLUIDS;
-export const FLUID_IDS = Object.keys(FLUIDS) as [FluidId, ...FluidId[]];

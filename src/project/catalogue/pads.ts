@@ -1,9 +1,10 @@
+import type { PriceClass } from './price';
 /**
  * Generic friction materials of our own, one or more of each family. Typical values (from memory), none a maker's.
  */
 export interface PadEntry {
   readonly name: string;
-  readonly family: string;
+  readonly family: (typeof PAD_FAMILIES)[number];
   readonly note: string;
   /** Friction coefficient over face temperature in °C: cold bite, window, fade */
   readonly friction: readonly (readonly [number, number])[];
@@ -17,7 +18,21 @@ export interface PadEntry {
   readonly conductivity: number;
   readonly density: number;
   readonly specificHeat: number;
+  /** Stiffness in compression, MPa */
+  readonly modulus: number;
+  /** 1 cheapest to 5 dearest */
+  readonly price: PriceClass;
+  /** Mass of one pad of 50 cm² and 10 mm with its plate, kg */
+  readonly mass: number;
 }
+export const PAD_FAMILIES = [
+  'organic',
+  'ceramic',
+  'semi-metallic',
+  'street sport',
+  'track',
+  'carbon',
+] as const;
 
 export const PADS = {
   commuter: {
@@ -38,6 +53,9 @@ export const PADS = {
     conductivity: 0.9,
     density: 2200,
     specificHeat: 1100,
+    modulus: 350,
+    price: 1,
+    mass: 0.31,
   },
   estate: {
     name: 'Estate ceramic',
@@ -57,6 +75,9 @@ export const PADS = {
     conductivity: 1.1,
     density: 2400,
     specificHeat: 1050,
+    modulus: 500,
+    price: 1,
+    mass: 0.32,
   },
   backroad: {
     name: 'Backroad semi-metallic',
@@ -77,6 +98,9 @@ export const PADS = {
     conductivity: 1.9,
     density: 2700,
     specificHeat: 920,
+    modulus: 650,
+    price: 2,
+    mass: 0.33,
   },
   clubday: {
     name: 'Clubday sintered blend',
@@ -97,6 +121,9 @@ export const PADS = {
     conductivity: 2.2,
     density: 2800,
     specificHeat: 880,
+    modulus: 800,
+    price: 3,
+    mass: 0.34,
   },
   enduro: {
     name: 'Enduro high-metal',
@@ -117,6 +144,9 @@ export const PADS = {
     conductivity: 3.2,
     density: 3000,
     specificHeat: 820,
+    modulus: 1000,
+    price: 4,
+    mass: 0.35,
   },
   'carbon-pair': {
     name: 'Carbon pad for carbon discs',
@@ -139,11 +169,146 @@ export const PADS = {
     conductivity: 7,
     density: 1750,
     specificHeat: 1300,
+    modulus: 1800,
+    price: 5,
+    mass: 0.24,
+  },
+  courier: {
+    name: 'Courier organic, hard',
+    family: 'organic',
+    note: 'For loaded vans: wears slowly, wants a firm foot.',
+    friction: [
+      [20, 0.31],
+      [120, 0.34],
+      [300, 0.34],
+      [350, 0.32],
+      [430, 0.25],
+      [520, 0.17],
+    ],
+    window: [20, 350],
+    limit: 430,
+    plateLimit: 300,
+    conductivity: 1,
+    density: 2300,
+    specificHeat: 1080,
+    modulus: 420,
+    price: 1,
+    mass: 0.31,
+  },
+  quiet: {
+    name: 'Quietstop ceramic',
+    family: 'ceramic',
+    note: 'A little more bite than the plain ceramic, the same early end.',
+    friction: [
+      [20, 0.38],
+      [100, 0.41],
+      [340, 0.41],
+      [410, 0.38],
+      [490, 0.3],
+      [580, 0.21],
+    ],
+    window: [20, 410],
+    limit: 490,
+    plateLimit: 330,
+    conductivity: 1.2,
+    density: 2450,
+    specificHeat: 1040,
+    modulus: 520,
+    price: 2,
+    mass: 0.32,
+  },
+  haul: {
+    name: 'Haulage semi-metallic',
+    family: 'semi-metallic',
+    note: 'Stands weight and long descents; noisy when cold.',
+    friction: [
+      [20, 0.3],
+      [80, 0.35],
+      [250, 0.39],
+      [430, 0.39],
+      [520, 0.35],
+      [600, 0.29],
+      [700, 0.22],
+    ],
+    window: [80, 520],
+    limit: 600,
+    plateLimit: 390,
+    conductivity: 2.1,
+    density: 2850,
+    specificHeat: 900,
+    modulus: 750,
+    price: 2,
+    mass: 0.35,
+  },
+  hillclimb: {
+    name: 'Hillclimb street sport',
+    family: 'street sport',
+    note: 'Bites from the first stop, for short runs.',
+    friction: [
+      [20, 0.42],
+      [60, 0.45],
+      [350, 0.46],
+      [470, 0.43],
+      [540, 0.36],
+      [650, 0.26],
+    ],
+    window: [20, 470],
+    limit: 540,
+    plateLimit: 380,
+    conductivity: 1.8,
+    density: 2650,
+    specificHeat: 930,
+    modulus: 620,
+    price: 3,
+    mass: 0.33,
+  },
+  sprint: {
+    name: 'Sprint track, high bite',
+    family: 'track',
+    note: 'Hard initial bite; eats rotors, wants heat.',
+    friction: [
+      [20, 0.28],
+      [150, 0.44],
+      [300, 0.54],
+      [580, 0.54],
+      [650, 0.5],
+      [740, 0.41],
+      [860, 0.3],
+    ],
+    window: [150, 650],
+    limit: 740,
+    plateLimit: 470,
+    conductivity: 2.6,
+    density: 2900,
+    specificHeat: 860,
+    modulus: 880,
+    price: 4,
+    mass: 0.35,
+  },
+  'carbon-iron': {
+    name: 'Carbon-metallic for iron',
+    family: 'carbon',
+    note: 'Flat and hot on iron rotors; modest when cold.',
+    friction: [
+      [20, 0.26],
+      [150, 0.36],
+      [300, 0.43],
+      [700, 0.43],
+      [760, 0.41],
+      [860, 0.34],
+      [980, 0.26],
+    ],
+    window: [150, 760],
+    limit: 860,
+    plateLimit: 540,
+    conductivity: 3.6,
+    density: 2600,
+    specificHeat: 880,
+    modulus: 1050,
+    price: 5,
+    mass: 0.33,
   },
 } as const satisfies Record<string, PadEntry>;
-
-export type PadId = keyof typeof PADS;
-export const PAD_IDS = Object.keys(PADS) as [PadId, ...PadId[]];
 
 /** Highest friction coefficient of a pad, 1. */
 export const nominalFriction = (pad: PadEntry) => Math.max(...pad.friction.map(([, value]) => value));

@@ -1,0 +1,29 @@
+export { BrakingState } from './brakingState';
+export {
+  type AxleForce,
+  type BrakeChain,
+  type BrakeKind,
+  behindValve,
+  type Cylinders,
+  frontPush,
+  kneeAt,
+  type Pressures,
+  pedalFor,
+  pressuresAt,
+  pushAt,
+  pushFor,
+} from './chain';
+export { type Clearance, type WheelFit, wheelClearances } from './fit';
+export { padPressure, shoeFactor, torquePerPressure, wheelGain } from './gains';
+export {
+  type Chassis,
+  frontLoad,
+  idealFrontShare,
+  loaded,
+  lockingPoint,
+  type PlacedMass,
+  rearLoad,
+  wheelLoads,
+} from './loads';
+export { padTaper, pistonArea } from './taper';
+export { closingVolume, PedalTravel, vapourVolume, volumePerPressure } from './travel';
