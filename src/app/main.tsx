@@ -18,6 +18,7 @@ applyTheme();
 const car = async () => ({ Component: (await import('./editors/CarPage')).CarPage });
 const circuit = async () => ({ Component: (await import('./editors/CircuitPage')).CircuitPage });
 const plan = async () => ({ Component: (await import('./editors/PlanPage')).PlanPage });
+const garage = async () => ({ Component: (await import('./garage/GaragePage')).GaragePage });
 const inside = async () => ({ Component: (await import('./inside/InsidePage')).InsidePage });
 const library = async () => ({ Component: (await import('./library/LibraryPage')).LibraryPage });
 
@@ -37,6 +38,7 @@ async function start(root: HTMLElement): Promise<void> {
       hydrateFallbackElement: <div />,
       children: [
         { path: '/', element: <WorkbenchPage /> },
+        { path: '/garage/:tab?', lazy: garage },
         { path: '/car/:id?', lazy: car },
         { path: '/circuit/:id?', lazy: circuit },
         { path: '/plan/:id?', lazy: plan },

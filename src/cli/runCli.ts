@@ -8,6 +8,7 @@ import {
   networkDocument,
   type Problem,
   type Project,
+  partsJsonSchema,
   projectJsonSchema,
   projectProblems,
   readProject,
@@ -31,7 +32,7 @@ const USAGE = `kettle: brake temperatures without a browser
   kettle network FILE [--plan ID] [--wheel frontLeft]
                                   print one wheel's heat network with all that acts on it, to be integrated elsewhere
   kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is
-  kettle schema                   print the JSON Schema of the project file
+  kettle schema [parts]           print the JSON Schema of the project file, or of a file of parts
 
 "-" is standard input or standard output.
 `;
@@ -50,7 +51,7 @@ export function runCli(args: readonly string[], print: (text: string) => void): 
       print(writeProject(demoProject));
       return 0;
     case 'schema':
-      print(`${JSON.stringify(projectJsonSchema(), null, 2)}\n`);
+      print(`${JSON.stringify(rest[0] === 'parts' ? partsJsonSchema() : projectJsonSchema(), null, 2)}\n`);
       return 0;
     case 'check':
       return check(rest, print);

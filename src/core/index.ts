@@ -1,7 +1,7 @@
 export * from './air';
 export * from './brake';
 export * from './circuit';
-export { ZERO_CELSIUS } from './constants';
+export { STANDARD_GRAVITY, ZERO_CELSIUS } from './constants';
 export * from './drive';
 export * from './force';
 export * from './heat';

@@ -4,10 +4,11 @@ import {
   type Chassis,
   type Cylinders,
   loaded,
+  naturalShare,
   padTaper,
   pistonArea,
-  torquePerPressure,
   type WheelFit,
+  withShare,
 } from '../core';
 import type { AxleBrakes } from './axleSchema';
 import type { Car } from './carSchema';
@@ -107,27 +108,7 @@ export function chainOf(car: Car, parts: readonly Part[] = []): BrakeChain {
     front,
     rear,
   };
-  if (car.frontSharePercent === null) return chain;
-  const wanted = car.frontSharePercent / 100;
-  const own = naturalShare(chain);
-  return {
-    ...chain,
-    front: { ...front, correction: wanted / own },
-    rear: { ...rear, correction: (1 - wanted) / (1 - own) },
-  };
-}
-
-/** Front share of the parts with warm pads, under the valve's knee, before any correction. */
-function naturalShare({ cylinders, front, rear }: BrakeChain): number {
-  const torque = (axle: AxleForce) => torquePerPressure({ ...axle, correction: 1 }, axle.nominalFriction);
-  const [pushFront, pushRear] =
-    cylinders.kind === 'pair'
-      ? [cylinders.frontPush / cylinders.frontArea, (1 - cylinders.frontPush) / cylinders.rearArea]
-      : [1, 1];
-  const a = torque(front) * pushFront;
-  const b = torque(rear) * pushRear;
-  // A bar all the way to one side still leaves a hair to the other, so that a typed share can be met.
-  return Math.min(0.999, Math.max(0.001, a / (a + b)));
+  return car.frontSharePercent === null ? chain : withShare(chain, car.frontSharePercent / 100);
 }
 
 /** Front share of a car's braking with warm pads, under the valve's knee, %. */

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { type DayResult, RECORDED_PARTS, type RecordedPart } from '../core';
-import { namedWheels, nine, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './results';
+import { FORCE_COLUMNS, namedWheels, nine, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './results';
 import type { Setup } from './toCore';
 import { METRIC, type Quantity, toShown, type UnitChoice, unitOf } from './units';
 import { celsius } from './wording';
@@ -20,7 +20,9 @@ export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = ME
     'kind',
     'stop',
     'place',
-    ...STOP_COLUMNS.map(([, title, quantity]) => heading(title, quantity, units)),
+    ...[...STOP_COLUMNS, ...FORCE_COLUMNS].map(([, title, quantity]) => heading(title, quantity, units)),
+    'nearer to locking',
+    'limited by',
     ...wheels.flatMap(([, words]) =>
       WHEEL_COLUMNS.map(([, title, quantity]) => heading(`${capital(words)} ${title}`, quantity, units)),
     ),
@@ -33,7 +35,9 @@ export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = ME
       row.kind,
       row.stop,
       row.name,
-      ...STOP_COLUMNS.map(([key, , quantity]) => shown(row[key], quantity)),
+      ...[...STOP_COLUMNS, ...FORCE_COLUMNS].map(([key, , quantity]) => shown(row[key], quantity)),
+      row.locksFirst,
+      row.limit,
       ...wheels.flatMap(([wheel]) =>
         WHEEL_COLUMNS.map(([key, , quantity]) => shown(row.wheels[wheel][key], quantity)),
       ),
@@ -58,6 +62,16 @@ const TRACE_TITLES: Readonly<Record<RecordedPart, string>> = {
   hose: 'hose fluid',
 };
 
+/** Series of what the foot feels: heading, quantity, and from SI to the stored unit. */
+const TRACE_FORCES: readonly (readonly [keyof DayResult['record']['force'], string, Quantity, number])[] = [
+  ['pedal', 'pedal force', 'force', 1],
+  ['frontPressure', 'front line pressure', 'pressure', 1e-5],
+  ['rearPressure', 'rear line pressure', 'pressure', 1e-5],
+  ['travel', 'pedal travel', 'smallLength', 1000],
+  ['share', 'front share of braking', 'percent', 100],
+  ['ideal', 'ideal front share', 'percent', 100],
+];
+
 /** Every computed sample of the day as CSV, units in the header. */
 export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
   const degree = unitOf('temperature', units);
@@ -70,6 +84,7 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
     'lap',
     `distance in the lap (${length.label})`,
     'stop',
+    ...TRACE_FORCES.map(([, title, quantity]) => heading(title, quantity, units)),
     ...wheels.flatMap(([, words]) =>
       RECORDED_PARTS.map((part) => `${words} ${TRACE_TITLES[part]} (${degree.label})`),
     ),
@@ -82,6 +97,9 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
       record.lap[i] >= 0 ? record.lap[i] + 1 : leg.kind,
       nine(toShown(record.distance[i], length)),
       record.stop[i] < 0 ? '' : record.stop[i] + 1,
+      ...TRACE_FORCES.map(([key, , quantity, stored]) =>
+        nine(toShown(record.force[key][i] * stored, unitOf(quantity, units))),
+      ),
       ...wheels.flatMap(([wheel]) =>
         RECORDED_PARTS.map((part) => nine(toShown(celsius(record.wheels[wheel][part][i]), degree))),
       ),

@@ -23,6 +23,10 @@ const TOPICS: readonly Topic[] = [
   'glaze',
   'outlook',
   'audit',
+  'pedal',
+  'travel',
+  'balance',
+  'fade',
 ];
 const base = setupOf(demoProject);
 const drums: Setup = {

@@ -9,6 +9,7 @@ import {
 import type { AxleBrakes } from './axleSchema';
 import { CALIPER_BODIES, PISTONS, ROTOR_MATERIALS, SHIMS } from './catalogue';
 import { chassisOf, frontSharePercent } from './chain';
+import { FORCE_TOPICS, type ForceTopic } from './forceExplanations';
 import { fluidOf, isBuiltIn, padOf } from './shelf';
 import { dayInput, fluidBoilingPointC, fluidWater, type Setup } from './toCore';
 import { formatQuantity, type UnitChoice } from './units';
@@ -42,9 +43,10 @@ export type Topic =
   | 'crack'
   | 'glaze'
   | 'outlook'
-  | 'audit';
+  | 'audit'
+  | ForceTopic;
 
-interface Facts {
+export interface Facts {
   readonly setup: Setup;
   readonly result: DayResult;
   readonly axle: AxleName;
@@ -52,7 +54,7 @@ interface Facts {
   readonly wheel: WheelName;
   readonly units: UnitChoice;
 }
-type Input = readonly [string, string];
+export type Input = readonly [string, string];
 
 /** Explains one result of one axle. */
 export function explain(
@@ -145,6 +147,7 @@ const caliper = ({ brakes }: Facts): Input[] => [
 ];
 
 const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
+  ...FORCE_TOPICS,
   energy: (facts) => ({
     title: 'Heat of a stop',
     relation:

@@ -24,6 +24,7 @@ export { stopsCsv, tracesCsv } from './csv';
 export { explain, type Topic } from './explanations';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 export {
+  addParts,
   copyItem,
   deleteItem,
   deletionObstacle,
@@ -56,16 +57,22 @@ export {
   standLegSchema,
 } from './projectSchema';
 export {
+  type DocumentResult,
   issueProblem,
   LARGEST_FILE,
   type Problem,
+  partsJsonSchema,
   pathText,
   projectJsonSchema,
   type ReadResult,
+  type Refused,
+  readDocument,
   readProject,
+  writeParts,
   writeProject,
 } from './readProject';
 export {
+  FORCE_COLUMNS,
   networkDocument,
   resultDocument,
   STOP_COLUMNS,
@@ -92,9 +99,14 @@ export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } 
 export {
   celsius,
   clockText,
+  extraText,
+  fadeText,
+  LIMIT_WORDS,
+  limitText,
   marginText,
   momentText,
   PART_WORDS,
+  pedalText,
   temperatureText,
   UNCALIBRATED_NOTE,
   verdictText,

@@ -1,12 +1,14 @@
 import type { Car } from './carSchema';
+import { BUILT_IN } from './catalogue/shelf';
 import type { Circuit } from './circuitSchema';
+import type { Part } from './partSchema';
 import type { Plan, Project } from './projectSchema';
 
-/** The three lists of a project. */
-export type Shelf = 'cars' | 'circuits' | 'plans';
+/** The lists of a project. */
+export type Shelf = 'cars' | 'circuits' | 'plans' | 'parts';
 export type ItemOf<S extends Shelf> = Project[S][number];
 
-const NOUNS: Record<Shelf, string> = { cars: 'car', circuits: 'circuit', plans: 'plan' };
+const NOUNS: Record<Shelf, string> = { cars: 'car', circuits: 'circuit', plans: 'plan', parts: 'part' };
 
 function freshName(name: string, taken: readonly string[]): string {
   const base = name.replace(/ \(copy(?: \d+)?\)$/, '').slice(0, 66);
@@ -21,7 +23,7 @@ function freshName(name: string, taken: readonly string[]): string {
  * @param newId an id that is not in use
  */
 export function copyItem(project: Project, shelf: Shelf, id: string, newId: string): Project {
-  const list = project[shelf] as (Car | Circuit | Plan)[];
+  const list = project[shelf] as (Car | Circuit | Plan | Part)[];
   const index = list.findIndex((item) => item.id === id);
   if (index < 0) return project;
   const copy = {
@@ -36,12 +38,17 @@ export function copyItem(project: Project, shelf: Shelf, id: string, newId: stri
 }
 
 export function renameItem(project: Project, shelf: Shelf, id: string, name: string): Project {
-  const list = project[shelf] as (Car | Circuit | Plan)[];
+  const list = project[shelf] as (Car | Circuit | Plan | Part)[];
   return { ...project, [shelf]: list.map((item) => (item.id === id ? { ...item, name } : item)) };
 }
 
 /** Why an item cannot be deleted, in words; null when it can. */
 export function deletionObstacle(project: Project, shelf: Shelf, id: string): string | null {
+  if (shelf === 'parts') {
+    const fitted = project.cars.filter((car) => [car.front.pad, car.rear.pad, car.fluid.kind].includes(id));
+    if (fitted.length === 0) return null;
+    return `Fitted to ${fitted.map((car) => `“${car.name}”`).join(', ')}: fit another part there first.`;
+  }
   const list = project[shelf] as readonly { id: string }[];
   if (list.length === 1) return `A project keeps at least one ${NOUNS[shelf]}.`;
   if (shelf === 'plans') return null;
@@ -59,6 +66,20 @@ export function deleteItem(project: Project, shelf: Shelf, id: string): Project 
   if (shelf === 'plans' && project.selectedPlanId === id)
     return { ...next, selectedPlanId: next.plans[0].id };
   return next;
+}
+
+/**
+ * A project with parts added to its own. Whatever id is taken gets another, so that nothing is overwritten.
+ * @param newId ids that are not in use
+ */
+export function addParts(project: Project, parts: readonly Part[], newId: () => string): Project {
+  const taken = new Set([...project.parts.map((part) => part.id), ...BUILT_IN.map((part) => part.id)]);
+  const added = parts.map((part) => {
+    const id = taken.has(part.id) ? newId() : part.id;
+    taken.add(id);
+    return { ...part, id };
+  });
+  return { ...project, parts: [...project.parts, ...added] };
 }
 
 /** A project with one item replaced by another of the same id. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { migrate } from './migrate';
+import { PARTS_FORMAT, type Part, partsFileSchema } from './partSchema';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './projectSchema';
 
 /** Something wrong with a project: where, what, and how grave. */
@@ -10,9 +11,13 @@ export interface Problem {
   readonly severity: 'error' | 'warning';
 }
 
-export type ReadResult =
-  | { readonly ok: true; readonly project: Project }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
+export interface Refused {
+  readonly ok: false;
+  readonly problems: readonly Problem[];
+}
+export type ReadResult = { readonly ok: true; readonly project: Project } | Refused;
+/** A file that is either a project or parts. */
+export type DocumentResult = ReadResult | { readonly ok: true; readonly parts: readonly Part[] };
 
 /** Largest project file that is read, bytes. */
 export const LARGEST_FILE = 25 * 1024 * 1024;
@@ -26,7 +31,7 @@ export function pathText(path: readonly PropertyKey[]): string {
   );
 }
 
-const failure = (message: string, path = ''): ReadResult => ({
+const failure = (message: string, path = ''): Refused => ({
   ok: false,
   problems: [{ path, message, severity: 'error' }],
 });
@@ -51,18 +56,38 @@ function poisonedPath(value: unknown, path: PropertyKey[] = []): string | null {
   return null;
 }
 
+/** JSON text as a value, or what is wrong with it. */
+function parsed(text: string, expected: string): { readonly value: unknown } | Refused {
+  if (text.trim() === '') return failure(`The file is empty. ${expected} was expected.`);
+  try {
+    return { value: JSON.parse(text) };
+  } catch (error) {
+    return failure(`The file is not JSON: it breaks${breakPlace(text, error)}. ${expected} was expected.`);
+  }
+}
+
 /** Reads a project from JSON text: everything wrong is said with its path, and nothing is half taken over. */
 export function readProject(text: string): ReadResult {
-  if (text.trim() === '') return failure('The file is empty. A project exported from here was expected.');
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (error) {
-    return failure(
-      `The file is not JSON: it breaks${breakPlace(text, error)}. A project exported from here was expected.`,
-    );
-  }
-  return readProjectValue(value);
+  const json = parsed(text, 'A project exported from here');
+  return 'value' in json ? readProjectValue(json.value) : json;
+}
+
+/** Reads a project or a file of parts, whichever the text is. */
+export function readDocument(text: string): DocumentResult {
+  const json = parsed(text, 'A project or parts exported from here');
+  if (!('value' in json)) return json;
+  const format = (json.value as { format?: unknown } | null)?.format;
+  if (format !== PARTS_FORMAT) return readProjectValue(json.value);
+  const poisoned = poisonedPath(json.value);
+  if (poisoned) return failure('The key is not allowed in a file of parts.', poisoned);
+  const read = partsFileSchema.safeParse(json.value, { reportInput: true });
+  if (!read.success) return { ok: false, problems: read.error.issues.map(issueProblem) };
+  return { ok: true, parts: read.data.parts };
+}
+
+/** Parts as a file's text, to be read back by `readDocument`. */
+export function writeParts(parts: readonly Part[]): string {
+  return `${JSON.stringify({ format: PARTS_FORMAT, version: 1, parts }, null, 2)}\n`;
 }
 
 /** The same for parsed data. */
@@ -83,9 +108,9 @@ export function readProjectValue(value: unknown): ReadResult {
       'version',
     );
   }
-  const parsed = projectSchema.safeParse(migrate(value as Record<string, unknown>), { reportInput: true });
-  if (parsed.success) return { ok: true, project: parsed.data };
-  return { ok: false, problems: parsed.error.issues.map(issueProblem) };
+  const read = projectSchema.safeParse(migrate(value as Record<string, unknown>), { reportInput: true });
+  if (read.success) return { ok: true, project: read.data };
+  return { ok: false, problems: read.error.issues.map(issueProblem) };
 }
 
 /** A schema's complaint as a problem in the words used everywhere. */
@@ -126,6 +151,14 @@ function kindOf(input: unknown): string {
 /** The project as JSON text, to be read back by `readProject`. */
 export function writeProject(project: Project): string {
   return `${JSON.stringify(project, null, 2)}\n`;
+}
+
+/** The published JSON Schema of a file of parts. */
+export function partsJsonSchema(): object {
+  return {
+    title: 'Fervent Kettle parts',
+    ...z.toJSONSchema(partsFileSchema, { target: 'draft-2020-12', unrepresentable: 'any' }),
+  };
 }
 
 /** The published JSON Schema of the project file, made from the same source that checks it. */

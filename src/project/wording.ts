@@ -140,9 +140,9 @@ export function marginText(margin: Margin | ForceMargin, units: UnitChoice): str
 
 /** What limits a stop, in words. */
 export const LIMIT_WORDS: Readonly<Record<StopLimit, string>> = {
-  tyres: 'the tyres and the driver',
-  pedal: 'the driver’s force',
-  travel: 'the pedal’s travel',
+  tyres: 'tyres',
+  pedal: 'driver’s force',
+  travel: 'pedal travel',
   fade: 'fade',
   cold: 'cold pads',
 };

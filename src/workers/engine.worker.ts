@@ -1,6 +1,22 @@
 import * as Comlink from 'comlink';
-import { type Corner, type DayInput, type DayResult, type Outlook, outlook, simulateDay } from '../core';
-import { type ReadResult, readProject } from '../project';
+import {
+  balanceSweep,
+  type Corner,
+  coldStop,
+  type DayInput,
+  type DayResult,
+  failureCases,
+  hotStop,
+  type Outlook,
+  outlook,
+  type ProcedureResult,
+  type RepeatedStops,
+  repeatedStops,
+  simulateDay,
+} from '../core';
+import { type DocumentResult, readDocument } from '../project';
+
+export type Procedures = Readonly<Record<'cold' | 'hot' | 'repeated', ProcedureResult>>;
 
 /** Everything heavy the page asks for. */
 const engine = {
@@ -21,8 +37,15 @@ const engine = {
   outlook(input: DayInput, session: number): Outlook {
     return outlook(input, session);
   },
-  readProject(text: string): ReadResult {
-    return readProject(text);
+  /** The day with other front shares. */
+  balanceSweep,
+  /** Stops on a straight road, as the rules want them or in a row. */
+  procedures(input: DayInput, topSpeed: number, repeated: RepeatedStops): Procedures {
+    return { cold: coldStop(input), hot: hotStop(input, topSpeed), repeated: repeatedStops(input, repeated) };
+  },
+  failures: failureCases,
+  readDocument(text: string): DocumentResult {
+    return readDocument(text);
   },
 };
 export type Engine = typeof engine;

@@ -50,7 +50,7 @@ class SilentWorker extends EventTarget {
 describe('EngineClient', () => {
   afterEach(() => vi.useRealTimers());
   const simulate = (client: EngineClient) =>
-    client.call((engine) => engine.readProject('{}') as Promise<unknown>);
+    client.call((engine) => engine.readDocument('{}') as Promise<unknown>);
 
   it('fails what waits when the worker dies, and starts a new one for the next call', async () => {
     const workers: SilentWorker[] = [];
@@ -77,7 +77,7 @@ describe('EngineClient', () => {
     });
     const abort = new AbortController();
     const outcome = expect(
-      client.call((engine) => engine.readProject('{}') as Promise<unknown>, abort.signal),
+      client.call((engine) => engine.readDocument('{}') as Promise<unknown>, abort.signal),
     ).rejects.toThrow('cancelled');
     abort.abort();
     await outcome;

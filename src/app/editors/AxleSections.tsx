@@ -168,6 +168,7 @@ function PadSection({ editing, axle }: AxleProps) {
       />
       {field('padAreaCm2')}
       {field('padThicknessMm')}
+      {field('newPadMm')}
       {!brakes.drum && field('plateThicknessMm')}
       <SelectField
         label="Shim or cap"

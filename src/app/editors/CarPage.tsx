@@ -1,4 +1,4 @@
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { choices, fluidBoilingPointC, fluidOf, fluidWater, formatQuantity } from '../../project';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
@@ -60,28 +60,20 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
           'rollingRadiusMm',
         ].map((key) => field('tyres', key))}
       </Section>
-      <Section title="Braking">
+      <Section
+        title="Braking"
+        note={
+          <>
+            Pedal, cylinders, calipers, balance, energy recovery and fit are in the{' '}
+            <Link className="underline" to="/garage">
+              garage
+            </Link>
+            , for the car of the selected plan.
+          </>
+        }
+      >
         {field('frontSharePercent')}
         {field('innerReliefPercent')}
-        <SelectField
-          label="Energy recovery"
-          value={car.recovery ? car.recovery.axle : 'none'}
-          options={[
-            ['none', 'None'],
-            ['front', 'At the front'],
-            ['rear', 'At the rear'],
-          ]}
-          onChange={(axle) =>
-            editing.set(
-              ['recovery'],
-              axle === 'none' ? null : { powerKw: 60, lowestSpeedKmh: 12, ...car.recovery, axle },
-              'Energy recovery',
-            )
-          }
-          note="An electric motor that brakes one axle and spares its friction brakes."
-        />
-        {car.recovery && field('recovery', 'powerKw')}
-        {car.recovery && field('recovery', 'lowestSpeedKmh')}
       </Section>
       <Section title="Brake fluid">
         <SelectField

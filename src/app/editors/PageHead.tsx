@@ -3,10 +3,11 @@ import { type ItemOf, type Shelf, setupOf } from '../../project';
 import { useProject, useStore } from '../state/context';
 import { VerdictStrip } from './VerdictStrip';
 
-const WORDS = { cars: 'Car', circuits: 'Circuit', plans: 'Plan' } as const;
+type Headed = Exclude<Shelf, 'parts'>;
+const WORDS: Record<Headed, string> = { cars: 'Car', circuits: 'Circuit', plans: 'Plan' };
 
 /** Name of what is edited, and whether the selected plan uses it. */
-export function PageHead<S extends Shelf>({ shelf, item }: { shelf: S; item: ItemOf<S> }) {
+export function PageHead<S extends Headed>({ shelf, item }: { shelf: S; item: ItemOf<S> }) {
   const project = useProject();
   const store = useStore();
   const setup = setupOf(project);

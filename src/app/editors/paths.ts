@@ -5,11 +5,17 @@ import {
   type FieldInfo,
   type FieldLimits,
   fieldInfo,
+  partSchema,
   planSchema,
   type Shelf,
 } from '../../project';
 
-export const SCHEMAS = { cars: carSchema, circuits: circuitSchema, plans: planSchema } as const;
+export const SCHEMAS = {
+  cars: carSchema,
+  circuits: circuitSchema,
+  plans: planSchema,
+  parts: partSchema,
+} as const;
 
 export type Path = readonly (string | number)[];
 
@@ -30,6 +36,14 @@ export function setAt(value: unknown, path: Path, next: unknown): unknown {
   return copy;
 }
 
+/** What stands under a key; of a choice, what the first option that has the key says of it. */
+function inner(at: z.ZodType, key: string): z.ZodType | undefined {
+  if (at instanceof z.ZodArray) return at.element as z.ZodType;
+  if (at instanceof z.ZodObject) return at.shape[key];
+  if (!(at instanceof z.ZodDiscriminatedUnion)) return undefined;
+  return (at.options as z.ZodType[]).map((option) => inner(option, key)).find((found) => found);
+}
+
 /** The schema at a path of names and indices. */
 function schemaAt(
   schema: z.ZodType,
@@ -38,10 +52,9 @@ function schemaAt(
   let at: z.ZodType = schema;
   for (const key of path) {
     if (at instanceof z.ZodNullable) at = at.unwrap() as z.ZodType;
-    const next =
-      at instanceof z.ZodArray ? at.element : at instanceof z.ZodObject ? at.shape[key] : undefined;
+    const next = inner(at, key);
     if (!next) return null;
-    at = next as z.ZodType;
+    at = next;
   }
   const nullable = at instanceof z.ZodNullable;
   return { schema: nullable ? ((at as z.ZodNullable).unwrap() as z.ZodType) : at, nullable };

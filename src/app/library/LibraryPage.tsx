@@ -18,7 +18,8 @@ import { undoToast } from '../components/undoToast';
 import { useProject, useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
 
-const SHELVES: readonly { shelf: Shelf; title: string; noun: string; to: string }[] = [
+type Listed = Exclude<Shelf, 'parts'>;
+const SHELVES: readonly { shelf: Listed; title: string; noun: string; to: string }[] = [
   { shelf: 'plans', title: 'Plans', noun: 'plan', to: '/plan' },
   { shelf: 'cars', title: 'Cars', noun: 'car', to: '/car' },
   { shelf: 'circuits', title: 'Circuits', noun: 'circuit', to: '/circuit' },

@@ -1,6 +1,6 @@
 import { Dialog } from 'radix-ui';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useRef, useState } from 'react';
-import type { Problem } from '../../project';
+import { addParts, type Problem } from '../../project';
 import { undoToast } from '../components/undoToast';
 import { useEngine, useStore } from '../state/context';
 import { importFile, problemLines } from './files';
@@ -23,7 +23,16 @@ export function ImportTarget({ children }: { children: ReactNode }) {
       importFile(
         file,
         engine,
-        (project) => {
+        (found) => {
+          if ('parts' in found) {
+            const { parts } = found;
+            const undo = store.edit(`Imported ${file.name}`, (p) =>
+              addParts(p, parts, () => crypto.randomUUID()),
+            );
+            undoToast(`Added ${parts.length} part${parts.length === 1 ? '' : 's'} to the shelf`, undo);
+            return;
+          }
+          const { project } = found;
           const undo = store.edit(`Imported ${file.name}`, () => project);
           undoToast(`Imported “${project.name}” in place of the project before it`, undo);
         },

@@ -1,4 +1,14 @@
-import { Activity, CarFront, ClipboardList, LibraryBig, Redo2, Route, ScanLine, Undo2 } from 'lucide-react';
+import {
+  Activity,
+  CarFront,
+  ClipboardList,
+  LibraryBig,
+  Redo2,
+  Route,
+  ScanLine,
+  Undo2,
+  Wrench,
+} from 'lucide-react';
 import { Suspense, useEffect } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -14,6 +24,7 @@ import { SaveNotice } from './SaveNotice';
 const PAGES = [
   { to: '/', name: 'Workbench', icon: Activity },
   { to: '/inside', name: 'Inside', icon: ScanLine },
+  { to: '/garage', name: 'Garage', icon: Wrench },
   { to: '/car', name: 'Car', icon: CarFront },
   { to: '/circuit', name: 'Circuit', icon: Route },
   { to: '/plan', name: 'Plan', icon: ClipboardList },

@@ -1,5 +1,5 @@
 import { toast } from 'sonner';
-import { LARGEST_FILE, type Problem, type Project, type ReadResult } from '../../project';
+import { type DocumentResult, LARGEST_FILE, type Problem, type Refused } from '../../project';
 import type { EngineClient } from '../../workers';
 
 /** Offers text as a file. */
@@ -23,13 +23,13 @@ export function fileName(name: string, ending: string): string {
   return `${plain || 'fervent-kettle'}${ending}`;
 }
 
-const failed = (message: string): ReadResult => ({
+const failed = (message: string): Refused => ({
   ok: false,
   problems: [{ path: '', message, severity: 'error' }],
 });
 
-/** Reads a dropped or chosen file as a project; parsing and checking happen in the worker. */
-export async function readProjectFile(file: File, engine: EngineClient): Promise<ReadResult> {
+/** Reads a dropped or chosen file as a project or parts; parsing and checking happen in the worker. */
+async function readFile(file: File, engine: EngineClient): Promise<DocumentResult> {
   if (file.size > LARGEST_FILE) {
     return failed(
       `The file has ${Math.round(file.size / 1e6)} MB; a project has at most ${Math.round(LARGEST_FILE / 1e6)} MB. It was not read.`,
@@ -42,7 +42,7 @@ export async function readProjectFile(file: File, engine: EngineClient): Promise
     return failed('The file could not be read. Was it moved or is it a folder?');
   }
   // Comlink spreads a union of promises; it is one promise of a union.
-  return engine.call((remote) => remote.readProject(text) as Promise<ReadResult>);
+  return engine.call((remote) => remote.readDocument(text) as Promise<DocumentResult>);
 }
 
 /** Problems as the few lines a message has room for. */
@@ -57,12 +57,12 @@ export function problemLines(problems: readonly Problem[]): string[] {
 export async function importFile(
   file: File,
   engine: EngineClient,
-  take: (project: Project) => void,
+  take: (found: Extract<DocumentResult, { ok: true }>) => void,
   refuse: (name: string, problems: readonly Problem[]) => void,
 ): Promise<void> {
   try {
-    const read = await readProjectFile(file, engine);
-    if (read.ok) take(read.project);
+    const read = await readFile(file, engine);
+    if (read.ok) take(read);
     else refuse(file.name, read.problems);
   } catch (error) {
     toast.error((error as Error).message);

@@ -1,8 +1,12 @@
 import { memo } from 'react';
-import { AXLES, type AxleName, type LimitedPart, type Margin } from '../../core';
+import { AXLES, type AxleName, type ForceMargin, type LimitedPart, type Margin } from '../../core';
 import {
   celsius,
+  extraText,
+  fadeText,
   formatQuantity,
+  LIMIT_WORDS,
+  limitText,
   marginText,
   momentText,
   PART_WORDS,
@@ -81,11 +85,70 @@ export const MarginBoard = memo(function MarginBoard({
               ))}
             </tr>
           ))}
+          {computed.result.forceMargins.map((margin) => (
+            <tr key={margin.part} className="border-t border-rule/60 align-top">
+              <th className="py-1.5 pr-2 text-left font-[520] narrow" title={PART_WORDS[margin.part].means}>
+                {margin.part === 'pedal' ? 'Pedal force' : 'Pedal travel'}{' '}
+                <How topic={margin.part} computed={computed} name={`the pedal ${margin.part}`} />
+              </th>
+              <td className="py-1.5 pl-1" colSpan={2}>
+                <FootGauge margin={margin} computed={computed} units={units} onSelect={onSelect} />
+              </td>
+            </tr>
+          ))}
         </tbody>
       </table>
     </section>
   );
 });
+
+/** What is left of the driver's force or the pedal's travel, with the fade margin beside the force. */
+function FootGauge({
+  margin,
+  computed,
+  units,
+  onSelect,
+}: {
+  margin: ForceMargin;
+  computed: Computed;
+  units: UnitChoice;
+  onSelect: (selection: Selection) => void;
+}) {
+  const { fade } = computed.result;
+  const state = marginState(margin.share, margin.passed !== null);
+  const fill = state === 'gives-out' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
+  const width = Math.min(100, Math.max(0, (margin.worst / margin.limit) * BAR));
+  return (
+    <button
+      type="button"
+      className="block w-full text-left"
+      onClick={() => onSelect({ lap: margin.at.lap ?? 1, stop: Math.max(0, margin.at.stop), side: 'hotter' })}
+    >
+      <span className="flex items-center gap-1.5">
+        <StateMark kind={state} className="h-[13px] w-[13px]" />
+        <span className="relative h-[9px] flex-1 rounded-[2px] bg-sunk">
+          <span
+            className={`absolute inset-y-0 left-0 rounded-[2px] ${fill}`}
+            style={{ width: `${width}%` }}
+          />
+          <span className="absolute -inset-y-[3px] w-[1.5px] bg-ink" style={{ left: `${BAR}%` }} />
+        </span>
+      </span>
+      <span className="caption mt-0.5 block">
+        <span className="text-ink">{limitText(margin.part, margin.worst, units)}</span> of{' '}
+        {limitText(margin.part, margin.limit, units)}, {marginText(margin, units)},{' '}
+        {momentText(margin.at, computed.result)}
+        {margin.part === 'pedal' && fade && (
+          <span className="block text-ink">
+            Least fade margin {fadeText(fade.margin)} {momentText(fade.at, computed.result)}
+            {fade.margin < 0 &&
+              `, limited by ${LIMIT_WORDS[fade.limit]}: the stop runs ${extraText(fade.extraDistance, units)}`}
+          </span>
+        )}
+      </span>
+    </button>
+  );
+}
 
 /** The smaller margin of an axle's two wheels. */
 function find(computed: Computed, axle: AxleName, part: LimitedPart): Margin | null {

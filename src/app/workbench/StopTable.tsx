@@ -12,7 +12,9 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import { type AxleName, axleOf, distinctWheels, sideOf, type WheelName } from '../../core';
 import {
+  FORCE_COLUMNS,
   formatValue,
+  LIMIT_WORDS,
   type Quantity,
   STOP_COLUMNS,
   type StopRow,
@@ -55,12 +57,57 @@ const SHORT: Readonly<Record<string, string>> = {
   fluidC: 'fluid',
   biteFriction: 'bite',
   leastFriction: 'least',
+  pedalN: 'pedal',
+  pedalBiteN: 'bite',
+  pedalStayN: 'stays',
+  frontBar: 'front line',
+  rearBar: 'rear line',
+  travelMm: 'travel',
+  shareStartPercent: 'share start',
+  idealStartPercent: 'ideal start',
+  shareEndPercent: 'share end',
+  idealEndPercent: 'ideal end',
+  fadeMarginPercent: 'fade margin',
+  extraM: 'runs longer',
 };
-const DECIMALS: Partial<Record<keyof StopRow, number>> = { frontSharePercent: 0, rearSharePercent: 0 };
+const DECIMALS: Partial<Record<keyof StopRow, number>> = {
+  frontSharePercent: 0,
+  rearSharePercent: 0,
+  frontBar: 0,
+  rearBar: 0,
+  fadeMarginPercent: 0,
+};
+/** Car columns that stand in both views. */
+const ALWAYS: ReadonlySet<string> = new Set(['entryKmh', 'exitKmh', 'decelerationMs2', 'timeS', 'lengthM']);
+type View = 'heat' | 'force';
 type Column = ColumnDef<typeof features, StopRow>;
 
+const WORD_COLUMNS: Column[] = [
+  {
+    id: 'locksFirst',
+    accessorFn: (row) => row.locksFirst,
+    sortFn: 'basic',
+    header: () => (
+      <span title="Axle that is nearer to locking at the hardest instant">nearer to locking</span>
+    ),
+    cell: (cell) => String(cell.getValue()),
+  },
+  {
+    id: 'limit',
+    accessorFn: (row) => LIMIT_WORDS[row.limit],
+    sortFn: 'basic',
+    header: () => <span title="What would have to give more for a shorter stop">limited by</span>,
+    cell: (cell) => String(cell.getValue()),
+  },
+];
+
 /** Columns of the car, of the shown front and rear wheel, and of the air after the stop. */
-function columnsFor(units: UnitChoice, recovery: boolean, wheels: Readonly<Record<AxleName, WheelName>>) {
+function columnsFor(
+  view: View,
+  units: UnitChoice,
+  recovery: boolean,
+  wheels: Readonly<Record<AxleName, WheelName>>,
+) {
   const column = (
     id: string,
     key: string,
@@ -95,7 +142,12 @@ function columnsFor(units: UnitChoice, recovery: boolean, wheels: Readonly<Recor
     WHEEL_COLUMNS.map(([key, title, quantity]) =>
       column(`${axle} ${key}`, key, `${axle} ${title}`, quantity, (row) => row.wheels[wheels[axle]][key]),
     );
-  return [...car.slice(0, -2), ...ofWheel('front'), ...ofWheel('rear'), ...car.slice(-2)];
+  const force = FORCE_COLUMNS.map(([key, title, quantity]) =>
+    column(key, key, title, quantity, (row) => row[key]),
+  );
+  const fade = force.filter((c) => c.id === 'fadeMarginPercent');
+  if (view === 'force') return [...car.filter((c) => ALWAYS.has(String(c.id))), ...force, ...WORD_COLUMNS];
+  return [...car.slice(0, -2), ...fade, ...ofWheel('front'), ...ofWheel('rear'), ...car.slice(-2)];
 }
 
 /** Columns that begin the groups named over the heads. */
@@ -115,7 +167,11 @@ export const StopTable = memo(function StopTable({
   const recovery = setup.car.recovery !== null;
   const front = shownWheel(result, 'front', selection.side);
   const rear = shownWheel(result, 'rear', selection.side);
-  const columns = useMemo(() => columnsFor(units, recovery, { front, rear }), [units, recovery, front, rear]);
+  const [view, setView] = useState<View>('heat');
+  const columns = useMemo(
+    () => columnsFor(view, units, recovery, { front, rear }),
+    [view, units, recovery, front, rear],
+  );
   const apart = distinctWheels(result.record.wheels).length > 2;
   const named = (wheel: WheelName) => wheelWords(axleOf(wheel), apart ? sideOf(wheel) : 'both');
   const table = useTable({
@@ -132,7 +188,27 @@ export const StopTable = memo(function StopTable({
   }
   return (
     <section className="panel relative overflow-x-auto" aria-label="Stop list">
-      <p className="caption flex flex-wrap gap-x-3 px-2 pt-1">
+      <p className="caption flex flex-wrap items-center gap-x-3 px-2 pt-1">
+        <span className="flex gap-0.5" role="radiogroup" aria-label="Columns of the stop list">
+          {(
+            [
+              ['heat', 'Heat'],
+              ['force', 'Pedal and balance'],
+            ] as const
+          ).map(([id, name]) => (
+            // biome-ignore lint/a11y/useSemanticElements: a pair of buttons that look pressed
+            <button
+              key={id}
+              type="button"
+              role="radio"
+              aria-checked={view === id}
+              className={`btn min-h-[24px]! px-2 ${view === id ? 'bg-ink! text-ground!' : ''}`}
+              onClick={() => setView(id)}
+            >
+              {name}
+            </button>
+          ))}
+        </span>
         <span>
           Energy and power <How topic="energy" computed={computed} name="energy and power" />
         </span>
@@ -143,6 +219,22 @@ export const StopTable = memo(function StopTable({
           Temperatures <How topic="rotorFace" computed={computed} name="the face temperatures" />
         </span>
         <span>
+          Fade margin <How topic="fade" computed={computed} name="the fade margin" />
+        </span>
+        {view === 'force' && (
+          <>
+            <span>
+              Pedal <How topic="pedal" computed={computed} name="the pedal force" />
+            </span>
+            <span>
+              Travel <How topic="travel" computed={computed} name="the pedal travel" />
+            </span>
+            <span>
+              Front share <How topic="balance" computed={computed} name="the front share" />
+            </span>
+          </>
+        )}
+        <span>
           Friction µ at the first bite and at its least{' '}
           <How topic="friction" computed={computed} name="the friction" />
         </span>
@@ -152,30 +244,32 @@ export const StopTable = memo(function StopTable({
           Stops of lap {selection.lap}, with temperatures of one wheel of each axle
         </caption>
         <thead>
-          <tr className="text-[12px] text-dim">
-            <td colSpan={table.getAllLeafColumns().length - 2 * WHEEL_COLUMNS.length} />
-            <th
-              className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
-              colSpan={6}
-              scope="colgroup"
-            >
-              {named(front)} brake, {degree}
-            </th>
-            <th
-              className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
-              colSpan={6}
-              scope="colgroup"
-            >
-              {named(rear)} brake, {degree}
-            </th>
-            <th
-              className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
-              colSpan={2}
-              scope="colgroup"
-            >
-              air after
-            </th>
-          </tr>
+          {view === 'heat' && (
+            <tr className="text-[12px] text-dim">
+              <td colSpan={table.getAllLeafColumns().length - 2 * WHEEL_COLUMNS.length} />
+              <th
+                className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
+                colSpan={6}
+                scope="colgroup"
+              >
+                {named(front)} brake, {degree}
+              </th>
+              <th
+                className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
+                colSpan={6}
+                scope="colgroup"
+              >
+                {named(rear)} brake, {degree}
+              </th>
+              <th
+                className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
+                colSpan={2}
+                scope="colgroup"
+              >
+                air after
+              </th>
+            </tr>
+          )}
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id} className="border-b border-rule align-bottom">
               <th className="sticky left-0 z-10 bg-panel px-2 py-1.5 text-left font-[600]" colSpan={2}>

@@ -22,13 +22,14 @@ describe('what the charts take from a result', () => {
 
   it('draws a power whose area is the heat of the lap', () => {
     for (const axle of ['front', 'rear'] as const) {
-      const { trace } = result.laps[3];
+      const { trace, forces } = result.laps[3];
       const power = axlePower(result, 4, axle);
       let heat = 0;
       for (let i = 0; i < trace.time.length - 1; i++)
         heat += power[i] * 1000 * (trace.time[i + 1] - trace.time[i]);
-      const made = axle === 'front' ? trace.frontHeat : trace.rearHeat;
-      expect(heat).toBeCloseTo(made[made.length - 1], 3);
+      const made = forces.reduce((sum, f) => sum + (axle === 'front' ? f.frontHeat : f.rearHeat), 0);
+      // Brakings too short to be a stop are shared as planned; all but a thousandth is in stops.
+      expect(Math.abs(heat / made - 1)).toBeLessThan(1e-3);
     }
   });
 

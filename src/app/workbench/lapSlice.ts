@@ -12,15 +12,24 @@ export function lapSamples(result: DayResult, lapNumber: number): readonly [from
   return [from, to];
 }
 
-/** Brake power of one axle along a lap, kW at each interval of its trace. */
+/** Brake power of one axle along a lap, kW at each interval of its trace, as the friction of each stop shared it. */
 export function axlePower(result: DayResult, lapNumber: number, axle: AxleName): Float64Array {
-  const { trace } = result.laps[lapNumber - 1];
-  const heat = axle === 'front' ? trace.frontHeat : trace.rearHeat;
-  const n = trace.time.length - 1;
+  const { trace, forces } = result.laps[lapNumber - 1];
+  const { frontHeat, rearHeat, time } = trace;
+  const planned = axle === 'front' ? frontHeat : rearHeat;
+  const n = time.length - 1;
   const power = new Float64Array(n + 1);
+  const share = new Float64Array(n + 1).fill(-1);
+  trace.stops.forEach((stop, k) => {
+    const { frontHeat: front, rearHeat: rear } = forces[k];
+    const own = front + rear > 0 ? (axle === 'front' ? front : rear) / (front + rear) : 0;
+    share.fill(own, stop.startIndex, stop.endIndex);
+  });
   for (let i = 0; i < n; i++) {
-    const dt = trace.time[i + 1] - trace.time[i];
-    power[i] = dt > 0 ? (heat[i + 1] - heat[i]) / dt / 1000 : 0;
+    const dt = time[i + 1] - time[i];
+    if (dt <= 0) continue;
+    const all = frontHeat[i + 1] - frontHeat[i] + rearHeat[i + 1] - rearHeat[i];
+    power[i] = (share[i] < 0 ? planned[i + 1] - planned[i] : share[i] * all) / dt / 1000;
   }
   return power;
 }

@@ -25,5 +25,6 @@ export {
   rearLoad,
   wheelLoads,
 } from './loads';
+export { clicksFor, naturalShare, nominalShare, withShare } from './share';
 export { padTaper, pistonArea } from './taper';
 export { closingVolume, PedalTravel, vapourVolume, volumePerPressure } from './travel';

@@ -1,3 +1,4 @@
+export { type BalanceSweep, balanceSweep } from './balanceSweep';
 export { type Failure, type FailureCase, failureCases, failuresOf, MODEST } from './failure';
 export {
   flowsAt,

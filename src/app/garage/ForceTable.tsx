@@ -1,0 +1,51 @@
+import type { ReactNode } from 'react';
+
+/** A column of a table of stops: heading, what it holds, and what the heading means. */
+export interface ForceColumn<T> {
+  readonly head: ReactNode;
+  readonly means: string;
+  readonly cell: (row: T, index: number) => ReactNode;
+}
+
+/** A plain table with its meaning in the titles of its heads. */
+export function ForceTable<T>({
+  caption,
+  rows,
+  columns,
+  nameOf,
+}: {
+  caption: string;
+  rows: readonly T[];
+  columns: readonly ForceColumn<T>[];
+  nameOf: (row: T, index: number) => string;
+}) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse text-right text-[13px] narrow">
+        <caption className="sr-only">{caption}</caption>
+        <thead>
+          <tr className="border-b border-rule align-bottom">
+            <th className="px-2 py-1.5 text-left font-[600]">Stop</th>
+            {columns.map((column) => (
+              <th key={column.means} className="px-1.5 py-1.5 font-[600] leading-tight" title={column.means}>
+                {column.head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => (
+            <tr key={nameOf(row, i)} className="border-b border-rule/60 last:border-0">
+              <th className="max-w-[170px] truncate px-2 py-1 text-left font-[520]">{nameOf(row, i)}</th>
+              {columns.map((column) => (
+                <td key={column.means} className="px-1.5 py-1">
+                  {column.cell(row, i)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,76 @@
+import { lazy, Suspense, useEffect } from 'react';
+import { NavLink, useParams } from 'react-router';
+import { type Editing, useItem } from '../editors/useItem';
+import { VerdictStrip } from '../editors/VerdictStrip';
+import { useSetup } from '../state/context';
+import { ChainTab } from './ChainTab';
+
+const BalanceTab = lazy(() => import('./BalanceTab').then((m) => ({ default: m.BalanceTab })));
+const PedalTab = lazy(() => import('./PedalTab').then((m) => ({ default: m.PedalTab })));
+const FailureTab = lazy(() => import('./FailureTab').then((m) => ({ default: m.FailureTab })));
+const FitTab = lazy(() => import('./FitTab').then((m) => ({ default: m.FitTab })));
+const ProcedureTab = lazy(() => import('./ProcedureTab').then((m) => ({ default: m.ProcedureTab })));
+const PartsTab = lazy(() => import('./PartsTab').then((m) => ({ default: m.PartsTab })));
+
+export interface TabProps {
+  readonly editing: Editing<'cars'>;
+}
+
+const TABS = [
+  { path: 'chain', name: 'Foot to tyre', view: ChainTab },
+  { path: 'balance', name: 'Loads and balance', view: BalanceTab },
+  { path: 'pedal', name: 'Pedal and fade', view: PedalTab },
+  { path: 'failure', name: 'If something fails', view: FailureTab },
+  { path: 'fit', name: 'Does it fit', view: FitTab },
+  { path: 'procedures', name: 'Test procedures', view: ProcedureTab },
+  { path: 'parts', name: 'Parts shelf', view: PartsTab },
+] as const;
+
+/** The brake system of the selected plan's car: what it is made of and what it makes of a foot. */
+export function GaragePage() {
+  const setup = useSetup();
+  const { tab = 'chain' } = useParams();
+  const editing = useItem('cars', setup.car.id);
+  const found = TABS.find((t) => t.path === tab);
+  useEffect(() => {
+    document.title = `${found?.name ?? 'Garage'} · ${setup.car.name} · Fervent Kettle`;
+  }, [found, setup.car.name]);
+  if (!editing) return null;
+  const View = found?.view;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
+        <div className="min-w-0">
+          <p className="caption">Garage</p>
+          <h1 className="truncate text-[22px] leading-tight" title={setup.car.name}>
+            {setup.car.name}
+          </h1>
+        </div>
+        <VerdictStrip />
+      </header>
+      <nav aria-label="Garage" className="flex gap-0.5 overflow-x-auto border-b border-rule">
+        {TABS.map(({ path, name }) => (
+          <NavLink
+            key={path}
+            to={`/garage/${path}`}
+            className={`-mb-px whitespace-nowrap border-b-2 px-2.5 py-1.5 font-[540] ${
+              path === tab ? 'border-act text-ink' : 'border-transparent text-dim hover:text-ink'
+            }`}
+            aria-current={path === tab ? 'page' : undefined}
+          >
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      {View ? (
+        <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading" />}>
+          <View key={setup.car.id} editing={editing} />
+        </Suspense>
+      ) : (
+        <p className="panel px-4 py-6" role="alert">
+          The garage has no “{tab.slice(0, 40)}”. Choose one of the above.
+        </p>
+      )}
+    </div>
+  );
+}
