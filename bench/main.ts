@@ -68,6 +68,31 @@ for (const plan of demoProject.plans) {
     ),
   });
 }
+/**
+ * The first session with the fade fed back into the laps and without; with road pads that give up, so that every hot
+ * lap is solved anew.
+ */
+function coupled() {
+  const setup = setupOf(demoProject, demoProject.plans[0].id);
+  const input = (pad: string, brakesEarlier: boolean) =>
+    dayInput({
+      ...setup,
+      car: { ...setup.car, front: { ...setup.car.front, pad } },
+      plan: { ...setup.plan, brakesEarlier },
+    });
+  return (
+    [
+      ['club pads, never short', 'clubday'],
+      ['road pads, short on every hot lap', 'commuter'],
+    ] as const
+  ).map(([name, pad]) => {
+    const [off, on] = [input(pad, false), input(pad, true)];
+    const apart = median(() => simulateDay(off));
+    const together = median(() => simulateDay(on));
+    return { name, uncoupledMs: apart, coupledMs: together, ratio: together / apart };
+  });
+}
+
 /** What a computation gives, or null where it gives up: odex does at loose tolerances, the network being stiff. */
 function attempt<T>(compute: () => T): T | null {
   try {
@@ -179,4 +204,4 @@ const accuracy = choices.map(([name, numerics]) => {
     worstPeakErrorK: Math.max(...inputs.map((input) => error(input, numerics))),
   };
 });
-console.log(JSON.stringify({ sessions: rows, accuracy, network: network() }));
+console.log(JSON.stringify({ sessions: rows, coupled: coupled(), accuracy, network: network() }));

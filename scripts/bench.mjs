@@ -39,6 +39,8 @@ if (process.argv.includes('--json')) {
     `${cpus()[0].model}, Node ${process.version}; wheels that are alike are computed once: two of the Tarn and the Skarn, four of the Ovel`,
   );
   console.table(rounded(node.sessions));
+  console.log('Fade fed back into the next lap (it brakes earlier), against the same session without');
+  console.table(rounded(node.coupled));
   console.log(
     'Accuracy and cost of the numerics (first session; worst peak of all four against a far finer run)',
   );

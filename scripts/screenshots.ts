@@ -66,6 +66,18 @@ const VIEWS: readonly View[] = [
     path: '/',
     prepare: (page) => page.getByRole('button', { name: 'How fluid was reached' }).click(),
   },
+  { name: 'garage-chain', path: '/garage/chain' },
+  {
+    name: 'garage-balance',
+    path: '/garage/balance',
+    prepare: async (page) => {
+      await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+      await page.getByText('Both axles keep').or(page.getByText('never keep alike')).waitFor();
+      await page.getByRole('region', { name: 'Balance sweep' }).scrollIntoViewIfNeeded();
+    },
+  },
+  { name: 'garage-pedal', path: '/garage/pedal' },
+  { name: 'garage-procedures', path: '/garage/procedures' },
   { name: 'car', path: '/car' },
   { name: 'circuit', path: '/circuit' },
   {

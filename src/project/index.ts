@@ -98,6 +98,8 @@ export * from './units';
 export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } from './whatIf';
 export {
   celsius,
+  changeOf,
+  changeText,
   clockText,
   extraText,
   fadeText,

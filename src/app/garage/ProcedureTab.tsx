@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { ProcedureResult, ProcedureStop, Requirement } from '../../core';
 import { correctedDistance } from '../../core';
-import { dayInput, formatQuantity, temperatureText, type UnitChoice } from '../../project';
+import { changeText, dayInput, formatQuantity, temperatureText, type UnitChoice } from '../../project';
 import { StateMark } from '../components/StateMark';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';
@@ -108,6 +108,11 @@ function Procedures({ computed }: { computed: Computed }) {
             onChange={setPause}
           />
         </div>
+        <p className="mt-2">
+          The last stop takes a pedal force{' '}
+          {changeText(row.stops[0].pedal, row.stops[row.stops.length - 1].pedal, 'the first')} and a distance{' '}
+          {changeText(row.stops[0].distance, row.stops[row.stops.length - 1].distance, 'the first')}.
+        </p>
         <StopRows stops={row.stops} units={units} />
       </section>
     </>

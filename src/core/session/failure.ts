@@ -3,6 +3,7 @@ import { STANDARD_GRAVITY } from '../constants';
 import { forcesOf, loadFactor, resistance, tyreLoad } from '../drive';
 import { type AxleForce, type BrakeChain, BrakingState } from '../force';
 import type { DayInput } from './input';
+import { meanOverDistance } from './procedures';
 
 export type Failure = 'none' | 'booster' | 'front-circuit' | 'rear-circuit' | 'one-diagonal' | 'only-circuit';
 
@@ -146,7 +147,7 @@ function failureCase(input: DayInput, failure: Failure, speed: number): FailureC
   const reached = can(modest, speed / 2);
   return {
     failure,
-    deceleration: (speed * speed) / (2 * distance),
+    deceleration: meanOverDistance(speed, distance),
     distance,
     pedal,
     pedalForModest: reached ? state.pedal : Number.POSITIVE_INFINITY,

@@ -32,6 +32,7 @@ export {
   correctedDistance,
   hotStop,
   meanFullyDeveloped,
+  meanOverDistance,
   type ProcedureResult,
   type RepeatedStops,
   type Requirement,

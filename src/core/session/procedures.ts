@@ -146,3 +146,6 @@ export const correctedDistance = (distance: number, speed: number, target: numbe
  */
 export const meanFullyDeveloped = (vb: number, ve: number, sb: number, se: number): number =>
   (vb * vb - ve * ve) / (25.92 * (se - sb));
+
+/** Mean deceleration of a stop from a speed over a distance, m/s²: `v²/2s`. */
+export const meanOverDistance = (speed: number, distance: number): number => (speed * speed) / (2 * distance);

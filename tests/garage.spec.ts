@@ -1,0 +1,204 @@
+import type { Page } from '@playwright/test';
+import { demoProject } from '../demo/project';
+import { readProject } from '../src/project';
+import { expect, importText, open, settled, stored, test, verdict } from './page';
+
+const car = async (page: Page, index = 0) => {
+  const read = readProject((await stored(page)) ?? '');
+  if (!read.ok) throw new Error('the stored project cannot be read');
+  return { car: read.project.cars[index], project: read.project };
+};
+const tab = async (page: Page, path: string) => {
+  await page.goto(`/garage/${path}`);
+  await expect(page.getByRole('navigation', { name: 'Garage' })).toBeVisible();
+};
+
+test('the chain writes pressure, force and torque for the deceleration that is dragged', async ({ page }) => {
+  await tab(page, 'chain');
+  const chain = page.getByRole('region', { name: 'Chain from foot to tyre' });
+  const pedal = async () =>
+    Number(/(\d+) N\s*\d+ mm/.exec((await chain.locator('svg').textContent()) ?? '')?.[1]);
+  const slow = await pedal();
+  await chain.getByRole('slider', { name: 'Deceleration' }).focus();
+  for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowRight');
+  await expect.poll(pedal).toBeGreaterThan(slow * 1.1);
+  const before = await pedal();
+  // Twice the ratio, half the foot.
+  await page.getByRole('textbox', { name: 'Pedal ratio' }).fill('10');
+  await expect.poll(pedal).toBeLessThan(0.52 * before);
+  await chain.getByRole('combobox', { name: 'Pads' }).selectOption('faded');
+  await expect.poll(pedal).toBeGreaterThan(0.55 * before);
+  await chain.getByRole('slider', { name: 'Deceleration' }).press('End');
+  await expect(chain).toContainText('axle is nearer to locking');
+});
+
+test('what cannot be is refused in its field, and nothing is lost', async ({ page }) => {
+  await tab(page, 'chain');
+  const refuse = async (name: string, text: string, says: RegExp) => {
+    const field = page.getByRole('textbox', { name, exact: true }).first();
+    const good = await field.inputValue();
+    await field.fill(text);
+    await expect(page.getByRole('alert').filter({ hasText: says })).toBeVisible();
+    await field.press('Escape');
+    await expect(field).toHaveValue(good);
+  };
+  await page.getByRole('combobox', { name: 'Booster' }).selectOption('yes');
+  await refuse('Booster gain', '0.9', /at least 1/);
+  await page.getByRole('combobox', { name: 'Valve' }).selectOption('load');
+  await refuse('Valve knee', '-1', /at least 0/);
+  await page.getByRole('combobox', { name: 'Kind', exact: true }).first().selectOption('pair');
+  await refuse('Balance bar', '101', /at most 100/);
+  await refuse('Balance bar', '-3', /at least 0/);
+  await page.getByRole('button', { name: 'Remove the last front piston' }).click();
+  await expect(page.getByRole('button', { name: 'Remove the last front piston' })).toBeDisabled();
+  await page.waitForTimeout(500);
+  const { car: saved } = await car(page);
+  expect(saved.pedal).toMatchObject({
+    booster: { gain: 5 },
+    valve: { kind: 'load' },
+    cylinders: { kind: 'pair' },
+  });
+  expect(saved.front.caliper.pistonsMm).toEqual([36]);
+});
+
+test('a file with a caliper without pistons, a gain under 1 or a balance over 100 % says where', async ({
+  page,
+}) => {
+  await open(page);
+  const bad = structuredClone(demoProject);
+  bad.cars[0].front.caliper.pistonsMm = [];
+  bad.cars[1].pedal.booster = { gain: 0.5, kneeN: 500 };
+  const pair = bad.cars[2].pedal.cylinders;
+  if (pair.kind === 'pair') pair.frontPushPercent = 140;
+  await importText(page, 'bad.json', JSON.stringify(bad));
+  const told = page.getByRole('alertdialog').or(page.getByRole('dialog'));
+  await expect(told).toContainText('cars[0].front.caliper.pistonsMm');
+  await expect(told).toContainText('cars[1].pedal.booster.gain: must be at least 1');
+  await expect(told).toContainText('cars[2].pedal.cylinders.frontPushPercent: must be at most 100');
+});
+
+test('a weak foot: the verdict says the pedal, stops run long, and braking earlier shortens that', async ({
+  page,
+}) => {
+  await tab(page, 'chain');
+  await page.getByRole('textbox', { name: 'Driver’s limit' }).fill('300');
+  await page.getByRole('link', { name: 'Pedal and fade' }).click();
+  const session = page.getByRole('region', { name: 'Pedal force over the session' });
+  await expect(session).toContainText('The longest overrun is');
+  const overrun = async () =>
+    Number(/overrun is (\d+) m/.exec((await session.textContent()) ?? '')?.[1] ?? 0);
+  const before = await overrun();
+  expect(before).toBeGreaterThan(5);
+  await session.getByRole('checkbox').check();
+  await expect.poll(overrun).toBeLessThan(0.6 * before);
+  await page.getByRole('link', { name: 'Workbench' }).first().click();
+  await settled(page);
+  await expect(verdict(page)).toContainText(
+    'The pedal force gives out first: past the driver’s limit of 300 N',
+  );
+  await expect(page.getByRole('region', { name: 'Margins' })).toContainText('Least fade margin −');
+});
+
+test('the stop list has a view of pedal and balance, with the fade margin in both', async ({ page }) => {
+  await open(page);
+  const list = page.getByRole('region', { name: 'Stop list' });
+  await expect(list.getByRole('button', { name: /^fade margin/ })).toBeVisible();
+  await list.getByRole('radio', { name: 'Pedal and balance' }).click();
+  await expect(list.getByRole('button', { name: /^pedal/ })).toBeVisible();
+  await expect(list.getByRole('button', { name: /^fade margin/ })).toBeVisible();
+  await expect(list.locator('tbody tr').first()).toContainText('tyres');
+  await list.getByRole('button', { name: 'How the fade margin was reached' }).click();
+  await expect(page.getByRole('dialog')).toContainText('over the braking the stop needs, minus 1');
+});
+
+test('clicks by stop: what the tyres want is set, driven, and undone', async ({ page }) => {
+  await tab(page, 'balance');
+  await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+  const stops = page.getByRole('region', { name: 'Balance by stop' });
+  const mean = async () => Number(await stops.locator('tbody tr').first().locator('td').nth(1).textContent());
+  await expect(stops).toBeVisible();
+  const before = await mean();
+  await stops.getByRole('button', { name: 'Set what the tyres want' }).click();
+  await expect.poll(mean).toBeGreaterThan(before + 1);
+  const off = Number(
+    (await stops.locator('tbody tr').first().locator('td').nth(6).textContent())?.replace('−', '-'),
+  );
+  expect(Math.abs(off)).toBeLessThan(0.6);
+  await page.getByRole('button', { name: /^Undo: Clicks/ }).click();
+  await expect.poll(mean).toBeCloseTo(before, 1);
+  const sweep = page.getByRole('region', { name: 'Balance sweep' });
+  await expect(sweep).toContainText('the tyres would want');
+});
+
+test('added loads move weight, and the session with it', async ({ page }) => {
+  await tab(page, 'balance');
+  const loads = page.getByRole('region', { name: 'Loads' });
+  await expect(loads).toContainText('1040.0 kg');
+  await loads.getByRole('button', { name: /Add fuel/ }).click();
+  await loads.getByRole('textbox', { name: /^Mass of Load 1/ }).fill('100');
+  await expect(loads).toContainText('1140.0 kg');
+  await loads.getByRole('button', { name: 'Remove Load 1' }).click();
+  await expect(loads).toContainText('1040.0 kg');
+});
+
+test('failures, fit and procedures tell what they find, and none is an approval', async ({ page }) => {
+  await tab(page, 'failure');
+  const failures = page.getByRole('region', { name: 'If something fails' });
+  await expect(failures.locator('tbody tr')).toHaveCount(3);
+  await tab(page, 'chain');
+  await page.getByRole('combobox', { name: 'Kind', exact: true }).first().selectOption('single');
+  await page.getByRole('link', { name: 'If something fails' }).click();
+  await expect(failures).toContainText('does not stop');
+
+  await page.getByRole('link', { name: 'Does it fit' }).click();
+  const front = page.getByRole('region', { name: 'Front clearances' });
+  await expect(front).toContainText('3.0 mm free');
+  await page.getByRole('textbox', { name: 'Pad when new' }).first().fill('16');
+  await expect(front).toContainText('5.0 mm too little');
+
+  await page.getByRole('link', { name: 'Test procedures' }).click();
+  await expect(page.getByText('Our own computation, not an approval.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Cold stop from 100 km/h' })).toContainText(
+    'Computed as met',
+  );
+  await expect(page.getByRole('region', { name: /^Heating/ }).locator('tbody tr')).toHaveCount(16);
+  await expect(page.getByRole('region', { name: 'Stops in a row' })).toContainText('than the first');
+});
+
+test('a part of one’s own: copied, changed, fitted, exported, imported, and not removable while fitted', async ({
+  page,
+}) => {
+  await tab(page, 'parts');
+  const shelf = page.getByRole('region', { name: 'Parts shelf' });
+  await shelf.getByRole('button', { name: 'Copy Clubday sintered blend as my own' }).click();
+  const own = shelf.getByRole('listitem').filter({ hasText: 'Clubday sintered blend, own' });
+  await own.getByRole('textbox', { name: 'Name' }).fill('Workshop compound 7');
+  const mine = shelf.getByRole('listitem').filter({ hasText: 'Workshop compound 7' });
+  await mine.getByRole('textbox', { name: 'Fades over' }).fill('760');
+  await mine.getByRole('textbox', { name: /^Temperature of point 3/ }).fill('100');
+  await expect(mine.getByRole('alert')).toContainText('must be over the point before it');
+  await mine.getByRole('textbox', { name: /^Temperature of point 3/ }).press('Escape');
+  await mine.getByRole('button', { name: 'Fit front' }).click();
+  await expect(page.getByText('Fitted Workshop compound 7 to')).toBeVisible();
+  await expect(mine.getByRole('button', { name: 'Remove Workshop compound 7' })).toBeDisabled();
+  await page.getByRole('link', { name: 'Workbench' }).first().click();
+  await settled(page);
+  await expect(page.getByRole('combobox', { name: 'Front pad' }).locator('option:checked')).toHaveText(
+    'Workshop compound 7',
+  );
+  await expect(page.getByRole('region', { name: 'Margins' })).toContainText('of 760 °C');
+
+  await tab(page, 'parts');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    shelf.getByRole('button', { name: 'Export my parts' }).click(),
+  ]);
+  const text = await (await import('node:fs/promises')).readFile(await file.path(), 'utf8');
+  await importText(page, 'parts.json', text);
+  await expect(page.getByText('Added 1 part to the shelf')).toBeVisible();
+  await expect(shelf.getByRole('listitem').filter({ hasText: 'Workshop compound 7' })).toHaveCount(2);
+  await importText(page, 'parts.json', text.replace('"limitC": 760', '"limitC": "hot"'));
+  await expect(page.getByRole('alertdialog').or(page.getByRole('dialog'))).toContainText(
+    'parts[0].values.limitC: must be a number',
+  );
+});
