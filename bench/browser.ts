@@ -7,11 +7,13 @@ await withApplication(4321, async (browser, address) => {
   // The TypeScript loader wraps functions in a helper that the page does not have.
   await page.addInitScript('globalThis.__name = (f) => f');
   const scripts: { name: string; kind: string; gzip: number }[] = [];
-  page.on('response', async (response) => {
+  page.on('response', (response) => {
     if (!/\.(js|css)$/.test(new URL(response.url()).pathname)) return;
     const name = new URL(response.url()).pathname.split('/').pop() as string;
     const kind = name.endsWith('.css') ? 'css' : name.includes('worker') ? 'worker' : 'page';
-    scripts.push({ name, kind, gzip: gzipSync(await response.body()).length });
+    const read = async () => scripts.push({ name, kind, gzip: gzipSync(await response.body()).length });
+    // A worker that is ended takes the body of its script along.
+    read().catch(() => {});
   });
   await page.goto(address);
   await page.getByTestId('verdict').waitFor();

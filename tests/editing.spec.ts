@@ -4,7 +4,7 @@ test('a car is edited as typed: saved, undone, redone, and there after a reload'
   await open(page);
   const before = await verdict(page).textContent();
   await page.getByRole('link', { name: 'Car', exact: true }).click();
-  const mass = page.getByRole('textbox', { name: 'Mass as driven' });
+  const mass = page.getByRole('textbox', { name: 'Mass', exact: true });
   await mass.fill('1240,5');
   await expect.poll(() => stored(page)).toContain('"massKg": 1240.5');
   await page.reload();
@@ -22,7 +22,7 @@ test('a car is edited as typed: saved, undone, redone, and there after a reload'
 test('what cannot be used is said at its field, and the last good value is kept', async ({ page }) => {
   await open(page, '/');
   await page.getByRole('link', { name: 'Car', exact: true }).click();
-  const mass = page.getByRole('textbox', { name: 'Mass as driven' });
+  const mass = page.getByRole('textbox', { name: 'Mass', exact: true });
   for (const [typed, says] of [
     ['0', 'Must be at least 100 kg.'],
     ['-5', 'Must be at least 100 kg.'],

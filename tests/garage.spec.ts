@@ -132,7 +132,7 @@ test('clicks by stop: what the tyres want is set, driven, and undone', async ({ 
 
 test('added loads move weight, and the session with it', async ({ page }) => {
   await tab(page, 'balance');
-  const loads = page.getByRole('region', { name: 'Loads' });
+  const loads = page.getByRole('region', { name: 'Loads', exact: true });
   await expect(loads).toContainText('1040.0 kg');
   await loads.getByRole('button', { name: /Add fuel/ }).click();
   await loads.getByRole('textbox', { name: /^Mass of Load 1/ }).fill('100');
@@ -176,7 +176,7 @@ test('a part of one’s own: copied, changed, fitted, exported, imported, and no
   const mine = shelf.getByRole('listitem').filter({ hasText: 'Workshop compound 7' });
   await mine.getByRole('textbox', { name: 'Fades over' }).fill('760');
   await mine.getByRole('textbox', { name: /^Temperature of point 3/ }).fill('100');
-  await expect(mine.getByRole('alert')).toContainText('must be over the point before it');
+  await expect(mine.getByRole('alert')).toContainText('Must be over the point before it');
   await mine.getByRole('textbox', { name: /^Temperature of point 3/ }).press('Escape');
   await mine.getByRole('button', { name: 'Fit front' }).click();
   await expect(page.getByText('Fitted Workshop compound 7 to')).toBeVisible();

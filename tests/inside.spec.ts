@@ -43,7 +43,7 @@ test('looking inside shows the temperatures and flows of the very run, at any mo
   );
 
   const moment = page.getByTestId('moment');
-  await expect(moment).toContainText('lap 12, stop 4 (Quench)');
+  await expect(moment).toContainText('lap 10, stop 4 (Quench)');
   await page.getByRole('button', { name: 'Next stop' }).click();
   await expect(moment).toContainText('stop 5 (Slag)');
   await page.getByRole('slider', { name: 'Time in the day' }).focus();

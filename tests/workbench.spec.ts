@@ -118,7 +118,18 @@ for (const [name, options] of [
     test(`can be read and used by assistive technology, and does not scroll sideways: ${name}`, async ({
       page,
     }) => {
-      for (const path of ['/', '/car', '/circuit', '/plan', '/library', '/garage', '/garage/balance', '/garage/pedal', '/garage/fit', '/garage/parts']) {
+      for (const path of [
+        '/',
+        '/car',
+        '/circuit',
+        '/plan',
+        '/library',
+        '/garage',
+        '/garage/balance',
+        '/garage/pedal',
+        '/garage/fit',
+        '/garage/parts',
+      ]) {
         await page.goto(path);
         await expect(page.locator('main section, main figure').first()).toBeVisible();
         await page.waitForTimeout(300);

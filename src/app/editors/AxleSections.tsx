@@ -50,7 +50,8 @@ const fieldsOf =
   ({ editing, axle }: AxleProps) =>
   (...path: string[]) => <Field key={path.join('.')} shelf="cars" editing={editing} path={[axle, ...path]} />;
 
-function BrakeKind({ editing, axle }: AxleProps) {
+/** Disc or drum. */
+export function BrakeKind({ editing, axle }: AxleProps) {
   const brakes = editing.item[axle];
   return (
     <SelectField

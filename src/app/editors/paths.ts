@@ -36,28 +36,23 @@ export function setAt(value: unknown, path: Path, next: unknown): unknown {
   return copy;
 }
 
-/** What stands under a key; of a choice, what the first option that has the key says of it. */
-function inner(at: z.ZodType, key: string): z.ZodType | undefined {
-  if (at instanceof z.ZodArray) return at.element as z.ZodType;
-  if (at instanceof z.ZodObject) return at.shape[key];
-  if (!(at instanceof z.ZodDiscriminatedUnion)) return undefined;
-  return (at.options as z.ZodType[]).map((option) => inner(option, key)).find((found) => found);
-}
-
-/** The schema at a path of names and indices. */
+/** The schema at a path of names and indices; of a choice, the first option that has the whole path. */
 function schemaAt(
   schema: z.ZodType,
   path: readonly string[],
 ): { schema: z.ZodType; nullable: boolean } | null {
-  let at: z.ZodType = schema;
-  for (const key of path) {
-    if (at instanceof z.ZodNullable) at = at.unwrap() as z.ZodType;
-    const next = inner(at, key);
-    if (!next) return null;
-    at = next;
+  const nullable = schema instanceof z.ZodNullable;
+  const at = nullable ? (schema.unwrap() as z.ZodType) : schema;
+  if (path.length === 0) return { schema: at, nullable };
+  const [key, ...rest] = path;
+  if (at instanceof z.ZodArray) return schemaAt(at.element as z.ZodType, rest);
+  if (at instanceof z.ZodObject) return at.shape[key] ? schemaAt(at.shape[key], rest) : null;
+  if (!(at instanceof z.ZodDiscriminatedUnion)) return null;
+  for (const option of at.options as z.ZodType[]) {
+    const found = schemaAt(option, path);
+    if (found) return found;
   }
-  const nullable = at instanceof z.ZodNullable;
-  return { schema: nullable ? ((at as z.ZodNullable).unwrap() as z.ZodType) : at, nullable };
+  return null;
 }
 
 /** Title of the number at a dotted path, or null. */

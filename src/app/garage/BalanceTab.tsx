@@ -1,6 +1,6 @@
 import { Plus, Printer, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { clicksFor, STANDARD_GRAVITY, type StopForce } from '../../core';
+import { clicksFor, STANDARD_GRAVITY, type StopForce, wheelLoads } from '../../core';
 import {
   chassisOf,
   fieldInfo,
@@ -9,6 +9,7 @@ import {
   nominalFriction,
   padOf,
   planSchema,
+  type UnitChoice,
   vehicleOf,
 } from '../../project';
 import { NumberField } from '../components/NumberField';
@@ -31,6 +32,7 @@ export function BalanceTab({ editing }: TabProps) {
   return (
     <>
       <LoadsPanel editing={editing} />
+      <WheelLoads editing={editing} />
       <ShareByDeceleration editing={editing} />
       <WithSession>{(computed) => <StopBalance computed={computed} />}</WithSession>
       <WithSession>{(computed) => <SweepPanel computed={computed} />}</WithSession>
@@ -134,6 +136,80 @@ function LoadsPanel({ editing }: TabProps) {
   );
 }
 
+/** What each wheel carries while braking, cornering and pressed down. */
+function WheelLoads({ editing }: TabProps) {
+  const { item: car } = editing;
+  const { parts } = useProject();
+  const units = useUnits();
+  const [speed, setSpeed] = useState(120);
+  const [deceleration, setDeceleration] = useState(8);
+  const [lateral, setLateral] = useState(0);
+  const vehicle = vehicleOf(car, parts);
+  const downforce = 0.6 * vehicle.downforceArea * (speed / 3.6) ** 2;
+  const z = deceleration / STANDARD_GRAVITY;
+  const loads = wheelLoads(vehicle, z, downforce, lateral / STANDARD_GRAVITY, vehicle.trackWidth);
+  const still = wheelLoads(vehicle, 0, 0, 0, vehicle.trackWidth);
+  const most = Math.max(...Object.values(loads));
+  const wheel = (key: keyof typeof loads, name: string, color: string) => (
+    <div className="flex items-center gap-2">
+      <svg width="64" height="64" viewBox="-32 -32 64 64" aria-hidden="true">
+        <circle r={30 * Math.sqrt(loads[key] / most)} className={color} />
+      </svg>
+      <span>
+        {name}
+        <strong className="block text-[16px] font-[640]">{formatQuantity(loads[key], 'force', units)}</strong>
+        <span className="caption">{signedForce(loads[key] - still[key], units)} against standing</span>
+      </span>
+    </div>
+  );
+  return (
+    <section className="panel px-4 py-3" aria-label="Wheel loads">
+      <h2 className="text-[15px]">Wheel loads</h2>
+      <div className="mt-1.5 flex flex-wrap gap-x-8 gap-y-3">
+        <div className="flex min-w-[260px] flex-1 flex-col gap-2">
+          <SliderField
+            label="Deceleration"
+            value={deceleration}
+            min={0}
+            max={40}
+            step={0.5}
+            text={formatQuantity(deceleration, 'deceleration', units)}
+            onChange={setDeceleration}
+          />
+          <SliderField
+            label="Speed, for the downforce"
+            value={speed}
+            min={0}
+            max={320}
+            step={10}
+            text={formatQuantity(speed, 'speed', units)}
+            onChange={setSpeed}
+          />
+          <SliderField
+            label="Turning left (−: right)"
+            value={lateral}
+            min={-20}
+            max={20}
+            step={0.5}
+            text={formatQuantity(lateral, 'deceleration', units)}
+            onChange={setLateral}
+          />
+        </div>
+        <div className="grid flex-1 grid-cols-2 content-center gap-x-6 gap-y-2">
+          {wheel('frontLeft', 'Front left', 'fill-front')}
+          {wheel('frontRight', 'Front right', 'fill-front')}
+          {wheel('rearLeft', 'Rear left', 'fill-rear')}
+          {wheel('rearRight', 'Rear right', 'fill-rear')}
+        </div>
+      </div>
+      <p className="caption mt-1.5">A rigid car: each axle takes the roll moment by its load.</p>
+    </section>
+  );
+}
+
+const signedForce = (value: number, units: UnitChoice) =>
+  `${value < 0 ? '−' : '+'}${formatQuantity(Math.abs(value), 'force', units)}`;
+
 /** Share over deceleration: as the parts make it and as the tyres would want it. */
 function ShareByDeceleration({ editing }: TabProps) {
   const { item: car } = editing;
@@ -223,10 +299,16 @@ function StopBalance({ computed }: { computed: Computed }) {
   };
   if (lap.forces.length === 0) return <p className="panel px-4 py-5 text-dim">No stop on this lap.</p>;
   return (
-    <section className="panel px-4 py-3" aria-label="Balance by stop">
+    <section className="panel print px-4 py-3" aria-label="Balance by stop">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <div className="mr-auto max-w-[64ch]">
-          <h2 className="text-[15px]">Balance by stop</h2>
+          <h2 className="text-[15px]">
+            Balance by stop
+            <span className="hidden print:inline">
+              {' '}
+              · {computed.setup.car.name} · {computed.setup.circuit.name}
+            </span>
+          </h2>
           <p className="caption mt-0.5">
             Front share of all braking, motor included, with the friction there was at that moment: as both
             axles heat differently it moves within a stop and over the session.

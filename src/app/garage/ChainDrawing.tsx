@@ -23,13 +23,12 @@ export function ChainDrawing({ car, values, units }: { car: Car; values: ChainVa
   const pair = pedal.cylinders.kind === 'pair';
   const over = values.pedal > pedal.limitN;
   return (
-    <div className="overflow-x-auto">
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="block w-full min-w-[860px]"
-        role="img"
-        aria-label="Brake system from pedal to tyres; the same values stand in the table below"
-      >
+    <nav
+      className="overflow-x-auto"
+      aria-label="Brake system from pedal to tyres; each station leads to its fields"
+    >
+      {/* biome-ignore lint/a11y/noSvgWithoutTitle: its stations are links with their own text */}
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="block w-full min-w-[860px]">
         <Line
           points={[
             [52, MIDDLE],
@@ -186,7 +185,7 @@ export function ChainDrawing({ car, values, units }: { car: Car; values: ChainVa
         <AxleEnd y={FRONT_Y} axle="front" car={car} values={values.front} units={units} />
         <AxleEnd y={REAR_Y} axle="rear" car={car} values={values.rear} units={units} />
       </svg>
-    </div>
+    </nav>
   );
 }
 
@@ -270,7 +269,7 @@ function AxleEnd({
       <Station
         x={1060}
         y={y}
-        href={`#${axle}`}
+        href="#tyres"
         title={`${axle === 'front' ? 'Front' : 'Rear'} tyres`}
         lines={[
           `${force(values.force + values.motor)} braking`,

@@ -12,6 +12,7 @@ import {
   vehicleOf,
 } from '../../project';
 import { SelectField } from '../components/SelectField';
+import { BrakeKind } from '../editors/AxleSections';
 import { Field, Section } from '../editors/Section';
 import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
@@ -91,6 +92,13 @@ export function ChainTab({ editing }: TabProps) {
       <PedalSections editing={editing} />
       <BrakeSections editing={editing} axle="front" />
       <BrakeSections editing={editing} axle="rear" />
+      <div id="tyres" className="scroll-mt-16">
+        <Section title="Tyres">
+          {['longitudinalGrip', 'loadSensitivityPercent', 'rollingRadiusMm'].map((key) => (
+            <Field key={key} shelf="cars" editing={editing} path={['tyres', key]} />
+          ))}
+        </Section>
+      </div>
     </>
   );
 }
@@ -327,6 +335,7 @@ function BrakeSections({ editing, axle }: TabProps & { axle: Axle }) {
             : 'Materials, cooling and heat are on the Car page.'
         }
       >
+        <BrakeKind editing={editing} axle={axle} />
         {brakes.drum ? (
           <>
             <SelectField

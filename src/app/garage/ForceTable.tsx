@@ -20,7 +20,8 @@ export function ForceTable<T>({
   nameOf: (row: T, index: number) => string;
 }) {
   return (
-    <div className="overflow-x-auto">
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reached by keyboard
+    <section className="overflow-x-auto" tabIndex={0} aria-label={caption}>
       <table className="w-full border-collapse text-right text-[13px] narrow">
         <caption className="sr-only">{caption}</caption>
         <thead>
@@ -46,6 +47,6 @@ export function ForceTable<T>({
           ))}
         </tbody>
       </table>
-    </div>
+    </section>
   );
 }

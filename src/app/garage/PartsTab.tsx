@@ -105,85 +105,87 @@ export function PartsTab({ editing }: TabProps) {
           </button>
         ))}
       </div>
-      <ul className="mt-2" role="tabpanel">
-        {shelf.map((part) => {
-          const own = !isBuiltIn(part.id);
-          const obstacle = own ? deletionObstacle(project, 'parts', part.id) : null;
-          return (
-            <li key={part.id} className="border-t border-rule/60 py-2">
-              <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
-                <div className="min-w-[240px] flex-1">
-                  <p className="font-[620]">
-                    {part.name}
-                    {own && <span className="caption ml-2 rounded bg-sunk px-1.5 py-0.5">own</span>}
+      <div role="tabpanel">
+        <ul className="mt-2">
+          {shelf.map((part) => {
+            const own = !isBuiltIn(part.id);
+            const obstacle = own ? deletionObstacle(project, 'parts', part.id) : null;
+            return (
+              <li key={part.id} className="border-t border-rule/60 py-2">
+                <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
+                  <div className="min-w-[240px] flex-1">
+                    <p className="font-[620]">
+                      {part.name}
+                      {own && <span className="caption ml-2 rounded bg-sunk px-1.5 py-0.5">own</span>}
+                    </p>
+                    <p className="caption">
+                      {part.note && `${part.note} `}
+                      {part.source}.
+                    </p>
+                  </div>
+                  <p className="min-w-[260px] flex-[1.3]">{properties(part, units)}</p>
+                  <p className="w-[110px] text-right narrow">
+                    {formatQuantity(part.massKg, 'mass', units, 2)}
+                    <br />
+                    <span className="text-dim">price class {part.price}</span>
                   </p>
-                  <p className="caption">
-                    {part.note && `${part.note} `}
-                    {part.source}.
-                  </p>
-                </div>
-                <p className="min-w-[260px] flex-[1.3]">{properties(part, units)}</p>
-                <p className="w-[110px] text-right narrow">
-                  {formatQuantity(part.massKg, 'mass', units, 2)}
-                  <br />
-                  <span className="text-dim">price class {part.price}</span>
-                </p>
-                <div className="flex flex-wrap gap-1">
-                  {byAxle ? (
-                    (['front', 'rear'] as const).map((axle) => (
-                      <button key={axle} type="button" className="btn" onClick={() => mount(part, axle)}>
-                        Fit {axle}
+                  <div className="flex flex-wrap gap-1">
+                    {byAxle ? (
+                      (['front', 'rear'] as const).map((axle) => (
+                        <button key={axle} type="button" className="btn" onClick={() => mount(part, axle)}>
+                          Fit {axle}
+                        </button>
+                      ))
+                    ) : (
+                      <button type="button" className="btn" onClick={() => mount(part, 'front')}>
+                        {kind === 'fluid' ? 'Fill in' : 'Fit'}
                       </button>
-                    ))
-                  ) : (
-                    <button type="button" className="btn" onClick={() => mount(part, 'front')}>
-                      {kind === 'fluid' ? 'Fill in' : 'Fit'}
+                    )}
+                    <button
+                      type="button"
+                      className="btn px-2"
+                      aria-label={`Copy ${part.name} as my own`}
+                      title="Copy as my own"
+                      onClick={() => copy(part)}
+                    >
+                      <Copy size={15} aria-hidden="true" />
                     </button>
-                  )}
-                  <button
-                    type="button"
-                    className="btn px-2"
-                    aria-label={`Copy ${part.name} as my own`}
-                    title="Copy as my own"
-                    onClick={() => copy(part)}
-                  >
-                    <Copy size={15} aria-hidden="true" />
-                  </button>
-                  {own && (
-                    <>
-                      <button
-                        type="button"
-                        className="btn px-2"
-                        aria-label={`Change ${part.name}`}
-                        aria-expanded={open === part.id}
-                        onClick={() => setOpen(open === part.id ? null : part.id)}
-                      >
-                        <Pencil size={15} aria-hidden="true" />
-                      </button>
-                      <button
-                        type="button"
-                        className="btn px-2"
-                        aria-label={`Remove ${part.name}`}
-                        disabled={obstacle !== null}
-                        title={obstacle ?? undefined}
-                        onClick={() => remove(part)}
-                      >
-                        <Trash2 size={15} aria-hidden="true" />
-                      </button>
-                    </>
-                  )}
+                    {own && (
+                      <>
+                        <button
+                          type="button"
+                          className="btn px-2"
+                          aria-label={`Change ${part.name}`}
+                          aria-expanded={open === part.id}
+                          onClick={() => setOpen(open === part.id ? null : part.id)}
+                        >
+                          <Pencil size={15} aria-hidden="true" />
+                        </button>
+                        <button
+                          type="button"
+                          className="btn px-2"
+                          aria-label={`Remove ${part.name}`}
+                          disabled={obstacle !== null}
+                          title={obstacle ?? undefined}
+                          onClick={() => remove(part)}
+                        >
+                          <Trash2 size={15} aria-hidden="true" />
+                        </button>
+                      </>
+                    )}
+                  </div>
                 </div>
-              </div>
-              {refusal?.id === part.id && (
-                <p role="alert" className="mt-1 text-over">
-                  It cannot be fitted like this. {refusal.problem}
-                </p>
-              )}
-              {own && open === part.id && <PartForm id={part.id} />}
-            </li>
-          );
-        })}
-      </ul>
+                {refusal?.id === part.id && (
+                  <p role="alert" className="mt-1 text-over">
+                    It cannot be fitted like this. {refusal.problem}
+                  </p>
+                )}
+                {own && open === part.id && <PartForm id={part.id} />}
+              </li>
+            );
+          })}
+        </ul>
+      </div>
     </section>
   );
 }

@@ -68,7 +68,7 @@ class DayRun {
   /** Laps that are driven as planned, by pace and air */
   private readonly laps = new Map<string, PlannedLap>();
   private series: DaySeries;
-  private room = 0;
+  private room = 1;
   private sample = 1;
   private time = 0;
   private drivingTime = 0;
@@ -94,12 +94,11 @@ class DayRun {
       input,
       this.byWheel((i) => this.runs[i]),
     );
-    this.room = 1;
   }
 
   session(session: SessionPlan, index: number): void {
     const { ambient, legs } = session;
-    const air = airProperties(moistAirDensity(this.pressure, ambient, this.input.humidity), ambient);
+    const air = this.airAt(ambient);
     if (this.legResults.length === 0) this.airDensity = air.density;
     for (const run of this.runs) run.integrator.setAmbient(ambient);
     for (const leg of legs) {
@@ -165,26 +164,32 @@ class DayRun {
     ) as Record<WheelName, T>;
   }
 
-  /** Makes room for more samples, a good deal at once. */
+  /** Makes room for more samples: at first for the day as planned, later, where laps grow longer, a good deal more. */
   private reserve(steps: number): void {
     const needed = this.sample + steps;
     if (needed <= this.room) return;
-    this.room = Math.max(needed, Math.ceil(1.6 * this.room), this.sample + this.planned());
+    this.room = this.room === 1 ? 1 + this.planned() : Math.ceil(1.3 * needed);
     this.series = resizedSeries(this.series, this.room);
     for (const run of this.runs) run.reserve(this.room);
   }
 
-  /** Samples the day takes when every lap is as long as the first known one. */
+  /** Samples of the day when every lap is driven as planned. */
   private planned(): number {
-    const known = [...this.laps.values()][0]?.schedule.time.length ?? 0;
-    if (this.lapResults.length > 0) return 0;
-    return this.input.sessions
-      .flatMap((session) => session.legs)
-      .reduce(
-        (sum, leg) =>
-          sum + ('laps' in leg ? leg.laps * known : standingSteps(leg.duration, this.numerics.steps).length),
-        0,
-      );
+    let samples = 0;
+    for (const { ambient, legs } of this.input.sessions) {
+      const air = this.airAt(ambient);
+      for (const leg of legs) {
+        samples +=
+          'laps' in leg
+            ? leg.laps * this.plan(leg.pace, air, ambient).schedule.time.length
+            : standingSteps(leg.duration, this.numerics.steps).length;
+      }
+    }
+    return samples;
+  }
+
+  private airAt(ambient: number): AirProperties {
+    return airProperties(moistAirDensity(this.pressure, ambient, this.input.humidity), ambient);
   }
 
   private plan(
