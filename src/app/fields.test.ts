@@ -58,7 +58,7 @@ describe('paths into an item', () => {
   });
 
   it('lead to each number’s description, through what may be absent, or say that there is none', () => {
-    expect(infoAt('cars', ['massKg'])).toMatchObject({ title: 'Mass as driven', quantity: 'mass', min: 100 });
+    expect(infoAt('cars', ['massKg'])).toMatchObject({ title: 'Mass', quantity: 'mass', min: 100 });
     expect(infoAt('cars', ['recovery', 'powerKw']).title).toBe('Recovery power');
     expect(infoAt('plans', ['sessions', 0, 'ambientC'])).toMatchObject({
       quantity: 'temperature',

@@ -98,8 +98,9 @@ describe('kettle', () => {
       0,
     );
     const result = simulateDay(dayInput(setupOf(demoProject)));
-    const rear = result.laps.reduce((sum, lap) => sum + lap.trace.rearHeat[lap.trace.rearHeat.length - 1], 0);
-    expect(made / (rear / 2)).toBeCloseTo(1, 6);
+    const rear = result.laps.flatMap((lap) => lap.forces).reduce((sum, f) => sum + f.rearHeat, 0);
+    // Touches too short to be a stop are not among the stops.
+    expect(Math.abs(made / (rear / 2) - 1)).toBeLessThan(1e-3);
     expect(() => kettle('network', file('demo.json'), '--wheel', 'fifth')).toThrow(/one of frontLeft/);
   });
 

@@ -1,27 +1,11 @@
-import {
-  type AxleName,
-  cornerOfWheel,
-  type DayResult,
-  rotorGeometry,
-  type WheelName,
-  wheelOf,
-} from '../core';
-import type { AxleBrakes } from './axleSchema';
+import { type AxleName, cornerOfWheel, type DayResult, rotorGeometry, wheelOf } from '../core';
 import { CALIPER_BODIES, PISTONS, ROTOR_MATERIALS, SHIMS } from './catalogue';
 import { chassisOf, frontSharePercent } from './chain';
+import type { Explanation, Facts, Input } from './explanation';
 import { FORCE_TOPICS, type ForceTopic } from './forceExplanations';
 import { fluidOf, isBuiltIn, padOf } from './shelf';
 import { dayInput, fluidBoilingPointC, fluidWater, type Setup } from './toCore';
 import { formatQuantity, type UnitChoice } from './units';
-
-/** How a result was reached: the relation, what went into it here, and where it comes from. */
-export interface Explanation {
-  readonly title: string;
-  readonly relation: string;
-  readonly inputs: readonly (readonly [name: string, value: string])[];
-  readonly source: string;
-  readonly limits: string;
-}
 
 /** What can be explained. */
 export type Topic =
@@ -45,16 +29,6 @@ export type Topic =
   | 'outlook'
   | 'audit'
   | ForceTopic;
-
-export interface Facts {
-  readonly setup: Setup;
-  readonly result: DayResult;
-  readonly axle: AxleName;
-  readonly brakes: AxleBrakes;
-  readonly wheel: WheelName;
-  readonly units: UnitChoice;
-}
-export type Input = readonly [string, string];
 
 /** Explains one result of one axle. */
 export function explain(

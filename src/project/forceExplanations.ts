@@ -1,5 +1,5 @@
 import { chainOf, chassisOf, effectiveRadiusMm, frontSharePercent } from './chain';
-import type { Explanation, Facts, Input } from './explanations';
+import type { Explanation, Facts, Input } from './explanation';
 import { formatQuantity } from './units';
 import { fadeText, LIMIT_WORDS } from './wording';
 

@@ -8,7 +8,6 @@ export {
   frontSharePercent,
   taperOf,
   wheelFit,
-  withFrontShare,
 } from './chain';
 export {
   type Circuit,
@@ -33,16 +32,11 @@ export {
   replaceItem,
   type Shelf,
 } from './library';
-export { PARTS_FORMAT, type Part, type PartKind, type PartOf, partSchema } from './partSchema';
+export { type Part, type PartKind, partSchema } from './partSchema';
 export {
-  boosterSchema,
-  fixedValveSchema,
   loadSchema,
-  loadValveSchema,
-  oneBoreSchema,
   type Pedal,
   pistonField,
-  twoBoresSchema,
 } from './pedalSchema';
 export { circuitProblems, projectProblems } from './problems';
 export {
@@ -64,7 +58,6 @@ export {
   partsJsonSchema,
   pathText,
   projectJsonSchema,
-  type ReadResult,
   type Refused,
   readDocument,
   readProject,
@@ -104,6 +97,7 @@ export {
   extraText,
   fadeText,
   LIMIT_WORDS,
+  lengthText,
   limitText,
   marginText,
   momentText,

@@ -39,7 +39,7 @@ const slopeField = numberField({
   description: 'Rear rise over front rise beyond the knee.',
 });
 
-export const boosterSchema = z.strictObject({
+const boosterSchema = z.strictObject({
   gain: numberField({
     title: 'Booster gain',
     quantity: 'factor',
@@ -60,13 +60,13 @@ export const boosterSchema = z.strictObject({
   }),
 });
 
-export const oneBoreSchema = z.strictObject({
+const oneBoreSchema = z.strictObject({
   kind: z.enum(['single', 'tandem']).meta({ title: 'Cylinder' }),
   boreMm: bore('Cylinder bore'),
   strokeMm: strokeField,
   split: z.enum(['front-rear', 'diagonal']).meta({ title: 'Circuits' }),
 });
-export const twoBoresSchema = z.strictObject({
+const twoBoresSchema = z.strictObject({
   kind: z.literal('pair'),
   frontBoreMm: bore('Front bore'),
   rearBoreMm: bore('Rear bore'),
@@ -91,12 +91,12 @@ export const twoBoresSchema = z.strictObject({
   }),
 });
 
-export const fixedValveSchema = z.strictObject({
+const fixedValveSchema = z.strictObject({
   kind: z.literal('fixed'),
   kneeBar: kneeField,
   slopePercent: slopeField,
 });
-export const loadValveSchema = z.strictObject({
+const loadValveSchema = z.strictObject({
   kind: z.literal('load'),
   kneeBar: kneeField,
   slopePercent: slopeField,
@@ -233,7 +233,6 @@ export const loadSchema = z.strictObject({
     description: 'Above the road.',
   }),
 });
-export type AddedLoad = z.infer<typeof loadSchema>;
 
 /** Room of the wheel round its brake. */
 export const wheelSchema = z.strictObject({

@@ -422,7 +422,7 @@ describe('what is written out', () => {
     const lines = tracesCsv(setup, result).split('\n');
     expect(lines.length - 1).toBe(result.record.time.length);
     expect(lines[0]).toMatch(
-      /^time \(s\),session,lap,distance in the lap \(m\),stop,front rotor face \(°C\)/,
+      /^time \(s\),session,lap,distance in the lap \(m\),stop,pedal force \(N\),.*,ideal front share \(%\),front rotor face \(°C\)/,
     );
     expect(lines[lines.length - 1]).toContain('paddock');
   });

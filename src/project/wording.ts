@@ -117,9 +117,13 @@ export function momentText(moment: Moment, result: DayResult): string {
 /** A limit or a worst value of any part as text: a temperature, a force or a travel. */
 export function limitText(part: LimitedPart | ForcePart, value: number, units: UnitChoice): string {
   if (part === 'pedal') return pedalText(value, units);
-  if (part === 'travel') return formatQuantity(value * 1000, 'smallLength', units, 0);
+  if (part === 'travel') return lengthText(value * 1000, units);
   return temperatureText(value, units);
 }
+
+/** A length of some centimetres in whole mm, or in hundredths of an inch. */
+export const lengthText = (mm: number, units: UnitChoice) =>
+  formatQuantity(mm, 'smallLength', units, units.smallLength === 'us' ? 2 : 0);
 
 /** A pedal force in N; beyond what makes sense it is said in words. */
 export function pedalText(newton: number, units: UnitChoice): string {

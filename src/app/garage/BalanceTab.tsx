@@ -5,6 +5,7 @@ import {
   chassisOf,
   fieldInfo,
   formatQuantity,
+  lengthText,
   loadSchema,
   nominalFriction,
   padOf,
@@ -21,10 +22,10 @@ import type { Computed } from '../workbench/useSession';
 import { BalanceChart } from './BalanceChart';
 import { chainValues } from './chainValues';
 import { ForceTable } from './ForceTable';
-import type { TabProps } from './GaragePage';
 import { LapPicker, lastHotLap } from './LapPicker';
 import { SliderField } from './SliderField';
 import { SweepPanel } from './SweepPanel';
+import type { TabProps } from './tabProps';
 import { WithSession } from './WithSession';
 
 /** Where the load lies, how the brakes share, and what the tyres would want. */
@@ -52,8 +53,8 @@ function LoadsPanel({ editing }: TabProps) {
       <p className="mt-1">
         With everything listed {formatQuantity(chassis.mass, 'mass', units)},{' '}
         {(100 * chassis.frontWeight).toFixed(1)} % on the front axle, centre of gravity{' '}
-        {formatQuantity(chassis.gravityHeight * 1000, 'smallLength', units, 0)} high. Own mass, weight share
-        and height are on the Car page.
+        {lengthText(chassis.gravityHeight * 1000, units)} high. Own mass, weight share and height are on the
+        Car page.
       </p>
       {car.loads.length > 0 && (
         <table className="mt-2 w-full max-w-[760px] text-left">
@@ -152,7 +153,7 @@ function WheelLoads({ editing }: TabProps) {
   const most = Math.max(...Object.values(loads));
   const wheel = (key: keyof typeof loads, name: string, color: string) => (
     <div className="flex items-center gap-2">
-      <svg width="64" height="64" viewBox="-32 -32 64 64" aria-hidden="true">
+      <svg width="52" height="52" viewBox="-32 -32 64 64" aria-hidden="true" className="shrink-0">
         <circle r={30 * Math.sqrt(loads[key] / most)} className={color} />
       </svg>
       <span>
@@ -165,8 +166,8 @@ function WheelLoads({ editing }: TabProps) {
   return (
     <section className="panel px-4 py-3" aria-label="Wheel loads">
       <h2 className="text-[15px]">Wheel loads</h2>
-      <div className="mt-1.5 flex flex-wrap gap-x-8 gap-y-3">
-        <div className="flex min-w-[260px] flex-1 flex-col gap-2">
+      <div className="mt-1.5 grid gap-x-8 gap-y-3 md:grid-cols-2">
+        <div className="grid min-w-0 gap-2">
           <SliderField
             label="Deceleration"
             value={deceleration}
@@ -195,7 +196,7 @@ function WheelLoads({ editing }: TabProps) {
             onChange={setLateral}
           />
         </div>
-        <div className="grid flex-1 grid-cols-2 content-center gap-x-6 gap-y-2">
+        <div className="grid min-w-0 grid-cols-2 content-center gap-x-4 gap-y-2">
           {wheel('frontLeft', 'Front left', 'fill-front')}
           {wheel('frontRight', 'Front right', 'fill-front')}
           {wheel('rearLeft', 'Rear left', 'fill-rear')}

@@ -4,6 +4,7 @@ import {
   type Car,
   effectiveRadiusMm,
   formatQuantity,
+  lengthText,
   pedalText,
   type UnitChoice,
 } from '../../project';
@@ -70,7 +71,7 @@ export function ChainDrawing({ car, values, units }: { car: Car; values: ChainVa
           title="Pedal"
           lines={[
             pedalText(values.pedal, units),
-            formatQuantity(values.travel * 1000, 'smallLength', units, 0),
+            lengthText(values.travel * 1000, units),
             `ratio ${pedal.ratio}`,
           ]}
           alarm={over}
@@ -258,7 +259,7 @@ function AxleEnd({
         title={brakes.drum ? 'Drum' : 'Rotor'}
         lines={[
           `${formatQuantity(values.torque, 'torque', units)} a wheel`,
-          `at ${formatQuantity(effectiveRadiusMm(brakes), 'smallLength', units, 0)}`,
+          `at ${lengthText(effectiveRadiusMm(brakes), units)}`,
         ]}
       >
         <circle r={46} className={`fill-panel ${color}`} strokeWidth={brakes.drum ? 9 : 3} />

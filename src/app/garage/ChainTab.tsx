@@ -4,6 +4,7 @@ import {
   type Axle,
   fitPart,
   formatQuantity,
+  lengthText,
   nominalFriction,
   type PartKind,
   type Pedal,
@@ -18,9 +19,9 @@ import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { ChainDrawing } from './ChainDrawing';
 import { chainValues } from './chainValues';
-import type { TabProps } from './GaragePage';
 import { PistonsField } from './PistonsField';
 import { SliderField } from './SliderField';
+import type { TabProps } from './tabProps';
 
 type PadState = 'best' | 'cold' | 'faded';
 const PAD_STATES = [
@@ -57,7 +58,9 @@ export function ChainTab({ editing }: TabProps) {
     front: friction('front'),
     rear: friction('rear'),
   });
-  const most = Math.ceil(car.tyres.longitudinalGrip * (1 + car.downforceAreaM2) * 1.1 * STANDARD_GRAVITY);
+  // What the tyres could take at 250 km/h, and a little more.
+  const pressed = (0.6 * car.downforceAreaM2 * (250 / 3.6) ** 2) / (car.massKg * STANDARD_GRAVITY);
+  const most = Math.ceil(car.tyres.longitudinalGrip * (1 + Math.max(0, pressed)) * 1.1 * STANDARD_GRAVITY);
   return (
     <>
       <section className="panel px-4 py-3" aria-label="Chain from foot to tyre">
@@ -130,8 +133,8 @@ function Said({
       )}
       {floor && (
         <strong className="font-[620] text-over">
-          The pedal would need {formatQuantity(values.travel * 1000, 'smallLength', units, 0)}, and has{' '}
-          {formatQuantity(values.longestTravel * 1000, 'smallLength', units, 0)}.
+          The pedal would need {lengthText(values.travel * 1000, units)}, and has{' '}
+          {lengthText(values.longestTravel * 1000, units)}.
         </strong>
       )}
     </>

@@ -5,7 +5,7 @@ import { Field, Section } from '../editors/Section';
 import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { FitDrawing } from './FitDrawing';
-import type { TabProps } from './GaragePage';
+import type { TabProps } from './tabProps';
 
 const WORDS: Record<Clearance['what'], string> = {
   barrel: 'Caliper to the wheel’s barrel',

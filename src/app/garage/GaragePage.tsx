@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { NavLink, useParams } from 'react-router';
-import { type Editing, useItem } from '../editors/useItem';
+import { useItem } from '../editors/useItem';
 import { VerdictStrip } from '../editors/VerdictStrip';
 import { useSetup } from '../state/context';
 import { ChainTab } from './ChainTab';
@@ -11,10 +11,6 @@ const FailureTab = lazy(() => import('./FailureTab').then((m) => ({ default: m.F
 const FitTab = lazy(() => import('./FitTab').then((m) => ({ default: m.FitTab })));
 const ProcedureTab = lazy(() => import('./ProcedureTab').then((m) => ({ default: m.ProcedureTab })));
 const PartsTab = lazy(() => import('./PartsTab').then((m) => ({ default: m.PartsTab })));
-
-export interface TabProps {
-  readonly editing: Editing<'cars'>;
-}
 
 const TABS = [
   { path: 'chain', name: 'Foot to tyre', view: ChainTab },

@@ -18,8 +18,8 @@ import { download } from '../shell/files';
 import { useImport } from '../shell/ImportTarget';
 import { useProject, useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import type { TabProps } from './GaragePage';
 import { PartForm } from './PartForm';
+import type { TabProps } from './tabProps';
 
 const KINDS: readonly (readonly [PartKind, string])[] = [
   ['pad', 'Pads'],

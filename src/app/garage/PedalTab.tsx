@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react';
-import { extraText, fadeText, formatQuantity, LIMIT_WORDS, pedalText } from '../../project';
+import { extraText, fadeText, formatQuantity, LIMIT_WORDS, lengthText, pedalText } from '../../project';
 import { useItem } from '../editors/useItem';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
 import type { Computed } from '../workbench/useSession';
 import { ForceTable } from './ForceTable';
-import type { TabProps } from './GaragePage';
 import { LapPicker, lastHotLap } from './LapPicker';
 import { PedalChart } from './PedalChart';
 import { PistonCompare } from './PistonCompare';
+import type { TabProps } from './tabProps';
 import { WithSession } from './WithSession';
 
 /** What the foot feels, stop by stop and lap by lap, and where it is not enough. */
@@ -131,7 +131,7 @@ function PedalSession({ computed }: { computed: Computed }) {
               means: 'Greatest pedal travel',
               cell: (f) => (
                 <span className={f.travel * 1000 > travelMm ? 'text-over' : ''}>
-                  {formatQuantity(f.travel * 1000, 'smallLength', units, units.smallLength ? 2 : 0)}
+                  {lengthText(f.travel * 1000, units)}
                 </span>
               ),
             },

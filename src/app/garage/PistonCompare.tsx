@@ -16,7 +16,7 @@ import { SelectField } from '../components/SelectField';
 import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { chainValues } from './chainValues';
-import type { TabProps } from './GaragePage';
+import type { TabProps } from './tabProps';
 
 /** Line pressure at which calipers are set side by side, Pa. */
 const PRESSURE = 60e5;

@@ -2,7 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { ProcedureResult, ProcedureStop, Requirement } from '../../core';
 import { correctedDistance } from '../../core';
-import { changeText, dayInput, formatQuantity, temperatureText, type UnitChoice } from '../../project';
+import {
+  changeText,
+  dayInput,
+  formatQuantity,
+  lengthText,
+  temperatureText,
+  type UnitChoice,
+} from '../../project';
 import { StateMark } from '../components/StateMark';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';
@@ -199,7 +206,7 @@ function StopRows({ stops, units }: { stops: readonly ProcedureStop[]; units: Un
         {
           head: 'travel',
           means: 'Greatest pedal travel',
-          cell: (s) => formatQuantity(s.travel * 1000, 'smallLength', units, units.smallLength ? 2 : 0),
+          cell: (s) => lengthText(s.travel * 1000, units),
         },
         {
           head: 'rotor before, front',

@@ -92,7 +92,7 @@ function Swept({ sweep, units }: { sweep: BalanceSweep; units: UnitChoice }) {
               x={100 * sweep.ideal}
               stroke="var(--ink)"
               strokeDasharray="6 4"
-              label={{ value: 'tyres', position: 'top', fontSize: 11, fill: 'var(--ink)' }}
+              label={{ value: 'tyres', position: 'insideBottomRight', fontSize: 11, fill: 'var(--ink)' }}
             />
             <ReferenceLine
               x={100 * sweep.now}

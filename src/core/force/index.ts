@@ -2,12 +2,8 @@ export { BrakingState } from './brakingState';
 export {
   type AxleForce,
   type BrakeChain,
-  type BrakeKind,
-  behindValve,
   type Cylinders,
-  frontPush,
   kneeAt,
-  type Pressures,
   pedalFor,
   pressuresAt,
   pushAt,
@@ -21,7 +17,6 @@ export {
   idealFrontShare,
   loaded,
   lockingPoint,
-  type PlacedMass,
   rearLoad,
   wheelLoads,
 } from './loads';

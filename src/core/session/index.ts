@@ -36,7 +36,6 @@ export {
   type ProcedureResult,
   type RepeatedStops,
   type Requirement,
-  RULE_PEDAL,
   repeatedStops,
 } from './procedures';
 export {
@@ -49,8 +48,6 @@ export type {
   DayResult,
   ForceMargin,
   ForcePart,
-  LapResult,
-  LeastFade,
   LimitedPart,
   Margin,
   Moment,

@@ -37,7 +37,7 @@ const needs = (
 });
 
 /** Pedal forces a rule allows, N. UN R13-H; 49 CFR 571.135. */
-export const RULE_PEDAL = { least: 65, most: 500 } as const;
+const RULE_PEDAL = { least: 65, most: 500 } as const;
 
 const start = (input: DayInput, celsius: number, engineEngaged: boolean) => ({
   temperature: 273.15 + celsius,
