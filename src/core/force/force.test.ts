@@ -319,6 +319,27 @@ describe('an instant of braking', () => {
     expect(faded.availableAtBest).toBeCloseTo(fresh.available, 6);
   });
 
+  it('a balance bar moves by its cylinders’ strokes, weighted by their shares of the push; chambers in a row add up', () => {
+    const p = { front: 50e5, rear: 30e5 };
+    const taken = (axle: AxleForce, pressure: number) =>
+      closingVolume(axle) + volumePerPressure(axle) * pressure;
+    const [front, rear] = [taken(plain.front, p.front), taken(plain.rear, p.rear)];
+    expect(new PedalTravel(plain).pushTravel(p, 1e-6, 2e-6, 0)).toBeCloseTo((front + rear + 3e-6) / 4e-4, 12);
+    const bar: BrakeChain = {
+      ...plain,
+      cylinders: { kind: 'pair', frontArea: 2e-4, rearArea: 3e-4, stroke: 0.03, frontPush: 0.7, click: 0.01 },
+    };
+    const strokes = [(front + 1e-6) / 2e-4, (rear + 2e-6) / 3e-4];
+    expect(new PedalTravel(bar).pushTravel(p, 1e-6, 2e-6, 0)).toBeCloseTo(
+      0.7 * strokes[0] + 0.3 * strokes[1],
+      12,
+    );
+    expect(new PedalTravel(bar).pushTravel(p, 1e-6, 2e-6, 5)).toBeCloseTo(
+      0.75 * strokes[0] + 0.25 * strokes[1],
+      12,
+    );
+  });
+
   it('vapour lengthens the pedal to the floor, and then there is no pressure left', () => {
     const at = (over: number) => {
       const s = state(plain);
