@@ -119,6 +119,8 @@ export function issueProblem(issue: z.core.$ZodIssue): Problem {
 }
 
 function issueMessage(issue: z.core.$ZodIssue): string {
+  // A message of our own begins like this; Zod's begin with "Too small" and the like.
+  if (issue.message.startsWith('must ')) return issue.message;
   switch (issue.code) {
     case 'invalid_type':
       return `must be ${issue.expected === 'int' ? 'a whole number' : `a ${issue.expected}`}, and is ${kindOf(issue.input)}`;
