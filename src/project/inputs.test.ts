@@ -76,12 +76,12 @@ function nudged({ info, value }: NumberAt): number {
 }
 
 describe('every number that can be typed', () => {
-  const fingerprint = (setup: Setup) => {
-    const input = dayInput(setup);
+  const ofDay = (setup: Setup) => JSON.stringify(resultDocument(setup, simulateDay(dayInput(setup))));
+  /** What a day does not show: failures, clearances and wear. */
+  const ofRest = (setup: Setup) => {
     const { front, rear } = setup.car;
     return JSON.stringify([
-      resultDocument(setup, simulateDay(input)),
-      failureCases(input, 40),
+      failureCases(dayInput(setup), 20),
       [front, rear].map((axle) => [wheelClearances(wheelFit(axle)), taperOf(axle)]),
     ]);
   };
@@ -151,7 +151,7 @@ describe('every number that can be typed', () => {
   ];
 
   it.each(setups)('moves the result of the $name: no field is dead', ({ setup, without }) => {
-    const base = fingerprint(setup);
+    const [day, rest] = [ofDay(setup), ofRest(setup)];
     const dead: string[] = [];
     const shelves = [
       ['car', carSchema],
@@ -163,7 +163,7 @@ describe('every number that can be typed', () => {
         if (without.test(path)) continue;
         const moved = { ...setup, [shelf]: replaced(setup[shelf], number.path, nudged(number)) };
         expect(schema.safeParse(moved[shelf]).success, `${shelf}.${path} nudged is not valid`).toBe(true);
-        if (fingerprint(moved) === base) dead.push(`${shelf}.${path}`);
+        if (ofDay(moved) === day && ofRest(moved) === rest) dead.push(`${shelf}.${path}`);
       }
     }
     expect(dead).toEqual([]);
