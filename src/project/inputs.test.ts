@@ -135,7 +135,7 @@ describe('every number that can be typed', () => {
       setup: shortStroke(
         full(tarn, { surface: 'drilled', weighedKg: 9 }, { surface: 'slotted', weighedKg: 8 }),
       ),
-      without: /front\.rotor\.slot|rear\.rotor\.hole/,
+      without: /front\.rotor\.slot|rear\.rotor\.hole|pedal\.travelMm/,
     },
     {
       name: 'Ovel, fluid measured',
@@ -146,7 +146,7 @@ describe('every number that can be typed', () => {
     {
       name: 'Tarn, drums behind',
       setup: shortStroke(full(tarn, {}, {}, { drum: STARTER_DRUM })),
-      without: /rotor\.(hole|slot)|rear\.(rotor|plateThickness|recirculation|shield)/,
+      without: /rotor\.(hole|slot)|rear\.(rotor|plateThickness|recirculation|shield)|pedal\.travelMm/,
     },
   ];
 

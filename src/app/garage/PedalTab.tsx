@@ -27,7 +27,8 @@ function PedalSession({ computed }: { computed: Computed }) {
   const plan = useItem('plans', setup.plan.id);
   const [picked, setPicked] = useState<number | null>(null);
   const { result } = computed;
-  const { limitN, travelMm } = computed.setup.car.pedal;
+  const { limitN } = computed.setup.car.pedal;
+  const longest = result.forceMargins.find((m) => m.part === 'travel')?.limit ?? Number.POSITIVE_INFINITY;
   const number = Math.min(result.laps.length, picked ?? lastHotLap(computed));
   const lap = result.laps[number - 1];
   const points = useMemo(
@@ -130,7 +131,7 @@ function PedalSession({ computed }: { computed: Computed }) {
               head: 'travel',
               means: 'Greatest pedal travel',
               cell: (f) => (
-                <span className={f.travel * 1000 > travelMm ? 'text-over' : ''}>
+                <span className={f.travel > longest ? 'text-over' : ''}>
                   {lengthText(f.travel * 1000, units)}
                 </span>
               ),

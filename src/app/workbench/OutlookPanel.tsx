@@ -1,13 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import type { LimitedPart, Outlook } from '../../core';
-import {
-  dayInput,
-  formatQuantity,
-  PART_WORDS,
-  temperatureText,
-  type UnitChoice,
-  wheelWords,
-} from '../../project';
+import type { Outlook } from '../../core';
+import { dayInput, formatQuantity, limitText, PART_WORDS, type UnitChoice, wheelWords } from '../../project';
 import { How } from '../components/How';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';
@@ -76,7 +69,9 @@ function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
     ]);
   }
   const parts = [...outlook.parts].sort(
-    (a, b) => (a.lapsUntil ?? 1e9) - (b.lapsUntil ?? 1e9) || a.limit - a.settles - (b.limit - b.settles),
+    (a, b) =>
+      (a.lapsUntil ?? 1e9) - (b.lapsUntil ?? 1e9) ||
+      (a.limit - a.settles) / a.limit - (b.limit - b.settles) / b.limit,
   );
   return (
     <>
@@ -103,12 +98,13 @@ function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
           {parts.slice(0, 6).map((part) => (
             <tr key={`${part.axle}${part.side}${part.part}`} className="border-t border-rule/60">
               <td className="py-0.5">
-                {wheelWords(part.axle, part.side)} {PART_WORDS[part.part as LimitedPart].name}
+                {part.axle && `${wheelWords(part.axle, part.side)} `}
+                {PART_WORDS[part.part].name}
               </td>
               <td className="text-right font-[560]">
                 {part.lapsUntil === null ? `none in ${outlook.laps}` : part.lapsUntil}
               </td>
-              <td className="text-right">{temperatureText(part.settles, units)}</td>
+              <td className="text-right">{limitText(part.part, part.settles, units)}</td>
             </tr>
           ))}
         </tbody>

@@ -249,14 +249,14 @@ export const StopTable = memo(function StopTable({
               <td colSpan={table.getAllLeafColumns().length - 2 * WHEEL_COLUMNS.length} />
               <th
                 className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
-                colSpan={6}
+                colSpan={WHEEL_COLUMNS.length}
                 scope="colgroup"
               >
                 {named(front)} brake, {degree}
               </th>
               <th
                 className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
-                colSpan={6}
+                colSpan={WHEEL_COLUMNS.length}
                 scope="colgroup"
               >
                 {named(rear)} brake, {degree}

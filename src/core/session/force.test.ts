@@ -4,7 +4,7 @@ import { demoProject } from '../../../demo/project';
 import { type Drive, oneSession } from '../../../tests/support/sessions';
 import { type Car, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../project';
 import { vapourVolume } from '../force';
-import { balanceSweep, type DayResult, simulateDay } from './index';
+import { balanceSweep, type DayResult, outlook, simulateDay } from './index';
 
 const TARN = setupOf(demoProject, 'plan-tarn-anvil');
 const OVEL = setupOf(demoProject, 'plan-ovel-nettle');
@@ -168,6 +168,18 @@ describe('what limits a stop', () => {
       compared += 1;
     });
     expect(compared).toBeGreaterThan(50);
+  });
+});
+
+describe('how long it lasts', () => {
+  it('counts the foot among what gives out: a weaker driver’s stint is shorter, and ends with the pedal', () => {
+    const of = (limitN: number) => outlook(dayInput(changed(TARN, { car: pedal({ limitN }) })), 0);
+    const [strong, weak] = [of(900), of(350)];
+    const foot = (o: typeof strong) => o.parts.find((part) => part.part === 'pedal');
+    expect(foot(strong)).toMatchObject({ axle: null, lapsUntil: null, limit: 900 });
+    expect(foot(weak)?.lapsUntil).toBeLessThan(strong.stint ?? 40);
+    expect(weak.stint).toBe(foot(weak)?.lapsUntil);
+    expect(foot(weak)?.settles).toBeCloseTo(foot(strong)?.settles ?? 0, 6);
   });
 });
 

@@ -1,3 +1,4 @@
+import { PedalTravel } from '../force';
 import type { DayInput } from './input';
 import { timeOfStop } from './margins';
 import type { DayRecord } from './record';
@@ -15,7 +16,10 @@ export function dayForces(
   record: DayRecord,
   laps: readonly LapResult[],
 ): { margins: ForceMargin[]; fade: LeastFade | null } {
-  const { forceLimit, travelLimit } = input.vehicle.brakes;
+  const { forceLimit } = input.vehicle.brakes;
+  const travel = new PedalTravel(input.vehicle.brakes);
+  // The floor, or the end of the cylinder where that comes first.
+  const travelLimit = travel.pedal(travel.longestPush);
   const braked = laps.flatMap((lap) => lap.forces.map((force, stop): Braked => ({ lap, stop, force })));
   const hot = braked.filter(({ lap }) => lap.kind === 'hot');
   const moment = ({ lap, stop }: Braked): Moment => ({

@@ -1,5 +1,5 @@
 import type { DayInput, Leg, SessionPlan } from './input';
-import type { LimitedPart, Margin } from './result';
+import type { DayResult, ForcePart, LimitedPart, Margin } from './result';
 import { simulateDay } from './simulate';
 
 /** Most hot laps looked ahead. */
@@ -10,14 +10,15 @@ const LONGEST_STAND = 4 * 3600;
 
 /** How long each part lasts when hot laps follow each other without end. */
 export interface PartOutlook {
-  readonly axle: Margin['axle'];
+  /** null for what is the whole car's: pedal force and travel */
+  readonly axle: Margin['axle'] | null;
   readonly side: Margin['side'];
-  readonly part: LimitedPart;
+  readonly part: LimitedPart | ForcePart;
   /** Hot laps finished before the limit is passed; null when it is not within the laps looked ahead */
   readonly lapsUntil: number | null;
-  /** Temperature it comes to in them, K */
+  /** What it comes to in them, K; N for pedal force, m for travel */
   readonly settles: number;
-  /** K */
+  /** In the same unit */
   readonly limit: number;
 }
 
@@ -58,27 +59,25 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
 
   const endless = day(withLegs(hot(LOOK_AHEAD)));
   const first = endless.laps.findIndex((lap) => lap.session === session && lap.kind === 'hot');
-  const parts = endless.margins
-    .filter((margin) => margin.part !== 'bite')
-    .map((margin): PartOutlook => {
-      const { axle, side, part, limit, worst, passed } = margin;
-      const lap = passed?.lap ?? null;
-      const lapsUntil = !passed ? null : lap === null ? LOOK_AHEAD : Math.max(0, lap - 1 - first);
-      return { axle, side, part, limit, lapsUntil, settles: worst };
-    });
+  const parts = limitsIn(endless).map((margin): PartOutlook => {
+    const { part, limit, worst, passed } = margin;
+    const lap = passed?.lap ?? null;
+    const lapsUntil = !passed ? null : lap === null ? LOOK_AHEAD : Math.max(0, lap - 1 - first);
+    const where = 'axle' in margin ? margin : { axle: null, side: 'both' as const };
+    return { axle: where.axle, side: where.side, part, limit, lapsUntil, settles: worst };
+  });
   const limited = parts.map((part) => part.lapsUntil).filter((laps) => laps !== null);
   const stint = limited.length === 0 ? null : Math.min(...limited);
   const again = stint === null ? 0 : Math.max(1, Math.min(3, stint));
 
   /** Whether every limit is kept in a day's last session. */
-  const keeps = (margins: readonly Margin[], last: number) =>
-    margins.every((m) => m.part === 'bite' || !m.passed || m.passed.session < last);
+  const keeps = (result: DayResult, last: number) =>
+    limitsIn(result).every((m) => !m.passed || m.passed.session < last);
 
   let coolDownLaps: number | null = null;
   if (stint !== null && stint > 0) {
     for (let k = 1; k <= MOST_COOL_LAPS && coolDownLaps === null; k++) {
-      const { margins } = day(withLegs(hot(stint), cool(k), hot(again)));
-      if (keeps(margins, session)) coolDownLaps = k;
+      if (keeps(day(withLegs(hot(stint), cool(k), hot(again))), session)) coolDownLaps = k;
     }
   }
   return {
@@ -101,7 +100,7 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
     const good = (duration: number) => {
       const pause: Leg = { kind: 'paddock', duration, fan: 0 };
       const twice = day({ ...own, legs: [...legs, pause] }, { ...own, legs });
-      return keeps(twice.margins, session + 1) && keeps(twice.margins, session);
+      return keeps(twice, session);
     };
     if (!good(LONGEST_STAND)) return null;
     let [low, high] = [0, LONGEST_STAND];
@@ -114,6 +113,12 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
     return Math.ceil(high / 60) * 60;
   }
 }
+
+/** What can give out: every hot limit, the foot's and the pedal's. */
+const limitsIn = ({ margins, forceMargins }: DayResult) => [
+  ...margins.filter((margin) => margin.part !== 'bite'),
+  ...forceMargins,
+];
 
 function paceOf(session: SessionPlan, kind: 'hot' | 'cool', otherwise: number): number {
   for (const leg of session.legs) if (leg.kind === kind && 'pace' in leg) return leg.pace;

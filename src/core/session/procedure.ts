@@ -63,6 +63,8 @@ export class ProcedureRun {
   private readonly state: BrakingState;
   private readonly runs: Readonly<Record<AxleName, CornerRun>>;
   private readonly engine: number;
+  /** Pedal travel to the floor or to the end of the cylinder, m */
+  private readonly longestTravel: number;
   private sample = 0;
   private room = 0;
 
@@ -76,6 +78,7 @@ export class ProcedureRun {
     this.air = airProperties(density, start.ambient);
     this.forces = forcesOf(vehicle, { ...input.driver, brakingCommitment: 1, pace: 1 }, density, 0);
     this.state = new BrakingState(vehicle.brakes, vehicle, vehicle.wheelRadius, null);
+    this.longestTravel = this.state.travelModel.pedal(this.state.travelModel.longestPush);
     this.engine = start.engineEngaged ? vehicle.engineBraking : 0;
     const run = (axle: AxleName) => {
       const corner = new CornerRun(input[axle].left, start.temperature, pressure, 1, 1);
@@ -210,7 +213,7 @@ export class ProcedureRun {
         by = 'tyres';
         return false;
       }
-      if (state.pedal > limit || state.travel > this.input.vehicle.brakes.travelLimit) {
+      if (state.pedal > limit || state.travel > this.longestTravel) {
         by = 'pedal';
         return false;
       }
