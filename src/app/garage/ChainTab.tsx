@@ -358,7 +358,7 @@ function BrakeSections({ editing, axle }: TabProps & { axle: Axle }) {
           <>
             <FitPart editing={editing} kind="caliper" axle={axle} label="Fit a caliper" />
             <SelectField
-              label="Kind"
+              label="Caliper"
               value={brakes.caliper.kind}
               options={[
                 ['fixed', 'Fixed: pistons on both sides'],

@@ -22,7 +22,7 @@ export function FrictionChart({ points }: { points: readonly { celsius: number; 
             tickFormatter={(t) => formatQuantity(t, 'temperature', units)}
             {...AXIS}
           />
-          <YAxis width={40} domain={[0, 'auto']} tickFormatter={(v) => Number(v).toFixed(1)} {...AXIS} />
+          <YAxis width={40} domain={[0, 'auto']} tickFormatter={(v) => Number(v).toFixed(2)} {...AXIS} />
           <Line dataKey="mu" stroke="var(--front)" strokeWidth={2.2} isAnimationActive={false} />
         </LineChart>
       </ResponsiveContainer>
