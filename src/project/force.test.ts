@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
-import { type DayResult, simulateDay } from '../core';
+import { type DayResult, failureCases, simulateDay, wheelClearances } from '../core';
 import {
   applyWhatIf,
   type Car,
@@ -28,6 +28,7 @@ import {
   US,
   unitOf,
   verdictText,
+  wheelFit,
 } from './index';
 
 const TARN = setupOf(demoProject, 'plan-tarn-anvil');
@@ -188,5 +189,33 @@ describe('front share in a what-if', () => {
     expect(frontSharePercent(applyWhatIf(TARN, other).car)).toBeGreaterThan(frontSharePercent(TARN.car) + 2);
     const measured = { ...TARN, car: { ...TARN.car, frontSharePercent: 61 } };
     expect(frontSharePercent(applyWhatIf(measured, other).car)).toBe(61);
+  });
+});
+
+describe('the demo’s cars', () => {
+  it('fit their own wheels, new pads too, and have failures that still stop', () => {
+    for (const car of demoProject.cars) {
+      for (const axle of [car.front, car.rear]) {
+        for (const { what, clearance, wanted } of wheelClearances(wheelFit(axle))) {
+          expect(clearance, `${car.name}, ${what}`).toBeGreaterThanOrEqual(wanted);
+        }
+      }
+    }
+    for (const plan of demoProject.plans.slice(0, 3)) {
+      for (const { failure, distance } of failureCases(dayInput(setupOf(demoProject, plan.id)), 30)) {
+        expect(distance, `${plan.name}, ${failure}`).toBeGreaterThan(25);
+        expect(distance, `${plan.name}, ${failure}`).toBeLessThan(200);
+      }
+    }
+  });
+
+  it('share near what their tyres want, the rear never far ahead of the front', () => {
+    for (const { result } of [strong, computed(changed(SKARN, (car) => car))]) {
+      // Gentle laps want less in front than any fixed share gives them.
+      const hot = result.laps.filter((lap) => lap.kind === 'hot');
+      for (const { share, ideal } of hot.flatMap((lap) => lap.forces)) {
+        expect(Math.abs(share.mean - ideal.mean)).toBeLessThan(0.1);
+      }
+    }
   });
 });
