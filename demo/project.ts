@@ -18,6 +18,9 @@ const session = (name: string, ambientC: number, hotLaps: number, paddockMin = 3
 const club: Pick<
   Plan,
   | 'humidityPercent'
+  | 'pressureHpa'
+  | 'windKmh'
+  | 'windFromDeg'
   | 'brakingCommitmentPercent'
   | 'corneringCommitmentPercent'
   | 'brakeBuildUpS'
@@ -25,6 +28,9 @@ const club: Pick<
   | 'clicks'
 > = {
   humidityPercent: 55,
+  pressureHpa: null,
+  windKmh: 14,
+  windFromDeg: 240,
   brakingCommitmentPercent: 86,
   corneringCommitmentPercent: 92,
   brakeBuildUpS: 0.25,

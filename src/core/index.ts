@@ -4,5 +4,8 @@ export * from './circuit';
 export { STANDARD_GRAVITY, ZERO_CELSIUS } from './constants';
 export * from './drive';
 export * from './force';
+export * from './geo';
 export * from './heat';
+export * from './log';
 export * from './session';
+export * from './track';

@@ -125,6 +125,47 @@ export const typedStopSchema = z
     }
   });
 
+/** Where a circuit lies on Earth. */
+export const placeSchema = z.strictObject({
+  latitudeDeg: numberField({
+    title: 'Latitude of the start line',
+    quantity: 'angle',
+    min: -89,
+    max: 89,
+    usual: [-60, 70],
+    step: 0.0001,
+    description: 'North is positive. Logs with positions are cut into laps here.',
+  }),
+  longitudeDeg: numberField({
+    title: 'Longitude of the start line',
+    quantity: 'angle',
+    min: -180,
+    max: 180,
+    usual: [-180, 180],
+    step: 0.0001,
+    description: 'East is positive.',
+  }),
+  bearingDeg: numberField({
+    title: 'Bearing of the start',
+    quantity: 'angle',
+    min: 0,
+    max: 360,
+    usual: [0, 360],
+    step: 1,
+    description: 'Compass direction in which the start line is crossed; north is 0, east 90.',
+  }),
+  heightM: numberField({
+    title: 'Height of the start line',
+    quantity: 'distance',
+    min: -500,
+    max: 9000,
+    usual: [0, 900],
+    step: 1,
+    description: 'Carried into exported files; heights along the line count from it.',
+  }),
+});
+export type CircuitPlace = z.infer<typeof placeSchema>;
+
 /** A circuit, as stored: a line of straights and corners, or a list of stops. */
 export const circuitSchema = z
   .strictObject({
@@ -148,6 +189,8 @@ export const circuitSchema = z
       step: 0.5,
       description: 'No corner of the driven line can be tighter than this.',
     }),
+    /** Where its start line lies; null where it is nowhere in particular */
+    place: placeSchema.nullable(),
     layout: z.discriminatedUnion('kind', [
       z.strictObject({ kind: z.literal('line'), segments: z.array(segmentSchema).min(2).max(400) }),
       z.strictObject({ kind: z.literal('stops'), stops: z.array(typedStopSchema).min(1).max(200) }),

@@ -11,10 +11,12 @@ export {
 } from './chain';
 export {
   type Circuit,
+  type CircuitPlace,
   type CircuitSegment,
   type CircuitStop,
   circuitSchema,
   cornerSchema,
+  placeSchema,
   straightSchema,
   typedStopSchema,
 } from './circuitSchema';

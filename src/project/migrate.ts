@@ -136,8 +136,19 @@ function from2(project: Loose): Loose {
   };
 }
 
+/** Version 3 did not know where a circuit lies, nor the weather but for air and moisture. */
+function from3(project: Loose): Loose {
+  return {
+    ...project,
+    version: 4,
+    circuits: list(project.circuits, (circuit) => ({ place: null, ...circuit })),
+    plans: list(project.plans, (plan) => ({ pressureHpa: null, windKmh: 0, windFromDeg: 0, ...plan })),
+  };
+}
+
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {
   const second = project.version === 1 ? from1(project) : project;
-  return second.version === 2 ? from2(second) : second;
+  const third = second.version === 2 ? from2(second) : second;
+  return third.version === 3 ? from3(third) : third;
 }

@@ -306,6 +306,7 @@ describe('circuits', () => {
       name: 'c',
       altitudeM: 0,
       trackWidthM: 10,
+      place: null,
       layout: { kind: 'stops', stops: [{ ...starterStop('a'), ...stop }] },
     });
     expect(circuitProblems(list({}))).toEqual([]);

@@ -96,6 +96,34 @@ export const planSchema = z.strictObject({
     step: 5,
     description: 'Moist air is a little lighter.',
   }),
+  /** At the circuit; null takes the standard pressure at its height */
+  pressureHpa: numberField({
+    title: 'Air pressure',
+    quantity: 'airPressure',
+    min: 500,
+    max: 1100,
+    usual: [960, 1040],
+    step: 1,
+    description: 'At the circuit, not reduced to sea level. Left empty, it follows from the height.',
+  }).nullable(),
+  windKmh: numberField({
+    title: 'Wind',
+    quantity: 'speed',
+    min: 0,
+    max: 150,
+    usual: [0, 40],
+    step: 1,
+    description: 'Drawn on the map; it does not enter the computation.',
+  }),
+  windFromDeg: numberField({
+    title: 'Wind from',
+    quantity: 'angle',
+    min: 0,
+    max: 360,
+    usual: [0, 360],
+    step: 5,
+    description: 'Compass direction it comes from; north is 0, east 90.',
+  }),
   brakingCommitmentPercent: numberField({
     title: 'Commitment in braking',
     quantity: 'percent',
@@ -143,7 +171,7 @@ export const planSchema = z.strictObject({
 export type Plan = z.infer<typeof planSchema>;
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
-export const PROJECT_VERSION = 3;
+export const PROJECT_VERSION = 4;
 
 function uniqueIds(list: readonly { id: string }[], path: string, issues: z.core.$ZodRawIssue[]) {
   const seen = new Set<string>();

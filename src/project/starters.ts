@@ -18,6 +18,7 @@ export function starterLine(id: string, name: string): Circuit {
     name,
     altitudeM: 0,
     trackWidthM: 12,
+    place: null,
     layout: {
       kind: 'line',
       segments: [straight(600), bend('First bend'), straight(600), bend('Second bend')],

@@ -221,6 +221,7 @@ export function dayInput({ car, circuit, plan, parts }: Setup): DayInput {
     },
     circuit: circuitInput(circuit),
     altitude: circuit.altitudeM,
+    pressure: plan.pressureHpa === null ? null : plan.pressureHpa * 100,
     humidity: plan.humidityPercent / 100,
     front: axle(car.front),
     rear: axle(car.rear),

@@ -32,6 +32,7 @@ export const QUANTITIES = {
   deceleration: [unit('m/s²', 1, 1), unit('g', 1 / 9.80665, 2)],
   force: [unit('N', 1, 0), unit('lbf', 1 / 4.4482216152605, 0)],
   pressure: [unit('bar', 1, 1), unit('psi', 14.503773773, 0)],
+  airPressure: [unit('hPa', 1, 0), unit('inHg', 1 / 33.8638866667, 2)],
   hoseGrowth: [unit('mm³/(bar·m)', 1, 1)],
   stiffness: [unit('kN/mm', 1, 0)],
   volume: [unit('cm³', 1, 2)],

@@ -1,9 +1,10 @@
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
 import { secureHeaders } from 'hono/secure-headers';
+import { standIns } from './standIns/routes';
 
 /**
- * The server: hands out the built application and nothing else.
+ * The server: hands out the built application, and stands in for a logger and a weather service.
  * @param root folder of the build, relative to the working directory
  */
 export function createApp(root: string): Hono {
@@ -36,6 +37,7 @@ export function createApp(root: string): Hono {
     }
     await next();
   });
+  app.route('/stand-in', standIns());
   app.use('/assets/*', async (c, next) => {
     await next();
     // Names carry the hash of their content.

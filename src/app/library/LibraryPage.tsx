@@ -198,6 +198,7 @@ function newItems(
             name: 'New list of stops',
             altitudeM: 0,
             trackWidthM: 12,
+            place: null,
             layout: { kind: 'stops', stops: [starterStop('Stop 1')] },
           },
         ],

@@ -10,7 +10,7 @@ export interface ClosingError {
   /** End minus start, m */
   readonly dx: number;
   readonly dy: number;
-  /** Turned angle minus the nearest of ±360°, rad */
+  /** Turned angle minus the nearest of ±360°, or minus none for an eight, rad */
   readonly heading: number;
   /** Height of the end over the start, m */
   readonly height: number;
@@ -42,10 +42,18 @@ function walk(segments: readonly Segment[]): Walk {
   return result;
 }
 
+/** A closed line turns by a full circle either way, one that crosses over itself like an eight by none. */
+function wholeTurn(turned: number): number {
+  return Math.abs(turned) < EIGHT && turned !== 0 ? 0 : 2 * Math.PI * Math.sign(turned || 1);
+}
+
+/** A line that turns by less than this altogether is meant to be an eight, rad. */
+const EIGHT = Math.PI / 6;
+
 /** Where a line of straights and corners ends, against where it began. Exact for arcs and straights. */
 export function closingError(segments: readonly Segment[]): ClosingError {
   const w = walk(segments);
-  const full = 2 * Math.PI * Math.sign(w.turned || 1);
+  const full = wholeTurn(w.turned);
   return {
     length: w.length,
     gap: Math.sqrt(w.dx * w.dx + w.dy * w.dy),
@@ -65,7 +73,7 @@ export function closeLine(segments: readonly Segment[]): Segment[] | null {
   const start = walk(segments);
   const turning = segments.reduce((sum, s) => sum + Math.abs(segmentTurn(s)), 0);
   if (turning === 0) return null;
-  const missing = 2 * Math.PI * Math.sign(start.turned || 1) - start.turned;
+  const missing = wholeTurn(start.turned) - start.turned;
   const turned: Segment[] = segments.map((s) =>
     s.kind === 'corner'
       ? { ...s, angle: s.angle + (s.hand === 'left' ? 1 : -1) * missing * (s.angle / turning) }

@@ -17,6 +17,8 @@ export interface DrivenLap {
   readonly curvature?: Float64Array;
   /** Time spent on each interval, s; n. Needed where the speed reaches zero; otherwise from the mean speed. */
   readonly duration?: Float64Array;
+  /** 1 where the brakes are on, 0 where what slows is taken for something else; n. Left out, whatever slows brakes */
+  readonly braking?: Uint8Array;
   /** Name of the place at a distance, '' where it has none */
   readonly nameAt: (distance: number) => string;
 }
@@ -50,7 +52,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     let front = 0;
     let rear = 0;
     let electric = 0;
-    if (force > 0) {
+    if (force > 0 && lap.braking?.[i] !== 0) {
       const { demand } = state;
       demand.force = force;
       demand.z = (v0 - v1) / (dt * STANDARD_GRAVITY);

@@ -92,7 +92,7 @@ describe('a lap whose brakes are the limit', () => {
     expect(lapLength(long)).toBeCloseTo(lapLength(plain), 6);
     long.stops.forEach((stop, k) => {
       expect(stop.length).toBeGreaterThan(1.3 * plain.stops[k].length);
-      expect(stop.entrySpeed).toBeCloseTo(plain.stops[k].entrySpeed, 6);
+      expect(Math.abs(stop.entrySpeed - plain.stops[k].entrySpeed)).toBeLessThan(0.05);
     });
     // A longer stop from the same speeds gives the brakes a little less to do: drag has more way.
     expect(lapHeat(long)).toBeLessThan(lapHeat(plain));

@@ -61,7 +61,7 @@ export function driveLap(
   const forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
   if (circuit.kind === 'stops') {
     const stops = caps.length === 0 ? circuit.stops : brakedEarlier(circuit.stops, caps, vehicle.mass);
-    return brakeWork(lapFromTypedStops(stops, driver.pace), vehicle, forces);
+    return brakeWork(lapFromTypedStops(stops, driver.pace, driver.brakeBuildUp), vehicle, forces);
   }
   const lap: DrivenLap = {
     distance: circuit.line.distance,

@@ -20,6 +20,7 @@ export interface TypedStop {
 /** Intervals of a braking and of the way to the next. */
 const BRAKING_CELLS = 40;
 const ROLLING_CELLS = 40;
+const BUILD_UP_CELLS = 8;
 
 /**
  * Shortest and longest time a way can take between two speeds when it is driven at the one, then with constant
@@ -31,14 +32,59 @@ export function timeRange(from: number, to: number, distance: number): readonly 
   return [Math.min(ramp, hold(Math.max(from, to))), Math.max(ramp, hold(Math.min(from, to)))];
 }
 
+/** Most of a braking that its build-up may take, so that what is typed stays possible. */
+const BUILD_UP_SHARE = 0.6;
+
 /**
- * A lap from typed stops: constant deceleration in each, and from one to the next constant acceleration, or, where the
+ * A braking over a given distance whose deceleration rises evenly over the build-up and then stays: points after its
+ * start.
+ * @param from m/s @param to m/s, below `from` @param length m @param buildUp s
+ */
+function braked(from: number, to: number, length: number, buildUp: number) {
+  const even = (from * from - to * to) / (2 * length);
+  const rise = Math.min(buildUp, BUILD_UP_SHARE * ((2 * length) / (from + to)));
+  // A deceleration that comes later must be greater; the distance it takes falls steadily as it grows.
+  let [low, high] = [even, 4 * even];
+  const distance = (a: number) => {
+    const after = from - 0.5 * a * rise;
+    return from * rise - (a * rise * rise) / 6 + (after * after - to * to) / (2 * a);
+  };
+  for (let i = 0; i < 60 && rise > 0; i++) {
+    const mid = 0.5 * (low + high);
+    if (distance(mid) > length) low = mid;
+    else high = mid;
+  }
+  const a = low;
+  const points: { way: number; square: number; time: number }[] = [];
+  const ramp = rise > 0 ? BUILD_UP_CELLS : 0;
+  for (let k = 1; k <= ramp; k++) {
+    const t = (k * rise) / ramp;
+    const v = from - (a * t * t) / (2 * rise);
+    points.push({ way: from * t - (a * t * t * t) / (6 * rise), square: v * v, time: t });
+  }
+  const [start, square] = ramp > 0 ? [points[ramp - 1].way, points[ramp - 1].square] : [0, from * from];
+  const cells = BRAKING_CELLS - ramp;
+  let time = rise;
+  let before = Math.sqrt(square);
+  for (let k = 1; k <= cells; k++) {
+    const now = square + ((to * to - square) * k) / cells;
+    const v = Math.sqrt(Math.max(0, now));
+    time += (2 * (length - start)) / cells / (before + v);
+    points.push({ way: start + ((length - start) * k) / cells, square: now, time });
+    before = v;
+  }
+  return points;
+}
+
+/**
+ * A lap from typed stops: in each a deceleration that rises over the build-up and then stays, and from one to the next constant acceleration, or, where the
  * time is given, a stretch at constant speed and one of constant acceleration that take that time. The start line lies
  * half-way between the last stop and the first.
  * @param stops at least one, in driving order, the last leading back to the first
  * @param pace share of the hot-lap forces used, 0 to 1; speeds go with its square root
+ * @param buildUp time from first touch to full braking, s
  */
-export function lapFromTypedStops(stops: readonly TypedStop[], pace: number): DrivenLap {
+export function lapFromTypedStops(stops: readonly TypedStop[], pace: number, buildUp: number): DrivenLap {
   const distance: number[] = [0];
   const squares: number[] = [];
   const duration: number[] = [];
@@ -65,7 +111,15 @@ export function lapFromTypedStops(stops: readonly TypedStop[], pace: number): Dr
   squares.push(tail[0].from ** 2);
   for (const piece of tail) add(piece.length, ROLLING_CELLS / 2, piece.from, piece.to, 0);
   stops.forEach((stop, k) => {
-    add(stop.length, BRAKING_CELLS, stop.entrySpeed * scale, stop.exitSpeed * scale, stop.grade);
+    const start = distance[distance.length - 1];
+    let before = 0;
+    for (const point of braked(stop.entrySpeed * scale, stop.exitSpeed * scale, stop.length, buildUp)) {
+      distance.push(start + point.way);
+      duration.push(point.time - before);
+      squares.push(point.square);
+      grade.push(stop.grade);
+      before = point.time;
+    }
     names.push({ at: distance[distance.length - 1], name: stop.name });
     const pieces = k === stops.length - 1 ? head : way(stop, stops[k + 1]);
     for (const piece of pieces) add(piece.length, ROLLING_CELLS / 2, piece.from, piece.to, 0);

@@ -1,8 +1,9 @@
-import { moistAirDensity, standardPressure } from '../air';
+import { moistAirDensity } from '../air';
 import { STANDARD_GRAVITY } from '../constants';
 import { forcesOf, loadFactor, resistance, tyreLoad } from '../drive';
 import { type AxleForce, type BrakeChain, BrakingState } from '../force';
 import type { DayInput } from './input';
+import { pressureOf } from './pressure';
 import { meanOverDistance } from './procedures';
 
 export type Failure = 'none' | 'booster' | 'front-circuit' | 'rear-circuit' | 'one-diagonal' | 'only-circuit';
@@ -81,11 +82,7 @@ const STEP = 0.02;
 function failureCase(input: DayInput, failure: Failure, speed: number): FailureCase {
   const { vehicle, driver } = input;
   const chain = failed(vehicle.brakes, failure);
-  const density = moistAirDensity(
-    standardPressure(input.altitude),
-    input.sessions[0].ambient,
-    input.humidity,
-  );
+  const density = moistAirDensity(pressureOf(input), input.sessions[0].ambient, input.humidity);
   const forces = forcesOf(vehicle, { ...driver, pace: 1 }, density, 0);
   const whole = forces.mass * forces.inertia;
   const state = new BrakingState(chain, vehicle, vehicle.wheelRadius, null);

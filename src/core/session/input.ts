@@ -1,5 +1,5 @@
 import type { Corner } from '../brake';
-import type { CircuitInput, Driver, Vehicle } from '../drive';
+import type { CircuitInput, DrivenLap, Driver, Vehicle } from '../drive';
 import type { StepSizes } from './schedule';
 
 export type AxleName = 'front' | 'rear';
@@ -23,6 +23,8 @@ export interface LapLeg {
   readonly laps: number;
   /** Share of the hot-lap forces, 0 to 1 */
   readonly pace: number;
+  /** Laps as they were logged, one for each lap, instead of solved ones */
+  readonly driven?: readonly DrivenLap[];
 }
 
 /** Standing for a while. */
@@ -60,6 +62,8 @@ export interface DayInput {
   readonly circuit: CircuitInput;
   /** Height of the circuit above sea level, m */
   readonly altitude: number;
+  /** Air pressure at the circuit, Pa; null takes the standard one at its height */
+  readonly pressure: number | null;
   /** Relative humidity, 0 to 1 */
   readonly humidity: number;
   readonly front: AxleInput;

@@ -1,7 +1,8 @@
-import { standardPressure } from '../air';
+import {} from '../air';
 import { CHANNEL_COUNT, type CornerNetwork, cornerNetwork } from '../brake';
 import { AMBIENT, GAMMA, TABLE_COUNT, TABLE_START, TABLE_STEP, type UniformTable } from '../heat';
 import type { DayInput, WheelName } from './input';
+import { pressureOf } from './pressure';
 import type { DayResult } from './result';
 import { cornerOfWheel, DEFAULT_NUMERICS } from './simulate';
 
@@ -52,7 +53,7 @@ export interface NetworkRun {
 
 /** The network of a wheel as `simulateDay` builds it. */
 export function networkOf(input: DayInput, wheel: WheelName): CornerNetwork {
-  const pressure = standardPressure(input.altitude);
+  const pressure = pressureOf(input);
   return cornerNetwork(
     cornerOfWheel(input, wheel),
     input.sessions[0].ambient,

@@ -1,10 +1,11 @@
-import { type AirProperties, airProperties, moistAirDensity, standardPressure } from '../air';
+import { type AirProperties, airProperties, moistAirDensity } from '../air';
 import { fillDrive } from '../brake';
 import { STANDARD_GRAVITY } from '../constants';
 import { type Forces, forcesOf, loadFactor, resistance, tyreLoad } from '../drive';
 import { BrakingState, vapourVolume } from '../force';
 import { CornerRun } from './cornerRun';
 import { AXLES, type AxleName, type DayInput } from './input';
+import { pressureOf } from './pressure';
 
 /** Steps in a stop and on the way to the next, s. */
 const BRAKING_STEP = 0.02;
@@ -73,7 +74,7 @@ export class ProcedureRun {
     start: ProcedureStart,
   ) {
     const { vehicle } = input;
-    const pressure = standardPressure(input.altitude);
+    const pressure = pressureOf(input);
     const density = moistAirDensity(pressure, start.ambient, input.humidity);
     this.air = airProperties(density, start.ambient);
     this.forces = forcesOf(vehicle, { ...input.driver, brakingCommitment: 1, pace: 1 }, density, 0);

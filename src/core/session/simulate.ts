@@ -1,9 +1,12 @@
-import { type AirProperties, airProperties, moistAirDensity, standardPressure } from '../air';
+import { type AirProperties, airProperties, moistAirDensity } from '../air';
 import { type Corner, ductFlowArea, fillDrive } from '../brake';
 import {
   type BrakeCap,
+  brakeWork,
+  type DrivenLap,
   type Driver,
   driveLap,
+  forcesOf,
   type LapTrace,
   LINE_SPACING,
   lapTime,
@@ -26,6 +29,7 @@ import {
   type WheelName,
 } from './input';
 import { dayMargins, peaksOf, verdictOf } from './margins';
+import { pressureOf } from './pressure';
 import { type DayRecord, type DaySeries, emptySeries, resizedSeries } from './record';
 import type { DayResult, EnergyAudit, LapResult, LegResult, StopForce, StopHeat } from './result';
 import { DEFAULT_STEPS, type LapSchedule, lapSchedule, standingSteps } from './schedule';
@@ -65,8 +69,8 @@ class DayRun {
   private readonly wheels: readonly DistinctWheel[];
   private readonly runs: readonly CornerRun[];
   private readonly force: ForceRun;
-  /** Laps that are driven as planned, by pace and air */
-  private readonly laps = new Map<string, PlannedLap>();
+  /** Laps that are driven as planned, by pace and air, and logged ones */
+  private readonly laps = new Map<string | DrivenLap, PlannedLap>();
   private series: DaySeries;
   private room = 1;
   private sample = 1;
@@ -82,7 +86,7 @@ class DayRun {
     private readonly input: DayInput,
     private readonly numerics: Numerics,
   ) {
-    this.pressure = standardPressure(input.altitude);
+    this.pressure = pressureOf(input);
     this.circuit = prepareCircuit(input.circuit, numerics.spacing);
     this.wheels = distinct(input);
     const start = input.sessions[0].ambient;
@@ -104,7 +108,7 @@ class DayRun {
     for (const leg of legs) {
       const startTime = this.time;
       if ('duration' in leg) this.stand(leg, air);
-      else for (let n = 0; n < leg.laps; n++) this.lap(leg, index, air, ambient);
+      else for (let n = 0; n < leg.laps; n++) this.lap(leg, n, index, air, ambient);
       this.legResults.push({ session: index, kind: leg.kind, startTime, endTime: this.time });
     }
     assertNumbers(this.runs, this.wheels, this.sample - 1, this.time, this.lapResults.length);
@@ -181,40 +185,54 @@ class DayRun {
       for (const leg of legs) {
         samples +=
           'laps' in leg
-            ? leg.laps * this.plan(leg.pace, air, ambient).schedule.time.length
+            ? this.samplesOf(leg, air, ambient)
             : standingSteps(leg.duration, this.numerics.steps).length;
       }
     }
     return samples;
   }
 
+  private samplesOf(leg: LapLeg, air: AirProperties, ambient: number): number {
+    if (!leg.driven) return leg.laps * this.plan(leg, 0, air, ambient).schedule.time.length;
+    return leg.driven.reduce((sum, _, n) => sum + this.plan(leg, n, air, ambient).schedule.time.length, 0);
+  }
+
   private airAt(ambient: number): AirProperties {
     return airProperties(moistAirDensity(this.pressure, ambient, this.input.humidity), ambient);
   }
 
+  /** How a lap of a leg is driven: as it was logged, or solved for the leg's pace. @param n which of the leg's laps */
   private plan(
-    pace: number,
+    leg: LapLeg,
+    n: number,
     air: AirProperties,
     ambient: number,
     caps: readonly BrakeCap[] = [],
   ): PlannedLap {
-    const key = `${pace}/${ambient}`;
+    const { input } = this;
+    const driven = leg.driven?.[n];
+    const key = driven ?? `${leg.pace}/${ambient}`;
     const known = this.laps.get(key);
-    if (known && caps.length === 0) return known;
-    const { input, wheels, numerics } = this;
-    const driver: Driver = { ...input.driver, pace };
+    if (known && (caps.length === 0 || driven)) return known;
+    const driver: Driver = { ...input.driver, pace: leg.pace };
     const conditions = { airDensity: air.density, ductDragArea: ductDragArea(input) };
-    const trace = driveLap(this.circuit, input.vehicle, driver, conditions, caps);
-    const corners = wheels.map(({ wheel }) => cornerOfWheel(input, wheel));
+    const trace = driven
+      ? brakeWork(
+          driven,
+          input.vehicle,
+          forcesOf(input.vehicle, driver, air.density, conditions.ductDragArea),
+        )
+      : driveLap(this.circuit, input.vehicle, driver, conditions, caps);
+    const corners = this.wheels.map(({ wheel }) => cornerOfWheel(input, wheel));
     const { wheelRadius } = input.vehicle;
-    const planned = { trace, schedule: lapSchedule(trace, corners, air, wheelRadius, numerics.steps) };
-    if (caps.length === 0) this.laps.set(key, planned);
+    const planned = { trace, schedule: lapSchedule(trace, corners, air, wheelRadius, this.numerics.steps) };
+    if (caps.length === 0 || driven) this.laps.set(key, planned);
     return planned;
   }
 
-  private lap(leg: LapLeg, session: number, air: AirProperties, ambient: number): void {
+  private lap(leg: LapLeg, n: number, session: number, air: AirProperties, ambient: number): void {
     const { runs, force, lapResults } = this;
-    const planned = this.plan(leg.pace, air, ambient, this.input.brakesEarlier ? this.caps : []);
+    const planned = this.plan(leg, n, air, ambient, this.input.brakesEarlier ? this.caps : []);
     const { trace, schedule } = planned;
     const count = schedule.time.length;
     this.reserve(count);
@@ -263,7 +281,7 @@ class DayRun {
     this.time += duration;
     this.drivingTime += duration;
     assertNumbers(runs, this.wheels, this.sample - 1, this.time, lapResults.length);
-    if (this.input.brakesEarlier) this.learn(this.plan(leg.pace, air, ambient), trace, forces);
+    if (this.input.brakesEarlier) this.learn(this.plan(leg, n, air, ambient), trace, forces);
   }
 
   /** Takes from a lap what the brakes could make of each stop, against what is asked of them as planned. */

@@ -1,0 +1,70 @@
+import type { SampledLine } from '../circuit';
+import { isBraking } from './findStops';
+import { type LapTrace, lapHeat, lapLength, lapTime } from './trace';
+
+/** What a circuit asks of a car's brakes. */
+export interface Severity {
+  /** Brake heat for each metre, J/m */
+  readonly energyPerLength: number;
+  /** Brake heat over lap time, W */
+  readonly meanPower: number;
+  /** Share of the lap's time with the brakes on, 0 to 1 */
+  readonly brakingShare: number;
+  /** Longest way without braking, m, and its time, s */
+  readonly longestFree: number;
+  readonly longestFreeTime: number;
+  /** Longest piece of the line that hardly bends, m; the longest free way for a list of stops */
+  readonly longestStraight: number;
+  /** Mean speed of the air between stops, m/s */
+  readonly airSpeed: number;
+  /** Left wheels' share of the heat, 0 to 1 */
+  readonly leftShare: number;
+  readonly stops: number;
+  /** m */
+  readonly length: number;
+  /** s */
+  readonly time: number;
+}
+
+/** Curvature under which a line counts as straight, 1/m. */
+const FLAT = 1 / 500;
+
+/** Judges a lap. @param line its line, null for a list of stops */
+export function severityOf(trace: LapTrace, line: SampledLine | null): Severity {
+  const n = trace.time.length - 1;
+  const time = lapTime(trace);
+  let [braking, way, rolling] = [0, 0, 0];
+  for (let i = 0; i < n; i++) {
+    const dt = trace.time[i + 1] - trace.time[i];
+    if (isBraking(trace, i)) braking += dt;
+    else {
+      rolling += dt;
+      way += trace.distance[i + 1] - trace.distance[i];
+    }
+  }
+  const heat = lapHeat(trace);
+  const longestFree = trace.stops.reduce((most, stop) => Math.max(most, stop.airDistance), 0);
+  return {
+    energyPerLength: heat / lapLength(trace),
+    meanPower: heat / time,
+    brakingShare: braking / time,
+    longestFree,
+    longestFreeTime: trace.stops.reduce((most, stop) => Math.max(most, stop.airTime), 0),
+    longestStraight: line ? longestRun(line) : longestFree,
+    airSpeed: rolling > 0 ? way / rolling : 0,
+    leftShare: heat > 0 ? (trace.frontLeftHeat[n] + trace.rearLeftHeat[n]) / heat : 0.5,
+    stops: trace.stops.length,
+    length: lapLength(trace),
+    time,
+  };
+}
+
+function longestRun({ curvature, length }: SampledLine): number {
+  const n = curvature.length - 1;
+  let [run, most] = [0, 0];
+  for (let i = 0; i < 2 * n; i++) {
+    run = Math.abs(curvature[i % n]) < FLAT ? run + 1 : 0;
+    most = Math.max(most, Math.min(run, n));
+  }
+  return (most * length) / n;
+}

@@ -1,0 +1,230 @@
+import { localPlane } from '../geo';
+import type { Channel, LogNote, RawLog } from './channels';
+
+/** A log whose time rises and whose speed is known. */
+export interface Log {
+  /** s since its first sample, rising; n */
+  readonly time: Float64Array;
+  /** m/s; n */
+  readonly speed: Float64Array;
+  /** Other channels, NaN where missing; n each */
+  readonly channels: Readonly<Partial<Record<Channel, Float64Array>>>;
+  /** Median time between samples, s */
+  readonly step: number;
+  readonly notes: readonly LogNote[];
+}
+
+/** Gaps longer than this many steps are said. */
+const GAP_STEPS = 4;
+/** A clock that jumps by quarter hours, to within this, was set: summer time, another zone, s. */
+const ZONE = 900;
+const ZONE_NEAR = 30;
+/** No car on wheels changes its speed faster, m/s². */
+const FASTEST = 75;
+/** Plausible ranges; what lies outside was no reading. */
+const RANGES: Readonly<Partial<Record<Channel, readonly [number, number]>>> = {
+  speed: [-5, 150],
+  latitude: [-90, 90],
+  longitude: [-180, 180],
+  height: [-500, 9000],
+  frontPressure: [-5e5, 4e7],
+  rearPressure: [-5e5, 4e7],
+  ambient: [220, 340],
+};
+const TEMPERATURE: readonly [number, number] = [220, 1800];
+const isTemperature = (channel: Channel) => /^(rotor|caliper|fluid)/.test(channel);
+
+/**
+ * Puts a log right where that is safe, and says what it did: samples whose time runs back are left out, a clock that was
+ * set by quarter hours is set back, single spikes are bridged, speed is made from positions where there is none.
+ * @throws RangeError where fewer than 20 samples or neither speed, distance nor positions are left
+ */
+export function mendLog(raw: RawLog): Log {
+  const notes: LogNote[] = [];
+  const { time: clock, kept } = mendClock(raw.time, notes);
+  if (kept.length < 20) {
+    throw new RangeError(`A log needs at least 20 samples with a time; this one has ${kept.length}.`);
+  }
+  const step = medianStep(clock);
+  noteGaps(clock, kept, step, notes);
+  const channels: Partial<Record<Channel, Float64Array>> = {};
+  for (const [name, values] of Object.entries(raw.channels) as [Channel, Float64Array][]) {
+    const own = Float64Array.from(kept, (i) => values[i]);
+    outOfRange(name, own, kept, notes);
+    if (own.some((v) => Number.isFinite(v))) channels[name] = own;
+    else notes.push({ kind: 'missing', channel: name, count: own.length, first: 0, size: 0 });
+  }
+  const speed = speedOf(clock, channels, step, kept, notes);
+  delete channels.speed;
+  return { time: clock, speed, channels, step, notes };
+}
+
+function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Array; kept: number[] } {
+  const kept: number[] = [];
+  const mended: number[] = [];
+  let shift = 0;
+  let last = Number.NEGATIVE_INFINITY;
+  const back = { count: 0, first: -1 };
+  const same = { count: 0, first: -1 };
+  const missing = { count: 0, first: -1 };
+  const count = (what: { count: number; first: number }, i: number) => {
+    if (what.count === 0) what.first = i;
+    what.count += 1;
+  };
+  for (let i = 0; i < time.length; i++) {
+    if (!Number.isFinite(time[i])) {
+      count(missing, i);
+      continue;
+    }
+    let t = time[i] + shift;
+    const jump = t - last;
+    if (kept.length > 0 && Math.abs(jump) > ZONE - ZONE_NEAR) {
+      const quarters = Math.round(jump / ZONE);
+      const goesOn = i + 1 < time.length && Math.abs(time[i + 1] - time[i]) < 5;
+      // Forward jumps are as likely a pause as a clock set; only whole hours without a pause are taken for a zone.
+      const zone = quarters < 0 || (quarters % 4 === 0 && Math.abs(jump - quarters * ZONE) < 2);
+      if (zone && goesOn && Math.abs(jump - quarters * ZONE) < ZONE_NEAR) {
+        shift -= quarters * ZONE;
+        t = time[i] + shift;
+        if (t <= last) {
+          const more = last - t + 0.001;
+          shift += more;
+          t += more;
+        }
+        notes.push({ kind: 'clock-shift', channel: 'time', count: 1, first: i, size: quarters * ZONE });
+      }
+    }
+    if (t < last) {
+      count(back, i);
+      continue;
+    }
+    if (t === last) {
+      count(same, i);
+      continue;
+    }
+    kept.push(i);
+    mended.push(t);
+    last = t;
+  }
+  const note = (kind: LogNote['kind'], what: { count: number; first: number }) => {
+    if (what.count > 0) notes.push({ kind, channel: 'time', count: what.count, first: what.first, size: 0 });
+  };
+  note('missing', missing);
+  note('time-back', back);
+  note('same-time', same);
+  const start = mended[0] ?? 0;
+  return { time: Float64Array.from(mended, (t) => t - start), kept };
+}
+
+function medianStep(time: Float64Array): number {
+  const steps = time.slice(1).map((t, i) => t - time[i]);
+  steps.sort();
+  return steps[steps.length >> 1];
+}
+
+function noteGaps(time: Float64Array, kept: readonly number[], step: number, notes: LogNote[]): void {
+  let [count, first, size] = [0, -1, 0];
+  for (let i = 1; i < time.length; i++) {
+    const gap = time[i] - time[i - 1];
+    if (gap <= GAP_STEPS * step || gap < 0.25) continue;
+    if (count === 0) first = kept[i];
+    count += 1;
+    size += gap;
+  }
+  if (count > 0) notes.push({ kind: 'gap', channel: 'time', count, first, size });
+}
+
+function outOfRange(name: Channel, values: Float64Array, kept: readonly number[], notes: LogNote[]): void {
+  const range = isTemperature(name) ? TEMPERATURE : RANGES[name];
+  if (!range) return;
+  let [count, first] = [0, -1];
+  values.forEach((v, i) => {
+    if (Number.isNaN(v) || (v >= range[0] && v <= range[1])) return;
+    if (count === 0) first = kept[i];
+    count += 1;
+    values[i] = Number.NaN;
+  });
+  if (count > 0) notes.push({ kind: 'out-of-range', channel: name, count, first, size: 0 });
+}
+
+function speedOf(
+  time: Float64Array,
+  channels: Partial<Record<Channel, Float64Array>>,
+  step: number,
+  kept: readonly number[],
+  notes: LogNote[],
+): Float64Array {
+  const own = channels.speed;
+  if (own) {
+    const speed = bridged(time, own);
+    despike(time, speed, kept, notes);
+    for (let i = 0; i < speed.length; i++) speed[i] = Math.max(0, speed[i]);
+    return speed;
+  }
+  const way = wayFrom(time, channels);
+  if (!way) {
+    throw new RangeError('The log has neither speed nor distance nor positions; one of them is needed.');
+  }
+  notes.push({ kind: 'no-speed', channel: 'speed', count: time.length, first: 0, size: 0 });
+  // Over at least half a second, so that a receiver's scatter is not taken for speed.
+  const reach = Math.max(1, Math.round(0.25 / step));
+  const speed = new Float64Array(time.length);
+  for (let i = 0; i < time.length; i++) {
+    const a = Math.max(0, i - reach);
+    const b = Math.min(time.length - 1, i + reach);
+    speed[i] = Math.max(0, (way[b] - way[a]) / (time[b] - time[a]));
+  }
+  despike(time, speed, kept, notes);
+  return speed;
+}
+
+function wayFrom(time: Float64Array, channels: Partial<Record<Channel, Float64Array>>): Float64Array | null {
+  if (channels.distance) return bridged(time, channels.distance);
+  const { latitude, longitude } = channels;
+  if (!latitude || !longitude) return null;
+  const [lat, lon] = [bridged(time, latitude), bridged(time, longitude)];
+  const plane = localPlane({ latitude: lat[0], longitude: lon[0] });
+  const way = new Float64Array(time.length);
+  let [px, py] = [0, 0];
+  for (let i = 1; i < time.length; i++) {
+    const [x, y] = plane.toPlane(lat[i], lon[i]);
+    way[i] = way[i - 1] + Math.sqrt((x - px) ** 2 + (y - py) ** 2);
+    [px, py] = [x, y];
+  }
+  return way;
+}
+
+/** Missing values bridged in a straight line; at the ends the nearest known one. */
+export function bridged(time: Float64Array, values: Float64Array): Float64Array {
+  const out = values.slice();
+  let known = -1;
+  for (let i = 0; i < out.length; i++) {
+    if (!Number.isFinite(out[i])) continue;
+    for (let k = known + 1; k < i; k++) {
+      const share = known < 0 ? 1 : (time[k] - time[known]) / (time[i] - time[known]);
+      out[k] = known < 0 ? out[i] : out[known] + share * (out[i] - out[known]);
+    }
+    known = i;
+  }
+  for (let k = known + 1; k < out.length; k++) out[k] = known < 0 ? 0 : out[known];
+  return out;
+}
+
+/** Bridges single samples, up to three together, that no car could have followed there and back. */
+function despike(time: Float64Array, speed: Float64Array, kept: readonly number[], notes: LogNote[]): void {
+  let [count, first] = [0, -1];
+  const far = (a: number, b: number) => Math.abs(speed[b] - speed[a]) > FASTEST * (time[b] - time[a]) + 0.5;
+  for (let i = 1; i < speed.length - 1; i++) {
+    if (!far(i - 1, i)) continue;
+    let end = i + 1;
+    while (end < speed.length - 1 && end - i < 4 && far(i - 1, end)) end++;
+    if (end - i >= 4 || far(i - 1, end)) continue;
+    if (count === 0) first = kept[i];
+    for (let k = i; k < end; k++) {
+      const share = (time[k] - time[i - 1]) / (time[end] - time[i - 1]);
+      speed[k] = speed[i - 1] + share * (speed[end] - speed[i - 1]);
+      count += 1;
+    }
+  }
+  if (count > 0) notes.push({ kind: 'spike', channel: 'speed', count, first, size: 0 });
+}

@@ -1,0 +1,206 @@
+import { demoProject } from '../../../demo/project';
+import { type DayResult, type LapTrace, localPlane, sampleLine, simulateDay, ZERO_CELSIUS } from '../../core';
+import { circuitInput, dayInput, type Setup, setupOf } from '../../project';
+import { randomNumbers } from './random';
+
+/** How the invented car is driven and how badly it is measured. */
+export interface LoggerOptions {
+  /** One of the demo project's plans */
+  readonly planId: string;
+  /** Hot laps of its only session */
+  readonly laps: number;
+  /** Samples a second, 1 to 200 */
+  readonly rate: number;
+  /** 0 measures perfectly, 1 as usual, more is worse */
+  readonly noise: number;
+  readonly seed: number;
+}
+
+/** A value at each of a sample's columns; null in a dropout. */
+export type LoggerRow = readonly (number | null)[];
+
+export const LOGGER_COLUMNS = [
+  'Time (s)',
+  'Lap',
+  'Distance (m)',
+  'Speed (km/h)',
+  'Latitude (deg)',
+  'Longitude (deg)',
+  'Height (m)',
+  'Brake pressure front (bar)',
+  'Brake pressure rear (bar)',
+  'Pedal force (N)',
+  'Rotor FL (C)',
+  'Rotor FR (C)',
+  'Rotor RL (C)',
+  'Rotor RR (C)',
+  'Caliper FL (C)',
+  'Fluid front (C)',
+  'Ambient (C)',
+] as const;
+
+/** A recording that does not exist: every row can be asked for, in any order of time. */
+export interface SimulatedLog {
+  readonly setup: Setup;
+  readonly count: number;
+  rows(): Generator<LoggerRow>;
+}
+
+/** Truth of the stand-in that a prediction does not know: what is fitted or calibrated later must find it. */
+const COOLING = 0.88;
+const DRIVER = { braking: 0.96, cornering: 0.985 };
+
+/** Drives an invented car round an invented circuit and measures it with scatter, dropouts and drifting sensors. */
+export function simulatedLog(options: LoggerOptions): SimulatedLog {
+  const setup = setupOf(demoProject, options.planId);
+  const { plan } = setup;
+  const planned = dayInput({
+    ...setup,
+    plan: {
+      ...plan,
+      brakingCommitmentPercent: plan.brakingCommitmentPercent * DRIVER.braking,
+      corneringCommitmentPercent: plan.corneringCommitmentPercent * DRIVER.cornering,
+    },
+  });
+  const axle = (a: typeof planned.front) => ({
+    ...a,
+    left: { ...a.left, air: { ...a.left.air, coolingFactor: a.left.air.coolingFactor * COOLING } },
+    right: { ...a.right, air: { ...a.right.air, coolingFactor: a.right.air.coolingFactor * COOLING } },
+  });
+  const day = simulateDay({
+    ...planned,
+    front: axle(planned.front),
+    rear: axle(planned.rear),
+    sessions: [
+      {
+        ...planned.sessions[0],
+        legs: [
+          { kind: 'out', laps: 1, pace: 0.65 },
+          { kind: 'hot', laps: options.laps, pace: 1 },
+          { kind: 'cool', laps: 1, pace: 0.4 },
+          { kind: 'pit', duration: 120, fan: 0 },
+        ],
+      },
+    ],
+  });
+  const end = day.record.time[day.record.time.length - 1];
+  const count = Math.floor(end * options.rate);
+  return { setup, count, rows: () => measured(options, setup, day, count) };
+}
+
+function* measured(
+  { rate, noise, seed }: LoggerOptions,
+  setup: Setup,
+  day: DayResult,
+  count: number,
+): Generator<LoggerRow> {
+  const random = randomNumbers(seed);
+  const { record, laps } = day;
+  const ground = groundOf(setup);
+  const ambient = setup.plan.sessions[0].ambientC;
+  const scatter = (size: number) => noise * size * random.normal();
+  // Receivers wander; rubbing thermocouples read late and drift.
+  const wander = { x: 0, y: 0 };
+  const late = [ambient, ambient, ambient, ambient];
+  const drift = [0, 0, 0, 0].map(() => noise * (random.next() - 0.5) * 0.04);
+  let [sample, lap, point, lost, odometer] = [0, 0, 0, 0, 0];
+  const dt = 1 / rate;
+  for (let i = 0; i < count; i++) {
+    const t = i * dt;
+    while (sample < record.time.length - 2 && record.time[sample + 1] <= t) sample++;
+    while (lap < laps.length && t >= laps[lap].startTime + laps[lap].lapTime) [lap, point] = [lap + 1, 0];
+    const driving = laps[lap];
+    let [speed, distance] = [0, 0];
+    if (driving) {
+      const { trace } = driving;
+      const own = t - driving.startTime;
+      while (point < trace.time.length - 2 && trace.time[point + 1] <= own) point++;
+      [speed, distance] = along(trace, point, own);
+    }
+    odometer += speed * dt;
+    wander.x += (-wander.x / 60) * dt + Math.sqrt(dt) * scatter(0.12);
+    wander.y += (-wander.y / 60) * dt + Math.sqrt(dt) * scatter(0.12);
+    const [latitude, longitude, height] = ground(
+      distance,
+      wander.x + scatter(0.25),
+      wander.y + scatter(0.25),
+    );
+    const share = shareAt(record.time, sample, t);
+    const between = (values: Float64Array) => values[sample] + share * (values[sample + 1] - values[sample]);
+    const { force, wheels } = record;
+    const rotors = (['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const).map((wheel, k) => {
+      const bulk = between(wheels[wheel].rotorBulk) - ZERO_CELSIUS;
+      late[k] += (bulk - late[k]) * Math.min(1, dt / 0.8);
+      return late[k] + drift[k] * (late[k] - ambient) + scatter(2);
+    });
+    // Now and then a plug shakes loose for a second or two.
+    if (lost <= 0 && noise > 0 && random.next() < dt / 90) lost = 0.4 + 1.6 * random.next();
+    lost -= dt;
+    const round = (value: number, digits: number) => {
+      const scale = 10 ** digits;
+      return Math.round(value * scale) / scale;
+    };
+    const braking = driving ? 1 : 0;
+    const finite = (value: number) => (Number.isFinite(value) ? value : 0);
+    yield [
+      round(t, 3),
+      Math.min(lap, laps.length),
+      round(odometer, 2),
+      round(Math.max(0, speed * 3.6 + (speed > 1 ? scatter(0.25) : 0)), 2),
+      lost > 0 ? null : round(latitude, 7),
+      lost > 0 ? null : round(longitude, 7),
+      lost > 0 ? null : round(height + scatter(0.6), 2),
+      round(Math.max(0, (braking * finite(between(force.frontPressure))) / 1e5 + scatter(0.15)), 2),
+      round(Math.max(0, (braking * finite(between(force.rearPressure))) / 1e5 + scatter(0.15)), 2),
+      round(Math.max(0, braking * Math.min(1500, finite(between(force.pedal))) + scatter(2)), 1),
+      ...rotors.map((v) => round(v, 1)),
+      round(between(wheels.frontLeft.caliper) - ZERO_CELSIUS + scatter(0.5), 1),
+      round(between(wheels.frontLeft.fluid) - ZERO_CELSIUS + scatter(0.5), 1),
+      round(ambient + scatter(0.2), 1),
+    ];
+  }
+}
+
+function shareAt(time: Float64Array, i: number, t: number): number {
+  return Math.min(1, Math.max(0, (t - time[i]) / (time[i + 1] - time[i])));
+}
+
+function along(trace: LapTrace, i: number, t: number): readonly [number, number] {
+  const share = shareAt(trace.time, i, t);
+  const between = (values: Float64Array) => values[i] + share * (values[i + 1] - values[i]);
+  return [between(trace.speed), between(trace.distance)];
+}
+
+/** Latitude, longitude and height of a place on the circuit, moved by metres east and north. */
+function groundOf({
+  circuit,
+}: Setup): (distance: number, east: number, north: number) => readonly [number, number, number] {
+  const input = circuitInput(circuit);
+  const { place } = circuit;
+  if (input.kind !== 'line' || !place)
+    throw new RangeError(`The circuit ${circuit.name} has no line on Earth.`);
+  const line = sampleLine(input.segments, 2);
+  const plane = localPlane({ latitude: place.latitudeDeg, longitude: place.longitudeDeg });
+  const bearing = (place.bearingDeg * Math.PI) / 180;
+  const [e, n] = [Math.sin(bearing), Math.cos(bearing)];
+  const cells = line.distance.length - 1;
+  return (distance, east, north) => {
+    const at = ((distance % line.length) / line.length) * cells;
+    const i = Math.min(cells - 1, Math.floor(at));
+    const share = at - i;
+    const x = line.x[i] + share * (line.x[i + 1] - line.x[i]);
+    const y = line.y[i] + share * (line.y[i + 1] - line.y[i]);
+    const { latitude, longitude } = plane.toEarth(x * e - y * n + east, x * n + y * e + north);
+    return [
+      latitude,
+      longitude,
+      place.heightM + line.height[i] + share * (line.height[i + 1] - line.height[i]),
+    ];
+  };
+}
+
+/** A recording as CSV, line by line, as a logger's export would be. */
+export function* loggerCsv(log: SimulatedLog): Generator<string> {
+  yield `Simulated logger, ${log.setup.car.name}, ${log.setup.circuit.name}\n\n${LOGGER_COLUMNS.join(',')}\n`;
+  for (const row of log.rows()) yield `${row.map((v) => v ?? '').join(',')}\n`;
+}

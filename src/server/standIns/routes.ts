@@ -1,0 +1,118 @@
+import { Hono } from 'hono';
+import { streamSSE } from 'hono/streaming';
+import { z } from 'zod';
+import { demoProject } from '../../../demo/project';
+import { LOGGER_COLUMNS, type LoggerOptions, type LoggerRow, loggerCsv, simulatedLog } from './logger';
+import { simulatedWeather } from './weather';
+
+const number = (low: number, high: number, otherwise: number) =>
+  z.coerce.number().min(low).max(high).default(otherwise);
+
+const loggerQuery = z.object({
+  plan: z.enum(demoProject.plans.map((p) => p.id) as [string, ...string[]]).default(demoProject.plans[0].id),
+  laps: number(1, 40, 6).pipe(z.number().int()),
+  rate: number(1, 200, 20),
+  noise: number(0, 10, 1),
+  seed: number(0, 1e9, 1).pipe(z.number().int()),
+});
+const streamQuery = loggerQuery.extend({
+  /** Times as fast as it was driven */
+  speed: number(1, 50, 1),
+  /** Ends the connection after so many seconds, as a bad radio link would; 0 never */
+  cut: number(0, 3600, 0),
+});
+const weatherQuery = z.object({
+  latitude: number(-90, 90, 46),
+  longitude: number(-180, 180, 0),
+  height: number(-500, 9000, 0),
+  date: z.iso.date(),
+});
+
+/** Milliseconds between two messages of a stream. */
+const BEAT = 100;
+
+/**
+ * Simulated outside services: a logger in a car, as a file and as a live stream, and a weather service. They stand where
+ * real ones would be connected and answer as those would.
+ */
+export function standIns(): Hono {
+  const app = new Hono();
+  app.get('/logger.csv', (c) => {
+    const query = loggerQuery.safeParse(c.req.query());
+    if (!query.success) return c.text(complaint(query.error), 400);
+    const lines = loggerCsv(simulatedLog(optionsOf(query.data)));
+    const encoder = new TextEncoder();
+    const body = new ReadableStream<Uint8Array>({
+      pull(controller) {
+        let text = '';
+        while (text.length < 65_536) {
+          const next = lines.next();
+          if (next.done) {
+            controller.enqueue(encoder.encode(text));
+            controller.close();
+            return;
+          }
+          text += next.value;
+        }
+        controller.enqueue(encoder.encode(text));
+      },
+    });
+    return c.body(body, 200, {
+      'Content-Type': 'text/csv; charset=utf-8',
+      'Content-Disposition': `attachment; filename="simulated-log-${query.data.plan}.csv"`,
+    });
+  });
+
+  app.get('/logger/stream', (c) => {
+    const query = streamQuery.safeParse(c.req.query());
+    if (!query.success) return c.text(complaint(query.error), 400);
+    const { speed, cut, rate } = query.data;
+    const log = simulatedLog(optionsOf(query.data));
+    // A receiver that lost the connection says what it had last and goes on from there.
+    const had = Number(c.req.header('Last-Event-ID') ?? c.req.query('after') ?? -1);
+    const first = Number.isInteger(had) && had >= 0 ? Math.min(log.count, had + 1) : 0;
+    c.header('X-Accel-Buffering', 'no');
+    return streamSSE(c, async (stream) => {
+      const rows = log.rows();
+      for (let i = 0; i < first; i++) rows.next();
+      await stream.writeSSE({
+        event: 'start',
+        data: JSON.stringify({ columns: LOGGER_COLUMNS, rate, speed, count: log.count, first }),
+        retry: 500,
+      });
+      const began = performance.now();
+      let sent = first;
+      while (sent < log.count && !stream.aborted) {
+        await stream.sleep(BEAT);
+        const elapsed = (performance.now() - began) / 1000;
+        if (cut > 0 && elapsed > cut) return;
+        const due = Math.min(log.count, first + Math.floor(elapsed * rate * speed));
+        if (due <= sent) continue;
+        const batch: LoggerRow[] = [];
+        for (; sent < due; sent++) batch.push(rows.next().value as LoggerRow);
+        await stream.writeSSE({ event: 'rows', id: String(sent - 1), data: JSON.stringify(batch) });
+      }
+      if (!stream.aborted) await stream.writeSSE({ event: 'end', data: '' });
+    });
+  });
+
+  app.get('/weather', (c) => {
+    const query = weatherQuery.safeParse(c.req.query());
+    if (!query.success) return c.text(complaint(query.error), 400);
+    const { latitude, longitude, height, date } = query.data;
+    return c.json({ simulated: true, hours: simulatedWeather(latitude, longitude, height, date) });
+  });
+  return app;
+}
+
+const optionsOf = ({ plan, laps, rate, noise, seed }: z.infer<typeof loggerQuery>): LoggerOptions => ({
+  planId: plan,
+  laps,
+  rate,
+  noise,
+  seed,
+});
+
+function complaint(error: z.ZodError): string {
+  return error.issues.map((issue) => `${issue.path.join('.') || 'query'}: ${issue.message}`).join('\n');
+}
