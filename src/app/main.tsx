@@ -17,6 +17,8 @@ applyTheme();
 
 const car = async () => ({ Component: (await import('./editors/CarPage')).CarPage });
 const circuit = async () => ({ Component: (await import('./editors/CircuitPage')).CircuitPage });
+const circuits = async () => ({ Component: (await import('./circuits/CircuitsPage')).CircuitsPage });
+const log = async () => ({ Component: (await import('./log/LogPage')).LogPage });
 const plan = async () => ({ Component: (await import('./editors/PlanPage')).PlanPage });
 const garage = async () => ({ Component: (await import('./garage/GaragePage')).GaragePage });
 const inside = async () => ({ Component: (await import('./inside/InsidePage')).InsidePage });
@@ -41,7 +43,9 @@ async function start(root: HTMLElement): Promise<void> {
         { path: '/garage/:tab?', lazy: garage },
         { path: '/car/:id?', lazy: car },
         { path: '/circuit/:id?', lazy: circuit },
+        { path: '/circuits/:tab?', lazy: circuits },
         { path: '/plan/:id?', lazy: plan },
+        { path: '/log/:tab?', lazy: log },
         { path: '/inside', lazy: inside },
         { path: '/library', lazy: library },
         { path: '*', element: <NotFound /> },

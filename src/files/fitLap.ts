@@ -66,9 +66,16 @@ export function fitLap(input: DayInput, logged: LapTrace, airDensity: number, du
   const places = Array.from({ length: CELLS }, (_, i) => ((i + 0.5) * length) / CELLS);
   const speeds = places.map((s) => speedAt(logged, s));
   const solve = (factors: readonly number[]) => driveWith(input, factors, airDensity, ductDragArea);
+  // The package asks for the function anew at every point; a lap is solved once for each set of factors.
+  const solved = new Map<string, (s: number) => number>();
   const model = (factors: number[]) => {
+    const key = factors.join();
+    const known = solved.get(key);
+    if (known) return known;
     const trace = solve(factors);
-    return (s: number) => speedAt(trace, s);
+    const speed = (s: number) => speedAt(trace, s);
+    solved.set(key, speed);
+    return speed;
   };
   const first = [1, 1, 1];
   const run = (from: number[]) =>
@@ -93,15 +100,15 @@ export function fitLap(input: DayInput, logged: LapTrace, airDensity: number, du
     uncertainty: scatter[i],
     atLimit: values[i] < LOW * 1.01 || values[i] > HIGH * 0.99,
   });
-  const solved = solve(values);
+  const lap = solve(values);
   return {
     cornering: fitted(0),
     braking: fitted(1),
     power: fitted(2),
     before: lapLikeness(logged, solve(first)),
-    after: lapLikeness(logged, solved),
+    after: lapLikeness(logged, lap),
     settled: Math.max(...moved) < 0.01,
-    solved,
+    solved: lap,
   };
 }
 

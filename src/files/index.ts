@@ -1,4 +1,13 @@
 export {
+  analyseLog,
+  type LapsLeft,
+  type ListedPiece,
+  type LogAnalysis,
+  lapsLeft,
+  type MeasuredSeries,
+  prepareLog,
+} from './analyseLog';
+export {
   circuitFrom,
   type FoundCircuit,
   type FoundLine,
@@ -11,5 +20,7 @@ export { driveWith, type Fitted, fitLap, type LapFit } from './fitLap';
 export { guessMapping, type LogMapping, layoutKey, mappingProblems, mappingSchema } from './logMapping';
 export { LOG_COLUMN_NAMES, LOG_COLUMNS, LOG_UNITS, type LogColumn } from './logUnits';
 export { type ByteSource, openLog, type ReadLog, readLog } from './readLog';
+export { type StreamColumn, streamColumns } from './streamColumns';
 export { readTrackFile } from './trackFile';
-export { circuitGeoJson, circuitGpx, type MarkedStop } from './writeCircuit';
+export { trackLog } from './trackLog';
+export { writeLog } from './writeLog';

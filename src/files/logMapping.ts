@@ -28,7 +28,7 @@ const SIDE = {
 };
 const WORDS: readonly (readonly [LogColumn, RegExp])[] = [
   ...(['rotor', 'caliper'] as const).flatMap((part) => {
-    const name = part === 'rotor' ? String.raw`(rotor|dis[ck])` : String.raw`(caliper|calliper)`;
+    const name = part === 'rotor' ? '(rotor|dis[ck])' : '(caliper|calliper)';
     return (['front', 'rear'] as const).flatMap((axle) =>
       (['left', 'right'] as const).map((side): readonly [LogColumn, RegExp] => {
         const [a, s] = [axle[0], side[0]];

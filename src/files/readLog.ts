@@ -234,7 +234,7 @@ class Table {
     this.rows += 1;
     for (const column of this.columns) {
       const value = this.value(row[column.index] ?? '', column, line);
-      if (value !== value) continue;
+      if (Number.isNaN(value)) continue;
       column.sum += value;
       column.count += 1;
     }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { localPlane, sampleLine } from '../core';
-import { type Circuit, circuitInput, circuitSchema } from '../project';
+import { type Circuit, circuitGeoJson, circuitGpx, circuitInput, circuitSchema } from '../project';
 import { randomNumbers } from '../server/standIns/random';
-import { circuitFrom, circuitGeoJson, circuitGpx, findLine, readTrackFile } from './index';
+import { circuitFrom, findLine, readTrackFile } from './index';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const [anvil] = demoProject.circuits;

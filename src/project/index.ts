@@ -110,3 +110,4 @@ export {
   verdictText,
   wheelWords,
 } from './wording';
+export { circuitGeoJson, circuitGpx } from './writeCircuit';

@@ -5,13 +5,20 @@ import {
   coldStop,
   type DayInput,
   type DayResult,
+  driveLap,
+  ductDragArea,
   failureCases,
   hotStop,
+  moistAirDensity,
   type Outlook,
   outlook,
   type ProcedureResult,
+  prepareCircuit,
+  pressureOf,
   type RepeatedStops,
   repeatedStops,
+  type Severity,
+  severityOf,
   simulateDay,
 } from '../core';
 import { type DocumentResult, readDocument } from '../project';
@@ -44,6 +51,14 @@ const engine = {
     return { cold: coldStop(input), hot: hotStop(input, topSpeed), repeated: repeatedStops(input, repeated) };
   },
   failures: failureCases,
+  /** What a circuit asks of a car's brakes, at the pace of its hot laps. */
+  severity(input: DayInput): Severity {
+    const circuit = prepareCircuit(input.circuit);
+    const airDensity = moistAirDensity(pressureOf(input), input.sessions[0].ambient, input.humidity);
+    const conditions = { airDensity, ductDragArea: ductDragArea(input) };
+    const trace = driveLap(circuit, input.vehicle, { ...input.driver, pace: 1 }, conditions);
+    return severityOf(trace, circuit.kind === 'line' ? circuit.line : null);
+  },
   readDocument(text: string): DocumentResult {
     return readDocument(text);
   },

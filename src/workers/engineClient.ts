@@ -8,9 +8,9 @@ export class EngineError extends Error {}
 const PATIENCE = 20_000;
 
 /** A worker that is started when first needed and started again after it died. */
-export class EngineClient {
+export class EngineClient<E = Engine> {
   private worker: Worker | null = null;
-  private remote: Comlink.Remote<Engine> | null = null;
+  private remote: Comlink.Remote<E> | null = null;
   private readonly waiting = new Set<(error: EngineError) => void>();
 
   /** @param patience longest wait for an answer, ms */
@@ -24,7 +24,7 @@ export class EngineClient {
    * @param signal aborted, the computation is ended with its worker
    * @throws EngineError when the worker dies or stays silent or is aborted; the next call starts a new one
    */
-  async call<T>(use: (engine: Comlink.Remote<Engine>) => Promise<T>, signal?: AbortSignal): Promise<T> {
+  async call<T>(use: (engine: Comlink.Remote<E>) => Promise<T>, signal?: AbortSignal): Promise<T> {
     const abort = () => this.die('The computation was cancelled.');
     signal?.addEventListener('abort', abort);
     const engine = this.start();
@@ -56,7 +56,7 @@ export class EngineClient {
     this.waiting.clear();
   }
 
-  private start(): Comlink.Remote<Engine> {
+  private start(): Comlink.Remote<E> {
     if (this.remote) return this.remote;
     this.worker = this.create();
     this.worker.addEventListener('error', (event) => {
@@ -66,10 +66,14 @@ export class EngineClient {
     this.worker.addEventListener('messageerror', () =>
       this.die('The computation’s answer could not be read.'),
     );
-    this.remote = Comlink.wrap<Engine>(this.worker);
+    this.remote = Comlink.wrap<E>(this.worker);
     return this.remote;
   }
 }
+
+/** The worker that reads files and holds the log that is open. */
+export const createFileWorker = (): Worker =>
+  new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module', name: 'files' });
 
 function createWorker(): Worker {
   return new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module', name: 'engine' });

@@ -1,8 +1,10 @@
 import { useParams } from 'react-router';
+import { CircuitTabs } from '../circuits/CircuitTabs';
 import { TextField } from '../components/TextField';
 import { useSetup } from '../state/context';
 import { LineEditor } from './LineEditor';
 import { Missing, PageHead } from './PageHead';
+import { PlaceSection } from './PlaceSection';
 import { Field, Section } from './Section';
 import { StopsEditor } from './StopsEditor';
 import { useItem } from './useItem';
@@ -17,6 +19,7 @@ export function CircuitPage() {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3" key={id}>
       <PageHead shelf="circuits" item={circuit} />
+      <CircuitTabs />
       <Section title="The place">
         <TextField
           label="Name"
@@ -28,6 +31,7 @@ export function CircuitPage() {
         <Field shelf="circuits" editing={editing} path={['altitudeM']} />
         <Field shelf="circuits" editing={editing} path={['trackWidthM']} />
       </Section>
+      <PlaceSection editing={editing} />
       {circuit.layout.kind === 'line' ? <LineEditor editing={editing} /> : <StopsEditor editing={editing} />}
     </div>
   );

@@ -6,6 +6,7 @@ import { DayEditor } from './DayEditor';
 import { Missing, PageHead } from './PageHead';
 import { Field, Section } from './Section';
 import { useItem } from './useItem';
+import { WeatherPanel } from './WeatherPanel';
 
 /** What is driven, where, in which weather, how hard. */
 export function PlanPage() {
@@ -41,9 +42,16 @@ export function PlanPage() {
         />
       </Section>
       <Section title="The driver and the air">
-        {['brakingCommitmentPercent', 'corneringCommitmentPercent', 'brakeBuildUpS', 'humidityPercent'].map(
-          field,
-        )}
+        {[
+          'brakingCommitmentPercent',
+          'corneringCommitmentPercent',
+          'brakeBuildUpS',
+          'humidityPercent',
+          'pressureHpa',
+          'windKmh',
+          'windFromDeg',
+        ].map(field)}
+        <WeatherPanel plan={plan} />
       </Section>
       <DayEditor editing={editing} />
     </div>

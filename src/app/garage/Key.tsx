@@ -1,5 +1,7 @@
+import type { ReactNode } from 'react';
+
 /** A line of a chart and what it is. */
-export function Key({ color, dashed, children }: { color: string; dashed?: boolean; children: string }) {
+export function Key({ color, dashed, children }: { color: string; dashed?: boolean; children: ReactNode }) {
   return (
     <span className="inline-flex items-center gap-1">
       <svg width="26" height="8" aria-hidden="true">

@@ -1,9 +1,11 @@
 import { Dialog } from 'radix-ui';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { addParts, type Problem } from '../../project';
 import { undoToast } from '../components/undoToast';
 import { useEngine, useStore } from '../state/context';
 import { importFile, problemLines } from './files';
+import { handOver, kindByName } from './handedFile';
 
 const ImportContext = createContext<() => void>(() => {});
 
@@ -14,6 +16,7 @@ export const useImport = () => useContext(ImportContext);
 export function ImportTarget({ children }: { children: ReactNode }) {
   const store = useStore();
   const engine = useEngine();
+  const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
   const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
@@ -61,7 +64,16 @@ export function ImportTarget({ children }: { children: ReactNode }) {
       depth = 0;
       setOver(false);
       const file = event.dataTransfer?.files[0];
-      if (file) void take(file);
+      if (!file) return;
+      const kind = kindByName(file.name);
+      if (!kind) {
+        void take(file);
+        return;
+      }
+      // A circuit's or a log's file belongs to its own page; a table on the page of circuits is one of points.
+      const onCircuits = location.pathname.startsWith('/circuit');
+      handOver(kind === 'log' && onCircuits ? 'tracks' : kind, file);
+      navigate(kind === 'tracks' || onCircuits ? '/circuits/import' : '/log/logs');
     };
     window.addEventListener('dragenter', enter);
     window.addEventListener('dragleave', leave);
@@ -73,7 +85,7 @@ export function ImportTarget({ children }: { children: ReactNode }) {
       window.removeEventListener('dragover', move);
       window.removeEventListener('drop', drop);
     };
-  }, [take]);
+  }, [take, navigate]);
 
   return (
     <ImportContext value={useCallback(() => input.current?.click(), [])}>
@@ -93,7 +105,7 @@ export function ImportTarget({ children }: { children: ReactNode }) {
       />
       {over && (
         <div className="fixed inset-3 z-50 grid place-items-center rounded-xl border-2 border-dashed border-act bg-panel/90 text-[20px]">
-          Drop the project file to open it
+          Drop a project, parts, a circuit or a log to open it
         </div>
       )}
       <Dialog.Root open={refused !== null} onOpenChange={(open) => !open && setRefused(null)}>

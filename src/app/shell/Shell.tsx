@@ -2,6 +2,7 @@ import {
   Activity,
   CarFront,
   ClipboardList,
+  FileClock,
   LibraryBig,
   Redo2,
   Route,
@@ -28,6 +29,7 @@ const PAGES = [
   { to: '/car', name: 'Car', icon: CarFront },
   { to: '/circuit', name: 'Circuit', icon: Route },
   { to: '/plan', name: 'Plan', icon: ClipboardList },
+  { to: '/log', name: 'Log', icon: FileClock },
   { to: '/library', name: 'Library', icon: LibraryBig },
 ] as const;
 
@@ -84,7 +86,7 @@ export function Shell() {
                   `btn btn-bare px-2 sm:px-2.5 ${isActive ? 'bg-ink! text-ground!' : ''}`
                 }
               >
-                <Icon size={16} aria-hidden="true" className="hidden sm:block" />
+                <Icon size={16} aria-hidden="true" className="hidden min-[1400px]:block" />
                 <span>{name}</span>
               </NavLink>
             ))}

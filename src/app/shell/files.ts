@@ -2,9 +2,9 @@ import { toast } from 'sonner';
 import { type DocumentResult, LARGEST_FILE, type Problem, type Refused } from '../../project';
 import type { EngineClient } from '../../workers';
 
-/** Offers text as a file. */
-export function download(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Offers text or a picture as a file. */
+export function download(name: string, content: string | Blob, type: string): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

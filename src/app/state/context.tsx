@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
 import { type Project, type Setup, setupOf } from '../../project';
-import { EngineClient } from '../../workers';
+import { createFileWorker, EngineClient, type FilesEngine } from '../../workers';
 import type { ProjectState, ProjectStore } from './projectStore';
 
 const StoreContext = createContext<ProjectStore | null>(null);
@@ -10,6 +10,8 @@ const EngineContext = createContext<EngineClient | null>(null);
 export interface Background {
   readonly band: EngineClient;
   readonly outlook: EngineClient;
+  /** Reads files and holds the open log; a day's log takes a while */
+  readonly files: EngineClient<FilesEngine>;
 }
 const BackgroundContext = createContext<Background | null>(null);
 
@@ -18,7 +20,11 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
   const engine = useMemo(() => new EngineClient(), []);
   // Long computations have workers of their own, so that a moving control never waits for them.
   const background = useMemo(
-    () => ({ band: new EngineClient(), outlook: new EngineClient(undefined, 120_000) }),
+    () => ({
+      band: new EngineClient(),
+      outlook: new EngineClient(undefined, 120_000),
+      files: new EngineClient<FilesEngine>(createFileWorker, 600_000),
+    }),
     [],
   );
   // Answers come from the worker: never stale, not worth asking twice, and too large to keep for long.

@@ -19,6 +19,8 @@ export interface Severity {
   readonly airSpeed: number;
   /** Left wheels' share of the heat, 0 to 1 */
   readonly leftShare: number;
+  /** Share of all turning that is to the right, 0 to 1; null for a list of stops */
+  readonly rightTurns: number | null;
   readonly stops: number;
   /** m */
   readonly length: number;
@@ -53,10 +55,20 @@ export function severityOf(trace: LapTrace, line: SampledLine | null): Severity 
     longestStraight: line ? longestRun(line) : longestFree,
     airSpeed: rolling > 0 ? way / rolling : 0,
     leftShare: heat > 0 ? (trace.frontLeftHeat[n] + trace.rearLeftHeat[n]) / heat : 0.5,
+    rightTurns: line ? rightTurnsOf(line) : null,
     stops: trace.stops.length,
     length: lapLength(trace),
     time,
   };
+}
+
+function rightTurnsOf({ curvature }: SampledLine): number {
+  let [right, all] = [0, 0];
+  for (const k of curvature) {
+    all += Math.abs(k);
+    if (k < 0) right -= k;
+  }
+  return all > 0 ? right / all : 0.5;
 }
 
 function longestRun({ curvature, length }: SampledLine): number {

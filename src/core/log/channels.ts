@@ -42,7 +42,7 @@ export interface LogNote {
     | 'missing'
     | 'out-of-range'
     | 'no-speed'
-    | 'stuck';
+    | 'restart';
   readonly channel: Channel | 'time';
   readonly count: number;
   /** Index of the first sample it was found at, in the log as read */

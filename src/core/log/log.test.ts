@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { randomNumbers } from '../../server/standIns/random';
 import { circuitInput, dayInput, setupOf } from '../../project';
 import { stopsFromLap } from '../../project/stopsFromLap';
+import { randomNumbers } from '../../server/standIns/random';
 import { ductFlowArea } from '../brake';
 import { sampleLine } from '../circuit';
 import { forcesOf, type LapTrace, lapTime } from '../drive';
@@ -141,13 +141,6 @@ describe('stop list, solved lap and log', () => {
     const list = { ...setup.circuit, layout: { kind: 'stops' as const, stops: stopsFromLap(trace) } };
     const fromStops = simulateDay({ ...hot(), circuit: dayInput({ ...setup, circuit: list }).circuit });
     for (const other of [fromLog, fromStops]) {
-      console.log(
-        WHEELS.map((w) =>
-          RECORDED_PARTS.map(
-            (p) => w + ' ' + p + ' ' + (other.peaks[w][p] - fromLap.peaks[w][p]).toFixed(2),
-          ).join(' '),
-        ).join('\n'),
-      );
       for (const wheel of WHEELS) {
         for (const part of RECORDED_PARTS) {
           const apart = Math.abs(other.peaks[wheel][part] - fromLap.peaks[wheel][part]);
@@ -209,6 +202,13 @@ describe('mending', () => {
     expect(log.time.length).toBe(time.length - 1);
     expect(log.time[log.time.length - 1]).toBeCloseTo((time.length - 1) / 10, 6);
     for (let i = 1; i < log.time.length; i++) expect(log.time[i]).toBeGreaterThan(log.time[i - 1]);
+  });
+  it('joins parts whose time begins anew, as with each lap', () => {
+    const { time, speed } = clean();
+    for (let i = 400; i < time.length; i++) time[i] -= 40;
+    const log = mend(time, { speed });
+    expect(log.notes).toEqual([{ kind: 'restart', channel: 'time', count: 1, first: 400, size: 0 }]);
+    expect(log.time[log.time.length - 1]).toBeCloseTo((time.length - 1) / 10, 6);
   });
   it('says gaps and impossible readings', () => {
     const { time, speed } = clean();

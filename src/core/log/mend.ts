@@ -19,6 +19,8 @@ const GAP_STEPS = 4;
 /** A clock that jumps by quarter hours, to within this, was set: summer time, another zone, s. */
 const ZONE = 900;
 const ZONE_NEAR = 30;
+/** A time that falls by more than this and then goes on begins anew, s. */
+const RESTART = 2;
 /** No car on wheels changes its speed faster, m/s². */
 const FASTEST = 75;
 /** Plausible ranges; what lies outside was no reading. */
@@ -67,6 +69,7 @@ function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Ar
   const back = { count: 0, first: -1 };
   const same = { count: 0, first: -1 };
   const missing = { count: 0, first: -1 };
+  const restart = { count: 0, first: -1 };
   const count = (what: { count: number; first: number }, i: number) => {
     if (what.count === 0) what.first = i;
     what.count += 1;
@@ -80,10 +83,10 @@ function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Ar
     const jump = t - last;
     if (kept.length > 0 && Math.abs(jump) > ZONE - ZONE_NEAR) {
       const quarters = Math.round(jump / ZONE);
-      const goesOn = i + 1 < time.length && Math.abs(time[i + 1] - time[i]) < 5;
+      const near = i + 1 < time.length && Math.abs(time[i + 1] - time[i]) < 5;
       // Forward jumps are as likely a pause as a clock set; only whole hours without a pause are taken for a zone.
       const zone = quarters < 0 || (quarters % 4 === 0 && Math.abs(jump - quarters * ZONE) < 2);
-      if (zone && goesOn && Math.abs(jump - quarters * ZONE) < ZONE_NEAR) {
+      if (zone && near && Math.abs(jump - quarters * ZONE) < ZONE_NEAR) {
         shift -= quarters * ZONE;
         t = time[i] + shift;
         if (t <= last) {
@@ -93,6 +96,14 @@ function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Ar
         }
         notes.push({ kind: 'clock-shift', channel: 'time', count: 1, first: i, size: quarters * ZONE });
       }
+    }
+    const goesOn = i + 1 < time.length && time[i + 1] > time[i] && time[i + 1] - time[i] < 5;
+    if (t < last - RESTART && goesOn) {
+      // A time that begins anew with each lap or recording: the parts follow each other.
+      const step = kept.length > 1 ? mended[kept.length - 1] - mended[kept.length - 2] : 0.1;
+      shift += last - t + step;
+      t = last + step;
+      count(restart, i);
     }
     if (t < last) {
       count(back, i);
@@ -110,6 +121,7 @@ function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Ar
     if (what.count > 0) notes.push({ kind, channel: 'time', count: what.count, first: what.first, size: 0 });
   };
   note('missing', missing);
+  note('restart', restart);
   note('time-back', back);
   note('same-time', same);
   const start = mended[0] ?? 0;

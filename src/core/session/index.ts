@@ -26,6 +26,7 @@ export {
 } from './input';
 export { type ExportedTable, type NetworkRun, networkOf, networkRun } from './networkRun';
 export { type Outlook, outlook } from './outlook';
+export { pressureOf } from './pressure';
 export type { ProcedureStop } from './procedure';
 export {
   coldStop,
@@ -56,4 +57,4 @@ export type {
   StopLimit,
   Verdict,
 } from './result';
-export { cornerOfWheel, DEFAULT_NUMERICS, simulateDay } from './simulate';
+export { cornerOfWheel, DEFAULT_NUMERICS, ductDragArea, simulateDay } from './simulate';

@@ -1,4 +1,3 @@
-import {} from '../air';
 import { CHANNEL_COUNT, type CornerNetwork, cornerNetwork } from '../brake';
 import { AMBIENT, GAMMA, TABLE_COUNT, TABLE_START, TABLE_STEP, type UniformTable } from '../heat';
 import type { DayInput, WheelName } from './input';

@@ -366,7 +366,7 @@ function sameCorner(a: Corner, b: Corner): boolean {
 }
 
 /** The momentum of the air the ducts take, ṁ·V, is the drag of an area Cd·A of twice their flow area, m². */
-function ductDragArea(input: DayInput): number {
+export function ductDragArea(input: DayInput): number {
   return 2 * WHEELS.reduce((sum, wheel) => sum + ductFlowArea(cornerOfWheel(input, wheel).air), 0);
 }
 

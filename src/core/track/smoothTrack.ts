@@ -73,12 +73,12 @@ export function smoothTrack(
   let length = laps.reduce((sum, lap) => sum + lap.length, 0) / laps.length;
   const perLap = cloud.at.length / laps.length;
   const knots = (l: number) => Math.min(8, Math.max(3, (1.2 * l) / perLap));
-  const fit = (w: number) =>
+  const smoothed = (w: number) =>
     smoothPeriodic({ at: cloud.at, values: [cloud.x, cloud.y], length }, knots(length), w);
   // Noise makes the way from point to point too long, most where the car is slow; places are put right on the line.
   let jumps = 0;
   for (const first of [80, 60]) {
-    const placed = place(fit(first), cloud);
+    const placed = place(smoothed(first), cloud);
     cloud.at = placed.at;
     length = placed.length;
     const limit = Math.max(JUMP_METRES, JUMP_TIMES * rootMeanSquare(placed.off));
@@ -91,19 +91,19 @@ export function smoothTrack(
   }
   /** The wave, made longer while the noise leaves the curvature restless and the bound allows it. */
   const calmed = (best: number): number => {
-    const off = place(fit(best), cloud).off;
+    const off = place(smoothed(best), cloud).off;
     const scatter = curvatureNoise(rootMeanSquare(off), off.length / length, best);
     const longer = best * Math.min(LONGER, Math.max(1, power(scatter / QUIET, 0.4)));
-    return place(fit(longer), cloud).off.every((d) => d <= bound) ? longer : best;
+    return place(smoothed(longer), cloud).off.every((d) => d <= bound) ? longer : best;
   };
   const least = Math.max(12, 2.5 * knots(length));
   const chosen = wave ?? calmed(bestWave(cloud, length, knots(length), least, bound));
   for (let i = 0; i < 2; i++) {
-    const placed = place(fit(chosen), cloud);
+    const placed = place(smoothed(chosen), cloud);
     cloud.at = placed.at;
     length = placed.length;
   }
-  const spline = fit(chosen);
+  const spline = smoothed(chosen);
   const { off, length: finished } = place(spline, cloud);
   const most = off.reduce((a, b) => Math.max(a, b), 0);
   const typical = rootMeanSquare(off);

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { randomNumbers } from '../../server/standIns/random';
 import { circuitInput, dayInput, setupOf } from '../../project';
+import { randomNumbers } from '../../server/standIns/random';
 import { type Segment, sampleLine } from '../circuit';
 import { driveLap, lapTime, prepareCircuit } from '../drive';
 import {

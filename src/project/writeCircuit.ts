@@ -1,5 +1,5 @@
 import { localPlane, type SampledLine } from '../core';
-import type { CircuitPlace } from '../project';
+import type { CircuitPlace } from './circuitSchema';
 
 /** A stop to mark on an exported circuit. */
 export interface MarkedStop {

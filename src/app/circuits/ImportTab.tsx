@@ -1,0 +1,313 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { FoundCircuit, FoundLine } from '../../files';
+import { formatQuantity, type Refused } from '../../project';
+import type { ListedTracks } from '../../workers';
+import { FileDoor } from '../components/FileDoor';
+import { NumberField } from '../components/NumberField';
+import { Refusal } from '../components/Refusal';
+import { SelectField } from '../components/SelectField';
+import { TextField } from '../components/TextField';
+import { undoToast } from '../components/undoToast';
+import { useBackground, useStore } from '../state/context';
+import { useUnits } from '../state/preferences';
+import { FoundMap } from './FoundMap';
+
+const BOUND = {
+  title: 'The line may move by',
+  quantity: 'distance',
+  min: 0.1,
+  max: 50,
+  usual: [0.5, 5],
+  description: 'Farthest it may lie off any point. Left empty, the points’ own scatter decides.',
+  step: 0.5,
+} as const;
+const KNOWN = {
+  title: 'Length you know',
+  quantity: 'distance',
+  min: 100,
+  max: 40_000,
+  usual: [1500, 6000],
+  description: 'To compare with; it changes nothing.',
+  step: 10,
+} as const;
+
+/** Makes a circuit of a GPX, KML, GeoJSON or CSV file. */
+export function ImportTab() {
+  const { files } = useBackground();
+  const [chosen, setChosen] = useState<{ readonly file: File; readonly number: number } | null>(null);
+  const opened = useQuery({
+    queryKey: ['tracks', chosen?.number],
+    enabled: chosen !== null,
+    queryFn: () =>
+      files.call(
+        (remote) => remote.openTracks((chosen as { file: File }).file) as Promise<ListedTracks | Refused>,
+      ),
+  });
+  return (
+    <>
+      <section className="panel px-4 py-3" aria-label="Circuit file">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <FileDoor
+            kind="tracks"
+            label="Choose a file"
+            accept=".gpx,.kml,.geojson,.json,.csv,.txt"
+            testId="circuit-file"
+            onFile={(file) => setChosen((c) => ({ file, number: (c?.number ?? 0) + 1 }))}
+          />
+          <p className="max-w-[80ch]">
+            GPX, KML, GeoJSON, or a table of latitude and longitude or of x and y in metres. One round or
+            many: the laps in it are found and laid over each other. The file stays in this browser.
+          </p>
+        </div>
+      </section>
+      {chosen && opened.isPending && (
+        <p className="panel px-4 py-4 text-dim" role="status">
+          Reading {chosen.file.name} …
+        </p>
+      )}
+      {chosen && opened.error && (
+        <Refusal
+          name={chosen.file.name}
+          problems={[{ path: '', message: opened.error.message, severity: 'error' }]}
+        />
+      )}
+      {chosen && opened.data && !opened.data.ok && (
+        <Refusal name={chosen.file.name} problems={opened.data.problems} />
+      )}
+      {chosen && opened.data?.ok && (
+        <Lines key={chosen.number} file={chosen.file} number={chosen.number} listed={opened.data} />
+      )}
+    </>
+  );
+}
+
+function Lines({ file, number, listed }: { file: File; number: number; listed: ListedTracks }) {
+  const { files } = useBackground();
+  const longest = listed.tracks.reduce((best, t, i) => (t.points > listed.tracks[best].points ? i : best), 0);
+  const [track, setTrack] = useState(longest);
+  const [bound, setBound] = useState<number | null>(null);
+  const found = useQuery({
+    queryKey: ['line', number, track, bound],
+    queryFn: () => files.call((remote) => remote.findLine(track, bound) as Promise<FoundLine | Refused>),
+  });
+  return (
+    <>
+      {(listed.tracks.length > 1 || listed.notes.length > 0) && (
+        <section className="panel grid gap-2 px-4 py-3" aria-label="Lines in the file">
+          {listed.tracks.length > 1 && (
+            <div className="w-[360px] max-w-full">
+              <SelectField
+                label={`The file holds ${listed.tracks.length} lines`}
+                value={String(track)}
+                options={listed.tracks.map((t, i) => [String(i), `${t.name} (${t.points} points)`] as const)}
+                onChange={(value) => setTrack(Number(value))}
+              />
+            </div>
+          )}
+          {listed.notes.map((note) => (
+            <p key={note} className="text-close">
+              {note}
+            </p>
+          ))}
+        </section>
+      )}
+      {found.isPending && (
+        <p className="panel px-4 py-4 text-dim" role="status">
+          Looking for the lap …
+        </p>
+      )}
+      {found.error && (
+        <Refusal
+          name={file.name}
+          problems={[{ path: '', message: found.error.message, severity: 'error' }]}
+        />
+      )}
+      {found.data && !found.data.ok && <Refusal name={file.name} problems={found.data.problems} />}
+      {found.data?.ok && (
+        <Shape
+          key={`${track}`}
+          name={listed.tracks[track].name}
+          file={file}
+          id={`${number}/${track}/${bound}`}
+          found={found.data}
+          bound={bound}
+          onBound={setBound}
+        />
+      )}
+    </>
+  );
+}
+
+function Shape({
+  name,
+  file,
+  id,
+  found,
+  bound,
+  onBound,
+}: {
+  name: string;
+  file: File;
+  id: string;
+  found: FoundLine;
+  bound: number | null;
+  onBound: (bound: number | null) => void;
+}) {
+  const { files } = useBackground();
+  const store = useStore();
+  const navigate = useNavigate();
+  const units = useUnits();
+  const [start, setStart] = useState<number | null>(null);
+  const [reverse, setReverse] = useState(false);
+  const [known, setKnown] = useState<number | null>(null);
+  const [title, setTitle] = useState(() => {
+    const plain = /^(line|table)( \d+)?$/.test(name) || name === '' ? file.name.replace(/\.\w+$/, '') : name;
+    return plain.slice(0, 80);
+  });
+  const from = Math.min(start ?? found.suggestedStart, found.line.length);
+  const made = useQuery({
+    queryKey: ['corners', id, from, reverse],
+    placeholderData: (last: FoundCircuit | Refused | undefined) => last,
+    queryFn: () =>
+      files.call(
+        (remote) =>
+          remote.circuit({ bound, start: from, reverse }, 'circuit', 'circuit') as Promise<
+            FoundCircuit | Refused
+          >,
+      ),
+  });
+  const { smoothing } = found.line;
+  const metres = (value: number, digits = 1) => formatQuantity(value, 'distance', units, digits);
+  const used = found.laps.filter((lap) => lap.used).length;
+  const good = made.data?.ok ? made.data : null;
+  const add = () => {
+    if (!good) return;
+    const circuit = { ...good.circuit, id: crypto.randomUUID(), name: title.trim() || 'Circuit from a file' };
+    const undo = store.edit(`Imported ${file.name}`, (p) => ({ ...p, circuits: [...p.circuits, circuit] }));
+    undoToast(`Added the circuit “${circuit.name}”`, undo);
+    navigate(`/circuit/${circuit.id}`);
+  };
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1fr)_380px]">
+      <section className="panel px-3 py-2" aria-label="The line that was found">
+        <FoundMap
+          found={found}
+          circuit={good?.circuit ?? null}
+          start={from}
+          reverse={reverse}
+          onStart={setStart}
+        />
+        <p className="caption mt-1">
+          Points as they came, and the line laid through them. Click the line where the start line is; now it
+          is {start === null ? 'in the middle of the longest straight' : 'where you clicked'}.
+        </p>
+      </section>
+      <aside className="grid content-start gap-3">
+        <section className="panel px-4 py-3" aria-label="What was found">
+          <dl className="grid grid-cols-[1fr_auto] gap-x-3 gap-y-0.5">
+            <dt>Laps</dt>
+            <dd className="text-right font-[560]">
+              {found.gap > 0
+                ? `1, closed over ${metres(found.gap, 0)}`
+                : `${used} of ${found.laps.length} used`}
+            </dd>
+            <dt>Length</dt>
+            <dd className="text-right font-[560]" data-testid="found-length">
+              {metres(found.line.length, 0)}
+            </dd>
+            {known !== null && (
+              <>
+                <dt>Against yours</dt>
+                <dd className="text-right font-[560]">
+                  {found.line.length >= known ? '+' : '−'}
+                  {metres(Math.abs(found.line.length - known))},{' '}
+                  {((100 * Math.abs(found.line.length - known)) / known).toFixed(2)} % of it
+                </dd>
+              </>
+            )}
+            <dt>Corners</dt>
+            <dd className="text-right font-[560]" data-testid="found-corners">
+              {good ? good.corners : '…'}
+            </dd>
+            <dt>Line moved off its points by</dt>
+            <dd className="text-right font-[560]" data-testid="found-moved">
+              {metres(smoothing.typical, 2)}, at most {metres(smoothing.most, 2)}
+            </dd>
+            <dt>Scatter of the points</dt>
+            <dd className="text-right font-[560]">{metres(smoothing.noise, 2)}</dd>
+            {good && (
+              <>
+                <dt>Straights and arcs off the line by at most</dt>
+                <dd className="text-right font-[560]">{metres(good.off)}</dd>
+              </>
+            )}
+          </dl>
+          {!smoothing.withinBound && (
+            <p className="mt-2 text-close" role="status">
+              Even with the least smoothing some points lie farther off than that: the laps themselves differ.
+            </p>
+          )}
+          {smoothing.jumps > 0 && (
+            <p className="caption mt-1">
+              {smoothing.jumps} points were jumps of the receiver and were left out.
+            </p>
+          )}
+          {!smoothing.hasHeight && (
+            <p className="caption mt-1">The points have no heights; the line is taken as level.</p>
+          )}
+          {found.crossings > 0 && (
+            <p className="mt-1 text-close">
+              The line crosses itself {found.crossings === 1 ? 'once' : `${found.crossings} times`}. A bridge
+              is fine; a wrong turn is not.
+            </p>
+          )}
+        </section>
+        <section className="panel grid gap-3 px-4 py-3" aria-label="Choices">
+          <TextField label="Name" value={title} longest={80} required onCommit={setTitle} />
+          <NumberField
+            info={BOUND}
+            nullable
+            value={bound}
+            onCommit={(value) => {
+              onBound(value);
+              return null;
+            }}
+          />
+          <NumberField
+            info={KNOWN}
+            nullable
+            value={known}
+            onCommit={(value) => {
+              setKnown(value);
+              return null;
+            }}
+          />
+          <label className="flex items-center gap-2">
+            <input type="checkbox" checked={reverse} onChange={(event) => setReverse(event.target.checked)} />
+            Driven the other way round
+          </label>
+          {made.data && !made.data.ok && (
+            <p className="text-over" role="alert">
+              {made.data.problems[0].message}
+            </p>
+          )}
+          {made.error && (
+            <p className="text-over" role="alert">
+              {made.error.message}
+            </p>
+          )}
+          <button
+            type="button"
+            className="btn btn-main justify-self-start"
+            disabled={!good || made.isFetching}
+            onClick={add}
+          >
+            Add the circuit
+          </button>
+        </section>
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,312 @@
+import { useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { type AxleName, sampleLine } from '../../core';
+import {
+  type Circuit,
+  celsius,
+  circuitGeoJson,
+  circuitGpx,
+  circuitInput,
+  formatQuantity,
+  toShown,
+  unitOf,
+} from '../../project';
+import { heatColor, heatGradient } from '../charts/heatColor';
+import { SelectField } from '../components/SelectField';
+import { LapPicker, lastHotLap } from '../garage/LapPicker';
+import { WithSession } from '../garage/WithSession';
+import { download, fileName } from '../shell/files';
+import { useSetup } from '../state/context';
+import { useUnits } from '../state/preferences';
+import { shownWheel } from '../workbench/selection';
+import type { Computed } from '../workbench/useSession';
+import { GroundMap } from './GroundMap';
+import { turned } from './ground';
+import { HeightProfile } from './HeightProfile';
+import { pictureOf, standaloneSvg } from './picture';
+
+/** The selected circuit on the ground, with what the brakes go through along it. */
+export function MapTab() {
+  const { circuit } = useSetup();
+  if (circuit.layout.kind !== 'line') {
+    return (
+      <p className="panel px-4 py-6">
+        {circuit.name} is a list of stops and has no line to draw. A circuit of straights and corners, or one{' '}
+        <Link className="underline" to="/circuits/import">
+          from a file
+        </Link>
+        , has.
+      </p>
+    );
+  }
+  return <WithSession>{(computed) => <MapOf computed={computed} />}</WithSession>;
+}
+
+/** Where an export is put on Earth when the circuit is nowhere: on the equator, in the sea. */
+const NOWHERE = { latitudeDeg: 0, longitudeDeg: 0, bearingDeg: 90, heightM: 0 };
+
+function MapOf({ computed }: { computed: Computed }) {
+  const units = useUnits();
+  const { setup, result } = computed;
+  const { circuit, plan } = setup;
+  const [lap, setLap] = useState(() => lastHotLap(computed));
+  const [axle, setAxle] = useState<AxleName>('front');
+  const [stop, setStop] = useState<number | null>(null);
+  const svg = useRef<SVGSVGElement | null>(null);
+  const line = useMemo(() => lineOf(circuit), [circuit]);
+  const ground = useMemo(() => turned(line, (circuit.place ?? NOWHERE).bearingDeg), [line, circuit.place]);
+  const heat = useMemo(
+    () => heatAlong(computed, Math.min(lap, result.laps.length), axle, line.length),
+    [computed, lap, axle, line.length, result.laps.length],
+  );
+  const { trace } = result.laps[Math.min(lap, result.laps.length) - 1];
+  const cells = line.distance.length - 1;
+  const index = (distance: number) => Math.round((distance / line.length) * cells) % cells;
+  const stops = trace.stops.map((s) => ({
+    name: s.name,
+    from: trace.distance[s.startIndex],
+    to: trace.distance[s.endIndex],
+    energy: s.energy,
+    entrySpeed: s.entrySpeed,
+    exitSpeed: s.exitSpeed,
+  }));
+  const largest = Math.max(1, ...stops.map((s) => s.energy));
+  const degree = unitOf('temperature', units);
+  const shown = (k: number) => `${Math.round(toShown(celsius(k), degree))} ${degree.label}`;
+  const share = (k: number) => (heat.high > heat.low ? (k - heat.low) / (heat.high - heat.low) : 0.5);
+  const save = async (kind: 'svg' | 'png') => {
+    if (!svg.current) return;
+    try {
+      if (kind === 'svg')
+        download(fileName(circuit.name, '.svg'), standaloneSvg(svg.current), 'image/svg+xml');
+      else download(fileName(circuit.name, '.png'), await pictureOf(svg.current), 'image/png');
+    } catch (error) {
+      toast.error(`The picture was not made. ${(error as Error).message}`);
+    }
+  };
+  const place = circuit.place ?? NOWHERE;
+  const picked = stop === null ? null : stops[stop];
+  return (
+    <section className="panel px-3 py-2.5" aria-label="Map of the circuit">
+      <div className="flex flex-wrap items-end gap-3">
+        <LapPicker computed={computed} lap={Math.min(lap, result.laps.length)} onChange={setLap} />
+        <div className="w-[150px]">
+          <SelectField
+            label="Rotors"
+            value={axle}
+            options={[
+              ['front', 'front, hotter side'],
+              ['rear', 'rear, hotter side'],
+            ]}
+            onChange={setAxle}
+          />
+        </div>
+        <div className="ml-auto flex flex-wrap gap-1.5">
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              download(
+                fileName(circuit.name, '.geojson'),
+                circuitGeoJson(circuit.name, line, place, stops),
+                'application/geo+json',
+              )
+            }
+          >
+            GeoJSON
+          </button>
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              download(
+                fileName(circuit.name, '.gpx'),
+                circuitGpx(circuit.name, line, place, stops),
+                'application/gpx+xml',
+              )
+            }
+          >
+            GPX
+          </button>
+          <button type="button" className="btn" onClick={() => save('svg')}>
+            Picture (SVG)
+          </button>
+          <button type="button" className="btn" onClick={() => save('png')}>
+            Picture (PNG)
+          </button>
+        </div>
+      </div>
+      {!circuit.place && (
+        <p className="caption mt-1">
+          This circuit has no place on Earth. Exported files put its start at 0°, 0°, in the sea; give it one
+          under Straights and corners.
+        </p>
+      )}
+      <div className="mt-2">
+        <GroundMap
+          label={`Map of ${circuit.name}, coloured by rotor temperature`}
+          east={ground.x}
+          north={ground.y}
+          height={430}
+          svgRef={svg}
+          wind={
+            plan.windKmh > 0
+              ? { fromDeg: plan.windFromDeg, text: `wind ${formatQuantity(plan.windKmh, 'speed', units)}` }
+              : null
+          }
+        >
+          {({ x, y, zoom }) => {
+            const piece = (a: number, b: number) => {
+              let d = '';
+              for (let i = a; i <= b; i++) {
+                const k = i % cells;
+                d += `${i === a ? 'M' : 'L'}${x(ground.x[k]).toFixed(1)},${y(ground.y[k]).toFixed(1)}`;
+              }
+              return d;
+            };
+            const size = 1 / Math.sqrt(zoom);
+            return (
+              <>
+                <path
+                  d={piece(0, cells)}
+                  fill="none"
+                  stroke="var(--rule)"
+                  strokeWidth={15 * size}
+                  strokeLinejoin="round"
+                />
+                {heat.pieces.map((p) => (
+                  <path
+                    key={p.from}
+                    d={piece(
+                      index(p.from),
+                      Math.max(
+                        index(p.from) + 1,
+                        index(p.from) + Math.ceil((p.length / line.length) * cells),
+                      ),
+                    )}
+                    fill="none"
+                    stroke={heatColor(share(p.kelvin))}
+                    strokeWidth={8 * size}
+                  />
+                ))}
+                <g
+                  transform={`translate(${x(ground.x[0])},${y(ground.y[0])}) rotate(${place.bearingDeg - 90}) scale(${size})`}
+                >
+                  <line y1={-12} y2={12} stroke="var(--ink)" strokeWidth={2.5} />
+                  <path d="M5,-17 L15,-12 L5,-7 Z" fill="var(--ink)" />
+                </g>
+                {stops.map((s, k) => {
+                  const at = index(s.to);
+                  const radius = 8 + 10 * Math.sqrt(s.energy / largest);
+                  const chosen = k === stop;
+                  return (
+                    // biome-ignore lint/a11y/noStaticElementInteractions: the list of stops is the keyboard's way
+                    <g
+                      key={s.from}
+                      transform={`translate(${x(ground.x[at])},${y(ground.y[at])}) scale(${size})`}
+                      onClick={() => setStop(chosen ? null : k)}
+                      className="cursor-pointer"
+                    >
+                      <title>{`Stop ${k + 1}${s.name ? `, ${s.name}` : ''}`}</title>
+                      <circle
+                        r={radius}
+                        fill="var(--panel)"
+                        stroke={chosen ? 'var(--act)' : 'var(--ink)'}
+                        strokeWidth={chosen ? 3.5 : 1.6}
+                      />
+                      <text textAnchor="middle" dy="0.35em" fontSize={12} fontWeight={680} fill="var(--ink)">
+                        {k + 1}
+                      </text>
+                    </g>
+                  );
+                })}
+              </>
+            );
+          }}
+        </GroundMap>
+      </div>
+      <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1">
+        <span className="caption">
+          {axle === 'front' ? 'Front' : 'Rear'} rotor, mean through its thickness:
+        </span>
+        <span>{shown(heat.low)}</span>
+        <span
+          className="h-2.5 w-[160px] rounded-full"
+          style={{ background: heatGradient() }}
+          aria-hidden="true"
+        />
+        <span>{shown(heat.high)}</span>
+      </div>
+      <ol className="mt-2 flex flex-wrap gap-1" aria-label="Stops">
+        {stops.map((s, k) => (
+          <li key={s.from}>
+            <button
+              type="button"
+              className={`btn px-2 py-0.5 ${k === stop ? 'border-act!' : ''}`}
+              aria-pressed={k === stop}
+              onClick={() => setStop(k === stop ? null : k)}
+            >
+              {k + 1} {s.name}
+            </button>
+          </li>
+        ))}
+      </ol>
+      {picked && (
+        <p className="mt-1.5" role="status">
+          {picked.name || `Stop ${(stop ?? 0) + 1}`}:{' '}
+          {formatQuantity(picked.entrySpeed * 3.6, 'speed', units)} to{' '}
+          {formatQuantity(picked.exitSpeed * 3.6, 'speed', units)},{' '}
+          {formatQuantity(picked.energy / 1000, 'energy', units)}
+          {plan.windKmh > 0 && `, ${windText(ground, index(picked.from), plan.windFromDeg)}`}.
+        </p>
+      )}
+      <HeightProfile line={line} base={place.heightM} stops={stops} picked={stop} />
+    </section>
+  );
+}
+
+function lineOf(circuit: Circuit) {
+  const input = circuitInput(circuit);
+  if (input.kind !== 'line') throw new Error('A circuit of straights and corners was expected.');
+  return sampleLine(input.segments, 4);
+}
+
+/** Whether a stop is braked into the wind or before it. */
+function windText(ground: { x: Float64Array; y: Float64Array }, i: number, fromDeg: number): string {
+  const j = (i + 1) % (ground.x.length - 1);
+  const from = (fromDeg * Math.PI) / 180;
+  const [dx, dy] = [ground.x[j] - ground.x[i], ground.y[j] - ground.y[i]];
+  const head = (dx * Math.sin(from) + dy * Math.cos(from)) / (Math.hypot(dx, dy) || 1);
+  if (head > 0.5) return 'against the wind';
+  return head < -0.5 ? 'with the wind behind' : 'across the wind';
+}
+
+/** Rotor temperature along a lap in pieces of even length. */
+function heatAlong({ result }: Computed, lap: number, axle: AxleName, length: number) {
+  const { record } = result;
+  const values = record.wheels[shownWheel(result, axle, 'hotter')].rotorBulk;
+  const count = 140;
+  const sums = new Float64Array(count);
+  const counts = new Float64Array(count);
+  let last = Number.NaN;
+  for (let i = 0; i < record.time.length; i++) {
+    if (record.lap[i] !== lap - 1) continue;
+    const at = (((record.distance[i] / length) % 1) + 1) % 1;
+    const to = Math.min(count - 1, Math.floor(at * count));
+    // Long steps on the straights leave pieces out; they are as hot as where the step ended.
+    const from = Number.isNaN(last) || to < last ? to : last + 1;
+    for (let k = from; k <= to; k++) {
+      sums[k] += values[i];
+      counts[k] += 1;
+    }
+    last = to;
+  }
+  const kelvins = Array.from(sums, (sum, k) => (counts[k] > 0 ? sum / counts[k] : Number.NaN));
+  for (let k = 0; k < 2 * count; k++) {
+    const i = k % count;
+    if (Number.isNaN(kelvins[i])) kelvins[i] = kelvins[(i + count - 1) % count];
+  }
+  const pieces = kelvins.map((kelvin, k) => ({ from: (k * length) / count, length: length / count, kelvin }));
+  return { pieces, low: Math.min(...kelvins), high: Math.max(...kelvins) };
+}

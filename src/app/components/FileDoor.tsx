@@ -1,0 +1,47 @@
+import { FileUp } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { type HandedKind, takeHanded, useHanded } from '../shell/handedFile';
+
+/** A button that takes a file, and what is dropped on the window for it. */
+export function FileDoor({
+  kind,
+  label,
+  accept,
+  testId,
+  onFile,
+}: {
+  kind: HandedKind;
+  label: string;
+  accept: string;
+  testId: string;
+  onFile: (file: File) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  const waiting = useHanded(kind);
+  const take = useRef(onFile);
+  take.current = onFile;
+  useEffect(() => {
+    const file = waiting && takeHanded(kind);
+    if (file) take.current(file);
+  }, [waiting, kind]);
+  return (
+    <>
+      <button type="button" className="btn btn-main" onClick={() => input.current?.click()}>
+        <FileUp size={15} aria-hidden="true" /> {label}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept={accept}
+        className="hidden"
+        data-testid={testId}
+        aria-label={label}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) onFile(file);
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,113 @@
+import { type ComponentType, useEffect } from 'react';
+import { NavLink, useParams, useSearchParams } from 'react-router';
+import type { LogAnalysis } from '../../files';
+import type { LogEntry } from '../../storage';
+import { VerdictStrip } from '../editors/VerdictStrip';
+import { useSetup } from '../state/context';
+import { HeatTab } from './HeatTab';
+import { LapsTab } from './LapsTab';
+import { LiveTab } from './LiveTab';
+import { LogsTab } from './LogsTab';
+import { useAnalysis, useOpenLog } from './useLogs';
+
+/** What a view of an open log is given. */
+export interface LogViewProps {
+  readonly entry: LogEntry;
+  readonly analysis: LogAnalysis;
+}
+
+const TABS: readonly { path: string; name: string; view: ComponentType<LogViewProps> | null }[] = [
+  { path: 'logs', name: 'Logs', view: null },
+  { path: 'laps', name: 'Laps and stops', view: LapsTab },
+  { path: 'heat', name: 'Measured and predicted', view: HeatTab },
+  { path: 'live', name: 'Live', view: null },
+];
+
+/** What was measured: logs from files and live, laid over what is predicted. */
+export function LogPage() {
+  const { car, circuit } = useSetup();
+  const { tab = 'logs' } = useParams();
+  const [search] = useSearchParams();
+  const found = TABS.find((t) => t.path === tab);
+  useEffect(() => {
+    document.title = `${found?.name ?? 'Log'} · Fervent Kettle`;
+  }, [found]);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
+        <div className="min-w-0">
+          <p className="caption">Log</p>
+          <h1 className="truncate text-[22px] leading-tight" title={`${car.name} at ${circuit.name}`}>
+            {car.name} at {circuit.name}
+          </h1>
+        </div>
+        <VerdictStrip />
+      </header>
+      <nav aria-label="Log" className="flex gap-0.5 overflow-x-auto border-b border-rule">
+        {TABS.map(({ path, name }) => (
+          <NavLink
+            key={path}
+            to={{ pathname: `/log/${path}`, search: search.toString() }}
+            className={`-mb-px whitespace-nowrap border-b-2 px-2.5 py-1.5 font-[540] ${
+              path === tab ? 'border-act text-ink' : 'border-transparent text-dim hover:text-ink'
+            }`}
+            aria-current={path === tab ? 'page' : undefined}
+          >
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      {!found && (
+        <p className="panel px-4 py-6" role="alert">
+          There is no view “{tab.slice(0, 40)}” of a log. Choose one of the above.
+        </p>
+      )}
+      {tab === 'logs' && <LogsTab />}
+      {tab === 'live' && <LiveTab />}
+      {found?.view && <WithLog view={found.view} />}
+    </div>
+  );
+}
+
+function WithLog({ view: View }: { view: ComponentType<LogViewProps> }) {
+  const { entry, pending, missing } = useOpenLog();
+  if (pending) return <div className="panel h-64" role="status" aria-label="Looking for logs" />;
+  if (!entry) {
+    return (
+      <p className="panel px-4 py-6" role={missing ? 'alert' : undefined}>
+        {missing ? 'This browser keeps no such log. It may have been removed. ' : 'No log yet. '}
+        <NavLink className="underline" to="/log/logs">
+          Open a file
+        </NavLink>{' '}
+        or{' '}
+        <NavLink className="underline" to="/log/live">
+          connect the logger
+        </NavLink>
+        .
+      </p>
+    );
+  }
+  return <Analysed key={entry.id} entry={entry} view={View} />;
+}
+
+function Analysed({ entry, view: View }: { entry: LogEntry; view: ComponentType<LogViewProps> }) {
+  const query = useAnalysis(entry.id);
+  if (query.isPending) {
+    return (
+      <p className="panel px-4 py-5 text-dim" role="status">
+        Laying “{entry.name}” over the plan …
+      </p>
+    );
+  }
+  if (query.error) {
+    return (
+      <p className="panel px-4 py-5" role="alert">
+        “{entry.name}” could not be laid over the plan. {query.error.message}{' '}
+        <button type="button" className="underline" onClick={() => void query.refetch()}>
+          Try again
+        </button>
+      </p>
+    );
+  }
+  return <View entry={entry} analysis={query.data} />;
+}

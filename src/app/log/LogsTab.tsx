@@ -1,0 +1,320 @@
+import * as Comlink from 'comlink';
+import { Download, Trash2 } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { type LogMapping, mappingSchema } from '../../files';
+import { clockText, type Problem, type Refused } from '../../project';
+import {
+  keepLog,
+  type LogEntry,
+  rememberedMapping,
+  rememberMapping,
+  removeLog,
+  renameLog,
+} from '../../storage';
+import type { ListedTracks, OpenedTable, TakenLog } from '../../workers';
+import { FileDoor } from '../components/FileDoor';
+import { Refusal } from '../components/Refusal';
+import { TextField } from '../components/TextField';
+import { undoToast } from '../components/undoToast';
+import { download, fileName } from '../shell/files';
+import { useBackground } from '../state/context';
+import { MappingStep } from './MappingStep';
+import { noteText } from './noteText';
+import { keep, logStore, useLogs, useRefreshLogs, valuesOf } from './useLogs';
+
+type Step =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'opening'; readonly file: File }
+  | { readonly kind: 'refused'; readonly name: string; readonly problems: readonly Problem[] }
+  | {
+      readonly kind: 'mapping';
+      readonly file: File;
+      readonly table: OpenedTable;
+      readonly mapping: LogMapping;
+      readonly known: boolean;
+    }
+  | { readonly kind: 'tracks'; readonly file: File; readonly listed: ListedTracks }
+  | { readonly kind: 'reading'; readonly file: File; readonly share: number };
+
+const problem = (message: string): Problem[] => [{ path: '', message, severity: 'error' }];
+
+/** Logs: read from files, kept in the browser. */
+export function LogsTab() {
+  const { files } = useBackground();
+  const navigate = useNavigate();
+  const refresh = useRefreshLogs();
+  const [step, setStep] = useState<Step>({ kind: 'none' });
+  const cancel = useRef<AbortController | null>(null);
+
+  const open = async (file: File) => {
+    setStep({ kind: 'opening', file });
+    try {
+      const start = await file.slice(0, 64).text();
+      if (start.trimStart().startsWith('<') || /\.(gpx|kml)$/i.test(file.name)) {
+        const listed = await files.call(
+          (remote) => remote.openTracks(file) as Promise<ListedTracks | Refused>,
+        );
+        setStep(
+          listed.ok
+            ? { kind: 'tracks', file, listed }
+            : { kind: 'refused', name: file.name, problems: listed.problems },
+        );
+        return;
+      }
+      const table = await files.call((remote) => remote.openTable(file) as Promise<OpenedTable | Refused>);
+      if (!table.ok) {
+        setStep({ kind: 'refused', name: file.name, problems: table.problems });
+        return;
+      }
+      const remembered = mappingSchema.safeParse(
+        await rememberedMapping(logStore, table.key).catch(() => null),
+      );
+      setStep({
+        kind: 'mapping',
+        file,
+        table,
+        mapping: remembered.success ? remembered.data : table.guess,
+        known: remembered.success,
+      });
+    } catch (error) {
+      setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
+    }
+  };
+
+  const take = async (file: File, read: TakenLog | Refused) => {
+    if (!read.ok) {
+      setStep({ kind: 'refused', name: file.name, problems: read.problems });
+      return;
+    }
+    const entry = await keep(file.name.replace(/\.\w+$/, ''), file.name, read);
+    await refresh();
+    setStep({ kind: 'none' });
+    toast.success(`“${entry.name}” is open: ${read.rows} rows`);
+    navigate(`/log/laps?log=${entry.id}`);
+  };
+
+  const read = async (file: File, table: OpenedTable, mapping: LogMapping) => {
+    cancel.current = new AbortController();
+    setStep({ kind: 'reading', file, share: 0 });
+    try {
+      const progress = Comlink.proxy((share: number) => setStep({ kind: 'reading', file, share }));
+      const taken = await files.call(
+        (remote) => remote.readTable(file, mapping, progress) as Promise<TakenLog | Refused>,
+        cancel.current.signal,
+      );
+      await rememberMapping(logStore, table.key, mapping).catch(() => {});
+      await take(file, taken);
+    } catch (error) {
+      if (cancel.current?.signal.aborted) {
+        setStep({ kind: 'none' });
+        toast('Reading was cancelled; nothing was kept.');
+      } else setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
+    }
+  };
+
+  const readTrack = async (file: File, track: number) => {
+    try {
+      await take(
+        file,
+        await files.call((remote) => remote.readTimedTrack(track) as Promise<TakenLog | Refused>),
+      );
+    } catch (error) {
+      setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
+    }
+  };
+
+  return (
+    <>
+      <section className="panel px-4 py-3" aria-label="Log file">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <FileDoor
+            kind="log"
+            label="Open a log"
+            accept=".csv,.tsv,.txt,.log,.gpx,.kml"
+            testId="log-file"
+            onFile={(file) => void open(file)}
+          />
+          <p className="max-w-[80ch]">
+            A logger’s export as CSV, laid out however it is, or a GPX track with times. It stays in this
+            browser. No logger at hand?{' '}
+            <a className="underline" href="/stand-in/logger.csv" download>
+              Download a simulated one’s file
+            </a>{' '}
+            or{' '}
+            <Link className="underline" to="/log/live">
+              connect to it live
+            </Link>
+            .
+          </p>
+        </div>
+      </section>
+      {step.kind === 'opening' && (
+        <p className="panel px-4 py-4 text-dim" role="status">
+          Looking at {step.file.name} …
+        </p>
+      )}
+      {step.kind === 'refused' && <Refusal name={step.name} problems={step.problems} />}
+      {step.kind === 'mapping' && (
+        <MappingStep
+          key={`${step.file.name}${step.file.size}`}
+          name={step.file.name}
+          layout={step.table.layout}
+          start={step.mapping}
+          known={step.known}
+          onCancel={() => setStep({ kind: 'none' })}
+          onRead={(mapping) => void read(step.file, step.table, mapping)}
+        />
+      )}
+      {step.kind === 'tracks' && (
+        <section className="panel px-4 py-3" aria-label="Tracks in the file">
+          <h2 className="text-[15px]">{step.file.name}</h2>
+          <ul className="mt-1.5 grid gap-1.5">
+            {step.listed.tracks.map((track, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: tracks of a file may share a name
+              <li key={i} className="flex flex-wrap items-center gap-3">
+                <span>
+                  {track.name}: {track.points} points{track.timed ? '' : ', without times'}
+                </span>
+                <button
+                  type="button"
+                  className="btn px-2 py-0.5"
+                  disabled={!track.timed}
+                  onClick={() => void readTrack(step.file, i)}
+                >
+                  Open as a log
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {step.kind === 'reading' && (
+        <section className="panel px-4 py-3" aria-label="Reading">
+          <div className="flex items-center gap-3">
+            <progress className="h-2.5 w-[280px]" value={step.share} max={1} aria-label="Share read" />
+            <span role="status">
+              {step.file.name}: {Math.round(100 * step.share)} %
+            </span>
+            <button type="button" className="btn" onClick={() => cancel.current?.abort()}>
+              Cancel
+            </button>
+          </div>
+        </section>
+      )}
+      <KeptLogs />
+    </>
+  );
+}
+
+function KeptLogs() {
+  const { files } = useBackground();
+  const logs = useLogs();
+  const refresh = useRefreshLogs();
+  if (logs.error) {
+    return (
+      <p className="panel px-4 py-4" role="alert">
+        The logs kept in this browser cannot be listed: {logs.error.message}
+      </p>
+    );
+  }
+  if (!logs.data) return <div className="panel h-32" role="status" aria-label="Looking for logs" />;
+  if (logs.data.length === 0)
+    return <p className="panel px-4 py-6 text-dim">No logs are kept in this browser yet.</p>;
+  const save = async (entry: LogEntry) => {
+    try {
+      const raw = await valuesOf(entry.id);
+      download(fileName(entry.name, '.csv'), await files.call((remote) => remote.exportLog(raw)), 'text/csv');
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
+  };
+  const remove = async (entry: LogEntry) => {
+    const gone = await removeLog(logStore, entry.id);
+    await refresh();
+    undoToast(`Removed the log “${entry.name}”`, () => {
+      if (gone) void keepLog(logStore, gone.entry, gone.raw).then(refresh);
+      return gone !== null;
+    });
+  };
+  return (
+    <section className="panel overflow-x-auto px-4 py-3" aria-label="Kept logs">
+      <h2 className="text-[15px]">Kept in this browser</h2>
+      <table className="mt-1.5 w-full min-w-[760px] text-left">
+        <thead>
+          <tr className="caption">
+            <th className="py-1 font-normal">Name</th>
+            <th className="px-2 font-normal">From</th>
+            <th className="px-2 text-right font-normal">Duration</th>
+            <th className="px-2 text-right font-normal">Samples</th>
+            <th className="px-2 font-normal">Added</th>
+            <th className="font-normal">
+              <span className="sr-only">Tools</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {logs.data.map((entry) => {
+            const notes = [...entry.notes, ...entry.found.map((note) => noteText(note, entry.lineOf))];
+            return (
+              <tr key={entry.id} className="border-t border-rule/60 align-top">
+                <td className="w-[240px] py-1">
+                  <TextField
+                    compact
+                    label={`Name of the log ${entry.name}`}
+                    value={entry.name}
+                    longest={80}
+                    required
+                    onCommit={(name) => void renameLog(logStore, entry.id, name).then(refresh)}
+                  />
+                  {notes.length > 0 && (
+                    <details className="mt-1">
+                      <summary className="caption cursor-pointer">
+                        {notes.length} note{notes.length === 1 ? '' : 's'}
+                      </summary>
+                      <ul className="mt-0.5 grid gap-0.5">
+                        {notes.map((note) => (
+                          <li key={note}>{note}</li>
+                        ))}
+                      </ul>
+                    </details>
+                  )}
+                </td>
+                <td className="max-w-[200px] truncate px-2 py-1.5" title={entry.source}>
+                  {entry.source}
+                </td>
+                <td className="px-2 py-1.5 text-right">{clockText(entry.duration)}</td>
+                <td className="px-2 py-1.5 text-right">{entry.samples}</td>
+                <td className="px-2 py-1.5 whitespace-nowrap">
+                  {entry.added.slice(0, 16).replace('T', ' ')}
+                </td>
+                <td className="py-1 text-right whitespace-nowrap">
+                  <Link className="btn px-2 py-0.5" to={`/log/laps?log=${entry.id}`}>
+                    Open
+                  </Link>{' '}
+                  <button
+                    type="button"
+                    className="btn px-2 py-0.5"
+                    aria-label={`Export ${entry.name}`}
+                    onClick={() => void save(entry)}
+                  >
+                    <Download size={14} aria-hidden="true" />
+                  </button>{' '}
+                  <button
+                    type="button"
+                    className="btn px-2 py-0.5"
+                    aria-label={`Remove ${entry.name}`}
+                    onClick={() => void remove(entry)}
+                  >
+                    <Trash2 size={14} aria-hidden="true" />
+                  </button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,37 @@
+import { useSyncExternalStore } from 'react';
+
+/** A file dropped on the window for a page that reads its kind. */
+export type HandedKind = 'tracks' | 'log';
+
+let handed: { readonly kind: HandedKind; readonly file: File } | null = null;
+const listeners = new Set<() => void>();
+const tell = () => {
+  for (const listener of listeners) listener();
+};
+
+/** Which page reads a file, by the ending of its name; null for a project or parts. */
+export function kindByName(name: string): HandedKind | null {
+  if (/\.(gpx|kml|geojson)$/i.test(name)) return 'tracks';
+  return /\.(csv|tsv|txt|log)$/i.test(name) ? 'log' : null;
+}
+
+export function handOver(kind: HandedKind, file: File): void {
+  handed = { kind, file };
+  tell();
+}
+
+/** Takes the file that was handed to a page, once. */
+export function takeHanded(kind: HandedKind): File | null {
+  if (handed?.kind !== kind) return null;
+  const { file } = handed;
+  handed = null;
+  return file;
+}
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+/** The file waiting for a page, so that it looks again when one comes. */
+export const useHanded = (kind: HandedKind): File | null =>
+  useSyncExternalStore(subscribe, () => (handed?.kind === kind ? handed.file : null));
