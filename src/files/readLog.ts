@@ -267,8 +267,9 @@ class Table {
     let value: number;
     if (column.clock) value = secondsOf(cell, this.mapping.decimal);
     else {
-      const text = this.mapping.decimal === ',' ? cell.replace(',', '.') : cell;
-      value = text.trim() === '' ? Number.NaN : Number(text);
+      value = Number(this.mapping.decimal === ',' ? cell.replace(',', '.') : cell);
+      // A blank counts as zero there, and is none.
+      if (value === 0 && cell.trim() === '') value = Number.NaN;
     }
     if (value - value === 0) return value * column.scale + column.offset;
     if (column.wrong === 0 || column.wrongCell.trim() === '') {

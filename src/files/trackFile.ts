@@ -1,5 +1,6 @@
-import { gpx, kml } from '@tmcw/togeojson';
-import { DOMParser, type Document, ParseError } from '@xmldom/xmldom';
+import { kml } from '@tmcw/togeojson';
+import { DOMParser } from '@xmldom/xmldom';
+import { SaxesParser } from 'saxes';
 import type { Refused } from '../project';
 import { decodeText } from './encoding';
 import type { FileTrack, TrackFile } from './fileTrack';
@@ -54,6 +55,7 @@ export function readTrackFile(name: string, bytes: Uint8Array): TrackFile | Refu
 function outside({ name, a, b, metric }: FileTrack): string | null {
   const most = metric ? [1e7, 1e7] : [90, 180];
   for (let i = 0; i < a.length; i++) {
+    // A position that is no number fails this as well.
     if (Math.abs(a[i]) <= most[0] && Math.abs(b[i]) <= most[1]) continue;
     return metric
       ? `Point ${i + 1} of “${name}” is at ${a[i]}, ${b[i]} m, which is no place on a circuit.`
@@ -72,50 +74,102 @@ function readXml(text: string): Read {
       placeAt(text, doctype.index),
     );
   }
-  let document: Document;
-  try {
-    document = new DOMParser({
-      onError: (level, message, context) => {
-        if (level === 'warning') return;
-        throw new Error(`${message}@@${JSON.stringify(context?.locator ?? null)}`);
-      },
-    }).parseFromString(text, 'text/xml');
-  } catch (error) {
-    return brokenXml(error, text);
-  }
-  const root = document.documentElement?.localName?.toLowerCase();
-  if (root !== 'gpx' && root !== 'kml') {
+  const read = readGpx(text);
+  if ('broken' in read) return brokenXml(read.broken, read.place, text);
+  if (read.root === 'gpx') return { ok: true, kind: 'GPX', tracks: read.tracks, notes: [] };
+  if (read.root !== 'kml') {
     return refuse(
-      `The file is XML, but its root is <${root ?? '?'}>; <gpx> or <kml> was expected.`,
+      `The file is XML, but its root is <${read.root}>; <gpx> or <kml> was expected.`,
       placeOf(1, 1),
     );
   }
-  const collection = root === 'gpx' ? gpx(document) : kml(document);
+  const document = new DOMParser({ onError: () => {} }).parseFromString(text, 'text/xml');
   const tracks: FileTrack[] = [];
-  for (const feature of collection.features) collect(feature, tracks);
-  const kind = root === 'gpx' ? 'GPX' : 'KML';
-  return { ok: true, kind, tracks, notes: [] };
+  for (const feature of kml(document).features) collect(feature, tracks);
+  return { ok: true, kind: 'KML', tracks, notes: [] };
 }
 
-function brokenXml(error: unknown, text: string): Refused {
-  const raw = error instanceof ParseError || error instanceof Error ? error.message : String(error);
-  const [message, located] = raw.split('@@');
-  let place = '';
+/** A line of a GPX file while it is read. */
+interface GpxLine {
+  name: string;
+  points: number[];
+}
+
+/**
+ * Goes once through an XML document: whether it is well formed, what its root is, and, of a GPX file, its tracks (their
+ * segments joined) and routes. A tree of so many points would take several times as long.
+ */
+function readGpx(
+  text: string,
+): { root: string; tracks: FileTrack[] } | { broken: string; place: readonly [number, number] } {
+  const parser = new SaxesParser({ position: true });
+  const lines: GpxLine[] = [];
+  const open: string[] = [];
+  let root = '';
+  let line: GpxLine | null = null;
+  let [lat, lon, height, time] = [Number.NaN, Number.NaN, Number.NaN, Number.NaN];
+  let inner = '';
+  let broken: { broken: string; place: readonly [number, number] } | null = null;
+  parser.on('error', (error) => {
+    broken ??= { broken: error.message.replace(/^\d+:\d+: /, ''), place: [parser.line, parser.column + 1] };
+    throw error;
+  });
+  parser.on('opentag', ({ name, attributes }) => {
+    const local = name.replace(/^.*:/, '').toLowerCase();
+    if (open.length === 0) root = local;
+    open.push(local);
+    inner = '';
+    if (local === 'trk' || local === 'rte') line = { name: 'line', points: [] };
+    if (local === 'trkpt' || local === 'rtept') {
+      lat = attributes.lat === undefined ? Number.NaN : Number(attributes.lat);
+      lon = attributes.lon === undefined ? Number.NaN : Number(attributes.lon);
+      height = Number.NaN;
+      time = Number.NaN;
+    }
+  });
+  parser.on('text', (part) => {
+    inner += part;
+  });
+  parser.on('cdata', (part) => {
+    inner += part;
+  });
+  parser.on('closetag', () => {
+    const local = open.pop();
+    const parent = open[open.length - 1];
+    if (local === 'ele' && inner.trim() !== '') height = Number(inner);
+    else if (local === 'time' && (parent === 'trkpt' || parent === 'rtept'))
+      time = Date.parse(inner.trim()) / 1000;
+    else if (local === 'name' && line && (parent === 'trk' || parent === 'rte'))
+      line.name = inner.trim().slice(0, 80);
+    else if (local === 'trkpt' || local === 'rtept') line?.points.push(lat, lon, height, time);
+    else if ((local === 'trk' || local === 'rte') && line) {
+      lines.push(line);
+      line = null;
+    }
+    inner = '';
+  });
   try {
-    const at = located
-      ? (JSON.parse(located) as { lineNumber?: number; columnNumber?: number } | null)
-      : null;
-    if (at?.lineNumber) place = placeOf(at.lineNumber, at.columnNumber ?? 1);
-  } catch {
-    // Without a place the message stands alone.
+    parser.write(text).close();
+  } catch (error) {
+    return broken ?? { broken: (error as Error).message, place: [parser.line, parser.column + 1] };
   }
-  const cut = !/<\/\s*(gpx|kml)\s*>\s*$/i.test(text);
+  const column = (points: readonly number[], k: number) =>
+    Float64Array.from({ length: points.length / 4 }, (_, i) => points[4 * i + k]);
+  const tracks = lines.map(({ name, points }): FileTrack => {
+    const [a, b, heights, times] = [0, 1, 2, 3].map((k) => column(points, k));
+    return { name, a, b, metric: false, height: heights, time: times };
+  });
+  return { root, tracks };
+}
+
+function brokenXml(message: string, [line, column]: readonly [number, number], text: string): Refused {
+  const cut = !/<\/\s*(\w+:)?(gpx|kml)\s*>\s*$/i.test(text);
   const why = message.replace(/\s+/g, ' ').slice(0, 160);
   return refuse(
     cut
       ? `The file ends before its last element is closed: it looks cut off. (${why})`
       : `The XML cannot be read: ${why}`,
-    place || placeAt(text, text.length),
+    placeOf(line, column),
   );
 }
 

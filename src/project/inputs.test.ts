@@ -160,7 +160,8 @@ describe('every number that can be typed', () => {
     for (const [shelf, schema] of shelves) {
       for (const number of numbersOf(schema, setup[shelf])) {
         const path = number.path.join('.');
-        if (without.test(path)) continue;
+        // The wind is drawn on the map and says so; it enters no computation.
+        if (without.test(path) || path.startsWith('wind')) continue;
         const moved = { ...setup, [shelf]: replaced(setup[shelf], number.path, nudged(number)) };
         expect(schema.safeParse(moved[shelf]).success, `${shelf}.${path} nudged is not valid`).toBe(true);
         if (ofDay(moved) === day && ofRest(moved) === rest) dead.push(`${shelf}.${path}`);

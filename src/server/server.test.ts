@@ -41,3 +41,68 @@ describe('server', () => {
     expect((await get('/', { method: 'POST' })).status).toBe(405);
   });
 });
+
+describe('stand-ins', () => {
+  it('the logger’s file is a table of the invented drive, the same each time', async () => {
+    const one = await get('/stand-in/logger.csv?laps=1&rate=5&seed=4');
+    expect(one.status).toBe(200);
+    expect(one.headers.get('content-disposition')).toContain('simulated-log-plan-tarn-anvil.csv');
+    const text = await one.text();
+    const lines = text.trim().split('\n');
+    expect(lines[2].split(',')).toHaveLength(17);
+    expect(lines.length).toBeGreaterThan(1500);
+    expect(await (await get('/stand-in/logger.csv?laps=1&rate=5&seed=4')).text()).toBe(text);
+    expect(await (await get('/stand-in/logger.csv?laps=1&rate=5&seed=5')).text()).not.toBe(text);
+  });
+
+  it('the live stream goes on where a lost connection broke off', async () => {
+    /** Rows of a stream until it ends. */
+    const take = async (after: number | null) => {
+      const response = await get('/stand-in/logger/stream?laps=1&rate=100&speed=50&cut=0.45', {
+        headers: after === null ? {} : { 'Last-Event-ID': String(after) },
+      });
+      expect(response.headers.get('content-type')).toContain('text/event-stream');
+      const text = await response.text();
+      const ids = [...text.matchAll(/^id: (\d+)$/gm)].map((m) => Number(m[1]));
+      const rows = [...text.matchAll(/^data: (\[\[.*)$/gm)].flatMap(
+        (m) => JSON.parse(m[1]) as (number | null)[][],
+      );
+      return { start: text.match(/event: start\ndata: (.*)/)?.[1] ?? '', last: ids[ids.length - 1], rows };
+    };
+    const first = await take(null);
+    expect(first.rows.length).toBe(first.last + 1);
+    const second = await take(first.last);
+    expect(JSON.parse(second.start).first).toBe(first.last + 1);
+    expect(second.rows[0][0]).toBeCloseTo((first.last + 1) / 100, 6);
+    expect(second.rows.length).toBe(second.last - first.last);
+  });
+
+  it('weather is of the place and the day: plausible, repeatable, another tomorrow', async () => {
+    const ask = async (date: string, height = 0) => {
+      const response = await get(`/stand-in/weather?latitude=46&longitude=-31&height=${height}&date=${date}`);
+      return (await response.json()) as { simulated: boolean; hours: Record<string, number>[] };
+    };
+    const day = await ask('2026-07-11');
+    expect(day.simulated).toBe(true);
+    expect(day.hours).toHaveLength(24);
+    expect(await ask('2026-07-11')).toEqual(day);
+    expect(await ask('2026-07-12')).not.toEqual(day);
+    expect(day.hours[15].temperatureC).toBeGreaterThan(day.hours[4].temperatureC);
+    expect(day.hours[15].humidityPercent).toBeLessThan(day.hours[4].humidityPercent);
+    const up = await ask('2026-07-11', 1500);
+    expect(day.hours[9].pressureHpa - up.hours[9].pressureHpa).toBeGreaterThan(120);
+  });
+
+  it('says what is wrong with a question', async () => {
+    for (const [path, says] of [
+      ['/stand-in/logger.csv?laps=900', /^laps: /],
+      ['/stand-in/logger.csv?plan=nobody', /^plan: /],
+      ['/stand-in/logger/stream?speed=80', /^speed: /],
+      ['/stand-in/weather?date=yesterday', /^date: /],
+    ] as const) {
+      const response = await get(path);
+      expect(response.status).toBe(400);
+      expect(await response.text()).toMatch(says);
+    }
+  });
+});

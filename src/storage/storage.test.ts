@@ -1,6 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { type KeyValueStore, openProject, saveProject } from './index';
+import type { RawLog } from '../core';
+import {
+  type KeyValueStore,
+  keepLog,
+  type LogEntry,
+  listLogs,
+  openKeptLog,
+  openProject,
+  rememberedMapping,
+  rememberMapping,
+  removeLog,
+  renameLog,
+  saveProject,
+} from './index';
 
 function memory(start: Record<string, unknown> = {}): KeyValueStore & { kept: Map<string, unknown> } {
   const kept = new Map(Object.entries(start));
@@ -45,5 +58,58 @@ describe('storage', () => {
       kind: 'blocked',
       reason: 'the browser’s storage answers: it said no',
     });
+  });
+});
+
+describe('kept logs', () => {
+  const raw = (n: number): RawLog => ({
+    time: Float64Array.from({ length: n }, (_, i) => i / 10),
+    channels: { speed: Float32Array.from({ length: n }, (_, i) => 20 + i) },
+  });
+  const entry = (id: string, name: string): LogEntry => ({
+    id,
+    name,
+    source: 'a.csv',
+    added: '2026-11-25T09:00:00Z',
+    samples: 30,
+    duration: 2.9,
+    channels: ['speed'],
+    notes: [],
+    found: [],
+    lineOf: { first: 2, perSample: 1 },
+  });
+  const store = () => {
+    const own = memory();
+    return { ...own, removeItem: async (key: string) => void own.kept.delete(key) };
+  };
+
+  it('are listed newest first, opened, renamed, removed and put back', async () => {
+    const own = store();
+    await keepLog(own, entry('a', 'Morning'), raw(30));
+    await keepLog(own, entry('b', 'Noon'), raw(40));
+    await renameLog(own, 'a', 'Early');
+    expect((await listLogs(own)).map((e) => e.name)).toEqual(['Noon', 'Early']);
+    expect(await openKeptLog(own, 'b')).toEqual(raw(40));
+    const gone = await removeLog(own, 'a');
+    expect((await listLogs(own)).map((e) => e.id)).toEqual(['b']);
+    expect(await openKeptLog(own, 'a')).toBeNull();
+    if (gone) await keepLog(own, gone.entry, gone.raw);
+    expect(await openKeptLog(own, 'a')).toEqual(raw(30));
+    // The same recording kept again while it grows stays one.
+    await keepLog(own, entry('a', 'Early'), raw(50));
+    expect(await listLogs(own)).toHaveLength(2);
+  });
+  it('remember a confirmed mapping by the layout of its file', async () => {
+    const own = store();
+    await rememberMapping(own, 'one', { rate: 5 });
+    await rememberMapping(own, 'two', { rate: 9 });
+    await rememberMapping(own, 'one', { rate: 7 });
+    expect(await rememberedMapping(own, 'one')).toEqual({ rate: 7 });
+    expect(await rememberedMapping(own, 'three')).toBeNull();
+  });
+  it('say when they do not fit, and a garbled list is an empty one', async () => {
+    const full = { ...failing('QuotaExceededError'), removeItem: async () => {} };
+    await expect(keepLog(full, entry('a', 'A'), raw(30))).rejects.toThrow(/storage is full/);
+    expect(await listLogs({ ...store(), getItem: async () => 'nonsense' })).toEqual([]);
   });
 });

@@ -52,7 +52,10 @@ export function cutUp(input: CutUp): LogPiece[] {
   const end = trace.time[trace.time.length - 1];
   const stands = standing(trace);
   const edges = [
-    ...crossings.map((t) => ({ t, line: true })),
+    // A receiver wanders over the line while the car stands beside it; that is no lap.
+    ...crossings
+      .filter((t) => !stands.some(([a, b]) => t > a - trace.step && t < b + trace.step))
+      .map((t) => ({ t, line: true })),
     ...stands.flatMap(([from, to]) => [
       { t: from, line: false },
       { t: to, line: false },

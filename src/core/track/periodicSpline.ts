@@ -33,21 +33,34 @@ const sixth = (x: number) => x * x * x * x * x * x;
 const ORDER = 3;
 const DIFFERENCE = [-1, 3, -3, 1];
 
+/** Samples gathered into the equations of a spline, to be smoothed by any wave. */
+export interface Gathered {
+  readonly length: number;
+  readonly spacing: number;
+  readonly knots: number;
+  /** Knots the line is unrolled by before and after, so that its ends no longer feel where it was cut */
+  readonly pad: number;
+  /** Samples for each knot */
+  readonly density: number;
+  readonly band: Float64Array;
+  readonly sides: readonly Float64Array[];
+}
+
+/** Half bandwidth of the equations. */
+const HALF = 3;
+
 /**
- * Smooths values on a closed line by a cubic spline whose third differences are penalised (Eilers and Marx 1996,
- * P-splines). Waves much longer than `wave` pass, much shorter ones do not.
+ * Gathers samples for smoothing.
  * @param spacing wanted distance between knots, m
- * @param wave length that is halved, m
+ * @param longest wave it will be smoothed by at most, m
  */
-export function smoothPeriodic(samples: Samples, spacing: number, wave: number): PeriodicSpline {
+export function gather(samples: Samples, spacing: number, longest: number): Gathered {
   const { at, values, length } = samples;
   const knots = Math.max(8, Math.round(length / spacing));
   const h = length / knots;
-  // The line is unrolled with enough of itself before and after that its ends no longer feel where it was cut.
-  const pad = Math.min(knots, Math.ceil((4 * Math.max(wave, 4 * h)) / h));
+  const pad = Math.min(knots, Math.ceil((4 * Math.max(longest, 4 * h)) / h));
   const n = knots + 2 * pad + 3;
-  const w = 3;
-  const row = w + 1;
+  const row = HALF + 1;
   const band = new Float64Array(n * row);
   const sides = values.map(() => new Float64Array(n));
   const b = new Float64Array(4);
@@ -59,23 +72,37 @@ export function smoothPeriodic(samples: Samples, spacing: number, wave: number):
       const cell = Math.floor(t);
       weights(t - cell, b);
       for (let p = 0; p < 4; p++) {
-        for (let q = 0; q <= p; q++) band[(cell + p) * row + w - (p - q)] += b[p] * b[q];
+        for (let q = 0; q <= p; q++) band[(cell + p) * row + HALF - (p - q)] += b[p] * b[q];
         for (let v = 0; v < values.length; v++) sides[v][cell + p] += b[p] * values[v][i];
       }
     }
   }
-  const density = at.length / knots;
-  const strength = density * sixth(wave / (2 * Math.PI * h));
+  return { length, spacing: h, knots, pad, density: at.length / knots, band, sides };
+}
+
+/**
+ * Smooths gathered values by a cubic spline whose third differences are penalised (Eilers and Marx 1996, P-splines).
+ * Waves much longer than `wave` pass, much shorter ones do not.
+ * @param wave length that is halved, m; not above the one they were gathered for
+ */
+export function smoothGathered(gathered: Gathered, wave: number): PeriodicSpline {
+  const { length, spacing, knots, pad, density } = gathered;
+  const n = gathered.sides[0].length;
+  const row = HALF + 1;
+  const band = gathered.band.slice();
+  const sides = gathered.sides.map((side) => side.slice());
+  const strength = density * sixth(wave / (2 * Math.PI * spacing));
   for (let i = 0; i + ORDER < n; i++) {
     for (let p = 0; p <= ORDER; p++) {
-      for (let q = 0; q <= p; q++)
-        band[(i + p) * row + w - (p - q)] += strength * DIFFERENCE[p] * DIFFERENCE[q];
+      for (let q = 0; q <= p; q++) {
+        band[(i + p) * row + HALF - (p - q)] += strength * DIFFERENCE[p] * DIFFERENCE[q];
+      }
     }
   }
   // Knots that nothing was measured near are carried by the penalty; a grain of weight keeps the ends definite.
-  for (let i = 0; i < n; i++) band[i * row + w] += 1e-9 * (density + strength);
-  bandedSolve(band, w, sides);
-  return { length, spacing: h, coefficients: sides.map((side) => side.slice(pad, pad + knots)) };
+  for (let i = 0; i < n; i++) band[i * row + HALF] += 1e-9 * (density + strength);
+  bandedSolve(band, HALF, sides);
+  return { length, spacing, coefficients: sides.map((side) => side.slice(pad, pad + knots)) };
 }
 
 /** Value, slope and second derivative at a place of the line. @param out [value, 1/m, 1/m²] */

@@ -4,7 +4,7 @@ import { bandedSolve } from './bandedSolve';
 import type { SmoothLine } from './smoothTrack';
 
 /** Places along the line that the pieces are held to. */
-const PLACES = 320;
+const PLACES = 240;
 const ROUNDS = 12;
 /** How much a change of a piece's length by its own length, or of its turn by a radian, weighs against metres off. */
 const PRIOR = 0.4;
@@ -77,7 +77,7 @@ export function refine(segments: readonly Segment[], line: SmoothLine): Refined 
     );
     if (!sound) break;
     now = next;
-    if (largest < 1e-4) break;
+    if (largest < 2e-3) break;
   }
   const moved = segments.map((segment, i) =>
     segment.kind === 'straight'

@@ -1,6 +1,6 @@
 import { power } from '../math';
 import type { FoundLap, Pass } from './passes';
-import { evaluate, freedom, type PeriodicSpline, smoothPeriodic } from './periodicSpline';
+import { evaluate, freedom, gather, type PeriodicSpline, smoothGathered } from './periodicSpline';
 import { type Track, wayAlong } from './track';
 
 /** A closed line without the noise of its points; m intervals of equal length, m + 1 points. */
@@ -73,12 +73,13 @@ export function smoothTrack(
   let length = laps.reduce((sum, lap) => sum + lap.length, 0) / laps.length;
   const perLap = cloud.at.length / laps.length;
   const knots = (l: number) => Math.min(8, Math.max(3, (1.2 * l) / perLap));
-  const smoothed = (w: number) =>
-    smoothPeriodic({ at: cloud.at, values: [cloud.x, cloud.y], length }, knots(length), w);
+  const gathered = (longest: number) =>
+    gather({ at: cloud.at, values: [cloud.x, cloud.y], length }, knots(length), longest);
+  const smoothed = (w: number) => smoothGathered(gathered(w), w);
   // Noise makes the way from point to point too long, most where the car is slow; places are put right on the line.
   let jumps = 0;
   for (const first of [80, 60]) {
-    const placed = place(smoothed(first), cloud);
+    const placed = place(smoothed(first), cloud, first === 80 ? FAR : NEAR);
     cloud.at = placed.at;
     length = placed.length;
     const limit = Math.max(JUMP_METRES, JUMP_TIMES * rootMeanSquare(placed.off));
@@ -91,20 +92,20 @@ export function smoothTrack(
   }
   /** The wave, made longer while the noise leaves the curvature restless and the bound allows it. */
   const calmed = (best: number): number => {
-    const off = place(smoothed(best), cloud).off;
+    const { off } = place(smoothed(best), cloud, NEAR);
     const scatter = curvatureNoise(rootMeanSquare(off), off.length / length, best);
     const longer = best * Math.min(LONGER, Math.max(1, power(scatter / QUIET, 0.4)));
-    return place(smoothed(longer), cloud).off.every((d) => d <= bound) ? longer : best;
+    return place(smoothed(longer), cloud, NEAR).off.every((d) => d <= bound) ? longer : best;
   };
   const least = Math.max(12, 2.5 * knots(length));
   const chosen = wave ?? calmed(bestWave(cloud, length, knots(length), least, bound));
   for (let i = 0; i < 2; i++) {
-    const placed = place(smoothed(chosen), cloud);
+    const placed = place(smoothed(chosen), cloud, NEAR);
     cloud.at = placed.at;
     length = placed.length;
   }
   const spline = smoothed(chosen);
-  const { off, length: finished } = place(spline, cloud);
+  const { off, length: finished } = place(spline, cloud, NEAR);
   const most = off.reduce((a, b) => Math.max(a, b), 0);
   const typical = rootMeanSquare(off);
   const count = off.length;
@@ -167,10 +168,15 @@ function only(cloud: Cloud, kept: Float64Array): Cloud {
   return { at: keep(cloud.at), x: keep(cloud.x), y: keep(cloud.y), height: keep(cloud.height) };
 }
 
-/** Puts each point at its nearest place on a line, measured along the line. */
+/** How far along the line a point's nearest place is looked for, m: before and after places are known well. */
+const FAR = 40;
+const NEAR = 12;
+
+/** Puts each point at its nearest place on a line, measured along the line. @param near how far it is looked for, m */
 function place(
   spline: PeriodicSpline,
   cloud: Cloud,
+  near: number,
 ): { at: Float64Array; off: Float64Array; length: number } {
   const n = Math.max(16, Math.round(spline.length / SPACING));
   const step = spline.length / n;
@@ -183,7 +189,7 @@ function place(
     y[i] = out[0];
   }
   const way = wayAlong(x, y);
-  const reach = Math.ceil(40 / step);
+  const reach = Math.ceil(near / step);
   const at = new Float64Array(cloud.at.length);
   const off = new Float64Array(cloud.at.length);
   for (let p = 0; p < at.length; p++) {
@@ -212,8 +218,10 @@ function bestWave(cloud: Cloud, length: number, knots: number, least: number, bo
   const out = new Float64Array(3);
   let best = waves[0];
   let lowest = Number.POSITIVE_INFINITY;
+  const longest = waves[waves.length - 1];
+  const gathered = gather({ at: cloud.at, values: [cloud.x, cloud.y], length }, knots, longest);
   for (const wave of waves) {
-    const spline = smoothPeriodic({ at: cloud.at, values: [cloud.x, cloud.y], length }, knots, wave);
+    const spline = smoothGathered(gathered, wave);
     let sum = 0;
     let most = 0;
     for (let p = 0; p < cloud.at.length; p++) {
@@ -248,8 +256,10 @@ function heightSpline(cloud: Cloud, length: number): PeriodicSpline | null {
   const spacing = Math.max(12, length / 400);
   const out = new Float64Array(3);
   let [best, lowest]: [PeriodicSpline | null, number] = [null, Number.POSITIVE_INFINITY];
-  for (let wave = 90; wave <= Math.max(90, Math.min(900, length / 3)); wave *= 1.5) {
-    const spline = smoothPeriodic({ at, values: [height], length }, spacing, wave);
+  const most = Math.max(90, Math.min(900, length / 3));
+  const gathered = gather({ at, values: [height], length }, spacing, most);
+  for (let wave = 90; wave <= most; wave *= 1.5) {
+    const spline = smoothGathered(gathered, wave);
     let sum = 0;
     for (let p = 0; p < at.length; p++) {
       evaluate(spline, 0, at[p], out);
