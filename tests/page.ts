@@ -24,6 +24,12 @@ export async function open(page: Page, path = '/'): Promise<void> {
   await expect(verdict(page)).toBeVisible();
 }
 
+/** Opens a page of the application that has no verdict of its own. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await expect(page.getByRole('navigation', { name: 'Pages' })).toBeVisible();
+}
+
 export const verdict = (page: Page) => page.getByTestId('verdict');
 
 /** Waits until what is shown belongs to the newest input. */

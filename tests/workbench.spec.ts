@@ -129,6 +129,11 @@ for (const [name, options] of [
         '/garage/pedal',
         '/garage/fit',
         '/garage/parts',
+        '/circuits/map',
+        '/circuits/severity',
+        '/circuits/import',
+        '/log/logs',
+        '/log/live',
       ]) {
         await page.goto(path);
         await expect(page.locator('main section, main figure').first()).toBeVisible();

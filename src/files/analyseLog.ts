@@ -25,6 +25,7 @@ import {
   pressureOf,
   type RawLog,
   type RecordedPart,
+  SHORTEST_PIECE,
   simulateDay,
   smoothSpeed,
   speedAt,
@@ -163,13 +164,19 @@ export function prepareLog(raw: RawLog, setup: Setup): Prepared {
   };
 }
 
+/** Whether a piece is driven, not waited. */
+const isDriven = (piece: LogPiece) => piece.kind === 'lap' && piece.to - piece.from >= SHORTEST_PIECE;
+
 /** Lays a log over a setup: laps, stops, temperatures. */
 export function analyseLog(prepared: Prepared, setup: Setup): LogAnalysis {
   const { log, input, pieces, ambient } = prepared;
+  if (!pieces.some(isDriven)) {
+    throw new RangeError('The car stands still all through this log; there is nothing to lay over the plan.');
+  }
   const day = simulateDay(loggedDay(input, 'Log', pieces, ambient));
   let lap = -1;
   const listed = pieces.map((piece): ListedPiece => {
-    if (piece.kind === 'stand' || piece.to - piece.from < 3) {
+    if (!isDriven(piece) || piece.kind === 'stand') {
       return {
         kind: 'stand',
         whole: false,
@@ -352,7 +359,7 @@ export function lapsLeft(prepared: Prepared, looked = 20): LapsLeft | null {
   const last = whole[whole.length - 1];
   if (last?.kind !== 'lap') return null;
   const soFar = loggedDay(prepared.input, 'Live', prepared.pieces, prepared.ambient);
-  const driven = prepared.pieces.filter((p) => p.kind === 'lap' && p.to - p.from >= 3).length;
+  const driven = prepared.pieces.filter(isDriven).length;
   const day = simulateDay(goneOn(soFar, last, looked));
   let first: LapsLeft = { laps: null, looked, margin: null };
   for (const margin of day.margins) {

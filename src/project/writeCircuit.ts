@@ -19,8 +19,12 @@ function placed(line: SampledLine, place: CircuitPlace): (i: number) => readonly
   const plane = localPlane({ latitude: place.latitudeDeg, longitude: place.longitudeDeg });
   const bearing = (place.bearingDeg * Math.PI) / 180;
   const [east, north] = [Math.sin(bearing), Math.cos(bearing)];
+  const last = line.x.length - 1;
   return (i) => {
-    const [x, y] = [line.x[i], line.y[i]];
+    // What is missing at the seam is shared along the line, so that the file's line ends where it starts.
+    const share = i / last;
+    const x = line.x[i] - share * (line.x[last] - line.x[0]);
+    const y = line.y[i] - share * (line.y[last] - line.y[0]);
     const { latitude, longitude } = plane.toEarth(x * east - y * north, x * north + y * east);
     return [longitude, latitude, place.heightM + line.height[i]];
   };

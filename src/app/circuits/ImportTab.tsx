@@ -90,6 +90,9 @@ function Lines({ file, number, listed }: { file: File; number: number; listed: L
   const [bound, setBound] = useState<number | null>(null);
   const found = useQuery({
     queryKey: ['line', number, track, bound],
+    // The choices made so far stay while the line is laid anew.
+    placeholderData: (last: FoundLine | Refused | undefined, before) =>
+      before?.queryKey[1] === number && before.queryKey[2] === track ? last : undefined,
     queryFn: () => files.call((remote) => remote.findLine(track, bound) as Promise<FoundLine | Refused>),
   });
   return (
@@ -133,6 +136,7 @@ function Lines({ file, number, listed }: { file: File; number: number; listed: L
           id={`${number}/${track}/${bound}`}
           found={found.data}
           bound={bound}
+          settled={!found.isPlaceholderData}
           onBound={setBound}
         />
       )}
@@ -146,6 +150,7 @@ function Shape({
   id,
   found,
   bound,
+  settled,
   onBound,
 }: {
   name: string;
@@ -153,6 +158,8 @@ function Shape({
   id: string;
   found: FoundLine;
   bound: number | null;
+  /** False while the line is laid anew and an older one is shown */
+  settled: boolean;
   onBound: (bound: number | null) => void;
 }) {
   const { files } = useBackground();
@@ -169,6 +176,7 @@ function Shape({
   const from = Math.min(start ?? found.suggestedStart, found.line.length);
   const made = useQuery({
     queryKey: ['corners', id, from, reverse],
+    enabled: settled,
     placeholderData: (last: FoundCircuit | Refused | undefined) => last,
     queryFn: () =>
       files.call(
@@ -301,7 +309,7 @@ function Shape({
           <button
             type="button"
             className="btn btn-main justify-self-start"
-            disabled={!good || made.isFetching}
+            disabled={!good || !settled || made.isFetching}
             onClick={add}
           >
             Add the circuit

@@ -7,7 +7,7 @@ export {
   type StopPair,
   speedAt,
 } from './compare';
-export { goneOn, loggedDay } from './loggedDay';
+export { goneOn, loggedDay, SHORTEST_PIECE } from './loggedDay';
 export { type Log, mendLog } from './mend';
 export { cutUp, type LogPiece } from './pieces';
 export { type SpeedTrace, smoothSpeed } from './smoothSpeed';

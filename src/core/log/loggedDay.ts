@@ -2,7 +2,7 @@ import type { DayInput, Leg } from '../session/input';
 import type { LogPiece } from './pieces';
 
 /** Pieces shorter than this are not driven but waited, s. */
-const SHORTEST = 3;
+export const SHORTEST_PIECE = 3;
 
 /**
  * The day as it was logged: one session of laps driven as they were, and of standing.
@@ -17,7 +17,7 @@ export function loggedDay(
   const legs: Leg[] = [];
   for (const piece of pieces) {
     const duration = piece.to - piece.from;
-    if (piece.kind === 'stand' || duration < SHORTEST) {
+    if (piece.kind === 'stand' || duration < SHORTEST_PIECE) {
       legs.push({ kind: 'pit', duration, fan: 0 });
       continue;
     }

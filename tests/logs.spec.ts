@@ -1,0 +1,153 @@
+import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { readProject } from '../src/project';
+import { expect, stored, test, visit } from './page';
+import { loggedCsv } from './support/logs';
+
+const csv = loggedCsv(3, 10);
+const give = (page: Page, name: string, content: string | Buffer) =>
+  page
+    .getByTestId('log-file')
+    .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content as string) });
+const read = async (page: Page) => {
+  await page.getByRole('button', { name: 'Read the log' }).click();
+  await expect(page.getByTestId('logged-stops')).toBeVisible();
+};
+
+test('a logger’s file: columns confirmed, laps and stops found, fitted, taken over, laid over what was measured', async ({
+  page,
+}) => {
+  await visit(page, '/log/logs');
+  await give(page, 'morning.csv', csv);
+  await expect(page.getByRole('combobox', { name: 'What Rotor FL (C) is' })).toHaveValue('rotorFrontLeft');
+  await page.getByRole('combobox', { name: 'What Height (m) is' }).selectOption('');
+  await read(page);
+  await expect(page.getByRole('region', { name: 'The log', exact: true })).toContainText(
+    'by the positions, at the start line',
+  );
+  const stops = page.getByTestId('logged-stops');
+  await expect(stops.locator('tbody tr')).toHaveCount(7);
+  await expect(stops).toContainText(/4 Quench.*kJ ± \d+ kJ/);
+  await expect(page.getByLabel('Laps', { exact: true }).getByText('Hot lap')).toHaveCount(3);
+  await expect(
+    page.getByLabel('Laps', { exact: true }).getByText('typical').or(page.getByText('best')),
+  ).not.toHaveCount(0);
+  const whole = await stops.locator('tfoot').textContent();
+  expect(Number(/([\d.]+) %/.exec(whole ?? '')?.[1])).toBeGreaterThan(97);
+  expect(Number(/([\d.]+) %/.exec(whole ?? '')?.[1])).toBeLessThan(102);
+
+  // The stand-in drives at 96 % of the plan's commitment in braking and 98.5 % in corners.
+  await page.getByRole('button', { name: 'Fit to this lap' }).click();
+  await expect(page.getByTestId('fit')).toContainText(/Commitment in corners92\.0%90\.\d%/);
+  await page.getByRole('button', { name: 'Take it over' }).click();
+  await expect
+    .poll(async () => {
+      const project = readProject((await stored(page)) ?? '');
+      return project.ok ? project.project.plans[0].corneringCommitmentPercent : 0;
+    })
+    .toBeCloseTo(90.6, 0);
+
+  await page.getByRole('link', { name: 'Measured and predicted' }).click();
+  await expect(page.getByTestId('logged-verdict')).toContainText('As it was driven');
+  await expect(page.getByTestId('residuals').locator('tbody tr')).toHaveCount(6);
+  await page.getByLabel('Sensor').selectOption('fluidFront');
+  await expect(page.getByLabel('Measured over predicted')).toContainText('predicted with the logged trace');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0].target}`)).toEqual([]);
+
+  // Kept over a reload; goes out as a file that comes back; a file of the same layout is known; removed and put back.
+  await page.goto('/log/logs');
+  const kept = page.getByLabel('Kept logs');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    kept.getByRole('button', { name: 'Export morning' }).click(),
+  ]);
+  const exported = readFileSync(await download.path(), 'utf8');
+  await give(page, 'again.csv', exported);
+  await read(page);
+  await expect(page.getByTestId('logged-stops').locator('tbody tr')).toHaveCount(7);
+  await page.getByRole('link', { name: 'Logs', exact: true }).click();
+  await give(page, 'noon.csv', csv);
+  await expect(page.getByText('As you confirmed for a file like this before')).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'What Height (m) is' })).toHaveValue('');
+  await page.getByRole('button', { name: 'Not now' }).click();
+  await kept.getByRole('button', { name: 'Remove morning' }).click();
+  await expect(kept.getByRole('button', { name: 'Remove morning' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(kept.getByRole('button', { name: 'Remove morning' })).toBeVisible();
+});
+
+test('a log that cannot be read says why and where; a mapping that makes none cannot be confirmed', async ({
+  page,
+}) => {
+  await visit(page, '/log/logs');
+  const refusal = page.getByTestId('refusal');
+  await give(page, 'notes.txt', 'It rained.\nNothing ran.\n');
+  await expect(refusal).toContainText('Line 1: No table of numbers');
+  await give(page, 'picture.csv', Buffer.from([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]));
+  await expect(refusal).toContainText('a picture (PNG)');
+  await give(page, 'gear.csv', `time,gear\n${Array.from({ length: 40 }, (_, i) => `${i},3`).join('\n')}`);
+  await expect(page.getByRole('alert')).toContainText(
+    'Speed, distance, or latitude and longitude are needed',
+  );
+  await expect(page.getByRole('button', { name: 'Read the log' })).toBeDisabled();
+  await page.getByRole('combobox', { name: 'What gear is' }).selectOption('speed');
+  await page.getByRole('button', { name: 'Read the log' }).click();
+  await expect(page.getByRole('alert')).toContainText('stands still all through this log');
+  await page.getByRole('link', { name: 'Logs', exact: true }).click();
+  await give(
+    page,
+    'walk.csv',
+    `time,speed (m/s)\n${Array.from({ length: 40 }, (_, i) => `${i},3`).join('\n')}`,
+  );
+  await page.getByRole('button', { name: 'Read the log' }).click();
+  // Three metres a second for forty seconds is a log, but no lap.
+  await expect(page.getByText('not at all: no lap was found')).toBeVisible();
+});
+
+test('live: stops, temperatures and laps left come as driven; a cut connection is taken up and nothing is lost', async ({
+  page,
+}) => {
+  // Each connection is cut after two seconds, as a bad radio link would.
+  await page.route('**/stand-in/logger/stream**', (route) => {
+    const url = new URL(route.request().url());
+    url.searchParams.set('cut', '2');
+    url.searchParams.set('rate', '10');
+    return route.continue({ url: url.href });
+  });
+  await visit(page, '/log/live');
+  await page.getByLabel('Speed').selectOption('50');
+  await page.getByRole('button', { name: 'Connect' }).click();
+  const state = page.getByTestId('live-state');
+  await expect(state).toContainText('lost 2 times', { timeout: 60_000 });
+  await expect(page.getByLabel('Temperatures now').getByRole('row')).not.toHaveCount(1);
+  await expect(page.getByLabel('Stops as they come')).toContainText('Hammer', { timeout: 60_000 });
+  await expect(page.getByTestId('laps-left')).toContainText(/more lap|Come in|No limit/, { timeout: 60_000 });
+  await page.getByRole('button', { name: 'Stop and keep' }).click();
+  const samples = Number(/(\d+) samples/.exec((await state.textContent()) ?? '')?.[1]);
+  await expect(page.getByText('The recording is kept as')).toBeVisible();
+  await page.goto('/log/logs');
+  await expect(page.getByLabel('Kept logs')).toContainText(String(samples));
+  // No sample twice and none missing: the time between them is the logger's own.
+  await page.getByRole('link', { name: 'Open', exact: true }).first().click();
+  await expect(page.getByRole('region', { name: 'The log', exact: true })).toContainText(
+    `${samples} samples, 10 a second`,
+  );
+  await expect(page.getByRole('region', { name: 'The log', exact: true })).not.toContainText('gap');
+  // The kept recording is replayed.
+  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await page.getByLabel('From').selectOption({ index: 1 });
+  await page.getByLabel('Speed').selectOption('50');
+  await page.getByRole('button', { name: 'Replay' }).click();
+  await expect(state).toContainText('100 %', { timeout: 60_000 });
+});
+
+test('an address that names no log or view says so', async ({ page }) => {
+  await visit(page, '/log/laps?log=gone');
+  await expect(page.getByRole('alert')).toContainText('keeps no such log');
+  await page.goto('/log/nowhere');
+  await expect(page.getByRole('alert')).toContainText('no view “nowhere”');
+  await page.goto('/log/laps');
+  await expect(page.getByText('No log yet.')).toBeVisible();
+});
