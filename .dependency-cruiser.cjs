@@ -43,7 +43,7 @@ module.exports = {
     layer('project', ['core']),
     layer('storage', ['project', 'core']),
     layer('files', ['project', 'core']),
-    layer('workers', ['files', 'project', 'core']),
+    layer('workers', ['files', 'storage', 'project', 'core']),
     layer('server', ['project', 'core', 'demo']),
     layer('cli', ['project', 'core', 'demo']),
     layer('app', ['workers', 'storage', 'files', 'project', 'core', 'demo']),

@@ -1,5 +1,7 @@
+import { statSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { withApplication } from '../scripts/browser';
+import { DAY_FILE } from './dayFile';
 
 /** From a control's movement to the new verdict on screen, and what the first page weighs. Prints JSON. */
 await withApplication(4321, async (browser, address) => {
@@ -85,11 +87,35 @@ await withApplication(4321, async (browser, address) => {
       results,
     };
   });
+  const firstPage = [...scripts];
+  // A day at 100 Hz, 100 MB, read through the page itself.
+  await page.goto(`${address}/log/logs`);
+  await page.getByTestId('log-file').setInputFiles(DAY_FILE);
+  await page.getByRole('button', { name: 'Read the log' }).waitFor();
+  await page.evaluate(() => {
+    const tasks: number[] = [];
+    (globalThis as unknown as { longTasks: number[] }).longTasks = tasks;
+    new PerformanceObserver((list) => tasks.push(...list.getEntries().map((e) => e.duration))).observe({
+      type: 'longtask',
+    });
+  });
+  const readStart = performance.now();
+  await page.getByRole('button', { name: 'Read the log' }).click();
+  await page.getByText(/is open: \d+ rows/).waitFor({ timeout: 300_000 });
+  const dayReadMs = performance.now() - readStart;
+  const readTasks = await page.evaluate(() => (globalThis as unknown as { longTasks: number[] }).longTasks);
+  const dayShown = performance.now();
+  await page.getByTestId('logged-stops').waitFor({ timeout: 300_000 });
   const size = (kind: string) =>
-    scripts.filter((s) => s.kind === kind).reduce((sum, s) => sum + s.gzip, 0) / 1000;
+    firstPage.filter((s) => s.kind === kind).reduce((sum, s) => sum + s.gzip, 0) / 1000;
   console.log(
     JSON.stringify({
       ...measured,
+      dayReadSeconds: dayReadMs / 1000,
+      dayMegabytesPerSecond: statSync(DAY_FILE).size / 1000 / dayReadMs,
+      dayLongTasksOver50: readTasks.length,
+      dayLongestTaskMs: Math.max(0, ...readTasks),
+      dayLaidOverSeconds: (performance.now() - dayShown) / 1000,
       pageJsKb: size('page'),
       workerJsKb: size('worker'),
       cssKb: size('css'),

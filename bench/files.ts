@@ -14,13 +14,13 @@ import {
 } from '../src/files';
 import { setupOf } from '../src/project';
 import { LOGGER_COLUMNS, simulatedLog } from '../src/server/standIns/logger';
+import { DAY_FILE } from './dayFile';
 
-/** A day at 100 Hz: one simulated stint written again and again, with its clock going on, until the file is as large. */
-export const DAY_FILE = '.cache/bench/day.csv';
+/** One simulated stint is written again and again, with its clock going on, until the file is as large. */
 const DAY_BYTES = 100e6;
 
 function writeDay(): void {
-  mkdirSync('.cache/bench', { recursive: true });
+  mkdirSync('.cache', { recursive: true });
   if (existsSync(DAY_FILE) && statSync(DAY_FILE).size >= DAY_BYTES) return;
   const log = simulatedLog({ planId: 'plan-tarn-anvil', laps: 8, rate: 100, noise: 1, seed: 2 });
   const rows = [...log.rows()];

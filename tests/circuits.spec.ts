@@ -49,7 +49,7 @@ test('a GPX file becomes a circuit: found, turned, named, added, driven, and tak
   await expect.poll(async () => (await circuits(page)).length).toBe(3);
 });
 
-test('a bound on how far the line may move is kept, and said when it cannot be', async ({ page }) => {
+test('a bound on how far the line may move is kept', async ({ page }) => {
   await visit(page, '/circuits/import');
   await give(page, 'a.gpx', gpx);
   const moved = page.getByTestId('found-moved');

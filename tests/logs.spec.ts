@@ -106,6 +106,20 @@ test('a log that cannot be read says why and where; a mapping that makes none ca
   await expect(page.getByText('not at all: no lap was found')).toBeVisible();
 });
 
+test('a large log tells how far it is read and can be given up; nothing is kept of it', async ({ page }) => {
+  await visit(page, '/log/logs');
+  const line = csv.split('\n')[500];
+  await give(page, 'day.csv', `${csv.split('\n').slice(0, 3).join('\n')}\n${`${line}\n`.repeat(300_000)}`);
+  await page.getByRole('button', { name: 'Read the log' }).click();
+  await expect(page.getByRole('region', { name: 'Reading' })).toContainText(/day\.csv: \d+ %/);
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByText('Reading was cancelled; nothing was kept.')).toBeVisible();
+  await expect(page.getByText('No logs are kept in this browser yet.')).toBeVisible();
+  // The worker that was ended is followed by another.
+  await give(page, 'morning.csv', csv);
+  await read(page);
+});
+
 test('live: stops, temperatures and laps left come as driven; a cut connection is taken up and nothing is lost', async ({
   page,
 }) => {

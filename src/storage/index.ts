@@ -5,9 +5,11 @@ export {
   type LogStore,
   listLogs,
   openKeptLog,
+  relistLog,
   rememberedMapping,
   rememberMapping,
-  removeLog,
   renameLog,
+  sweepLogs,
+  unlistLog,
 } from './logStorage';
 export { browserStore, type KeyValueStore, openProject, saveProject } from './projectStorage';

@@ -24,6 +24,7 @@ export interface LogStore {
   getItem(key: string): Promise<unknown>;
   setItem(key: string, value: unknown): Promise<unknown>;
   removeItem(key: string): Promise<unknown>;
+  keys(): Promise<string[]>;
 }
 
 const INDEX = 'index';
@@ -62,20 +63,28 @@ export async function openKeptLog(store: LogStore, id: string): Promise<RawLog |
   return found && typeof found === 'object' && 'time' in found && 'channels' in found ? found : null;
 }
 
-/** Removes a log and gives it back, so that it can be put back. */
-export async function removeLog(
-  store: LogStore,
-  id: string,
-): Promise<{ entry: LogEntry; raw: RawLog } | null> {
+/** Takes a log off the list; its values stay until they are swept, so that it can be put back. */
+export async function unlistLog(store: LogStore, id: string): Promise<LogEntry | null> {
   const entries = await listLogs(store);
-  const entry = entries.find((e) => e.id === id);
-  const raw = await openKeptLog(store, id);
   await store.setItem(
     INDEX,
     entries.filter((e) => e.id !== id),
   );
-  await store.removeItem(key(id));
-  return entry && raw ? { entry, raw } : null;
+  return entries.find((e) => e.id === id) ?? null;
+}
+
+/** Puts a log back on the list. */
+export async function relistLog(store: LogStore, entry: LogEntry): Promise<void> {
+  const others = (await listLogs(store)).filter((e) => e.id !== entry.id);
+  await store.setItem(INDEX, [entry, ...others]);
+}
+
+/** Deletes the values of logs that are on no list. */
+export async function sweepLogs(store: LogStore): Promise<void> {
+  const listed = new Set((await listLogs(store)).map((e) => key(e.id)));
+  for (const found of await store.keys()) {
+    if (found.startsWith('log-') && !listed.has(found)) await store.removeItem(found);
+  }
 }
 
 /** Renames a kept log. */

@@ -8,11 +8,13 @@ import {
   listLogs,
   openKeptLog,
   openProject,
+  relistLog,
   rememberedMapping,
   rememberMapping,
-  removeLog,
   renameLog,
   saveProject,
+  sweepLogs,
+  unlistLog,
 } from './index';
 
 function memory(start: Record<string, unknown> = {}): KeyValueStore & { kept: Map<string, unknown> } {
@@ -80,7 +82,11 @@ describe('kept logs', () => {
   });
   const store = () => {
     const own = memory();
-    return { ...own, removeItem: async (key: string) => void own.kept.delete(key) };
+    return {
+      ...own,
+      removeItem: async (key: string) => void own.kept.delete(key),
+      keys: async () => [...own.kept.keys()],
+    };
   };
 
   it('are listed newest first, opened, renamed, removed and put back', async () => {
@@ -90,14 +96,17 @@ describe('kept logs', () => {
     await renameLog(own, 'a', 'Early');
     expect((await listLogs(own)).map((e) => e.name)).toEqual(['Noon', 'Early']);
     expect(await openKeptLog(own, 'b')).toEqual(raw(40));
-    const gone = await removeLog(own, 'a');
+    const gone = await unlistLog(own, 'a');
     expect((await listLogs(own)).map((e) => e.id)).toEqual(['b']);
-    expect(await openKeptLog(own, 'a')).toBeNull();
-    if (gone) await keepLog(own, gone.entry, gone.raw);
+    if (gone) await relistLog(own, gone);
+    expect(await openKeptLog(own, 'a')).toEqual(raw(30));
+    await unlistLog(own, 'b');
+    await sweepLogs(own);
+    expect(await openKeptLog(own, 'b')).toBeNull();
     expect(await openKeptLog(own, 'a')).toEqual(raw(30));
     // The same recording kept again while it grows stays one.
     await keepLog(own, entry('a', 'Early'), raw(50));
-    expect(await listLogs(own)).toHaveLength(2);
+    expect(await listLogs(own)).toHaveLength(1);
   });
   it('remember a confirmed mapping by the layout of its file', async () => {
     const own = store();
@@ -108,7 +117,7 @@ describe('kept logs', () => {
     expect(await rememberedMapping(own, 'three')).toBeNull();
   });
   it('say when they do not fit, and a garbled list is an empty one', async () => {
-    const full = { ...failing('QuotaExceededError'), removeItem: async () => {} };
+    const full = { ...failing('QuotaExceededError'), removeItem: async () => {}, keys: async () => [] };
     await expect(keepLog(full, entry('a', 'A'), raw(30))).rejects.toThrow(/storage is full/);
     expect(await listLogs({ ...store(), getItem: async () => 'nonsense' })).toEqual([]);
   });

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import type { LogNote, RawLog } from '../core';
+import type { RawLog } from '../core';
 import { mendLog } from '../core';
 import {
   analyseLog,
@@ -20,12 +20,14 @@ import {
   layoutKey,
   openLog,
   prepareLog,
+  type ReadLog,
   readLog,
   readTrackFile,
   trackLog,
   writeLog,
 } from '../files';
 import type { Refused, Setup } from '../project';
+import { browserLogStore, keepLog, type LogEntry, openKeptLog } from '../storage';
 
 /** A file of tracks as the page lists it. */
 export interface ListedTracks {
@@ -41,20 +43,18 @@ export interface OpenedTable {
   readonly guess: LogMapping;
   readonly key: string;
 }
-/** A log that was read, to be kept. */
-export interface TakenLog {
+/** A log that was read and kept. */
+export interface KeptLog {
   readonly ok: true;
-  readonly raw: RawLog;
+  readonly entry: LogEntry;
   readonly rows: number;
-  readonly lineOf: { readonly first: number; readonly perSample: number };
-  readonly notes: readonly string[];
-  readonly found: readonly LogNote[];
 }
 export interface Analysed {
   readonly analysis: LogAnalysis;
   readonly left: LapsLeft | null;
 }
 
+const store = browserLogStore();
 let tracks: readonly FileTrack[] = [];
 let line: FoundLine | null = null;
 let held: { readonly id: string; readonly raw: RawLog } | null = null;
@@ -64,12 +64,49 @@ let prepared: {
   readonly is: ReturnType<typeof prepareLog>;
 } | null = null;
 
-function preparedFor(id: string, setup: Setup): ReturnType<typeof prepareLog> {
-  if (held?.id !== id) throw new Error('The log is not open any more; open it again.');
+async function preparedFor(id: string, setup: Setup): Promise<ReturnType<typeof prepareLog>> {
+  if (held?.id !== id) {
+    const raw = await openKeptLog(store, id);
+    if (!raw) throw new Error('The values of this log are not in the browser’s storage any more.');
+    held = { id, raw };
+    prepared = null;
+  }
   if (prepared?.id !== id || JSON.stringify(prepared.setup) !== JSON.stringify(setup)) {
     prepared = { id, setup, is: prepareLog(held.raw, setup) };
   }
   return prepared.is;
+}
+
+/** Puts a log into the browser's storage; large ones never pass through the page. */
+async function keep(id: string, name: string, source: string, read: Omit<ReadLog, 'ok'>): Promise<KeptLog> {
+  const { raw, lineOf, notes, rows } = read;
+  const { time, channels } = raw;
+  const entry: LogEntry = {
+    id,
+    name: name.slice(0, 80),
+    source,
+    added: new Date().toISOString(),
+    samples: time.length,
+    duration: time[time.length - 1] - time[0],
+    channels: Object.keys(channels),
+    notes,
+    found: mendLog(raw).notes,
+    lineOf,
+  };
+  await keepLog(store, entry, raw);
+  held = { id, raw };
+  prepared = null;
+  return { ok: true, entry, rows };
+}
+
+/** Keeps what was read from a file under a new id, or hands on why it was not. */
+async function keepRead(read: ReadLog | Refused, source: string): Promise<KeptLog | Refused> {
+  if (!read.ok) return read;
+  try {
+    return await keep(crypto.randomUUID(), source.replace(/\.\w+$/, ''), source, read);
+  } catch (error) {
+    return { ok: false, problems: [{ path: '', message: (error as Error).message, severity: 'error' }] };
+  }
 }
 
 /** Files and logs, read and computed away from the page. One circuit file and one log are held at a time. */
@@ -105,45 +142,40 @@ const files = {
     file: File,
     mapping: LogMapping,
     progress: (share: number) => void,
-  ): Promise<TakenLog | Refused> {
-    const read = await readLog(file, mapping, progress);
-    return read.ok ? taken(read) : read;
+  ): Promise<KeptLog | Refused> {
+    return keepRead(await readLog(file, mapping, progress), file.name);
   },
   /** A track with times as a log. */
-  readTimedTrack(track: number): TakenLog | Refused {
-    const read = trackLog(tracks[track]);
-    return read.ok ? taken(read) : read;
+  readTimedTrack(track: number, source: string): Promise<KeptLog | Refused> {
+    return keepRead(trackLog(tracks[track]), source);
   },
-
-  exportLog(raw: RawLog): string {
+  /** Keeps a live recording, again and again while it grows. */
+  async keepRecording(id: string, name: string, raw: RawLog): Promise<void> {
+    const rows = raw.time.length;
+    await keep(id, name, 'live', { raw, rows, lineOf: { first: 1, perSample: 1 }, notes: [] });
+  },
+  async exportLog(id: string): Promise<string> {
+    const raw = held?.id === id ? held.raw : await openKeptLog(store, id);
+    if (!raw) throw new Error('The values of this log are not in the browser’s storage any more.');
     return writeLog(raw);
   },
-  /** Holds a log for what is asked of it next. */
-  hold(id: string, raw: RawLog): void {
-    held = { id, raw };
-    prepared = null;
-  },
-  analyse(id: string, setup: Setup, live: boolean): Analysed {
-    const is = preparedFor(id, setup);
+
+  async analyse(id: string, setup: Setup): Promise<LogAnalysis> {
     // Copied, not moved: the traces are asked for again.
-    return { analysis: analyseLog(is, setup), left: live ? lapsLeft(is) : null };
+    return analyseLog(await preparedFor(id, setup), setup);
   },
-  /** Fits driver and power to one lap of the log. @param piece index in the analysis */
-  fit(id: string, setup: Setup, lap: number): LapFit {
-    const is = preparedFor(id, setup);
+  /** A recording that is still growing. */
+  analyseLive(raw: RawLog, setup: Setup): Analysed {
+    const is = prepareLog(raw, setup);
+    return { analysis: analyseLog(is, setup), left: lapsLeft(is) };
+  },
+  /** Fits driver and power to one lap of the log. @param lap index in the analysed day */
+  async fit(id: string, setup: Setup, lap: number): Promise<LapFit> {
+    const is = await preparedFor(id, setup);
     const { day } = analyseLog(is, setup);
     return fitLap(is.input, day.laps[lap].trace, is.density, is.duct);
   },
 };
 export type FilesEngine = typeof files;
-
-function taken(read: Omit<TakenLog, 'found'>): TakenLog | Refused {
-  try {
-    const { notes: found } = mendLog(read.raw);
-    return { ...read, found };
-  } catch (error) {
-    return { ok: false, problems: [{ path: '', message: (error as Error).message, severity: 'error' }] };
-  }
-}
 
 Comlink.expose(files);

@@ -1,3 +1,3 @@
 export { createFileWorker, EngineClient, EngineError } from './engineClient';
-export type { Analysed, FilesEngine, ListedTracks, OpenedTable, TakenLog } from './files.worker';
+export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';
 export { LatestOnly, type RunState } from './latestOnly';

@@ -3,9 +3,8 @@ import type { Fitted, LapFit, ListedPiece, LogAnalysis } from '../../files';
 import { formatQuantity, type Project } from '../../project';
 import type { LogEntry } from '../../storage';
 import { undoToast } from '../components/undoToast';
-import { useSetup, useStore } from '../state/context';
+import { useBackground, useSetup, useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { useLogEngine } from './useLogs';
 
 /** Fits the driver's use of grip and the car's power to a lap, and puts them into plan and car. */
 export function FitPanel({
@@ -17,7 +16,7 @@ export function FitPanel({
   analysis: LogAnalysis;
   piece: ListedPiece;
 }) {
-  const engine = useLogEngine();
+  const { files } = useBackground();
   const setup = useSetup();
   const store = useStore();
   const units = useUnits();
@@ -29,7 +28,7 @@ export function FitPanel({
     setBusy(true);
     setError(null);
     try {
-      setFit(await engine.fit(entry.id, setup, piece.lap));
+      setFit(await files.call((remote) => remote.fit(entry.id, setup, piece.lap)));
     } catch (e) {
       setError((e as Error).message);
     } finally {

@@ -5,12 +5,13 @@ import { demoProject } from '../../../demo/project';
 import type { RecordedPart, WheelName } from '../../core';
 import { LOG_COLUMN_NAMES, type LogColumn } from '../../files';
 import { celsius, clockText, formatQuantity, PART_WORDS, wheelWords } from '../../project';
-import type { Analysed } from '../../workers';
+import { openKeptLog } from '../../storage';
+import type { Analysed, EngineClient, FilesEngine } from '../../workers';
 import { SelectField } from '../components/SelectField';
 import { useBackground, useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { LiveRecorder, type LiveState } from './liveRecorder';
-import { keep, useLogs, useRefreshLogs, valuesOf } from './useLogs';
+import { logStore, useLogs, useRefreshLogs } from './useLogs';
 
 /** One recorder for the page's life: another page may be looked at while it records. */
 const recorder = new LiveRecorder();
@@ -49,6 +50,7 @@ export function LiveTab() {
   const [speed, setSpeed] = useState('10');
   const known = demoProject.plans.some((p) => p.id === setup.plan.id);
   const plan = known ? setup.plan.id : demoProject.plans[0].id;
+  const { files } = useBackground();
   const result = useLiveAnalysis(view.state, view.samples);
   const running = view.state === 'live' || view.state === 'lost' || view.state === 'connecting';
 
@@ -58,14 +60,18 @@ export function LiveTab() {
     try {
       if (from === 'simulated')
         recorder.connect(`/stand-in/logger/stream?plan=${plan}&speed=${speed}&laps=8`);
-      else recorder.replay(await valuesOf(from), Number(speed));
+      else {
+        const raw = await openKeptLog(logStore, from);
+        if (!raw) throw new Error('The values of this log are not in the browser’s storage any more.');
+        recorder.replay(raw, Number(speed));
+      }
     } catch (error) {
       toast.error((error as Error).message);
     }
   };
   const stop = async () => {
     recorder.stop();
-    if (await saveRecording()) await refresh();
+    if (await saveRecording(files)) await refresh();
   };
 
   return (
@@ -105,7 +111,7 @@ export function LiveTab() {
           <strong className={`font-[640] ${view.state === 'lost' ? 'text-close' : ''}`}>
             {STATES[view.state]}
           </strong>
-          {view.samples > 0 && ` · ${view.samples} samples`}
+          {view.samples > 0 && ` · ${view.samples} samples, ${view.kept} of them kept`}
           {view.losses > 0 && ` · lost ${view.losses} time${view.losses === 1 ? '' : 's'}`}
           {view.share !== null && ` · ${Math.round(100 * view.share)} %`}
         </p>
@@ -181,11 +187,17 @@ export function LiveTab() {
           </section>
           <LiveStops result={result} />
           {!running && liveId && view.samples > 40 && (
-            <p className="panel px-4 py-4">
-              The recording is kept as “{liveName}”.{' '}
-              <Link className="underline" to={`/log/laps?log=${liveId}`}>
-                Its laps and stops
-              </Link>
+            <p className="panel px-4 py-4" role="status">
+              {view.kept < view.samples ? (
+                'Keeping the recording …'
+              ) : (
+                <>
+                  The recording is kept as “{liveName}”.{' '}
+                  <Link className="underline" to={`/log/laps?log=${liveId}`}>
+                    Its laps and stops
+                  </Link>
+                </>
+              )}
             </p>
           )}
         </div>
@@ -220,12 +232,8 @@ function useLiveAnalysis(state: LiveState, samples: number): Analysed | null {
     if (!raw) return;
     busy.current = true;
     computed.current = { at: performance.now(), samples, setup };
-    const id = `live-${liveId}-${samples}`;
     files
-      .call(async (remote) => {
-        await remote.hold(id, raw);
-        return remote.analyse(id, setup, true) as Promise<Analysed>;
-      })
+      .call((remote) => remote.analyseLive(raw, setup) as Promise<Analysed>)
       // Before the first lap is whole there may be nothing to compute; the next samples are tried again.
       .then(setResult, () => {})
       .finally(() => {
@@ -233,7 +241,7 @@ function useLiveAnalysis(state: LiveState, samples: number): Analysed | null {
       });
     if (performance.now() - saved.current > SAVE || state === 'ended') {
       saved.current = performance.now();
-      void saveRecording().then(async (kept) => {
+      void saveRecording(files).then(async (kept) => {
         if (kept) await refresh();
       });
     }
@@ -241,17 +249,13 @@ function useLiveAnalysis(state: LiveState, samples: number): Analysed | null {
   return result;
 }
 
-async function saveRecording(): Promise<boolean> {
+async function saveRecording(files: EngineClient<FilesEngine>): Promise<boolean> {
   const raw = recorder.raw();
   if (!raw || !liveId) return false;
+  const [id, name] = [liveId, liveName];
   try {
-    const rows = raw.time.length;
-    await keep(
-      liveName,
-      'live',
-      { ok: true, raw, rows, lineOf: { first: 1, perSample: 1 }, notes: [], found: [] },
-      liveId,
-    );
+    await files.call((remote) => remote.keepRecording(id, name, raw));
+    if (id === liveId) recorder.noteKept(raw.time.length);
     return true;
   } catch (error) {
     toast.error((error as Error).message);

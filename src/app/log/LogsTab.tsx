@@ -1,19 +1,20 @@
 import * as Comlink from 'comlink';
 import { Download, Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { type LogMapping, mappingSchema } from '../../files';
 import { clockText, type Problem, type Refused } from '../../project';
 import {
-  keepLog,
   type LogEntry,
+  relistLog,
   rememberedMapping,
   rememberMapping,
-  removeLog,
   renameLog,
+  sweepLogs,
+  unlistLog,
 } from '../../storage';
-import type { ListedTracks, OpenedTable, TakenLog } from '../../workers';
+import type { KeptLog, ListedTracks, OpenedTable } from '../../workers';
 import { FileDoor } from '../components/FileDoor';
 import { Refusal } from '../components/Refusal';
 import { TextField } from '../components/TextField';
@@ -22,7 +23,7 @@ import { download, fileName } from '../shell/files';
 import { useBackground } from '../state/context';
 import { MappingStep } from './MappingStep';
 import { noteText } from './noteText';
-import { keep, logStore, useLogs, useRefreshLogs, valuesOf } from './useLogs';
+import { logStore, useLogs, useRefreshLogs } from './useLogs';
 
 type Step =
   | { readonly kind: 'none' }
@@ -40,8 +41,16 @@ type Step =
 
 const problem = (message: string): Problem[] => [{ path: '', message, severity: 'error' }];
 
+let swept = false;
+
 /** Logs: read from files, kept in the browser. */
 export function LogsTab() {
+  useEffect(() => {
+    // Once a visit, before anything is removed in it that might be put back.
+    if (swept) return;
+    swept = true;
+    void sweepLogs(logStore).catch(() => {});
+  }, []);
   const { files } = useBackground();
   const navigate = useNavigate();
   const refresh = useRefreshLogs();
@@ -83,12 +92,12 @@ export function LogsTab() {
     }
   };
 
-  const take = async (file: File, read: TakenLog | Refused) => {
+  const take = async (file: File, read: KeptLog | Refused) => {
     if (!read.ok) {
       setStep({ kind: 'refused', name: file.name, problems: read.problems });
       return;
     }
-    const entry = await keep(file.name.replace(/\.\w+$/, ''), file.name, read);
+    const { entry } = read;
     await refresh();
     setStep({ kind: 'none' });
     toast.success(`“${entry.name}” is open: ${read.rows} rows`);
@@ -101,7 +110,7 @@ export function LogsTab() {
     try {
       const progress = Comlink.proxy((share: number) => setStep({ kind: 'reading', file, share }));
       const taken = await files.call(
-        (remote) => remote.readTable(file, mapping, progress) as Promise<TakenLog | Refused>,
+        (remote) => remote.readTable(file, mapping, progress) as Promise<KeptLog | Refused>,
         cancel.current.signal,
       );
       await rememberMapping(logStore, table.key, mapping).catch(() => {});
@@ -118,7 +127,7 @@ export function LogsTab() {
     try {
       await take(
         file,
-        await files.call((remote) => remote.readTimedTrack(track) as Promise<TakenLog | Refused>),
+        await files.call((remote) => remote.readTimedTrack(track, file.name) as Promise<KeptLog | Refused>),
       );
     } catch (error) {
       setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
@@ -224,17 +233,20 @@ function KeptLogs() {
     return <p className="panel px-4 py-6 text-dim">No logs are kept in this browser yet.</p>;
   const save = async (entry: LogEntry) => {
     try {
-      const raw = await valuesOf(entry.id);
-      download(fileName(entry.name, '.csv'), await files.call((remote) => remote.exportLog(raw)), 'text/csv');
+      download(
+        fileName(entry.name, '.csv'),
+        await files.call((remote) => remote.exportLog(entry.id)),
+        'text/csv',
+      );
     } catch (error) {
       toast.error((error as Error).message);
     }
   };
   const remove = async (entry: LogEntry) => {
-    const gone = await removeLog(logStore, entry.id);
+    const gone = await unlistLog(logStore, entry.id);
     await refresh();
     undoToast(`Removed the log “${entry.name}”`, () => {
-      if (gone) void keepLog(logStore, gone.entry, gone.raw).then(refresh);
+      if (gone) void relistLog(logStore, gone).then(refresh);
       return gone !== null;
     });
   };

@@ -8,6 +8,8 @@ export type LiveState = 'idle' | 'connecting' | 'live' | 'lost' | 'paused' | 'en
 export interface LiveView {
   readonly state: LiveState;
   readonly samples: number;
+  /** Of them, those that are in the browser's storage */
+  readonly kept: number;
   /** Share of the recording that has come, where its length is known */
   readonly share: number | null;
   /** The newest value of each channel, SI */
@@ -42,7 +44,15 @@ export class LiveRecorder {
   private lastId = -1;
   private tellingSoon = false;
   private readonly listeners = new Set<() => void>();
-  private view: LiveView = { state: 'idle', samples: 0, share: null, now: {}, losses: 0, error: null };
+  private view: LiveView = {
+    state: 'idle',
+    samples: 0,
+    kept: 0,
+    share: null,
+    now: {},
+    losses: 0,
+    error: null,
+  };
 
   readonly getView = (): LiveView => this.view;
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -102,13 +112,18 @@ export class LiveRecorder {
     return { time: Float64Array.from(time), channels };
   }
 
+  /** Notes that so many samples are in the browser's storage. */
+  noteKept(kept: number): void {
+    this.set({ kept });
+  }
+
   private clear(): void {
     this.stop();
     this.columns = [];
     this.values = new Map();
     this.count = null;
     this.lastId = -1;
-    this.set({ state: 'idle', samples: 0, share: null, now: {}, losses: 0, error: null });
+    this.set({ state: 'idle', samples: 0, kept: 0, share: null, now: {}, losses: 0, error: null });
   }
 
   private open(url: string): void {
