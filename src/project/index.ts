@@ -11,12 +11,10 @@ export {
 } from './chain';
 export {
   type Circuit,
-  type CircuitPlace,
   type CircuitSegment,
   type CircuitStop,
   circuitSchema,
   cornerSchema,
-  placeSchema,
   straightSchema,
   typedStopSchema,
 } from './circuitSchema';

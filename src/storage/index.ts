@@ -2,7 +2,6 @@ export {
   browserLogStore,
   keepLog,
   type LogEntry,
-  type LogStore,
   listLogs,
   openKeptLog,
   relistLog,

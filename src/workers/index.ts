@@ -1,3 +1,3 @@
-export { createFileWorker, EngineClient, EngineError } from './engineClient';
+export { createFileWorker, EngineClient } from './engineClient';
 export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';
-export { LatestOnly, type RunState } from './latestOnly';
+export { LatestOnly } from './latestOnly';

@@ -16,7 +16,7 @@ import { StateMark } from '../components/StateMark';
 import { AXIS, TOOLTIP } from '../garage/chartStyle';
 import { Key } from '../garage/Key';
 import { useUnits } from '../state/preferences';
-import type { LogViewProps } from './LogPage';
+import type { LogViewProps } from './logView';
 
 /** The heat computed with the logged trace itself, and what was measured over it. */
 export function HeatTab({ analysis }: LogViewProps) {

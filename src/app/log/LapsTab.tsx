@@ -3,7 +3,8 @@ import type { ListedPiece } from '../../files';
 import { formatQuantity } from '../../project';
 import { useUnits } from '../state/preferences';
 import { FitPanel } from './FitPanel';
-import type { LogViewProps } from './LogPage';
+import { lapText } from './lapText';
+import type { LogViewProps } from './logView';
 import { noteText } from './noteText';
 import { SpeedChart } from './SpeedChart';
 import { StopComparison } from './StopComparison';
@@ -15,12 +16,6 @@ const BY = {
   none: 'not at all: no lap was found',
 } as const;
 const KINDS = { out: 'Out lap', hot: 'Hot lap', cool: 'Cool-down lap', stand: 'Standing' } as const;
-
-/** Minutes, seconds and hundredths. */
-export function lapText(seconds: number): string {
-  const minutes = Math.floor(seconds / 60);
-  return `${minutes}:${(seconds - 60 * minutes).toFixed(2).padStart(5, '0')}`;
-}
 
 /** The laps of a log, and the stops of one of them beside those of the solved lap. */
 export function LapsTab({ entry, analysis }: LogViewProps) {

@@ -1,6 +1,5 @@
 import { type ComponentType, useEffect } from 'react';
 import { NavLink, useParams, useSearchParams } from 'react-router';
-import type { LogAnalysis } from '../../files';
 import type { LogEntry } from '../../storage';
 import { VerdictStrip } from '../editors/VerdictStrip';
 import { useSetup } from '../state/context';
@@ -8,13 +7,8 @@ import { HeatTab } from './HeatTab';
 import { LapsTab } from './LapsTab';
 import { LiveTab } from './LiveTab';
 import { LogsTab } from './LogsTab';
+import type { LogViewProps } from './logView';
 import { useAnalysis, useOpenLog } from './useLogs';
-
-/** What a view of an open log is given. */
-export interface LogViewProps {
-  readonly entry: LogEntry;
-  readonly analysis: LogAnalysis;
-}
 
 const TABS: readonly { path: string; name: string; view: ComponentType<LogViewProps> | null }[] = [
   { path: 'logs', name: 'Logs', view: null },

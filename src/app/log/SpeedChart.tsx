@@ -5,7 +5,7 @@ import { toShown, unitOf } from '../../project';
 import { AXIS, TOOLTIP } from '../garage/chartStyle';
 import { Key } from '../garage/Key';
 import { useUnits } from '../state/preferences';
-import { lapText } from './LapsTab';
+import { lapText } from './lapText';
 
 const POINTS = 420;
 

@@ -1,1 +1,1 @@
-export { type Geographic, type LocalPlane, localPlane } from './localPlane';
+export { localPlane } from './localPlane';
