@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { exportedGpx, loggedCsv } from '../tests/support/logs';
 import { withApplication } from './browser';
 
 /** Takes one picture of each main view, from the demo data, into docs/screenshots. */
@@ -12,18 +13,19 @@ interface View {
   readonly prepare?: (page: Page) => Promise<void>;
 }
 
+/** Reads the simulated logger's file of the demo's first plan. */
+async function openLog(page: Page): Promise<void> {
+  await page.getByTestId('log-file').setInputFiles({
+    name: 'anvil-morning.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(loggedCsv(6, 20)),
+  });
+  await page.getByRole('button', { name: 'Read the log' }).click();
+  await page.getByTestId('logged-stops').waitFor();
+}
+
 const VIEWS: readonly View[] = [
   { name: 'workbench', path: '/' },
-  {
-    name: 'workbench-what-if',
-    path: '/',
-    prepare: async (page) => {
-      const duct = page.getByRole('slider', { name: 'Front duct, a wheel' });
-      await duct.focus();
-      for (let i = 0; i < 3; i++) await page.keyboard.press('PageUp');
-      await page.getByRole('radio', { name: /^Stop 4,/ }).click();
-    },
-  },
   {
     name: 'session-and-margins',
     path: '/',
@@ -37,35 +39,7 @@ const VIEWS: readonly View[] = [
       await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
     },
   },
-  {
-    name: 'outlook-and-rotors',
-    path: '/',
-    prepare: async (page) => {
-      const outlook = page.getByRole('region', { name: 'How long it lasts' });
-      await outlook.locator('tbody').waitFor();
-      await outlook.scrollIntoViewIfNeeded();
-    },
-  },
   { name: 'inside', path: '/inside' },
-  {
-    name: 'where-the-heat-went',
-    path: '/inside',
-    prepare: (page) => page.getByRole('region', { name: 'Where the heat went' }).scrollIntoViewIfNeeded(),
-  },
-  {
-    name: 'day',
-    path: '/',
-    prepare: async (page) => {
-      await page.getByLabel('Plan on the workbench').selectOption('plan-tarn-day');
-      await page.getByRole('button', { name: 'Show the whole day' }).click();
-      await page.getByRole('region', { name: 'Margins' }).scrollIntoViewIfNeeded();
-    },
-  },
-  {
-    name: 'how',
-    path: '/',
-    prepare: (page) => page.getByRole('button', { name: 'How fluid was reached' }).click(),
-  },
   { name: 'garage-chain', path: '/garage/chain' },
   {
     name: 'garage-balance',
@@ -86,6 +60,38 @@ const VIEWS: readonly View[] = [
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Make a list of stops' }).click();
       await page.getByRole('region', { name: 'List of stops' }).waitFor();
+    },
+  },
+  { name: 'circuit-map', path: '/circuits/map' },
+  {
+    name: 'circuit-import',
+    path: '/circuits/import',
+    prepare: async (page) => {
+      await page.getByTestId('circuit-file').setInputFiles({
+        name: 'nettle-glen.gpx',
+        mimeType: 'application/gpx+xml',
+        buffer: Buffer.from(exportedGpx(1)),
+      });
+      await page.getByTestId('found-corners').filter({ hasText: /\d/ }).waitFor();
+    },
+  },
+  { name: 'log-laps', path: '/log/logs', prepare: openLog },
+  {
+    name: 'log-heat',
+    path: '/log/logs',
+    prepare: async (page) => {
+      await openLog(page);
+      await page.getByRole('link', { name: 'Measured and predicted' }).click();
+      await page.getByTestId('residuals').waitFor();
+    },
+  },
+  {
+    name: 'log-live',
+    path: '/log/live',
+    prepare: async (page) => {
+      await page.getByLabel('Speed').selectOption('50');
+      await page.getByRole('button', { name: 'Connect' }).click();
+      await page.waitForTimeout(7000);
     },
   },
   { name: 'plan', path: '/plan' },

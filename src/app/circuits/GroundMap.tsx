@@ -1,6 +1,6 @@
 import { Minus, Plus, RotateCcw } from 'lucide-react';
 import { type ReactNode, useMemo } from 'react';
-import { formatQuantity } from '../../project';
+import { unitOf } from '../../project';
 import { useWidth } from '../charts/useSize';
 import { useUnits } from '../state/preferences';
 import { barLength, fitGround } from './ground';
@@ -42,8 +42,10 @@ export function GroundMap({
   const [box, width] = useWidth<HTMLDivElement>(600);
   const fit = useMemo(() => fitGround(east, north, width, height), [east, north, width, height]);
   const { ref, view, zoom, reset, handlers, dragged } = useZoom(width, height);
-  const bar = barLength(fit.scale * view.scale);
-  const pixels = bar * fit.scale * view.scale;
+  // Round in the unit that is shown.
+  const perUnit = (fit.scale * view.scale) / unitOf('distance', units).scale;
+  const bar = barLength(perUnit);
+  const pixels = bar * perUnit;
   return (
     <div ref={box} className="relative">
       <svg
@@ -73,7 +75,7 @@ export function GroundMap({
         <g transform={`translate(14 ${height - 16})`}>
           <path d={`M0,-5V0H${pixels}V-5`} fill="none" stroke="var(--ink)" strokeWidth={1.4} />
           <text x={pixels / 2} y={-6} textAnchor="middle" fontSize={11.5} fill="var(--ink)">
-            {formatQuantity(bar, 'distance', units)}
+            {bar} {unitOf('distance', units).label}
           </text>
         </g>
         <g transform={`translate(${width - 26} 34)`}>

@@ -27,11 +27,11 @@ export function fitGround(
   };
 }
 
-/** A length for a scale bar: one, two or five times a power of ten, near the wanted pixels. */
-export function barLength(pixelsPerMetre: number, wanted = 110): number {
-  const metres = wanted / pixelsPerMetre;
-  const power = 10 ** Math.floor(Math.log10(metres));
-  const [best] = [5, 2, 1].filter((m) => m * power <= metres);
+/** A length for a scale bar: one, two or five times a power of ten of a unit, near the wanted pixels. */
+export function barLength(pixelsPerUnit: number, wanted = 110): number {
+  const most = wanted / pixelsPerUnit;
+  const power = 10 ** Math.floor(Math.log10(most));
+  const [best] = [5, 2, 1].filter((m) => m * power <= most);
   return (best ?? 1) * power;
 }
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
+import { recordFigure } from '../../../tests/support/validation';
 import { circuitInput, dayInput, setupOf } from '../../project';
 import { randomNumbers } from '../../server/standIns/random';
 import { type Segment, sampleLine } from '../circuit';
@@ -83,6 +84,14 @@ describe('a circle, known in closed form', () => {
       expect(Math.max(...bends)).toBeLessThan(1 + curvatureBound);
       expect(Math.min(...bends)).toBeGreaterThan(1 - curvatureBound);
       expect(Math.abs(line.length / (2 * Math.PI * radius) - 1)).toBeLessThan(lengthBound);
+      recordFigure({
+        id: 'circle',
+        what: `Curvature of a circle under ${noise} m of scatter, six rounds: worst place`,
+        expected: `under ${100 * curvatureBound}`,
+        computed: 100 * Math.max(...bends.map((k) => Math.abs(k - 1))),
+        unit: '% off',
+        source: 'closed form',
+      });
       // What it says of the scatter is what was put in.
       expect(line.smoothing.noise / noise).toBeGreaterThan(0.93);
       expect(line.smoothing.noise / noise).toBeLessThan(1.07);

@@ -88,6 +88,10 @@ export function simulatedLog(options: LoggerOptions): SimulatedLog {
   return { setup, count, rows: () => measured(options, setup, day, count) };
 }
 
+/** Time in which the car passes from one pace to another, s, and how fast it does, m/s². */
+const SEAM = 8;
+const SEAM_RATE = 7;
+
 function* measured(
   { rate, noise, seed }: LoggerOptions,
   setup: Setup,
@@ -103,20 +107,26 @@ function* measured(
   const wander = { x: 0, y: 0 };
   const late = [ambient, ambient, ambient, ambient];
   const drift = [0, 0, 0, 0].map(() => noise * (random.next() - 0.5) * 0.04);
-  let [sample, lap, point, lost, odometer] = [0, 0, 0, 0, 0];
+  let [sample, lap, point, lost, odometer, speed, changing] = [0, 0, 0, 0, 0, 0, 0];
+  let kind: string | undefined;
   const dt = 1 / rate;
   for (let i = 0; i < count; i++) {
     const t = i * dt;
     while (sample < record.time.length - 2 && record.time[sample + 1] <= t) sample++;
     while (lap < laps.length && t >= laps[lap].startTime + laps[lap].lapTime) [lap, point] = [lap + 1, 0];
     const driving = laps[lap];
-    let [speed, distance] = [0, 0];
+    let [wanted, distance] = [0, 0];
     if (driving) {
       const { trace } = driving;
       const own = t - driving.startTime;
       while (point < trace.time.length - 2 && trace.time[point + 1] <= own) point++;
-      [speed, distance] = along(trace, point, own);
+      [wanted, distance] = along(trace, point, own);
     }
+    // Laps of different pace meet at the line with different speeds; a car takes some seconds from one to the other.
+    if (driving?.kind !== kind) [kind, changing] = [driving?.kind, SEAM];
+    changing -= dt;
+    const most = changing > 0 && i > 0 ? SEAM_RATE * dt : Number.POSITIVE_INFINITY;
+    speed += Math.min(most, Math.max(-most, wanted - speed));
     odometer += speed * dt;
     wander.x += (-wander.x / 60) * dt + Math.sqrt(dt) * scatter(0.12);
     wander.y += (-wander.y / 60) * dt + Math.sqrt(dt) * scatter(0.12);
