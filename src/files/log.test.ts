@@ -1,7 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { mendLog } from '../core';
+import { demoProject } from '../../demo/project';
+import { lapHeat, mendLog } from '../core';
+import { setupOf } from '../project';
 import { loggerCsv, simulatedLog } from '../server/standIns/logger';
-import { type ByteSource, guessMapping, type LogMapping, mappingProblems, openLog, readLog } from './index';
+import {
+  analyseLog,
+  type ByteSource,
+  guessMapping,
+  type LogMapping,
+  mappingProblems,
+  openLog,
+  prepareLog,
+  readLog,
+  trackLog,
+} from './index';
 import { columnNamed } from './logMapping';
 
 function file(content: string | Uint8Array, name = 'log.csv'): ByteSource {
@@ -188,5 +200,47 @@ describe('a log that cannot be read says why and where', () => {
         throw new Error('given up');
       }),
     ).rejects.toThrow('given up');
+  });
+});
+
+describe('a telephone’s track, once a second and without speed', () => {
+  it.each(['plan-tarn-anvil', 'plan-ovel-nettle'])(
+    'of %s still gives its laps, its stops and about their heat',
+    (plan) => {
+      const rows = [...simulatedLog({ planId: plan, laps: 3, rate: 1, noise: 1, seed: 1 }).rows()];
+      const column = (k: number) => Float64Array.from(rows, (row) => row[k] ?? Number.NaN);
+      const read = trackLog({
+        name: 'ride',
+        metric: false,
+        time: column(0),
+        a: column(4),
+        b: column(5),
+        height: column(6),
+      });
+      if (!read.ok) throw new Error(read.problems[0].message);
+      const setup = setupOf(demoProject, plan);
+      const { by, pieces, day, solved } = analyseLog(prepareLog(read.raw, setup), setup);
+      const hot = pieces.filter((piece) => piece.kind === 'hot');
+      expect([by, hot.length]).toEqual(['position', 3]);
+      for (const { lap, heat } of hot) {
+        expect(Math.abs(day.laps[lap].trace.stops.length - solved.stops.length)).toBeLessThanOrEqual(1);
+        expect(Math.abs(heat / lapHeat(solved) - 1)).toBeLessThan(0.12);
+      }
+    },
+  );
+  it('of another circuit is said to be one, and one without times is refused', () => {
+    const rows = [
+      ...simulatedLog({ planId: 'plan-ovel-nettle', laps: 2, rate: 5, noise: 0, seed: 1 }).rows(),
+    ];
+    const column = (k: number) => Float64Array.from(rows, (row) => row[k] ?? Number.NaN);
+    const track = { name: 'ride', metric: false, a: column(4), b: column(5), height: column(6) };
+    const read = trackLog({ ...track, time: column(0) });
+    if (!read.ok) throw new Error('not read');
+    const setup = setupOf(demoProject, 'plan-tarn-anvil');
+    const { otherCircuit } = analyseLog(prepareLog(read.raw, setup), setup);
+    expect(otherCircuit?.logged).toBeGreaterThan(2200);
+    expect(otherCircuit?.circuit).toBeGreaterThan(3500);
+    const untimed = trackLog({ ...track, time: column(0).fill(Number.NaN) });
+    expect(!untimed.ok && untimed.problems[0].message).toMatch(/0 points with a time/);
   });
 });

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { applyWhatIf, type Circuit, dayInput, stopsFromLap } from '../../project';
+import { sampleLine } from '../../core';
+import { applyWhatIf, type Circuit, circuitInput, dayInput, stopsFromLap } from '../../project';
 import { useEngine, useSetup, useStore } from '../state/context';
 
 /** Writes the lap, as the selected plan's car drives it, down as a list of stops: a new circuit beside this one. */
@@ -16,7 +17,8 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
     try {
       const wanted = applyWhatIf({ ...setup, circuit }, {});
       const result = await engine.call((remote) => remote.simulate(dayInput(wanted)));
-      const stops = stopsFromLap(result.trace);
+      const line = circuitInput(circuit);
+      const stops = stopsFromLap(result.trace, line.kind === 'line' ? sampleLine(line.segments, 1) : null);
       if (stops.length === 0) {
         toast('This lap has no stop: nothing is braked for.');
         return;

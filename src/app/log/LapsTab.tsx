@@ -32,6 +32,12 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
           {(1 / analysis.step).toFixed(analysis.step > 0.9 ? 1 : 0)} a second; its speed scatters by{' '}
           {formatQuantity(analysis.noise * 3.6, 'speed', units, 2)}. Cut into laps {BY[analysis.by]}.
         </p>
+        {analysis.step > 0.3 && (
+          <p className="mt-1 text-close">
+            So few samples show where a braking begins and ends only roughly: take each stop’s energy as
+            uncertain by about a tenth.
+          </p>
+        )}
         {analysis.otherCircuit && (
           <p className="mt-1 text-close" role="alert">
             Its laps are {formatQuantity(analysis.otherCircuit.logged, 'distance', units)} long, the plan’s

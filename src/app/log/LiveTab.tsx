@@ -28,7 +28,7 @@ const STATES: Readonly<Record<LiveState, string>> = {
 };
 /** Between two computations, ms, and between two savings of what was recorded, ms. */
 const COMPUTE = 1200;
-const SAVE = 10_000;
+const SAVE = 4000;
 
 const SHOWN: readonly (readonly [LogColumn, WheelName, RecordedPart])[] = [
   ['rotorFrontLeft', 'frontLeft', 'rotorBulk'],

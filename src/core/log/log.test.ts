@@ -120,9 +120,12 @@ describe('a log made from a solved lap', () => {
   }
 });
 
+/** Of a downforce car: the flash of a stop depends on when in it the braking is hardest. */
+const faces = (part: string) => (/Face|Inner/.test(part) ? 10 : 3);
+
 describe('stop list, solved lap and log', () => {
-  it('give the same temperatures within 3 K', () => {
-    const { setup, input, trace, pieces } = recovered('plan-tarn-anvil', 50, 0);
+  it.each(plans)('of %s give the same temperatures within 3 K', (plan) => {
+    const { setup, input, trace, pieces, line } = recovered(plan, 50, 0);
     const lap = pieces.find((p) => p.kind === 'lap' && p.whole);
     if (lap?.kind !== 'lap') throw new Error('no lap');
     const laps = 6;
@@ -138,16 +141,20 @@ describe('stop list, solved lap and log', () => {
     });
     const fromLap = simulateDay(hot());
     const fromLog = simulateDay(hot(Array.from({ length: laps }, () => lap.driven)));
-    const list = { ...setup.circuit, layout: { kind: 'stops' as const, stops: stopsFromLap(trace) } };
+    const list = { ...setup.circuit, layout: { kind: 'stops' as const, stops: stopsFromLap(trace, line) } };
     const fromStops = simulateDay({ ...hot(), circuit: dayInput({ ...setup, circuit: list }).circuit });
-    for (const other of [fromLog, fromStops]) {
-      for (const wheel of WHEELS) {
-        for (const part of RECORDED_PARTS) {
-          const apart = Math.abs(other.peaks[wheel][part] - fromLap.peaks[wheel][part]);
-          expect(apart, `${wheel} ${part}`).toBeLessThan(3);
-        }
-      }
-    }
+    const apart = (other: typeof fromLap) =>
+      WHEELS.flatMap((wheel) =>
+        RECORDED_PARTS.map((part) => ({
+          part,
+          kelvin: Math.abs(other.peaks[wheel][part] - fromLap.peaks[wheel][part]),
+        })),
+      );
+    for (const { part, kelvin } of apart(fromLog)) expect(kelvin, part).toBeLessThan(3);
+    // A list's deceleration is even, which a downforce car's is not, and downhill on a hilly circuit speed is held on
+    // the brakes without a stop: there the list is a sketch. docs/model.md says so.
+    const bound = plan === 'plan-tarn-anvil' ? () => 3 : plan === 'plan-skarn-fen' ? faces : () => 35;
+    for (const { part, kelvin } of apart(fromStops)) expect(kelvin, part).toBeLessThan(bound(part));
   });
 });
 
@@ -235,7 +242,8 @@ describe('mending', () => {
     for (let i = 1; i < time.length; i++) distance[i] = distance[i - 1] + 0.05 * (speed[i] + speed[i - 1]);
     const log = mend(time, { distance });
     expect(log.notes.map((n) => n.kind)).toEqual(['no-speed']);
-    const off = log.speed.map((v, i) => Math.abs(v - speed[i]));
+    // Averaged over fifths of a second, at the middle of each.
+    const off = log.speed.map((v, i) => Math.abs(v - speed[Math.round(10 * log.time[i])]));
     expect(off.reduce((a, b) => a + b, 0) / off.length).toBeLessThan(0.4);
     expect(() => mend(time, { ambient: speed })).toThrow(/neither speed nor distance nor positions/);
     expect(() => mend(time.slice(0, 5), { speed: speed.slice(0, 5) })).toThrow(/20 samples/);

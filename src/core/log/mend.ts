@@ -56,9 +56,69 @@ export function mendLog(raw: RawLog): Log {
     if (own.some((v) => Number.isFinite(v))) channels[name] = own;
     else notes.push({ kind: 'missing', channel: name, count: own.length, first: 0, size: 0 });
   }
-  const speed = speedOf(clock, channels, step, kept, notes);
-  delete channels.speed;
-  return { time: clock, speed, channels, step, notes };
+  if (channels.speed) {
+    const { speed, ...others } = channels;
+    const own = bridged(clock, speed);
+    despike(clock, own, kept, notes);
+    return { time: clock, speed: own.map((v) => Math.max(0, v)), channels: others, step, notes };
+  }
+  return withSpeedMade(clock, channels, step, notes);
+}
+
+/** Time over which positions are averaged before a speed is made of them, s, and distances. */
+const POSITION_BIN = 0.5;
+const DISTANCE_BIN = 0.2;
+
+/** A log without speed: its samples averaged so far that a speed can be made of distance or positions. */
+function withSpeedMade(
+  clock: Float64Array,
+  channels: Partial<Record<Channel, Float64Array>>,
+  step: number,
+  notes: LogNote[],
+): Log {
+  notes.push({ kind: 'no-speed', channel: 'speed', count: clock.length, first: 0, size: 0 });
+  const wanted = channels.distance ? DISTANCE_BIN : POSITION_BIN;
+  const { time, values } = binned(clock, channels, Math.max(step, wanted));
+  const way = wayFrom(time, values);
+  if (!way) {
+    throw new RangeError('The log has neither speed nor distance nor positions; one of them is needed.');
+  }
+  const n = time.length;
+  const between = (a: number, b: number) => (way[b] - way[a]) / (time[b] - time[a]);
+  const speed = time.map((_, i) => Math.max(0, between(Math.max(0, i - 1), Math.min(n - 1, i + 1))));
+  const all = Array.from(time.keys());
+  despike(time, speed, all, notes);
+  return { time, speed, channels: values, step: medianStep(time), notes };
+}
+
+/** Samples averaged in bins of a width, each bin at the mean of its times; empty ones are left out. */
+function binned(
+  time: Float64Array,
+  channels: Partial<Record<Channel, Float64Array>>,
+  width: number,
+): { time: Float64Array; values: Partial<Record<Channel, Float64Array>> } {
+  const bins: [from: number, to: number][] = [];
+  for (let i = 0; i < time.length; ) {
+    const end = (Math.floor(time[i] / width + 1e-9) + 1) * width - 1e-9 * width;
+    let k = i + 1;
+    while (k < time.length && time[k] < end) k++;
+    bins.push([i, k]);
+    i = k;
+  }
+  const mean = (values: Float64Array) =>
+    Float64Array.from(bins, ([from, to]) => {
+      let [sum, count] = [0, 0];
+      for (let i = from; i < to; i++) {
+        if (!Number.isFinite(values[i])) continue;
+        sum += values[i];
+        count += 1;
+      }
+      return count > 0 ? sum / count : Number.NaN;
+    });
+  const values = Object.fromEntries(
+    (Object.entries(channels) as [Channel, Float64Array][]).map(([name, v]) => [name, mean(v)]),
+  );
+  return { time: mean(time), values };
 }
 
 function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Array; kept: number[] } {
@@ -157,37 +217,6 @@ function outOfRange(name: Channel, values: Float64Array, kept: readonly number[]
     values[i] = Number.NaN;
   });
   if (count > 0) notes.push({ kind: 'out-of-range', channel: name, count, first, size: 0 });
-}
-
-function speedOf(
-  time: Float64Array,
-  channels: Partial<Record<Channel, Float64Array>>,
-  step: number,
-  kept: readonly number[],
-  notes: LogNote[],
-): Float64Array {
-  const own = channels.speed;
-  if (own) {
-    const speed = bridged(time, own);
-    despike(time, speed, kept, notes);
-    for (let i = 0; i < speed.length; i++) speed[i] = Math.max(0, speed[i]);
-    return speed;
-  }
-  const way = wayFrom(time, channels);
-  if (!way) {
-    throw new RangeError('The log has neither speed nor distance nor positions; one of them is needed.');
-  }
-  notes.push({ kind: 'no-speed', channel: 'speed', count: time.length, first: 0, size: 0 });
-  // Over at least half a second, so that a receiver's scatter is not taken for speed.
-  const reach = Math.max(1, Math.round(0.25 / step));
-  const speed = new Float64Array(time.length);
-  for (let i = 0; i < time.length; i++) {
-    const a = Math.max(0, i - reach);
-    const b = Math.min(time.length - 1, i + reach);
-    speed[i] = Math.max(0, (way[b] - way[a]) / (time[b] - time[a]));
-  }
-  despike(time, speed, kept, notes);
-  return speed;
 }
 
 function wayFrom(time: Float64Array, channels: Partial<Record<Channel, Float64Array>>): Float64Array | null {

@@ -5,8 +5,9 @@ export interface Braked {
   readonly braking: Uint8Array;
 }
 
-/** Time before and after a begin or end of braking over which a line is laid through the samples, s. */
+/** Time before and after a begin or end of braking over which a line is laid through the samples, s; in steps at least. */
 const WINDOW = 0.55;
+const WINDOW_STEPS = 2.2;
 /** Least change of acceleration that makes a corner worth restoring, m/s². */
 const LEAST = 2;
 
@@ -26,12 +27,13 @@ export function restore(
 ): Braked {
   const { time, speed, braking } = braked;
   const n = braking.length;
+  const window = Math.max(WINDOW, (WINDOW_STEPS * (time[n] - time[0])) / n);
   const events: Event[] = [];
   for (let j = 2; j < n - 1; j++) {
     if (braking[j] === braking[j - 1]) continue;
     const on = braking[j] === 1;
-    const before = lineBefore(time, raw, braking, j, on ? 0 : 1);
-    const after = lineAfter(time, raw, braking, j, on ? buildUp : 0);
+    const before = lineBefore(time, raw, braking, j, on ? 0 : 1, window);
+    const after = lineAfter(time, raw, braking, j, on ? buildUp : 0, window);
     if (!before || !after || Math.abs(before.slope - after.slope) < LEAST) continue;
     const meet =
       (after.value - before.value + before.slope * before.at - after.slope * after.at) /
@@ -67,10 +69,11 @@ function lineBefore(
   braking: Uint8Array,
   j: number,
   state: 0 | 1,
+  window: number,
 ): Line | null {
   const last = j - 1;
   let first = last;
-  while (first > 0 && time[last] - time[first - 1] <= WINDOW && braking[first - 1] === state) first--;
+  while (first > 0 && time[last] - time[first - 1] <= window && braking[first - 1] === state) first--;
   return lineThrough(time, values, first, last);
 }
 
@@ -80,6 +83,7 @@ function lineAfter(
   braking: Uint8Array,
   j: number,
   skip: number,
+  window: number,
 ): Line | null {
   let first = j + 1;
   while (
@@ -89,7 +93,7 @@ function lineAfter(
   )
     first++;
   let last = first;
-  while (last < time.length - 1 && time[last + 1] - time[first] <= WINDOW && braking[last] === braking[j])
+  while (last < time.length - 1 && time[last + 1] - time[first] <= window && braking[last] === braking[j])
     last++;
   return lineThrough(time, values, first, last);
 }

@@ -59,10 +59,21 @@ export function crossingsByOwnPlace(log: Log): Crossings {
   return { times: timesOf(log, found, gateAt(found, fastest, HALF_WIDTH)), by: 'position' };
 }
 
+/** Time over which positions are averaged before a line is crossed by them, s: their scatter would cross it often. */
+const AVERAGED = 0.25;
+
 function timesOf(log: Log, track: { x: Float64Array; y: Float64Array }, gate: Gate): number[] {
+  const per = Math.max(1, Math.round(AVERAGED / log.step));
+  const mean = (values: Float64Array) =>
+    Float64Array.from({ length: Math.floor(values.length / per) }, (_, i) => {
+      let sum = 0;
+      for (let k = i * per; k < (i + 1) * per; k++) sum += values[k];
+      return sum / per;
+    });
+  const time = mean(log.time);
   const at = ({ index, share }: { index: number; share: number }) =>
-    log.time[index] + share * (log.time[index + 1] - log.time[index]);
-  const laps = lapsFrom(track, gate);
+    time[index] + share * (time[index + 1] - time[index]);
+  const laps = lapsFrom({ x: mean(track.x), y: mean(track.y) }, gate);
   return laps.length === 0 ? [] : [at(laps[0].from), ...laps.map((lap) => at(lap.to))];
 }
 
