@@ -1,4 +1,5 @@
-import { NavLink } from 'react-router';
+import { useLocation } from 'react-router';
+import { TabNav } from '../components/TabNav';
 
 const TABS = [
   { to: '/circuit', name: 'Straights and corners' },
@@ -9,21 +10,7 @@ const TABS = [
 
 /** The ways to look at circuits. */
 export function CircuitTabs() {
-  return (
-    <nav aria-label="Circuits" className="flex gap-0.5 overflow-x-auto border-b border-rule">
-      {TABS.map(({ to, name }) => (
-        <NavLink
-          key={to}
-          to={to}
-          className={({ isActive }) =>
-            `-mb-px whitespace-nowrap border-b-2 px-2.5 py-1.5 font-[540] ${
-              isActive ? 'border-act text-ink' : 'border-transparent text-dim hover:text-ink'
-            }`
-          }
-        >
-          {name}
-        </NavLink>
-      ))}
-    </nav>
-  );
+  const { pathname } = useLocation();
+  const open = (to: string) => pathname === to || pathname.startsWith(`${to}/`);
+  return <TabNav label="Circuits" tabs={TABS.map((tab) => ({ ...tab, open: open(tab.to) }))} />;
 }

@@ -55,7 +55,7 @@ export function GroundMap({
         }}
         width={width}
         height={height}
-        className="block cursor-grab touch-none active:cursor-grabbing"
+        className={`block cursor-grab active:cursor-grabbing ${view.scale > 1 ? 'touch-none' : 'touch-pan-y'}`}
         role="img"
         aria-label={`${label}. Arrow keys move it, plus and minus zoom, 0 shows all.`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: moved by keys

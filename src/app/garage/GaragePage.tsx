@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect } from 'react';
-import { NavLink, useParams } from 'react-router';
+import { useParams } from 'react-router';
+import { TabNav } from '../components/TabNav';
 import { useItem } from '../editors/useItem';
 import { VerdictStrip } from '../editors/VerdictStrip';
 import { useSetup } from '../state/context';
@@ -44,20 +45,10 @@ export function GaragePage() {
         </div>
         <VerdictStrip />
       </header>
-      <nav aria-label="Garage" className="flex gap-0.5 overflow-x-auto border-b border-rule">
-        {TABS.map(({ path, name }) => (
-          <NavLink
-            key={path}
-            to={`/garage/${path}`}
-            className={`-mb-px whitespace-nowrap border-b-2 px-2.5 py-1.5 font-[540] ${
-              path === tab ? 'border-act text-ink' : 'border-transparent text-dim hover:text-ink'
-            }`}
-            aria-current={path === tab ? 'page' : undefined}
-          >
-            {name}
-          </NavLink>
-        ))}
-      </nav>
+      <TabNav
+        label="Garage"
+        tabs={TABS.map(({ path, name }) => ({ to: `/garage/${path}`, name, open: path === tab }))}
+      />
       {View ? (
         <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading" />}>
           <View key={setup.car.id} editing={editing} />

@@ -1,6 +1,7 @@
 import { type ComponentType, useEffect } from 'react';
-import { NavLink, useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import type { LogEntry } from '../../storage';
+import { TabNav } from '../components/TabNav';
 import { VerdictStrip } from '../editors/VerdictStrip';
 import { useSetup } from '../state/context';
 import { HeatTab } from './HeatTab';
@@ -37,20 +38,14 @@ export function LogPage() {
         </div>
         <VerdictStrip />
       </header>
-      <nav aria-label="Log" className="flex gap-0.5 overflow-x-auto border-b border-rule">
-        {TABS.map(({ path, name }) => (
-          <NavLink
-            key={path}
-            to={{ pathname: `/log/${path}`, search: search.toString() }}
-            className={`-mb-px whitespace-nowrap border-b-2 px-2.5 py-1.5 font-[540] ${
-              path === tab ? 'border-act text-ink' : 'border-transparent text-dim hover:text-ink'
-            }`}
-            aria-current={path === tab ? 'page' : undefined}
-          >
-            {name}
-          </NavLink>
-        ))}
-      </nav>
+      <TabNav
+        label="Log"
+        tabs={TABS.map(({ path, name }) => ({
+          to: { pathname: `/log/${path}`, search: search.toString() },
+          name,
+          open: path === tab,
+        }))}
+      />
       {!found && (
         <p className="panel px-4 py-6" role="alert">
           There is no view “{tab.slice(0, 40)}” of a log. Choose one of the above.
@@ -70,13 +65,13 @@ function WithLog({ view: View }: { view: ComponentType<LogViewProps> }) {
     return (
       <p className="panel px-4 py-6" role={missing ? 'alert' : undefined}>
         {missing ? 'This browser keeps no such log. It may have been removed. ' : 'No log yet. '}
-        <NavLink className="underline" to="/log/logs">
+        <Link className="underline" to="/log/logs">
           Open a file
-        </NavLink>{' '}
+        </Link>{' '}
         or{' '}
-        <NavLink className="underline" to="/log/live">
+        <Link className="underline" to="/log/live">
           connect the logger
-        </NavLink>
+        </Link>
         .
       </p>
     );

@@ -83,7 +83,11 @@ export function Shell() {
                 to={to}
                 end={to === '/'}
                 className={({ isActive }) =>
-                  `btn btn-bare px-2 sm:px-2.5 ${isActive ? 'bg-ink! text-ground!' : ''}`
+                  `btn btn-bare px-2 sm:px-2.5 ${
+                    isActive || (to === '/circuit' && pathname.startsWith('/circuits/'))
+                      ? 'bg-ink! text-ground!'
+                      : ''
+                  }`
                 }
               >
                 <Icon size={16} aria-hidden="true" className="hidden min-[1400px]:block" />

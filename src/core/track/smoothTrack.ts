@@ -1,23 +1,11 @@
+import type { SampledLine } from '../circuit';
 import { power } from '../math';
 import type { FoundLap, Pass } from './passes';
 import { evaluate, freedom, gather, type PeriodicSpline, smoothGathered } from './periodicSpline';
 import { type Track, wayAlong } from './track';
 
-/** A closed line without the noise of its points; m intervals of equal length, m + 1 points. */
-export interface SmoothLine {
-  /** m */
-  readonly length: number;
-  /** m from the start line; m + 1 */
-  readonly distance: Float64Array;
-  /** m east and north; m + 1 */
-  readonly x: Float64Array;
-  readonly y: Float64Array;
-  /** m; m + 1. All zero where no heights were given */
-  readonly height: Float64Array;
-  /** 1/m, left positive; m + 1 */
-  readonly curvature: Float64Array;
-  /** Rise over run; m + 1 */
-  readonly grade: Float64Array;
+/** A closed line without the noise of its points. Heights are all zero where none were given. */
+export interface SmoothLine extends SampledLine {
   readonly smoothing: Smoothing;
 }
 
