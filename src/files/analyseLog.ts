@@ -73,7 +73,7 @@ export interface LogAnalysis {
   readonly setup: Setup;
   readonly by: Crossings['by'] | 'none';
   readonly pieces: readonly ListedPiece[];
-  /** Index of the fastest and of the middle one of the whole hot laps; null where there is none */
+  /** Index of the fastest of the whole hot laps and of the one most like the others; null where there is none */
   readonly best: number | null;
   readonly typical: number | null;
   /** Scatter of the speed, m/s, and the time between samples, s */
@@ -212,7 +212,7 @@ export function analyseLog(prepared: Prepared, setup: Setup): LogAnalysis {
     by: prepared.by,
     pieces: listed,
     best: hot[0]?.i ?? null,
-    typical: hot[hot.length >> 1]?.i ?? null,
+    typical: typicalOf(hot.map(({ i, piece }) => ({ i, trace: day.laps[piece.lap].trace }))),
     noise: prepared.noise,
     step: prepared.step,
     ambient,
@@ -225,6 +225,27 @@ export function analyseLog(prepared: Prepared, setup: Setup): LogAnalysis {
     }),
     otherCircuit: otherCircuit(prepared),
   };
+}
+
+/** Places along a lap at which laps are compared. */
+const PLACES = 100;
+
+/** The lap whose speeds differ least from those of all the others. */
+function typicalOf(laps: readonly { readonly i: number; readonly trace: LapTrace }[]): number | null {
+  const speeds = laps.map(({ trace }) => {
+    const length = trace.distance[trace.distance.length - 1] - trace.distance[0];
+    return Float64Array.from({ length: PLACES }, (_, k) => speedAt(trace, ((k + 0.5) * length) / PLACES));
+  });
+  let [best, least]: [number | null, number] = [null, Number.POSITIVE_INFINITY];
+  laps.forEach(({ i }, a) => {
+    let apart = 0;
+    for (const other of speeds)
+      other.forEach((v, k) => {
+        apart += Math.abs(v - speeds[a][k]);
+      });
+    if (apart < least) [best, least] = [i, apart];
+  });
+  return best;
 }
 
 function crossingsOf(

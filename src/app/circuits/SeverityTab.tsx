@@ -131,7 +131,7 @@ export function SeverityTab() {
       {measure.harder === 'less' && (
         <p className="caption mt-1">Less air between stops is harder on the brakes.</p>
       )}
-      <div className="mt-4 overflow-x-auto">
+      <div className="relative mt-4 overflow-x-auto">
         <table className="w-full min-w-[900px] text-left">
           <thead>
             <tr className="caption align-bottom">

@@ -251,7 +251,7 @@ function KeptLogs() {
     });
   };
   return (
-    <section className="panel overflow-x-auto px-4 py-3" aria-label="Kept logs">
+    <section className="panel relative overflow-x-auto px-4 py-3" aria-label="Kept logs">
       <h2 className="text-[15px]">Kept in this browser</h2>
       <table className="mt-1.5 w-full min-w-[760px] text-left">
         <thead>

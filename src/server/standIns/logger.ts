@@ -88,9 +88,38 @@ export function simulatedLog(options: LoggerOptions): SimulatedLog {
   return { setup, count, rows: () => measured(options, setup, day, count) };
 }
 
+/** A value as a logger writes it. */
+function round(value: number, digits: number): number {
+  const scale = 10 ** digits;
+  return Math.round(value * scale) / scale;
+}
+
+/** What no foot could press is no reading. */
+const finite = (value: number) => (Number.isFinite(value) ? value : 0);
+
 /** Time in which the car passes from one pace to another, s, and how fast it does, m/s². */
 const SEAM = 8;
 const SEAM_RATE = 7;
+
+/** Where the car is at a time and how hot its brakes are; times asked for must rise. */
+function cursorOf({ record, laps }: DayResult) {
+  let [sample, lap, point] = [0, 0, 0];
+  return (t: number) => {
+    while (sample < record.time.length - 2 && record.time[sample + 1] <= t) sample++;
+    while (lap < laps.length && t >= laps[lap].startTime + laps[lap].lapTime) [lap, point] = [lap + 1, 0];
+    const driving = laps[lap];
+    let [speed, distance] = [0, 0];
+    if (driving) {
+      const { trace } = driving;
+      const own = t - driving.startTime;
+      while (point < trace.time.length - 2 && trace.time[point + 1] <= own) point++;
+      [speed, distance] = along(trace, point, own);
+    }
+    const share = shareAt(record.time, sample, t);
+    const between = (values: Float64Array) => values[sample] + share * (values[sample + 1] - values[sample]);
+    return { speed, distance, lap: Math.min(lap, laps.length), kind: driving?.kind, between };
+  };
+}
 
 function* measured(
   { rate, noise, seed }: LoggerOptions,
@@ -99,45 +128,36 @@ function* measured(
   count: number,
 ): Generator<LoggerRow> {
   const random = randomNumbers(seed);
-  const { record, laps } = day;
+  const { force, wheels } = day.record;
   const ground = groundOf(setup);
+  const cursor = cursorOf(day);
   const ambient = setup.plan.sessions[0].ambientC;
   const scatter = (size: number) => noise * size * random.normal();
   // Receivers wander; rubbing thermocouples read late and drift.
   const wander = { x: 0, y: 0 };
   const late = [ambient, ambient, ambient, ambient];
   const drift = [0, 0, 0, 0].map(() => noise * (random.next() - 0.5) * 0.04);
-  let [sample, lap, point, lost, odometer, speed, changing] = [0, 0, 0, 0, 0, 0, 0];
+  let [lost, odometer, speed, changing] = [0, 0, 0, 0];
   let kind: string | undefined;
   const dt = 1 / rate;
   for (let i = 0; i < count; i++) {
     const t = i * dt;
-    while (sample < record.time.length - 2 && record.time[sample + 1] <= t) sample++;
-    while (lap < laps.length && t >= laps[lap].startTime + laps[lap].lapTime) [lap, point] = [lap + 1, 0];
-    const driving = laps[lap];
-    let [wanted, distance] = [0, 0];
-    if (driving) {
-      const { trace } = driving;
-      const own = t - driving.startTime;
-      while (point < trace.time.length - 2 && trace.time[point + 1] <= own) point++;
-      [wanted, distance] = along(trace, point, own);
-    }
+    const now = cursor(t);
+    const { between } = now;
     // Laps of different pace meet at the line with different speeds; a car takes some seconds from one to the other.
-    if (driving?.kind !== kind) [kind, changing] = [driving?.kind, SEAM];
+    if (now.kind !== kind) [kind, changing] = [now.kind, SEAM];
     changing -= dt;
     const most = changing > 0 && i > 0 ? SEAM_RATE * dt : Number.POSITIVE_INFINITY;
-    speed += Math.min(most, Math.max(-most, wanted - speed));
+    if (Math.abs(now.speed - speed) <= most) changing = 0;
+    speed += Math.min(most, Math.max(-most, now.speed - speed));
     odometer += speed * dt;
     wander.x += (-wander.x / 60) * dt + Math.sqrt(dt) * scatter(0.12);
     wander.y += (-wander.y / 60) * dt + Math.sqrt(dt) * scatter(0.12);
     const [latitude, longitude, height] = ground(
-      distance,
+      now.distance,
       wander.x + scatter(0.25),
       wander.y + scatter(0.25),
     );
-    const share = shareAt(record.time, sample, t);
-    const between = (values: Float64Array) => values[sample] + share * (values[sample + 1] - values[sample]);
-    const { force, wheels } = record;
     const rotors = (['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const).map((wheel, k) => {
       const bulk = between(wheels[wheel].rotorBulk) - ZERO_CELSIUS;
       late[k] += (bulk - late[k]) * Math.min(1, dt / 0.8);
@@ -146,23 +166,20 @@ function* measured(
     // Now and then a plug shakes loose for a second or two.
     if (lost <= 0 && noise > 0 && random.next() < dt / 90) lost = 0.4 + 1.6 * random.next();
     lost -= dt;
-    const round = (value: number, digits: number) => {
-      const scale = 10 ** digits;
-      return Math.round(value * scale) / scale;
-    };
-    const braking = driving ? 1 : 0;
-    const finite = (value: number) => (Number.isFinite(value) ? value : 0);
+    const seen = (value: number, digits: number) => (lost > 0 ? null : round(value, digits));
+    const pressed = (values: Float64Array) => (kind ? finite(between(values)) : 0);
+    const positive = (value: number, digits: number) => round(Math.max(0, value), digits);
     yield [
       round(t, 3),
-      Math.min(lap, laps.length),
+      now.lap,
       round(odometer, 2),
-      round(Math.max(0, speed * 3.6 + (speed > 1 ? scatter(0.25) : 0)), 2),
-      lost > 0 ? null : round(latitude, 7),
-      lost > 0 ? null : round(longitude, 7),
-      lost > 0 ? null : round(height + scatter(0.6), 2),
-      round(Math.max(0, (braking * finite(between(force.frontPressure))) / 1e5 + scatter(0.15)), 2),
-      round(Math.max(0, (braking * finite(between(force.rearPressure))) / 1e5 + scatter(0.15)), 2),
-      round(Math.max(0, braking * Math.min(1500, finite(between(force.pedal))) + scatter(2)), 1),
+      positive(speed * 3.6 + (speed > 1 ? scatter(0.25) : 0), 2),
+      seen(latitude, 7),
+      seen(longitude, 7),
+      seen(height + scatter(0.6), 2),
+      positive(pressed(force.frontPressure) / 1e5 + scatter(0.15), 2),
+      positive(pressed(force.rearPressure) / 1e5 + scatter(0.15), 2),
+      positive(Math.min(1500, pressed(force.pedal)) + scatter(2), 1),
       ...rotors.map((v) => round(v, 1)),
       round(between(wheels.frontLeft.caliper) - ZERO_CELSIUS + scatter(0.5), 1),
       round(between(wheels.frontLeft.fluid) - ZERO_CELSIUS + scatter(0.5), 1),
