@@ -108,6 +108,25 @@ describe('project files', () => {
     return { ...(strip(document) as T), version: 2 };
   }
 
+  it('of version 3 lie nowhere in particular, in air of the height’s pressure', () => {
+    const [anvil] = demoProject.circuits;
+    const [plan] = demoProject.plans;
+    const { place, ...nowhere } = anvil;
+    const { pressureHpa, windKmh, windFromDeg, ...calm } = plan;
+    expect([place, pressureHpa, windKmh, windFromDeg]).not.toContain(undefined);
+    const read = readProject(
+      JSON.stringify({
+        ...demoProject,
+        version: 3,
+        circuits: [nowhere, ...demoProject.circuits.slice(1)],
+        plans: [calm],
+      }),
+    );
+    if (!read.ok) throw new Error(read.problems[0].message);
+    expect(read.project.version).toBe(PROJECT_VERSION);
+    expect(read.project.circuits[0]).toEqual({ ...anvil, place: null });
+    expect(read.project.plans[0]).toEqual({ ...plan, pressureHpa: null, windKmh: 0, windFromDeg: 0 });
+  });
   it('of version 2 keep what they say of the front share, and get generic hydraulics', () => {
     const old = asVersion2(demoProject);
     old.cars[0].frontSharePercent = 61;

@@ -46,6 +46,16 @@ describe('circuit', () => {
     );
   });
 
+  it('closes an eight, which turns by nothing altogether', () => {
+    const eight = [straight(262), corner(60, 248), straight(270), corner(60, 240, 'right')];
+    expect(closingError(eight).gap).toBeGreaterThan(5);
+    const closed = closeLine(eight);
+    expect(closed).not.toBeNull();
+    const error = closingError(closed as Segment[]);
+    expect(error.gap).toBeLessThan(1e-6);
+    expect(error.heading).toBeCloseTo(0, 9);
+  });
+
   it('gives up where no straight can close the line', () => {
     expect(closeLine([straight(100), straight(50)])).toBeNull();
     expect(

@@ -43,8 +43,9 @@ function walk(segments: readonly Segment[]): Walk {
 }
 
 /** A closed line turns by a full circle either way, one that crosses over itself like an eight by none. */
-function wholeTurn(turned: number): number {
-  return Math.abs(turned) < EIGHT && turned !== 0 ? 0 : 2 * Math.PI * Math.sign(turned || 1);
+function wholeTurn(turned: number, segments: readonly Segment[]): number {
+  const eight = Math.abs(turned) < EIGHT && segments.some((s) => s.kind === 'corner');
+  return eight ? 0 : 2 * Math.PI * Math.sign(turned || 1);
 }
 
 /** A line that turns by less than this altogether is meant to be an eight, rad. */
@@ -53,7 +54,7 @@ const EIGHT = Math.PI / 6;
 /** Where a line of straights and corners ends, against where it began. Exact for arcs and straights. */
 export function closingError(segments: readonly Segment[]): ClosingError {
   const w = walk(segments);
-  const full = wholeTurn(w.turned);
+  const full = wholeTurn(w.turned, segments);
   return {
     length: w.length,
     gap: Math.sqrt(w.dx * w.dx + w.dy * w.dy),
@@ -73,7 +74,7 @@ export function closeLine(segments: readonly Segment[]): Segment[] | null {
   const start = walk(segments);
   const turning = segments.reduce((sum, s) => sum + Math.abs(segmentTurn(s)), 0);
   if (turning === 0) return null;
-  const missing = wholeTurn(start.turned) - start.turned;
+  const missing = wholeTurn(start.turned, segments) - start.turned;
   const turned: Segment[] = segments.map((s) =>
     s.kind === 'corner'
       ? { ...s, angle: s.angle + (s.hand === 'left' ? 1 : -1) * missing * (s.angle / turning) }

@@ -11,9 +11,11 @@ import {
   type Driver,
   driveLap,
   type LapTrace,
+  lapHeat,
   lapLength,
   lapTime,
   prepareCircuit,
+  severityOf,
   type Vehicle,
 } from './index';
 
@@ -181,4 +183,38 @@ describe('where the start line lies', () => {
     );
     expect(insideStop).toBeGreaterThanOrEqual(2);
   });
+});
+
+describe('what a circuit asks of a car', () => {
+  const lap = (planId: string, change: Partial<Vehicle> = {}) => {
+    const input = dayInput(setupOf(demoProject, planId));
+    const circuit = prepareCircuit(input.circuit);
+    if (circuit.kind !== 'line') throw new Error('a line was expected');
+    const trace = driveLap(circuit, { ...input.vehicle, ...change }, { ...input.driver, pace: 1 }, still);
+    return { trace, severity: severityOf(trace, circuit.line) };
+  };
+  it('agrees with the lap it is taken from, and knows the twisty from the fast', () => {
+    const [anvil, nettle, fen] = ['plan-tarn-anvil', 'plan-ovel-nettle', 'plan-tarn-fen'].map((id) =>
+      lap(id),
+    );
+    for (const { trace, severity } of [anvil, nettle, fen]) {
+      expect(severity.energyPerLength * severity.length).toBeCloseTo(lapHeat(trace), 3);
+      expect(severity.meanPower * severity.time).toBeCloseTo(lapHeat(trace), 3);
+      expect(severity.brakingShare * severity.time).toBeGreaterThan(0.95 * sum(trace, (s) => s.duration));
+      expect(severity.longestFree).toBeLessThan(severity.length);
+    }
+    expect(fen.severity.longestStraight).toBeGreaterThan(1600);
+    expect(nettle.severity.airSpeed).toBeLessThan(anvil.severity.airSpeed);
+    expect(anvil.severity.meanPower).toBeGreaterThan(fen.severity.meanPower);
+    expect(anvil.severity.rightTurns).toBeCloseTo(
+      (112 + 150 + 95 + 95 + 74) / (112 + 88 + 150 + 95 + 78 + 95 + 74),
+      1,
+    );
+  });
+  it('is alike left and right until the brakes follow the loads; then the outer side has more', () => {
+    expect(lap('plan-tarn-anvil', { innerRelief: 0 }).severity.leftShare).toBeCloseTo(0.5, 12);
+    expect(lap('plan-tarn-anvil', { innerRelief: 1 }).severity.leftShare).toBeGreaterThan(0.505);
+  });
+  const sum = (trace: LapTrace, of: (stop: LapTrace['stops'][number]) => number) =>
+    trace.stops.reduce((total, stop) => total + of(stop), 0);
 });

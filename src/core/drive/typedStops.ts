@@ -77,9 +77,9 @@ function braked(from: number, to: number, length: number, buildUp: number) {
 }
 
 /**
- * A lap from typed stops: in each a deceleration that rises over the build-up and then stays, and from one to the next constant acceleration, or, where the
- * time is given, a stretch at constant speed and one of constant acceleration that take that time. The start line lies
- * half-way between the last stop and the first.
+ * A lap from typed stops: in each a deceleration that rises over the build-up and then stays, and from one to the next
+ * constant acceleration, or, where the time is given, a stretch at constant speed and one of constant acceleration that
+ * take that time. The start line lies half-way between the last stop and the first.
  * @param stops at least one, in driving order, the last leading back to the first
  * @param pace share of the hot-lap forces used, 0 to 1; speeds go with its square root
  * @param buildUp time from first touch to full braking, s
