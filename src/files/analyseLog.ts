@@ -1,37 +1,16 @@
 import {
   type Channel,
-  type Crossings,
-  crossingsByLapNumber,
-  crossingsByOwnPlace,
-  crossingsByPosition,
-  crossingsBySpeed,
-  cutUp,
-  type DayInput,
   type DayResult,
-  driveLap,
-  ductDragArea,
-  forcesOf,
-  goneOn,
   type LapTrace,
-  type Log,
-  type LogPiece,
   lapHeat,
   loggedDay,
-  type Margin,
-  mendLog,
-  moistAirDensity,
-  type PreparedCircuit,
-  prepareCircuit,
-  pressureOf,
-  type RawLog,
   type RecordedPart,
-  SHORTEST_PIECE,
   simulateDay,
-  smoothSpeed,
   speedAt,
   type WheelName,
 } from '../core';
-import { dayInput, type Setup } from '../project';
+import type { Setup } from '../project';
+import { isDriven, type PreparedLog } from './prepareLog';
 
 /** A part of a log as it is listed. */
 export interface ListedPiece {
@@ -71,7 +50,7 @@ export interface MeasuredSeries {
 /** Everything a log tells of a car on a circuit. */
 export interface LogAnalysis {
   readonly setup: Setup;
-  readonly by: Crossings['by'] | 'none';
+  readonly by: PreparedLog['by'];
   readonly pieces: readonly ListedPiece[];
   /** Index of the fastest of the whole hot laps and of the one most like the others; null where there is none */
   readonly best: number | null;
@@ -109,66 +88,8 @@ const MEASURED: readonly (readonly [Channel, WheelName, RecordedPart])[] = [
   ['fluidRear', 'rearLeft', 'fluid'],
 ];
 
-/** A log made ready with a setup; what the further questions need. */
-interface Prepared {
-  readonly log: Log;
-  readonly input: DayInput;
-  readonly circuit: PreparedCircuit;
-  readonly solved: LapTrace;
-  readonly by: LogAnalysis['by'];
-  readonly pieces: readonly LogPiece[];
-  readonly ambient: number;
-  readonly ambientLogged: boolean;
-  readonly noise: number;
-  readonly step: number;
-  readonly density: number;
-  readonly duct: number;
-}
-
-/** @param raw as read; mended here, so that what is stored stays as it came */
-export function prepareLog(raw: RawLog, setup: Setup): Prepared {
-  const log = mendLog(raw);
-  const input = dayInput(setup);
-  const logged = meanOf(log.channels.ambient);
-  const ambient = logged ?? input.sessions[0].ambient;
-  const density = moistAirDensity(pressureOf(input), ambient, input.humidity);
-  const duct = ductDragArea(input);
-  const driver = { ...input.driver, pace: 1 };
-  const circuit = prepareCircuit(input.circuit);
-  const solved = driveLap(circuit, input.vehicle, driver, { airDensity: density, ductDragArea: duct });
-  const trace = smoothSpeed(log);
-  const crossings = crossingsOf(log, setup, trace, solved);
-  const pieces = cutUp({
-    log,
-    trace,
-    crossings: crossings.times,
-    vehicle: input.vehicle,
-    forces: forcesOf(input.vehicle, driver, density, duct),
-    buildUp: input.driver.brakeBuildUp,
-    line: circuit.kind === 'line' ? circuit.line : null,
-    nameAt: circuit.kind === 'line' ? circuit.nameAt : () => '',
-  });
-  return {
-    log,
-    input,
-    circuit,
-    solved,
-    by: crossings.times.length > 1 ? crossings.by : 'none',
-    pieces,
-    ambient,
-    ambientLogged: logged !== null,
-    noise: trace.noise,
-    step: log.step,
-    density,
-    duct,
-  };
-}
-
-/** Whether a piece is driven, not waited. */
-const isDriven = (piece: LogPiece) => piece.kind === 'lap' && piece.to - piece.from >= SHORTEST_PIECE;
-
 /** Lays a log over a setup: laps, stops, temperatures. */
-export function analyseLog(prepared: Prepared, setup: Setup): LogAnalysis {
+export function analyseLog(prepared: PreparedLog, setup: Setup): LogAnalysis {
   const { log, input, pieces, ambient } = prepared;
   if (!pieces.some(isDriven)) {
     throw new RangeError('The car stands still all through this log; there is nothing to lay over the plan.');
@@ -248,61 +169,7 @@ function typicalOf(laps: readonly { readonly i: number; readonly trace: LapTrace
   return best;
 }
 
-function crossingsOf(
-  log: Log,
-  { circuit }: Setup,
-  trace: ReturnType<typeof smoothSpeed>,
-  solved: LapTrace,
-): Crossings {
-  const { place } = circuit;
-  const found: (() => Crossings)[] = [];
-  if (place) {
-    const bearing = (place.bearingDeg * Math.PI) / 180;
-    const line = {
-      latitude: place.latitudeDeg,
-      longitude: place.longitudeDeg,
-      east: Math.sin(bearing),
-      north: Math.cos(bearing),
-    };
-    found.push(() => (nearBy(log, line) ? crossingsByPosition(log, line) : { times: [], by: 'position' }));
-  }
-  const length = solved.distance[solved.distance.length - 1] - solved.distance[0];
-  found.push(
-    () => crossingsByLapNumber(log),
-    () => (log.channels.latitude ? crossingsByOwnPlace(log) : { times: [], by: 'position' }),
-    () => crossingsBySpeed(trace, (s) => speedAt(solved, s), length),
-  );
-  for (const find of found) {
-    const crossings = find();
-    if (crossings.times.length > 1) return crossings;
-  }
-  return { times: [], by: 'speed' };
-}
-
-/** Whether a log was made within a few kilometres of a place. */
-function nearBy(log: Log, { latitude, longitude }: { latitude: number; longitude: number }): boolean {
-  const lat = log.channels.latitude?.find((v) => Number.isFinite(v));
-  const lon = log.channels.longitude?.find((v) => Number.isFinite(v));
-  return (
-    lat !== undefined &&
-    lon !== undefined &&
-    Math.abs(lat - latitude) < 0.3 &&
-    Math.abs(lon - longitude) < 0.5
-  );
-}
-
-function meanOf(values: Float64Array | undefined): number | null {
-  if (!values) return null;
-  let [sum, count] = [0, 0];
-  for (const v of values) {
-    if (!Number.isFinite(v)) continue;
-    sum += v;
-    count += 1;
-  }
-  return count > 0 ? sum / count : null;
-}
-
-function otherCircuit({ circuit, pieces, by }: Prepared): LogAnalysis['otherCircuit'] {
+function otherCircuit({ circuit, pieces, by }: PreparedLog): LogAnalysis['otherCircuit'] {
   if (circuit.kind !== 'line' || by === 'speed' || by === 'none') return null;
   const lengths = pieces
     .flatMap((p) => {
@@ -363,31 +230,4 @@ function seriesOf(
     rms: count > 0 ? Math.sqrt(square / count) : 0,
     peak: topM - topP,
   };
-}
-
-/** How many laps like the last whole one a limit is away. */
-export interface LapsLeft {
-  /** Whole laps until the first limit is passed; null where none is within the laps looked at */
-  readonly laps: number | null;
-  readonly looked: number;
-  /** What passes its limit first */
-  readonly margin: Margin | null;
-}
-
-/** Goes on with the last whole lap and counts until something is over its limit. */
-export function lapsLeft(prepared: Prepared, looked = 20): LapsLeft | null {
-  const whole = prepared.pieces.filter((p) => p.kind === 'lap' && p.whole);
-  const last = whole[whole.length - 1];
-  if (last?.kind !== 'lap') return null;
-  const soFar = loggedDay(prepared.input, 'Live', prepared.pieces, prepared.ambient);
-  const driven = prepared.pieces.filter(isDriven).length;
-  const day = simulateDay(goneOn(soFar, last, looked));
-  let first: LapsLeft = { laps: null, looked, margin: null };
-  for (const margin of day.margins) {
-    // Pads too cold to bite end no session.
-    if (margin.part === 'bite' || !margin.passed) continue;
-    const laps = margin.passed.lap === null ? 0 : Math.max(0, margin.passed.lap - 1 - driven);
-    if (first.laps === null || laps < first.laps) first = { laps, looked, margin };
-  }
-  return first;
 }

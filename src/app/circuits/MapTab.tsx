@@ -19,12 +19,13 @@ import { WithSession } from '../garage/WithSession';
 import { download, fileName } from '../shell/files';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { shownWheel } from '../workbench/selection';
 import type { Computed } from '../workbench/useSession';
 import { GroundMap } from './GroundMap';
 import { turned } from './ground';
 import { HeightProfile } from './HeightProfile';
+import { heatAlong } from './heatAlong';
 import { pictureOf, standaloneSvg } from './picture';
+import { windText } from './windText';
 
 /** The selected circuit on the ground, with what the brakes go through along it. */
 export function MapTab() {
@@ -57,8 +58,8 @@ function MapOf({ computed }: { computed: Computed }) {
   const line = useMemo(() => lineOf(circuit), [circuit]);
   const ground = useMemo(() => turned(line, (circuit.place ?? NOWHERE).bearingDeg), [line, circuit.place]);
   const heat = useMemo(
-    () => heatAlong(computed, Math.min(lap, result.laps.length), axle, line.length),
-    [computed, lap, axle, line.length, result.laps.length],
+    () => heatAlong(result, Math.min(lap, result.laps.length), axle, line.length),
+    [result, lap, axle, line.length],
   );
   const { trace } = result.laps[Math.min(lap, result.laps.length) - 1];
   const cells = line.distance.length - 1;
@@ -270,43 +271,4 @@ function lineOf(circuit: Circuit) {
   const input = circuitInput(circuit);
   if (input.kind !== 'line') throw new Error('A circuit of straights and corners was expected.');
   return sampleLine(input.segments, 4);
-}
-
-/** Whether a stop is braked into the wind or before it. */
-function windText(ground: { x: Float64Array; y: Float64Array }, i: number, fromDeg: number): string {
-  const j = (i + 1) % (ground.x.length - 1);
-  const from = (fromDeg * Math.PI) / 180;
-  const [dx, dy] = [ground.x[j] - ground.x[i], ground.y[j] - ground.y[i]];
-  const head = (dx * Math.sin(from) + dy * Math.cos(from)) / (Math.hypot(dx, dy) || 1);
-  if (head > 0.5) return 'against the wind';
-  return head < -0.5 ? 'with the wind behind' : 'across the wind';
-}
-
-/** Rotor temperature along a lap in pieces of even length. */
-function heatAlong({ result }: Computed, lap: number, axle: AxleName, length: number) {
-  const { record } = result;
-  const values = record.wheels[shownWheel(result, axle, 'hotter')].rotorBulk;
-  const count = 140;
-  const sums = new Float64Array(count);
-  const counts = new Float64Array(count);
-  let last = Number.NaN;
-  for (let i = 0; i < record.time.length; i++) {
-    if (record.lap[i] !== lap - 1) continue;
-    const at = (((record.distance[i] / length) % 1) + 1) % 1;
-    const to = Math.min(count - 1, Math.floor(at * count));
-    // Long steps on the straights leave pieces out; they are as hot as where the step ended.
-    const from = Number.isNaN(last) || to < last ? to : last + 1;
-    for (let k = from; k <= to; k++) {
-      sums[k] += values[i];
-      counts[k] += 1;
-    }
-    last = to;
-  }
-  const kelvins = Array.from(sums, (sum, k) => (counts[k] > 0 ? sum / counts[k] : Number.NaN));
-  for (let k = 0; k < 2 * count; k++) {
-    const i = k % count;
-    if (Number.isNaN(kelvins[i])) kelvins[i] = kelvins[(i + count - 1) % count];
-  }
-  const pieces = kelvins.map((kelvin, k) => ({ from: (k * length) / count, length: length / count, kelvin }));
-  return { pieces, low: Math.min(...kelvins), high: Math.max(...kelvins) };
 }

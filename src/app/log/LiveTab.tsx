@@ -1,15 +1,17 @@
-import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { demoProject } from '../../../demo/project';
 import type { RecordedPart, WheelName } from '../../core';
 import { LOG_COLUMN_NAMES, type LogColumn } from '../../files';
-import { celsius, clockText, formatQuantity, PART_WORDS, wheelWords } from '../../project';
+import { celsius, clockText, formatQuantity } from '../../project';
 import { openKeptLog } from '../../storage';
 import type { Analysed, EngineClient, FilesEngine } from '../../workers';
 import { SelectField } from '../components/SelectField';
 import { useBackground, useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { LiveStops } from './LiveStops';
+import { leftText } from './leftText';
 import { LiveRecorder, type LiveState } from './liveRecorder';
 import { logStore, useLogs, useRefreshLogs } from './useLogs';
 
@@ -149,7 +151,7 @@ export function LiveTab() {
               )}
             </dl>
             <p className="mt-3 text-[17px] leading-snug" data-testid="laps-left" aria-live="polite">
-              {leftText(result)}
+              {leftText(result?.left)}
             </p>
             <p className="caption mt-1">
               Going on with laps like the last whole one. A prediction is no proof that the brakes will hold:
@@ -261,60 +263,4 @@ async function saveRecording(files: EngineClient<FilesEngine>): Promise<boolean>
     toast.error((error as Error).message);
     return false;
   }
-}
-
-function leftText(result: Analysed | null): string {
-  if (!result) return 'Computing …';
-  if (!result.left) return 'The laps left are told after the first whole lap.';
-  const { laps, looked, margin } = result.left;
-  if (laps === null || !margin) return `No limit within ${looked} more laps like the last one.`;
-  const what = `${wheelWords(margin.axle, margin.side)} ${PART_WORDS[margin.part].name}`;
-  return laps === 0
-    ? `Come in: by the prediction the ${what} are at their limit.`
-    : `About ${laps} more lap${laps === 1 ? '' : 's'} until the ${what} pass their limit.`;
-}
-
-function LiveStops({ result }: { result: Analysed | null }) {
-  const units = useUnits();
-  const stops = useMemo(() => {
-    const laps = result?.analysis.day.laps ?? [];
-    return laps
-      .flatMap((lap) => lap.trace.stops.map((stop, k) => ({ lap: lap.number, k, stop })))
-      .slice(-8)
-      .reverse();
-  }, [result]);
-  return (
-    <section className="panel overflow-x-auto px-4 py-3" aria-label="Stops as they come">
-      <table className="w-full text-left">
-        <thead>
-          <tr className="caption">
-            <th className="py-1 font-normal">Stop, newest first</th>
-            <th className="px-2 text-right font-normal">From and to</th>
-            <th className="px-2 text-right font-normal">Energy</th>
-          </tr>
-        </thead>
-        <tbody>
-          {stops.length === 0 && (
-            <tr>
-              <td colSpan={3} className="py-1 text-dim">
-                None yet.
-              </td>
-            </tr>
-          )}
-          {stops.map(({ lap, k, stop }) => (
-            <tr key={`${lap}/${k}`} className="border-t border-rule/60 tabular-nums">
-              <td className="py-0.5">
-                Lap {lap}: {stop.name || `stop ${k + 1}`}
-              </td>
-              <td className="px-2 text-right">
-                {formatQuantity(stop.entrySpeed * 3.6, 'speed', units)} →{' '}
-                {formatQuantity(stop.exitSpeed * 3.6, 'speed', units)}
-              </td>
-              <td className="px-2 text-right">{formatQuantity(stop.energy / 1000, 'energy', units)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
 }
