@@ -8,6 +8,7 @@ import {
   smoothTrack,
   type Track,
   turnedLine,
+  withoutJumps,
 } from '../core';
 import { type Circuit, type CircuitSegment, circuitSchema, type Refused } from '../project';
 import type { FileTrack } from './fileTrack';
@@ -47,7 +48,8 @@ const SHORTEST = 150;
 
 /** Finds the lap in a track and smooths it. @param bound farthest the line may lie off a point, m; null leaves it free */
 export function findLine(file: FileTrack, bound: number | null): FoundLine | Refused {
-  const { track, origin } = flat(file);
+  const { track: raw, origin } = flat(file);
+  const { track, jumps } = withoutJumps(raw);
   const [wide, tall] = [range(track.x), range(track.y)];
   if (wide < 1 && tall < 1) {
     return refuse(`All ${track.x.length} points lie at the same place; there is no line to drive.`);
@@ -66,7 +68,8 @@ export function findLine(file: FileTrack, bound: number | null): FoundLine | Ref
     return refuse(
       `The lap that was found is ${Math.round(length)} m long; at least ${SHORTEST} m are needed.`,
     );
-  const line = smoothTrack(track, used, bound ?? Number.POSITIVE_INFINITY);
+  const smooth = smoothTrack(track, used, bound ?? Number.POSITIVE_INFINITY);
+  const line = { ...smooth, smoothing: { ...smooth.smoothing, jumps: smooth.smoothing.jumps + jumps } };
   const every = Math.ceil(track.x.length / DRAWN);
   const thin = (values: Float64Array) => values.filter((_, i) => i % every === 0);
   return {

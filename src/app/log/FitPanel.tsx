@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import type { Fitted, LapFit, ListedPiece, LogAnalysis } from '../../files';
-import { formatQuantity, type Project } from '../../project';
+import { formatQuantity } from '../../project';
 import type { LogEntry } from '../../storage';
 import { undoToast } from '../components/undoToast';
 import { useBackground, useSetup, useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { takeFit } from './takeFit';
 
 /** Fits the driver's use of grip and the car's power to a lap, and puts them into plan and car. */
 export function FitPanel({
@@ -101,7 +102,7 @@ export function FitPanel({
             type="button"
             className="btn btn-main mt-2"
             onClick={() => {
-              const undo = store.edit('Fitted to a logged lap', (p) => taken(p, analysis, fit));
+              const undo = store.edit('Fitted to a logged lap', (p) => takeFit(p, analysis.setup, fit));
               undoToast(`Plan “${plan.name}” and ${car.name} go like the log`, undo);
               setFit(null);
             }}
@@ -116,39 +117,4 @@ export function FitPanel({
       )}
     </section>
   );
-}
-
-const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;
-
-/** Commitments into the plan, up to all there is; the rest into the tyres' grip; power into the car. */
-function taken(project: Project, { setup }: LogAnalysis, fit: LapFit): Project {
-  const cornering = setup.plan.corneringCommitmentPercent * fit.cornering.factor;
-  const braking = setup.plan.brakingCommitmentPercent * fit.braking.factor;
-  const within = (percent: number) => round(Math.min(100, Math.max(20, percent)), 1);
-  const more = (percent: number) => Math.max(1, percent / 100);
-  return {
-    ...project,
-    plans: project.plans.map((plan) =>
-      plan.id === setup.plan.id
-        ? {
-            ...plan,
-            corneringCommitmentPercent: within(cornering),
-            brakingCommitmentPercent: within(braking),
-          }
-        : plan,
-    ),
-    cars: project.cars.map((car) =>
-      car.id === setup.car.id
-        ? {
-            ...car,
-            powerKw: fit.power.atLimit ? car.powerKw : round(car.powerKw * fit.power.factor, 1),
-            tyres: {
-              ...car.tyres,
-              lateralGrip: round(car.tyres.lateralGrip * more(cornering), 3),
-              longitudinalGrip: round(car.tyres.longitudinalGrip * more(braking), 3),
-            },
-          }
-        : car,
-    ),
-  };
 }

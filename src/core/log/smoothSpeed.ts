@@ -89,6 +89,7 @@ function onGrid({ time, speed, step }: Log): { time: Float64Array; speed: Float6
  */
 export function scatterOf(values: Float64Array): number {
   const differences: number[] = [];
+  let still = 0;
   let finest = Number.POSITIVE_INFINITY;
   for (let i = 0; i + 3 < values.length; i++) {
     if (values[i] < 3) continue;
@@ -96,13 +97,15 @@ export function scatterOf(values: Float64Array): number {
     differences.push(Math.abs(d));
     const one = Math.abs(values[i + 1] - values[i]);
     if (one > 1e-9) finest = Math.min(finest, one);
+    else still += 1;
   }
   if (differences.length < 8) return 0;
   const sorted = Float64Array.from(differences).sort();
   const median = sorted[sorted.length >> 1] / 0.6745 / Math.sqrt(20);
   // A display of whole steps hides its scatter from the median; its own is that of rounding.
-  const repeats = differences.filter((d) => d < 1e-9).length > 0.3 * differences.length;
-  return repeats && Number.isFinite(finest) ? Math.max(median, finest / Math.sqrt(12)) : median;
+  return still > 0.3 * differences.length && Number.isFinite(finest)
+    ? Math.max(median, finest / Math.sqrt(12))
+    : median;
 }
 
 function strengthFor(speed: Float64Array, step: number, noise: number): number {

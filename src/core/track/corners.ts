@@ -20,7 +20,7 @@ const GRADE = 0.03;
 /** What a further piece costs: metres of line wrong by its whole curvature. */
 const PRICE = 2.2;
 /** And how many waves of the noise a piece must outweigh. */
-const NOISE_PRICE = 0.4;
+const NOISE_PRICE = 0.2;
 /** Shortest and longest piece, m. */
 const SHORTEST = 8;
 const LONGEST = 1600;

@@ -8,3 +8,4 @@ export {
 export { type Smoothing, type SmoothLine, smoothTrack } from './smoothTrack';
 export type { Track } from './track';
 export { longestStraight, turnedLine } from './turnedLine';
+export { withoutJumps } from './withoutJumps';

@@ -40,6 +40,8 @@ export interface Gathered {
   readonly knots: number;
   /** Knots the line is unrolled by before and after, so that its ends no longer feel where it was cut */
   readonly pad: number;
+  /** Mean of each list of values */
+  readonly means: readonly number[];
   /** Samples for each knot */
   readonly density: number;
   readonly band: Float64Array;
@@ -64,6 +66,8 @@ export function gather(samples: Samples, spacing: number, longest: number): Gath
   const band = new Float64Array(n * row);
   const sides = values.map(() => new Float64Array(n));
   const b = new Float64Array(4);
+  // About their mean, so that where the line lies makes no difference.
+  const means = values.map((list) => list.reduce((sum, v) => sum + v, 0) / list.length);
   for (let i = 0; i < at.length; i++) {
     const place = at[i] / h;
     for (let turn = -1; turn <= 1; turn++) {
@@ -73,11 +77,11 @@ export function gather(samples: Samples, spacing: number, longest: number): Gath
       weights(t - cell, b);
       for (let p = 0; p < 4; p++) {
         for (let q = 0; q <= p; q++) band[(cell + p) * row + HALF - (p - q)] += b[p] * b[q];
-        for (let v = 0; v < values.length; v++) sides[v][cell + p] += b[p] * values[v][i];
+        for (let v = 0; v < values.length; v++) sides[v][cell + p] += b[p] * (values[v][i] - means[v]);
       }
     }
   }
-  return { length, spacing: h, knots, pad, density: at.length / knots, band, sides };
+  return { length, spacing: h, knots, pad, density: at.length / knots, means, band, sides };
 }
 
 /**
@@ -86,7 +90,7 @@ export function gather(samples: Samples, spacing: number, longest: number): Gath
  * @param wave length that is halved, m; not above the one they were gathered for
  */
 export function smoothGathered(gathered: Gathered, wave: number): PeriodicSpline {
-  const { length, spacing, knots, pad, density } = gathered;
+  const { length, spacing, knots, pad, density, means } = gathered;
   const n = gathered.sides[0].length;
   const row = HALF + 1;
   const band = gathered.band.slice();
@@ -100,9 +104,13 @@ export function smoothGathered(gathered: Gathered, wave: number): PeriodicSpline
     }
   }
   // Knots that nothing was measured near are carried by the penalty; a grain of weight keeps the ends definite.
-  for (let i = 0; i < n; i++) band[i * row + HALF] += 1e-9 * (density + strength);
+  for (let i = 0; i < n; i++) band[i * row + HALF] += 1e-9 * density;
   bandedSolve(band, HALF, sides);
-  return { length, spacing, coefficients: sides.map((side) => side.slice(pad, pad + knots)) };
+  return {
+    length,
+    spacing,
+    coefficients: sides.map((side, v) => side.slice(pad, pad + knots).map((c) => c + means[v])),
+  };
 }
 
 /** Value, slope and second derivative at a place of the line. @param out [value, 1/m, 1/m²] */

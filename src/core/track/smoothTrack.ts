@@ -118,11 +118,12 @@ export function smoothTrack(
 
 /**
  * Scatter of a curvature after smoothing: of white noise of so many points a metre, what passes `1/(1 + (wave·f)⁶)`
- * times `(2πf)²`. The integral over all waves in closed form: ∫x⁴/(1+x⁶)² dx = π/36 from 0.
+ * times `(2πf)²`. The integral over all waves in closed form: ∫x⁴/(1+x⁶)² dx = π/18 from 0, twice
+ * for waves of both signs.
  */
 function curvatureNoise(noise: number, density: number, wave: number): number {
   const w = (2 * Math.PI) / wave;
-  return noise * w * w * Math.sqrt((2 * Math.PI) / 36 / (density * wave));
+  return noise * w * w * Math.sqrt(Math.PI / 9 / (density * wave));
 }
 
 function rootMeanSquare(values: Float64Array): number {
@@ -233,7 +234,7 @@ function bestWave(cloud: Cloud, length: number, knots: number, least: number, bo
 /** A curvature is a second derivative and wants more smoothing than the line itself, up to this much. */
 const LONGER = 1.5;
 /** Scatter of the curvature that is worth no more smoothing, 1/m. */
-const QUIET = 6e-4;
+const QUIET = 8.5e-4;
 
 /** Heights wander more and matter over longer ways than the line itself. */
 function heightSpline(cloud: Cloud, length: number): PeriodicSpline | null {
