@@ -94,6 +94,8 @@ export function crossingsByLapNumber(log: Log): Crossings {
 const STRIDE = 5;
 /** A lap may be this much longer or shorter than the circuit: another line, a worn tyre. */
 const STRETCH = 0.04;
+/** Misfit of a lap, as a share of the variance of its speed, up to which it is this circuit's. */
+const ALIKE = 0.4;
 
 /**
  * Crossings from speed alone: the log's speed along its way is laid over a lap's as it is known, and each further lap is
@@ -131,7 +133,10 @@ export function crossingsBySpeed(
   };
   // The best fit anywhere is a whole lap; from it, laps are counted both ways.
   const seed = best(0, own.length - cells);
-  if (seed.at < 0) return { times: [], by: 'speed' };
+  // A lap of another circuit, or none at all, fits no better than its own mean would.
+  const mean = lap.reduce((sum, v) => sum + v, 0) / cells;
+  const variance = lap.reduce((sum, v) => sum + (v - mean) ** 2, 0) / cells;
+  if (seed.at < 0 || seed.least > ALIKE * variance) return { times: [], by: 'speed' };
   const starts = [seed.at];
   const reach = STRETCH * cells;
   for (const way of [1, -1]) {
