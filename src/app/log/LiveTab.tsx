@@ -164,7 +164,9 @@ export function LiveTab() {
                 <tr className="caption">
                   <th className="py-1 font-normal">Sensor</th>
                   <th className="px-2 text-right font-normal">Measured</th>
-                  <th className="px-2 text-right font-normal">Predicted</th>
+                  <th className="px-2 text-right font-normal">
+                    Predicted{result && `, at ${clockText(lastTime(result))}`}
+                  </th>
                 </tr>
               </thead>
               <tbody>
@@ -206,6 +208,12 @@ export function LiveTab() {
       )}
     </>
   );
+}
+
+/** The instant a computation has come to, s of the recording; it follows a fast replay at some distance. */
+function lastTime({ analysis }: Analysed): number {
+  const { time } = analysis.day.record;
+  return time[time.length - 1];
 }
 
 function Figure({ name, value }: { name: string; value: string }) {
