@@ -87,7 +87,8 @@ await withApplication(4321, async (browser, address) => {
       results,
     };
   });
-  const firstPage = [...scripts];
+  // Several workers run one script; it weighs once.
+  const firstPage = [...new Map(scripts.map((s) => [s.name, s])).values()];
   // A day at 100 Hz, 100 MB, read through the page itself.
   await page.goto(`${address}/log/logs`);
   await page.getByTestId('log-file').setInputFiles(DAY_FILE);
