@@ -32,6 +32,9 @@ test('a GPX file becomes a circuit: found, turned, named, added, driven, and tak
   await map.click({ position: { x: box.width * 0.5, y: box.height * 0.9 } });
   await expect.poll(() => mark.getAttribute('transform')).not.toBe(before);
   await expect(page.getByText('where you clicked')).toBeVisible();
+  const clicked = await mark.getAttribute('transform');
+  await page.getByRole('textbox', { name: 'Start line at' }).fill('1000');
+  await expect.poll(() => mark.getAttribute('transform')).not.toBe(clicked);
   await page.getByRole('checkbox', { name: 'Driven the other way round' }).check();
   await page.getByRole('textbox', { name: 'Name' }).fill('Sunday at the Anvil');
   await page.getByRole('button', { name: 'Add the circuit' }).click();

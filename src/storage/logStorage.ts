@@ -24,7 +24,6 @@ export interface LogStore {
   getItem(key: string): Promise<unknown>;
   setItem(key: string, value: unknown): Promise<unknown>;
   removeItem(key: string): Promise<unknown>;
-  keys(): Promise<string[]>;
 }
 
 const INDEX = 'index';
@@ -41,12 +40,28 @@ export async function listLogs(store: LogStore): Promise<readonly LogEntry[]> {
   return Array.isArray(found) ? (found as LogEntry[]).filter((e) => typeof e?.id === 'string') : [];
 }
 
-/** Keeps a log; its values first, so that what is listed is there. @throws Error in words when it does not fit */
+/** Changes the list; two pages that change it at once take turns, where the browser can make them. */
+async function changeList(
+  store: LogStore,
+  change: (entries: readonly LogEntry[]) => readonly LogEntry[],
+): Promise<void> {
+  const run = async () => void (await store.setItem(INDEX, change(await listLogs(store))));
+  const locks = typeof navigator === 'undefined' ? undefined : navigator.locks;
+  await (locks ? locks.request('fervent-kettle-logs', run) : run());
+}
+
+/**
+ * Keeps a log; its values first, so that what is listed is there. One that is kept again while it grows keeps the name
+ * it was given meanwhile.
+ * @throws Error in words when it does not fit
+ */
 export async function keepLog(store: LogStore, entry: LogEntry, raw: RawLog): Promise<void> {
   try {
     await store.setItem(key(entry.id), raw);
-    const others = (await listLogs(store)).filter((e) => e.id !== entry.id);
-    await store.setItem(INDEX, [entry, ...others]);
+    await changeList(store, (entries) => {
+      const before = entries.find((e) => e.id === entry.id);
+      return [{ ...entry, name: before?.name ?? entry.name }, ...entries.filter((e) => e.id !== entry.id)];
+    });
   } catch (error) {
     const full = (error as { name?: string }).name === 'QuotaExceededError';
     throw new Error(
@@ -63,37 +78,45 @@ export async function openKeptLog(store: LogStore, id: string): Promise<RawLog |
   return found && typeof found === 'object' && 'time' in found && 'channels' in found ? found : null;
 }
 
+/** Logs that were removed, with when; their values stay for a while, so that they can be put back. */
+const REMOVED = 'removed';
+/** ms; long enough that no page that could still put one back is open. */
+const STAYS = 24 * 3600 * 1000;
+
+async function removedLogs(store: LogStore): Promise<readonly (readonly [id: string, at: number])[]> {
+  const found = await store.getItem(REMOVED);
+  return Array.isArray(found) ? (found as [string, number][]) : [];
+}
+
 /** Takes a log off the list; its values stay until they are swept, so that it can be put back. */
-export async function unlistLog(store: LogStore, id: string): Promise<LogEntry | null> {
-  const entries = await listLogs(store);
-  await store.setItem(
-    INDEX,
-    entries.filter((e) => e.id !== id),
-  );
-  return entries.find((e) => e.id === id) ?? null;
+export async function unlistLog(store: LogStore, id: string, now = Date.now()): Promise<LogEntry | null> {
+  const entry = (await listLogs(store)).find((e) => e.id === id) ?? null;
+  await changeList(store, (entries) => entries.filter((e) => e.id !== id));
+  await store.setItem(REMOVED, [...(await removedLogs(store)), [id, now]]);
+  return entry;
 }
 
 /** Puts a log back on the list. */
 export async function relistLog(store: LogStore, entry: LogEntry): Promise<void> {
-  const others = (await listLogs(store)).filter((e) => e.id !== entry.id);
-  await store.setItem(INDEX, [entry, ...others]);
+  await changeList(store, (entries) => [entry, ...entries.filter((e) => e.id !== entry.id)]);
 }
 
-/** Deletes the values of logs that are on no list. */
-export async function sweepLogs(store: LogStore): Promise<void> {
-  const listed = new Set((await listLogs(store)).map((e) => key(e.id)));
-  for (const found of await store.keys()) {
-    if (found.startsWith('log-') && !listed.has(found)) await store.removeItem(found);
-  }
+/** Deletes the values of logs that were removed a day ago or longer, and never of any other. */
+export async function sweepLogs(store: LogStore, now = Date.now()): Promise<void> {
+  const listed = new Set((await listLogs(store)).map((e) => e.id));
+  const removed = await removedLogs(store);
+  const old = removed.filter(([, at]) => now - at >= STAYS);
+  for (const [id] of old) if (!listed.has(id)) await store.removeItem(key(id));
+  if (old.length > 0)
+    await store.setItem(
+      REMOVED,
+      removed.filter(([, at]) => now - at < STAYS),
+    );
 }
 
 /** Renames a kept log. */
 export async function renameLog(store: LogStore, id: string, name: string): Promise<void> {
-  const entries = await listLogs(store);
-  await store.setItem(
-    INDEX,
-    entries.map((e) => (e.id === id ? { ...e, name } : e)),
-  );
+  await changeList(store, (entries) => entries.map((e) => (e.id === id ? { ...e, name } : e)));
 }
 
 /** Mappings of columns that were confirmed, by a table's layout. */

@@ -85,7 +85,6 @@ describe('kept logs', () => {
     return {
       ...own,
       removeItem: async (key: string) => void own.kept.delete(key),
-      keys: async () => [...own.kept.keys()],
     };
   };
 
@@ -100,12 +99,20 @@ describe('kept logs', () => {
     expect((await listLogs(own)).map((e) => e.id)).toEqual(['b']);
     if (gone) await relistLog(own, gone);
     expect(await openKeptLog(own, 'a')).toEqual(raw(30));
-    await unlistLog(own, 'b');
-    await sweepLogs(own);
+    // What was removed stays for a day; what never was on the list, because it is being kept, stays for good.
+    const day = 24 * 3600 * 1000;
+    await unlistLog(own, 'b', 1000);
+    own.kept.set('log-c', raw(5));
+    await sweepLogs(own, 999 + day);
+    expect(await openKeptLog(own, 'b')).toEqual(raw(40));
+    await sweepLogs(own, 1000 + day);
     expect(await openKeptLog(own, 'b')).toBeNull();
+    expect(await openKeptLog(own, 'c')).toEqual(raw(5));
     expect(await openKeptLog(own, 'a')).toEqual(raw(30));
     // The same recording kept again while it grows stays one.
-    await keepLog(own, entry('a', 'Early'), raw(50));
+    await renameLog(own, 'a', 'Named while it grew');
+    await keepLog(own, entry('a', 'Live'), raw(50));
+    expect((await listLogs(own))[0].name).toBe('Named while it grew');
     expect(await listLogs(own)).toHaveLength(1);
   });
   it('remember a confirmed mapping by the layout of its file', async () => {
@@ -117,7 +124,7 @@ describe('kept logs', () => {
     expect(await rememberedMapping(own, 'three')).toBeNull();
   });
   it('say when they do not fit, and a garbled list is an empty one', async () => {
-    const full = { ...failing('QuotaExceededError'), removeItem: async () => {}, keys: async () => [] };
+    const full = { ...failing('QuotaExceededError'), removeItem: async () => {} };
     await expect(keepLog(full, entry('a', 'A'), raw(30))).rejects.toThrow(/storage is full/);
     expect(await listLogs({ ...store(), getItem: async () => 'nonsense' })).toEqual([]);
   });

@@ -33,6 +33,15 @@ const KNOWN = {
   step: 10,
 } as const;
 
+const START = {
+  title: 'Start line at',
+  quantity: 'distance',
+  min: 0,
+  usual: [0, 6000],
+  description: 'Along the line from where the file begins; or click the line on the map.',
+  step: 10,
+} as const;
+
 /** Makes a circuit of a GPX, KML, GeoJSON or CSV file. */
 export function ImportTab() {
   const { files } = useBackground();
@@ -172,7 +181,7 @@ function Shape({
     const plain = /^(line|table)( \d+)?$/.test(name) || name === '' ? file.name.replace(/\.\w+$/, '') : name;
     return plain.slice(0, 80);
   });
-  const from = Math.min(start ?? found.suggestedStart, found.line.length);
+  const from = Math.round(Math.min(start ?? found.suggestedStart, found.line.length));
   const made = useQuery({
     queryKey: ['corners', id, from, reverse],
     enabled: settled,
@@ -227,6 +236,14 @@ function Shape({
             value={known}
             onCommit={(value) => {
               setKnown(value);
+              return null;
+            }}
+          />
+          <NumberField
+            info={{ ...START, max: found.line.length }}
+            value={from}
+            onCommit={(value) => {
+              setStart(value);
               return null;
             }}
           />

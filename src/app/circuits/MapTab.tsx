@@ -47,6 +47,20 @@ export function MapTab() {
 /** Where an export is put on Earth when the circuit is nowhere: on the equator, in the sea. */
 const NOWHERE = { latitudeDeg: 0, longitudeDeg: 0, bearingDeg: 90, heightM: 0 };
 
+const TYPES = {
+  geojson: 'application/geo+json',
+  gpx: 'application/gpx+xml',
+  svg: 'image/svg+xml',
+  png: 'image/png',
+} as const;
+type Export = keyof typeof TYPES;
+const EXPORTS: readonly (readonly [Export, string])[] = [
+  ['geojson', 'GeoJSON'],
+  ['gpx', 'GPX'],
+  ['svg', 'Picture (SVG)'],
+  ['png', 'Picture (PNG)'],
+];
+
 function MapOf({ computed }: { computed: Computed }) {
   const units = useUnits();
   const { setup, result } = computed;
@@ -76,17 +90,20 @@ function MapOf({ computed }: { computed: Computed }) {
   const degree = unitOf('temperature', units);
   const shown = (k: number) => `${Math.round(toShown(celsius(k), degree))} ${degree.label}`;
   const share = (k: number) => (heat.high > heat.low ? (k - heat.low) / (heat.high - heat.low) : 0.5);
-  const save = async (kind: 'svg' | 'png') => {
-    if (!svg.current) return;
+  const place = circuit.place ?? NOWHERE;
+  const content = async (kind: Export): Promise<string | Blob> => {
+    if (kind === 'geojson') return circuitGeoJson(circuit.name, line, place, stops);
+    if (kind === 'gpx') return circuitGpx(circuit.name, line, place, stops);
+    if (!svg.current) throw new Error('The map is not drawn yet.');
+    return kind === 'svg' ? standaloneSvg(svg.current) : pictureOf(svg.current);
+  };
+  const save = async (kind: Export) => {
     try {
-      if (kind === 'svg')
-        download(fileName(circuit.name, '.svg'), standaloneSvg(svg.current), 'image/svg+xml');
-      else download(fileName(circuit.name, '.png'), await pictureOf(svg.current), 'image/png');
+      download(fileName(circuit.name, `.${kind}`), await content(kind), TYPES[kind]);
     } catch (error) {
-      toast.error(`The picture was not made. ${(error as Error).message}`);
+      toast.error(`Nothing was exported. ${(error as Error).message}`);
     }
   };
-  const place = circuit.place ?? NOWHERE;
   const picked = stop === null ? null : stops[stop];
   return (
     <section className="panel px-3 py-2.5" aria-label="Map of the circuit">
@@ -104,38 +121,11 @@ function MapOf({ computed }: { computed: Computed }) {
           />
         </div>
         <div className="ml-auto flex flex-wrap gap-1.5">
-          <button
-            type="button"
-            className="btn"
-            onClick={() =>
-              download(
-                fileName(circuit.name, '.geojson'),
-                circuitGeoJson(circuit.name, line, place, stops),
-                'application/geo+json',
-              )
-            }
-          >
-            GeoJSON
-          </button>
-          <button
-            type="button"
-            className="btn"
-            onClick={() =>
-              download(
-                fileName(circuit.name, '.gpx'),
-                circuitGpx(circuit.name, line, place, stops),
-                'application/gpx+xml',
-              )
-            }
-          >
-            GPX
-          </button>
-          <button type="button" className="btn" onClick={() => save('svg')}>
-            Picture (SVG)
-          </button>
-          <button type="button" className="btn" onClick={() => save('png')}>
-            Picture (PNG)
-          </button>
+          {EXPORTS.map(([kind, name]) => (
+            <button key={kind} type="button" className="btn" onClick={() => void save(kind)}>
+              {name}
+            </button>
+          ))}
         </div>
       </div>
       {!circuit.place && (

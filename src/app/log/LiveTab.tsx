@@ -25,7 +25,6 @@ const STATES: Readonly<Record<LiveState, string>> = {
   connecting: 'Connecting …',
   live: 'Live',
   lost: 'Connection lost; trying again. What was recorded is safe.',
-  paused: 'Paused',
   ended: 'Ended',
 };
 /** Between two computations, ms, and between two savings of what was recorded, ms. */

@@ -3,7 +3,7 @@ import type { Channel, RawLog } from '../../core';
 import { type LogColumn, type StreamColumn, streamColumns } from '../../files';
 
 /** Whether samples are coming. */
-export type LiveState = 'idle' | 'connecting' | 'live' | 'lost' | 'paused' | 'ended';
+export type LiveState = 'idle' | 'connecting' | 'live' | 'lost' | 'ended';
 
 export interface LiveView {
   readonly state: LiveState;
