@@ -12,6 +12,7 @@ export { frictionAt, GLAZED_LOSS, glazeAfter } from './friction';
 export { rotorHeatShare } from './partition';
 export {
   type Corner,
+  type Pad,
   type RotorMaterial,
   rubbedMaterial,
 } from './parts';

@@ -1,4 +1,4 @@
-export { type BalanceSweep, balanceSweep } from './balanceSweep';
+export { type BalanceSweep, balanceSweep, type SweepPoint } from './balanceSweep';
 export { type Failure, type FailureCase, failureCases, failuresOf, MODEST } from './failure';
 export {
   flowsAt,
@@ -15,8 +15,10 @@ export {
   type AxleName,
   axleOf,
   type DayInput,
+  type LapKind,
   type Leg,
   type Numerics,
+  type SessionPlan,
   SIDES,
   type Side,
   sideOf,
@@ -40,6 +42,7 @@ export {
   repeatedStops,
 } from './procedures';
 export {
+  type DayRecord,
   distinctWheels,
   RECORDED_PARTS,
   type RecordedPart,
@@ -49,6 +52,8 @@ export type {
   DayResult,
   ForceMargin,
   ForcePart,
+  LapResult,
+  LegResult,
   LimitedPart,
   Margin,
   Moment,

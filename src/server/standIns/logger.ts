@@ -1,7 +1,14 @@
 import { demoProject } from '../../../demo/project';
-import { type DayResult, type LapTrace, localPlane, sampleLine, simulateDay, ZERO_CELSIUS } from '../../core';
+import {
+  type DayResult,
+  type LapTrace,
+  localPlane,
+  randomNumbers,
+  sampleLine,
+  simulateDay,
+  ZERO_CELSIUS,
+} from '../../core';
 import { circuitInput, dayInput, type Setup, setupOf } from '../../project';
-import { randomNumbers } from './random';
 
 /** How the invented car is driven and how badly it is measured. */
 export interface LoggerOptions {

@@ -1,5 +1,4 @@
-import { standardPressure } from '../../core';
-import { randomNumbers } from './random';
+import { randomNumbers, standardPressure } from '../../core';
 
 /** Weather of an hour at a place; what any weather service gives. */
 export interface WeatherHour {

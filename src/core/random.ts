@@ -1,3 +1,5 @@
+import { cos, log } from './math';
+
 /** Repeatable random numbers (mulberry32): even from 0 to 1, and normal by Box and Muller's method. */
 export function randomNumbers(seed: number): { next(): number; normal(): number } {
   let state = seed >>> 0;
@@ -10,6 +12,6 @@ export function randomNumbers(seed: number): { next(): number; normal(): number 
   };
   return {
     next,
-    normal: () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()),
+    normal: () => Math.sqrt(-2 * log(1 - next())) * cos(2 * Math.PI * next()),
   };
 }
