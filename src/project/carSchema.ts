@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { axleSchema } from './axleSchema';
+import { exposedSchema } from './exposedSchema';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 import { loadSchema, pedalSchema } from './pedalSchema';
@@ -251,6 +252,9 @@ export const carSchema = z.strictObject({
       description: 'From a boil test of the fluid in the car. It overrides what age and class predict.',
     }).nullable(),
   }),
+  driverSide: z.enum(['left', 'right']).meta({ title: 'Driver sits' }),
+  /** Parts near brakes or exhaust that must not get hot */
+  exposed: z.array(exposedSchema).max(20),
   front: axleSchema,
   rear: axleSchema,
 });

@@ -10,6 +10,15 @@ export {
   wheelFit,
 } from './chain';
 export {
+  changesOfWhatIf,
+  changesProblem,
+  changeWords,
+  isForAxle,
+  partOf,
+  variantSetup,
+  withChanges,
+} from './changes';
+export {
   type Circuit,
   type CircuitSegment,
   type CircuitStop,
@@ -19,8 +28,16 @@ export {
   typedStopSchema,
 } from './circuitSchema';
 export { circuitClosing, closeCircuit } from './closeCircuit';
+export {
+  type Change,
+  type Compare,
+  changeSchema,
+  MOST_SETUPS,
+  type SetupVariant,
+} from './compareSchema';
 export { stopsCsv, tracesCsv } from './csv';
 export { explain, type Topic } from './explanations';
+export { type Exposed, exposedPart, starterExposed } from './exposedSchema';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 export {
   addParts,
@@ -38,6 +55,14 @@ export {
   type Pedal,
   pistonField,
 } from './pedalSchema';
+export {
+  changePrice,
+  ductPrice,
+  MADE_ROTOR_KEY,
+  madeRotorPrice,
+  partPrice,
+  withPrice,
+} from './prices';
 export { circuitProblems, projectProblems } from './problems';
 export {
   lapLegSchema,
@@ -48,6 +73,7 @@ export {
   PROJECT_VERSION,
   type Project,
   planSchema,
+  priceInfo,
   standLegSchema,
 } from './projectSchema';
 export {
@@ -87,6 +113,12 @@ export {
   stopLength,
   vehicleOf,
 } from './toCore';
+export {
+  DEFAULT_UNCERTAIN,
+  type Uncertain,
+  uncertainInfo,
+  uncertainRanges,
+} from './uncertainSchema';
 export * from './units';
 export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } from './whatIf';
 export {

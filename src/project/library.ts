@@ -42,17 +42,30 @@ export function renameItem(project: Project, shelf: Shelf, id: string, name: str
   return { ...project, [shelf]: list.map((item) => (item.id === id ? { ...item, name } : item)) };
 }
 
+/** Why a part that setups are compared with cannot be deleted; null when none is. */
+function comparedIn(project: Project, id: string): string | null {
+  const plans = project.plans.filter(({ compare }) =>
+    compare.setups.some(({ changes }) => changes.some((c) => c.kind === 'part' && c.part === id)),
+  );
+  if (plans.length === 0) return null;
+  return `Compared in ${plans.map((plan) => `“${plan.name}”`).join(', ')}: take it out of the setups there first.`;
+}
+
 /** Why an item cannot be deleted, in words; null when it can. */
 export function deletionObstacle(project: Project, shelf: Shelf, id: string): string | null {
   if (shelf === 'parts') {
     const fitted = project.cars.filter((car) => [car.front.pad, car.rear.pad, car.fluid.kind].includes(id));
-    if (fitted.length === 0) return null;
+    if (fitted.length === 0) return comparedIn(project, id);
     return `Fitted to ${fitted.map((car) => `“${car.name}”`).join(', ')}: fit another part there first.`;
   }
   const list = project[shelf] as readonly { id: string }[];
   if (list.length === 1) return `A project keeps at least one ${NOUNS[shelf]}.`;
   if (shelf === 'plans') return null;
-  const users = project.plans.filter((plan) => (shelf === 'cars' ? plan.carId : plan.circuitId) === id);
+  const users = project.plans.filter((plan) =>
+    shelf === 'cars'
+      ? plan.carId === id || plan.compare.setups.some((setup) => setup.carId === id)
+      : plan.circuitId === id,
+  );
   if (users.length === 0) return null;
   return `Used by ${users.map((plan) => `“${plan.name}”`).join(', ')}: change or delete ${users.length === 1 ? 'that plan' : 'those plans'} first.`;
 }

@@ -1,3 +1,5 @@
+import { DEFAULT_UNCERTAIN } from './uncertainSchema';
+
 type Loose = Record<string, unknown>;
 
 /** What version 2 added to an axle, as version 1 computed it. */
@@ -146,9 +148,28 @@ function from3(project: Loose): Loose {
   };
 }
 
+/** Version 4 only predicted: nothing in it was compared, priced or uncertain. */
+function from4(project: Loose): Loose {
+  return {
+    ...project,
+    version: 5,
+    currency: '€',
+    prices: [],
+    cars: list(project.cars, (car) => ({ driverSide: 'left', exposed: [], ...car })),
+    plans: list(project.plans, (plan) => ({
+      wishK: 30,
+      minutes: 20,
+      compare: { setups: [], referenceId: null },
+      uncertain: DEFAULT_UNCERTAIN,
+      ...plan,
+    })),
+  };
+}
+
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {
   const second = project.version === 1 ? from1(project) : project;
   const third = second.version === 2 ? from2(second) : second;
-  return third.version === 3 ? from3(third) : third;
+  const fourth = third.version === 3 ? from3(third) : third;
+  return fourth.version === 4 ? from4(fourth) : fourth;
 }

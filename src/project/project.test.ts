@@ -10,6 +10,7 @@ import {
   circuitProblems,
   closeCircuit,
   copyItem,
+  DEFAULT_UNCERTAIN,
   dayInput,
   deleteItem,
   deletionObstacle,
@@ -107,6 +108,26 @@ describe('project files', () => {
     };
     return { ...(strip(document) as T), version: 2 };
   }
+
+  it('of version 4 compare nothing, have usual prices, and are as uncertain as any car', () => {
+    const { currency, prices, ...rest } = demoProject;
+    const [{ driverSide, exposed, ...car }, ...cars] = demoProject.cars;
+    const [{ wishK, minutes, compare, uncertain, ...plan }, ...plans] = demoProject.plans;
+    const read = readProject(
+      JSON.stringify({ ...rest, version: 4, cars: [car, ...cars], plans: [plan, ...plans] }),
+    );
+    if (!read.ok) throw new Error(read.problems[0].message);
+    expect(read.project.version).toBe(PROJECT_VERSION);
+    expect(read.project).toMatchObject({ currency: '€', prices: [] });
+    expect(read.project.cars[0]).toEqual({ ...car, driverSide: 'left', exposed: [] });
+    expect(read.project.plans[0]).toEqual({
+      ...plan,
+      wishK: 30,
+      minutes: 20,
+      compare: { setups: [], referenceId: null },
+      uncertain: DEFAULT_UNCERTAIN,
+    });
+  });
 
   it('of version 3 lie nowhere in particular, in air of the height’s pressure', () => {
     const [anvil] = demoProject.circuits;
@@ -216,7 +237,7 @@ describe('project files', () => {
     ['null', /another kind/],
     ['{"type":"FeatureCollection"}', /"format" should be "fervent-kettle-project"/],
     [JSON.stringify({ ...demoProject, format: 'other' }), /and is "other"/],
-    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 4/],
+    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 5/],
     [
       `{"format":"fervent-kettle-project","version":1,"__proto__":{"polluted":true}}`,
       /__proto__: .*not allowed/,
@@ -280,6 +301,39 @@ describe('project files', () => {
     [JSON.stringify(changed(['plans', 0, 'carId'], 'gone')), /plans\[0\]\.carId: names no car/],
     [JSON.stringify(changed(['selectedPlanId'], 'gone')), /selectedPlanId: names no plan/],
     [JSON.stringify(changed(['cars', 1, 'id'], 'car-tarn')), /cars\[1\]\.id: is used twice/],
+    [
+      JSON.stringify(changed(['plans', 0, 'uncertain', 'ranges', 'mass', 'low'], 90)),
+      /plans\[0\]\.uncertain\.ranges\.mass\.low: must not be over the upper end \(25\): the range is upside down/,
+    ],
+    [
+      JSON.stringify(changed(['prices'], [{ key: 'duct-50', price: -1 }])),
+      /prices\[0\]\.price: must be at least 0/,
+    ],
+    [
+      JSON.stringify(
+        changed(
+          ['prices'],
+          [
+            { key: 'duct-50', price: 1 },
+            { key: 'duct-50', price: 2 },
+          ],
+        ),
+      ),
+      /prices\[1\]\.key: is priced twice: duct-50/,
+    ],
+    [
+      JSON.stringify(
+        changed(
+          ['plans', 0, 'compare', 'setups'],
+          [{ id: 's', name: 'S', carId: 'gone', changes: [{ kind: 'part', part: 'lost', axle: 'front' }] }],
+        ),
+      ),
+      /setups\[0\]\.carId: names no car of this project: gone[\s\S]*changes\[0\]\.part: names no part of this project: lost/,
+    ],
+    [
+      JSON.stringify(changed(['plans', 0, 'compare', 'referenceId'], 'none')),
+      /compare\.referenceId: names no setup/,
+    ],
     [JSON.stringify(changed(['cars'], [])), /cars: must have at least 1/],
   ])('say what is wrong and where: %#', (text, expected) => {
     expect(problemsOf(text)).toMatch(expected);

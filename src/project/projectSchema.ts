@@ -1,10 +1,13 @@
 import { z } from 'zod';
 import { carSchema } from './carSchema';
 import { FLUIDS, PADS } from './catalogue';
+import { BUILT_IN } from './catalogue/shelf';
 import { circuitSchema } from './circuitSchema';
-import { numberField } from './field';
+import { compareSchema } from './compareSchema';
+import { fieldInfo, numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 import { type Part, partSchema } from './partSchema';
+import { uncertainSchema } from './uncertainSchema';
 
 export const lapLegSchema = z.strictObject({
   kind: z.enum(['out', 'hot', 'cool']),
@@ -167,11 +170,46 @@ export const planSchema = z.strictObject({
     step: 0.05,
     description: 'From first touch to full braking.',
   }),
+  wishK: numberField({
+    title: 'Margin to keep',
+    quantity: 'difference',
+    min: 0,
+    max: 600,
+    usual: [10, 60],
+    step: 5,
+    description: 'At every temperature limit. An uncalibrated prediction deserves a wide one.',
+  }),
+  minutes: numberField({
+    title: 'Session lasts',
+    quantity: 'minutes',
+    min: 3,
+    max: 600,
+    usual: [15, 40],
+    step: 1,
+    description: 'From leaving the pit lane to being back in it.',
+  }),
+  compare: compareSchema,
+  uncertain: uncertainSchema,
 });
 export type Plan = z.infer<typeof planSchema>;
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
-export const PROJECT_VERSION = 4;
+export const PROJECT_VERSION = 5;
+
+const priceSchema = z.strictObject({
+  /** Id of a part, or a word for work and parts that are on no shelf */
+  key: idSchema,
+  price: numberField({
+    title: 'Price',
+    quantity: 'count',
+    min: 0,
+    max: 1_000_000,
+    usual: [10, 3000],
+    step: 10,
+    description: 'For both wheels of an axle, or for the car; fitted or not, as you count it.',
+  }),
+});
+export const priceInfo = fieldInfo(priceSchema.shape.price);
 
 function uniqueIds(list: readonly { id: string }[], path: string, issues: z.core.$ZodRawIssue[]) {
   const seen = new Set<string>();
@@ -199,14 +237,28 @@ export const projectSchema = z
     plans: z.array(planSchema).min(1).max(500),
     /** The project's own parts; the built-in ones are not stored */
     parts: z.array(partSchema).max(300),
+    /** What prices are in: a sign or a few letters */
+    currency: z.string().trim().min(1).max(6).meta({ title: 'Currency' }),
+    /** Prices of the user's own; other parts have the usual price of their class */
+    prices: z.array(priceSchema).max(600),
     selectedPlanId: idSchema,
   })
   .check((ctx) => {
-    const { cars, circuits, plans, parts, selectedPlanId } = ctx.value;
+    const { cars, circuits, plans, parts, prices, selectedPlanId } = ctx.value;
     uniqueIds(cars, 'cars', ctx.issues);
     uniqueIds(circuits, 'circuits', ctx.issues);
     uniqueIds(plans, 'plans', ctx.issues);
     uniqueIds(parts, 'parts', ctx.issues);
+    prices.forEach(({ key }, i) => {
+      if (prices.findIndex((p) => p.key === key) < i) {
+        ctx.issues.push({
+          code: 'custom',
+          input: key,
+          path: ['prices', i, 'key'],
+          message: `is priced twice: ${key}`,
+        });
+      }
+    });
     const missing = (path: (string | number)[], id: string, what: string) =>
       ctx.issues.push({
         code: 'custom',
@@ -217,6 +269,8 @@ export const projectSchema = z
     const known = (kind: Part['kind'], id: string) =>
       Object.hasOwn(kind === 'pad' ? PADS : FLUIDS, id) ||
       parts.some((part) => part.kind === kind && part.id === id);
+    const onShelf = (id: string) =>
+      BUILT_IN.some((part) => part.id === id) || parts.some((part) => part.id === id);
     cars.forEach((car, i) => {
       for (const axle of ['front', 'rear'] as const) {
         const { pad } = car[axle];
@@ -228,6 +282,18 @@ export const projectSchema = z
       if (!cars.some((c) => c.id === plan.carId)) missing(['plans', i, 'carId'], plan.carId, 'car');
       if (!circuits.some((c) => c.id === plan.circuitId)) {
         missing(['plans', i, 'circuitId'], plan.circuitId, 'circuit');
+      }
+      const { setups, referenceId } = plan.compare;
+      setups.forEach((setup, k) => {
+        const at = ['plans', i, 'compare', 'setups', k];
+        if (!cars.some((c) => c.id === setup.carId)) missing([...at, 'carId'], setup.carId, 'car');
+        setup.changes.forEach((change, n) => {
+          if (change.kind !== 'part' || onShelf(change.part)) return;
+          missing([...at, 'changes', n, 'part'], change.part, 'part');
+        });
+      });
+      if (referenceId !== null && !setups.some((setup) => setup.id === referenceId)) {
+        missing(['plans', i, 'compare', 'referenceId'], referenceId, 'setup');
       }
     });
     if (!plans.some((p) => p.id === selectedPlanId)) missing(['selectedPlanId'], selectedPlanId, 'plan');

@@ -3,6 +3,7 @@ import {
   type DayResult,
   type ForceMargin,
   type ForcePart,
+  type LapKind,
   type LimitedPart,
   type Margin,
   type Moment,
@@ -95,10 +96,22 @@ export function clockText(seconds: number): string {
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 }
 
-const severalSessions = (result: DayResult) => result.legs.some((leg) => leg.session > 0);
+/** As much of a day as words need: a whole result, or a summary of it. */
+export interface Told extends Pick<DayResult, 'verdict' | 'fade' | 'audit'>, ToldPlaces {}
+/** As much of it as names a place. */
+export interface ToldPlaces {
+  readonly legs: readonly { readonly session: number }[];
+  readonly laps: readonly {
+    readonly kind: LapKind;
+    readonly numberInSession: number;
+    readonly trace: { readonly stops: readonly { readonly name: string }[] };
+  }[];
+}
+
+const severalSessions = (result: ToldPlaces) => result.legs.some((leg) => leg.session > 0);
 
 /** Where in a day a moment lies: "on lap 5 at stop 1 (Hammer)". */
-export function momentText(moment: Moment, result: DayResult): string {
+export function momentText(moment: Moment, result: ToldPlaces): string {
   const of = severalSessions(result) ? ` of session ${moment.session + 1}` : '';
   if (moment.lap === null) {
     const where = moment.stand === 'pit' ? 'into the pit stop' : 'after parking';
@@ -177,12 +190,12 @@ export function extraText(metres: number, units: UnitChoice): string {
   return Number.isFinite(metres) ? `${formatQuantity(metres, 'distance', units)} longer` : 'without end';
 }
 
-function fadeNotes({ fade, ...result }: DayResult, units: UnitChoice): string[] {
+function fadeNotes({ fade, ...result }: Told, units: UnitChoice): string[] {
   if (!fade) return [];
-  const where = momentText(fade.at, { fade, ...result });
+  const where = momentText(fade.at, result);
   if (fade.margin >= 0) return [`Least fade margin ${fadeText(fade.margin)} ${where}.`];
   return [
-    `The brakes cannot make every stop: ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; the stop runs ${extraText(fade.extraDistance, units)} ${momentText(fade.longest, { fade, ...result })}.`,
+    `The brakes cannot make every stop: ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; the stop runs ${extraText(fade.extraDistance, units)} ${momentText(fade.longest, result)}.`,
   ];
 }
 
@@ -197,7 +210,7 @@ export interface VerdictText {
 const laps = (n: number) => `${n} hot lap${n === 1 ? '' : 's'}`;
 
 /** The verdict as sentences. A prediction is never called safe. */
-export function verdictText(result: DayResult, units: UnitChoice): VerdictText {
+export function verdictText(result: Told, units: UnitChoice): VerdictText {
   const { verdict } = result;
   const { margin } = verdict;
   const words = PART_WORDS[margin.part];

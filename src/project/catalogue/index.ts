@@ -1,3 +1,4 @@
+export * from './exposed';
 export * from './fluids';
 export * from './materials';
 export * from './pads';

@@ -1,0 +1,122 @@
+import { type Car, carSchema } from './carSchema';
+import { VANES } from './catalogue/parts';
+import { BUILT_IN } from './catalogue/shelf';
+import { withFrontShare } from './chain';
+import type { Change, SetupVariant } from './compareSchema';
+import type { Part } from './partSchema';
+import type { Project } from './projectSchema';
+import { issueProblem } from './readProject';
+import { type Axle, fitPart } from './shelf';
+import { type Setup, setupOf } from './toCore';
+import { formatQuantity, type UnitChoice } from './units';
+import type { WhatIf } from './whatIf';
+
+/** The part behind an id, built-in or the project's own. @throws RangeError for an unknown id */
+export function partOf(id: string, parts: readonly Part[]): Part {
+  const part = [...BUILT_IN, ...parts].find((p) => p.id === id);
+  if (!part) throw new RangeError(`There is no part "${id}" on the shelf or among the project’s own.`);
+  return part;
+}
+
+const PER_CAR = ['fluid', 'line'];
+/** Whether a part is for one axle; others are for the car. */
+export const isForAxle = (part: Pick<Part, 'kind'>): boolean => !PER_CAR.includes(part.kind);
+
+const onAxle = (car: Car, axle: Axle, change: Partial<Car['front']>): Car => ({
+  ...car,
+  [axle]: { ...car[axle], ...change },
+});
+
+/** A car with one change made. @throws RangeError for a part that is not there */
+export function withChange(car: Car, change: Change, parts: readonly Part[]): Car {
+  switch (change.kind) {
+    case 'part': {
+      const part = partOf(change.part, parts);
+      const fitted = fitPart(car, part, change.axle);
+      if (part.kind !== 'pad') return fitted;
+      // What is bought is new.
+      return onAxle(fitted, change.axle, { padThicknessMm: car[change.axle].newPadMm });
+    }
+    case 'duct':
+      return onAxle(car, change.axle, {
+        ductAreaCm2: change.areaCm2,
+        rightDuctAreaCm2: null,
+      });
+    case 'tape':
+      return onAxle(car, change.axle, { tapePercent: change.percent });
+    case 'vanes':
+      return onAxle(car, change.axle, {
+        rotor: { ...car[change.axle].rotor, vaneType: change.vaneType },
+      });
+    case 'thickness':
+      return onAxle(car, change.axle, {
+        rotor: { ...car[change.axle].rotor, thicknessMm: change.thicknessMm, weighedKg: null },
+      });
+    case 'mass':
+      return { ...car, massKg: change.massKg };
+    case 'balance':
+      return withFrontShare(car, change.frontSharePercent, parts);
+  }
+}
+
+/** A setup with changes made to its car, one after the other. */
+export function withChanges(setup: Setup, changes: readonly Change[]): Setup {
+  const car = changes.reduce((now, change) => withChange(now, change, setup.parts), setup.car);
+  return { ...setup, car };
+}
+
+/** Why changes cannot be made together, in words; null when they can. */
+export function changesProblem(setup: Setup, changes: readonly Change[]): string | null {
+  const checked = carSchema.safeParse(withChanges(setup, changes).car);
+  if (checked.success) return null;
+  const { path, message } = issueProblem(checked.error.issues[0]);
+  return `${path} ${message}`;
+}
+
+/** A plan's variant as a setup on the plan's own laps. */
+export function variantSetup(project: Project, planId: string, variant: SetupVariant): Setup {
+  const base = setupOf(project, planId);
+  const car = project.cars.find((c) => c.id === variant.carId) ?? base.car;
+  return withChanges({ ...base, car }, variant.changes);
+}
+
+/** A change in words: "front pads: Clubday sintered blend". */
+export function changeWords(change: Change, parts: readonly Part[], units: UnitChoice): string {
+  const axle = 'axle' in change ? change.axle : '';
+  switch (change.kind) {
+    case 'part': {
+      const part = [...BUILT_IN, ...parts].find((p) => p.id === change.part);
+      if (!part) return `a part that is gone (${change.part})`;
+      const noun = { rotor: 'rotors', pad: 'pads', caliper: 'calipers', duct: 'ducts' }[part.kind as string];
+      return noun ? `${axle} ${noun}: ${part.name}` : part.name;
+    }
+    case 'duct':
+      return `${axle} ducts of ${formatQuantity(change.areaCm2, 'area', units, 0)}`;
+    case 'tape':
+      return `${axle} ducts ${change.percent} % taped`;
+    case 'vanes':
+      return `${axle} vanes: ${VANES[change.vaneType].name.toLowerCase()}`;
+    case 'thickness':
+      return `${axle} rotors ${formatQuantity(change.thicknessMm, 'smallLength', units)} thick`;
+    case 'mass':
+      return `mass ${formatQuantity(change.massKg, 'mass', units, 0)}`;
+    case 'balance':
+      return `front share ${change.frontSharePercent} %`;
+  }
+}
+
+/** What is moved on the workbench, as far as it is about the car and not about the day. */
+export function changesOfWhatIf(whatIf: WhatIf): Change[] {
+  const changes: Change[] = [];
+  if (whatIf.massKg !== undefined) changes.push({ kind: 'mass', massKg: whatIf.massKg });
+  if (whatIf.frontPad !== undefined) changes.push({ kind: 'part', part: whatIf.frontPad, axle: 'front' });
+  if (whatIf.rearPad !== undefined) changes.push({ kind: 'part', part: whatIf.rearPad, axle: 'rear' });
+  if (whatIf.fluid !== undefined) changes.push({ kind: 'part', part: whatIf.fluid, axle: 'front' });
+  if (whatIf.frontDuctCm2 !== undefined)
+    changes.push({ kind: 'duct', axle: 'front', areaCm2: whatIf.frontDuctCm2 });
+  if (whatIf.rearDuctCm2 !== undefined)
+    changes.push({ kind: 'duct', axle: 'rear', areaCm2: whatIf.rearDuctCm2 });
+  if (whatIf.frontSharePercent !== undefined)
+    changes.push({ kind: 'balance', frontSharePercent: whatIf.frontSharePercent });
+  return changes;
+}
