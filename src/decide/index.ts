@@ -1,0 +1,26 @@
+export { type Assessed, assess } from './assess';
+export type { Check } from './compatibility';
+export { ductShapes } from './ductShapes';
+export {
+  type ExposedReport,
+  type ExposedReports,
+  exposedReports,
+  type ProtectionKind,
+} from './exposedReport';
+export {
+  type Candidate,
+  drivable,
+  isFreshFill,
+  type Rung,
+  ranked,
+  repriced,
+  rungOf,
+  sensiblePairs,
+  singleSteps,
+  stopsText,
+  type Target,
+  targetMargin,
+  worthwhilePairs,
+} from './ladder';
+export { pieceCount, RUNS_A_PIECE, uncertainPiece, uncertainStatistics } from './uncertainRuns';
+export { rankedWays, type Way, type WayKind, waysToKeep } from './ways';
