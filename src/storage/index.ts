@@ -12,3 +12,10 @@ export {
   unlistLog,
 } from './logStorage';
 export { browserStore, type KeyValueStore, openProject, saveProject } from './projectStorage';
+export {
+  beginWork,
+  browserRunStore,
+  forgetWork,
+  keepPiece,
+  keptPieces,
+} from './runStorage';

@@ -2,8 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import type { RawLog } from '../core';
 import {
+  beginWork,
+  forgetWork,
   type KeyValueStore,
   keepLog,
+  keepPiece,
+  keptPieces,
   type LogEntry,
   listLogs,
   openKeptLog,
@@ -127,5 +131,41 @@ describe('kept logs', () => {
     const full = { ...failing('QuotaExceededError'), removeItem: async () => {} };
     await expect(keepLog(full, entry('a', 'A'), raw(30))).rejects.toThrow(/storage is full/);
     expect(await listLogs({ ...store(), getItem: async () => 'nonsense' })).toEqual([]);
+  });
+});
+
+describe('work that can go on', () => {
+  const pieces = (n: number) => Float32Array.from([n, n + 0.5]);
+  const runs = () => {
+    const store = memory();
+    return { ...store, removeItem: async (key: string) => void store.kept.delete(key) };
+  };
+
+  it('finds finished pieces of the same work again, and none of any other', async () => {
+    const store = runs();
+    const started = await beginWork(store, 'question', 3);
+    await keepPiece(store, started, 2, pieces(2));
+    await keepPiece(store, started, 0, pieces(0));
+    expect(await keptPieces(store, 'question', 3)).toEqual([pieces(0), null, pieces(2)]);
+    expect(await keptPieces(store, 'another', 3)).toEqual([null, null, null]);
+    expect(await keptPieces(store, 'question', 4)).toEqual([null, null, null, null]);
+    // Taken up again, it goes on under the same name.
+    expect(await beginWork(store, 'question', 3)).toBe(started);
+    await keepPiece(store, started, 1, pieces(1));
+    expect(await keptPieces(store, 'question', 3)).toEqual([pieces(0), pieces(1), pieces(2)]);
+  });
+
+  it('another work takes its place and leaves nothing of it behind; what is broken is not taken for a piece', async () => {
+    const store = runs();
+    const first = await beginWork(store, 'question', 2);
+    await keepPiece(store, first, 0, pieces(0));
+    const second = await beginWork(store, 'another', 2);
+    expect([...store.kept.keys()]).toEqual(['work']);
+    store.kept.set(`${second}-1`, 'not a piece');
+    expect(await keptPieces(store, 'another', 2)).toEqual([null, null]);
+    await forgetWork(store);
+    expect(store.kept.size).toBe(0);
+    store.kept.set('work', 7);
+    expect(await keptPieces(store, 'another', 2)).toEqual([null, null]);
   });
 });

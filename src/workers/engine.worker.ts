@@ -1,13 +1,18 @@
 import * as Comlink from 'comlink';
 import {
-  balanceSweep,
+  type BalanceChoices,
+  balanceChoices,
+  type CoolingNeed,
   type Corner,
   coldStop,
+  coolingNeed,
   type DayInput,
   type DayResult,
   driveLap,
   ductDragArea,
+  type FastestPlan,
   failureCases,
+  fastestPlan,
   hotStop,
   moistAirDensity,
   type Outlook,
@@ -16,12 +21,26 @@ import {
   prepareCircuit,
   pressureOf,
   type RepeatedStops,
+  type RunStatistics,
   repeatedStops,
   type Severity,
   severityOf,
   simulateDay,
 } from '../core';
-import { type DocumentResult, readDocument } from '../project';
+import {
+  type Assessed,
+  assess,
+  type Candidate,
+  drivable,
+  type ExposedReports,
+  exposedReports,
+  singleSteps,
+  uncertainPiece,
+  uncertainStatistics,
+  type Way,
+  waysToKeep,
+} from '../decide';
+import { type DocumentResult, dayInput, type Project, readDocument, type Setup } from '../project';
 
 export type Procedures = Readonly<Record<'cold' | 'hot' | 'repeated', ProcedureResult>>;
 
@@ -44,8 +63,43 @@ const engine = {
   outlook(input: DayInput, session: number): Outlook {
     return outlook(input, session);
   },
-  /** The day with other front shares. */
-  balanceSweep,
+  /** The day with other front shares, and what the stops want. */
+  balance(setup: Setup): BalanceChoices {
+    return balanceChoices(dayInput(setup));
+  },
+  /** A setup driven and summed up. */
+  assess(setup: Setup): Assessed {
+    return assess(setup);
+  },
+  /** Steps from a setup's car that can be put together, one at a time. */
+  steps(setup: Setup): Candidate[] {
+    return drivable(setup, singleSteps(setup), {});
+  },
+  /** Duct areas for the margin the plan wants to keep. */
+  coolingNeed(setup: Setup): CoolingNeed {
+    return coolingNeed(dayInput(setup), setup.plan.wishK);
+  },
+  /** Ways to that margin, each with its price. */
+  ways(project: Project, setup: Setup, need: CoolingNeed): Way[] {
+    return waysToKeep(project, setup, setup.plan.wishK, need);
+  },
+  /** The fastest plans for the plan's minutes. */
+  fastestPlan(setup: Setup, session: number): FastestPlan {
+    return fastestPlan(dayInput(setup), session, setup.plan.minutes * 60, setup.plan.wishK);
+  },
+  /** Some of a setup's uncertain runs. */
+  uncertainPiece(setup: Setup, piece: number): Float32Array {
+    const values = uncertainPiece(setup, piece);
+    return Comlink.transfer(values, [values.buffer as ArrayBuffer]);
+  },
+  /** What all of them say together. */
+  uncertainStatistics(setup: Setup, pieces: readonly Float32Array[]): RunStatistics {
+    return uncertainStatistics(setup, pieces);
+  },
+  /** Parts near brakes and exhaust over the day. */
+  exposed(setup: Setup): ExposedReports {
+    return exposedReports(setup);
+  },
   /** Stops on a straight road, as the rules want them or in a row. */
   procedures(input: DayInput, topSpeed: number, repeated: RepeatedStops): Procedures {
     return { cold: coldStop(input), hot: hotStop(input, topSpeed), repeated: repeatedStops(input, repeated) };

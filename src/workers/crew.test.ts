@@ -1,0 +1,151 @@
+import * as Comlink from 'comlink';
+import { describe, expect, it } from 'vitest';
+import { CancelledError, Crew } from './crew';
+import { EngineError } from './engineClient';
+
+interface Counting {
+  twice(value: number): Promise<number>;
+}
+
+/** A worker of this process: it speaks with its page through a channel, and can be made to die. */
+class NearWorker extends EventTarget {
+  readonly onmessage = null;
+  ended = false;
+  private readonly page: MessagePort;
+  private readonly inside: MessagePort;
+
+  constructor(twice: (value: number, worker: NearWorker) => number | Promise<number>) {
+    super();
+    const channel = new MessageChannel();
+    this.page = channel.port1;
+    this.inside = channel.port2;
+    this.page.onmessage = (event) => {
+      if (!this.ended) this.dispatchEvent(new MessageEvent('message', { data: event.data }));
+    };
+    Comlink.expose(
+      { twice: (value: number) => twice(value, this) },
+      this.inside as unknown as Comlink.Endpoint,
+    );
+  }
+
+  postMessage(message: unknown): void {
+    this.page.postMessage(message);
+  }
+
+  terminate(): void {
+    this.ended = true;
+    this.page.close();
+  }
+
+  die(): void {
+    this.dispatchEvent(Object.assign(new Event('error'), { message: 'it fell over' }));
+  }
+}
+
+function crewOf(size: number, twice: (value: number, worker: NearWorker) => number | Promise<number>) {
+  const workers: NearWorker[] = [];
+  const crew = new Crew<Counting>(size, () => {
+    const worker = new NearWorker(twice);
+    workers.push(worker);
+    return worker as unknown as Worker;
+  });
+  const run = (jobs: readonly number[], options: Parameters<typeof crew.run<number, number>>[2] = {}) =>
+    crew.run<number, number>(jobs, (engine, job) => engine.twice(job) as Promise<number>, options);
+  return { crew, workers, run };
+}
+const jobs = Array.from({ length: 12 }, (_, i) => i);
+const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+describe('a crew of workers', () => {
+  it('shares the jobs and gives results in their order, however they come', async () => {
+    const busy = new Set<NearWorker>();
+    let together = 0;
+    const { run, workers } = crewOf(3, async (value, worker) => {
+      busy.add(worker);
+      together = Math.max(together, busy.size);
+      await wait(value % 3 === 0 ? 12 : 2);
+      busy.delete(worker);
+      return 2 * value;
+    });
+    const told: number[] = [];
+    const progress: number[] = [];
+    const results = await run(jobs, {
+      onDone: (result, index, { done, all }) => {
+        told[index] = result;
+        progress.push(done);
+        expect(all).toBe(12);
+      },
+    });
+    expect(results).toEqual(jobs.map((job) => 2 * job));
+    expect(told).toEqual(results);
+    expect(progress).toEqual(jobs.map((job) => job + 1));
+    expect(workers).toHaveLength(3);
+    expect(together).toBe(3);
+    expect(await run(jobs, { workers: 1 })).toEqual(results);
+    expect(workers).toHaveLength(3);
+  });
+
+  it('gives a job out again when its worker dies of it, and to no end only when it always does', async () => {
+    const tries = new Map<number, number>();
+    const { run, workers } = crewOf(2, (value, worker) => {
+      const before = tries.get(value) ?? 0;
+      tries.set(value, before + 1);
+      if (value === 5 && before < 2) {
+        worker.die();
+        return new Promise(() => {});
+      }
+      return 2 * value;
+    });
+    expect(await run(jobs)).toEqual(jobs.map((job) => 2 * job));
+    expect(tries.get(5)).toBe(3);
+    expect(workers.length).toBeGreaterThanOrEqual(3);
+
+    const hopeless = crewOf(2, (value, worker) => {
+      if (value !== 3) return value;
+      worker.die();
+      return new Promise(() => {});
+    });
+    const kept: number[] = [];
+    const failing = hopeless.run(jobs, { onDone: (result) => void kept.push(result) });
+    await expect(failing).rejects.toThrow(EngineError);
+    await expect(failing).rejects.toThrow('it fell over');
+    // What was finished before had been handed on.
+    expect(kept).toContain(0);
+    expect(kept).not.toContain(3);
+  });
+
+  it('ends at once when cancelled: nothing more is begun, and its workers stay for the next work', async () => {
+    const begun: number[] = [];
+    const { run, workers } = crewOf(2, async (value) => {
+      begun.push(value);
+      await wait(value < 3 ? 1 : 150);
+      return 2 * value;
+    });
+    const abort = new AbortController();
+    const kept: number[] = [];
+    const running = run(jobs, { signal: abort.signal, onDone: (result) => void kept.push(result) });
+    await wait(60);
+    const at = performance.now();
+    abort.abort();
+    await expect(running).rejects.toThrow(CancelledError);
+    expect(performance.now() - at).toBeLessThan(60);
+    expect(kept.sort()).toEqual([0, 2, 4]);
+    expect(begun).toEqual([0, 1, 2, 3, 4]);
+    expect(await run([1, 2])).toEqual([2, 4]);
+    expect(workers).toHaveLength(2);
+    expect(workers.some((worker) => worker.ended)).toBe(false);
+    const already = new AbortController();
+    already.abort();
+    await expect(run([1], { signal: already.signal })).rejects.toThrow(CancelledError);
+  });
+
+  it('hands on what a job itself throws, without trying again', async () => {
+    let asked = 0;
+    const { run } = crewOf(1, () => {
+      asked += 1;
+      throw new RangeError('the session is too short');
+    });
+    await expect(run([1, 2, 3])).rejects.toThrow('the session is too short');
+    expect(asked).toBe(1);
+  });
+});

@@ -1,0 +1,103 @@
+import type * as Comlink from 'comlink';
+import type { Engine } from './engine.worker';
+import { EngineClient, EngineError } from './engineClient';
+
+/** How far a piece of work has come. */
+export interface CrewProgress {
+  readonly done: number;
+  readonly all: number;
+}
+
+/** The work was cancelled by whoever asked for it. */
+export class CancelledError extends Error {
+  constructor() {
+    super('cancelled');
+  }
+}
+
+/** Times a job is given to another worker after one died of it. */
+const MORE_TRIES = 2;
+
+/** Several workers that share a list of jobs. Which of them does a job makes no difference to its result. */
+export class Crew<E = Engine> {
+  private readonly members: EngineClient<E>[] = [];
+
+  /**
+   * @param size most workers at once
+   * @param patience longest wait for one job, ms
+   */
+  constructor(
+    readonly size: number,
+    private readonly create?: () => Worker,
+    private readonly patience = 120_000,
+  ) {}
+
+  /**
+   * Has every job done, each by the next worker that is free. A worker that dies is replaced and its job given out again.
+   * @param jobs each with what to ask of a worker
+   * @param onDone told of each result as it comes, in whatever order
+   * @param workers how many to use; all by default
+   * @returns results in the order of the jobs
+   * @throws CancelledError as soon as the signal is aborted: no further job is begun, what a worker is at it finishes, so
+   * that it stays warm for the next work; EngineError when a job fails again and again; whatever a job throws
+   */
+  async run<J, R>(
+    jobs: readonly J[],
+    work: (engine: Comlink.Remote<E>, job: J) => Promise<R>,
+    {
+      signal,
+      onDone,
+      workers = this.size,
+    }: {
+      signal?: AbortSignal;
+      onDone?: (result: R, index: number, progress: CrewProgress) => void | Promise<void>;
+      workers?: number;
+    } = {},
+  ): Promise<R[]> {
+    const results: R[] = new Array(jobs.length);
+    let next = 0;
+    let done = 0;
+    let failed: Error | null = null;
+    const one = async (member: EngineClient<E>, index: number): Promise<R> => {
+      for (let tries = 0; ; tries++) {
+        try {
+          return await member.call((engine) => work(engine, jobs[index]));
+        } catch (error) {
+          if (!(error instanceof EngineError) || tries >= MORE_TRIES || signal?.aborted) throw error;
+        }
+      }
+    };
+    const toil = async (member: EngineClient<E>) => {
+      while (next < jobs.length && !failed && !signal?.aborted) {
+        const index = next++;
+        try {
+          const result = await one(member, index);
+          results[index] = result;
+          done += 1;
+          await onDone?.(result, index, { done, all: jobs.length });
+        } catch (error) {
+          failed ??= error as Error;
+        }
+      }
+    };
+    const count = Math.max(1, Math.min(workers, this.size, jobs.length));
+    const all = Promise.all(Array.from({ length: count }, (_, i) => toil(this.member(i))));
+    await (signal ? Promise.race([all, abortOf(signal)]) : all);
+    if (signal?.aborted) throw new CancelledError();
+    if (failed) throw failed;
+    return results;
+  }
+
+  private member(index: number): EngineClient<E> {
+    this.members[index] ??= new EngineClient<E>(this.create, this.patience);
+    return this.members[index];
+  }
+}
+
+/** Never resolves; fails as soon as the signal is aborted. */
+function abortOf(signal: AbortSignal): Promise<never> {
+  return new Promise((_, reject) => {
+    if (signal.aborted) reject(new CancelledError());
+    signal.addEventListener('abort', () => reject(new CancelledError()), { once: true });
+  });
+}
