@@ -1,4 +1,4 @@
-import type { AxleBrakes, Car } from '../src/project';
+import { type AxleBrakes, type Car, starterExposed } from '../src/project';
 
 /** A plain wheel end: both sides alike, no tape, no shield. */
 const plainAir = {
@@ -60,6 +60,14 @@ export const tarn: Car = {
     slipSharePercent: 5,
     rollingRadiusMm: 300,
   },
+  driverSide: 'right',
+  exposed: [
+    { ...starterExposed('lead', 'tarn-lead'), name: 'Wheel-speed lead, front', distanceMm: 45 },
+    { ...starterExposed('boot', 'tarn-boot'), name: 'Lower ball-joint boot' },
+    { ...starterExposed('hose', 'tarn-hose'), side: 'passenger', distanceMm: 90 },
+    { ...starterExposed('seal', 'tarn-seal') },
+    { ...starterExposed('cylinder', 'tarn-cylinder'), name: 'Clutch cylinder by the manifold', axle: 'rear' },
+  ],
   recovery: null,
   fluid: { kind: 'road-sport', ageMonths: 14, waterFirstYearPercent: 2, measuredBoilingC: null },
   front: {
@@ -193,6 +201,8 @@ export const ovel: Car = {
     slipSharePercent: 4,
     rollingRadiusMm: 338,
   },
+  driverSide: 'left',
+  exposed: [{ ...starterExposed('lead', 'ovel-lead'), name: 'Pad-wear sensor lead', distanceMm: 30 }],
   recovery: { axle: 'rear', powerKw: 90, lowestSpeedKmh: 12, blending: 'blended' },
   fluid: { kind: 'class-4', ageMonths: 26, waterFirstYearPercent: 2, measuredBoilingC: null },
   front: {
@@ -333,6 +343,16 @@ export const skarn: Car = {
     slipSharePercent: 6,
     rollingRadiusMm: 330,
   },
+  driverSide: 'left',
+  exposed: [
+    {
+      ...starterExposed('lead', 'skarn-lead'),
+      name: 'Upright thermocouple lead',
+      distanceMm: 80,
+      ratingC: 200,
+    },
+    { ...starterExposed('hose', 'skarn-hose') },
+  ],
   recovery: null,
   fluid: { kind: 'race', ageMonths: 1, waterFirstYearPercent: 2, measuredBoilingC: null },
   front: {

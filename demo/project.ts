@@ -1,5 +1,5 @@
 import type { Plan, PlanSession, Project } from '../src/project';
-import { PROJECT_FORMAT, PROJECT_VERSION } from '../src/project';
+import { DEFAULT_UNCERTAIN, PROJECT_FORMAT, PROJECT_VERSION } from '../src/project';
 import { ovel, skarn, tarn } from './cars';
 import { anvilPark, longFen, nettleGlen } from './circuits';
 
@@ -26,6 +26,10 @@ const club: Pick<
   | 'brakeBuildUpS'
   | 'brakesEarlier'
   | 'clicks'
+  | 'wishK'
+  | 'minutes'
+  | 'compare'
+  | 'uncertain'
 > = {
   humidityPercent: 55,
   pressureHpa: null,
@@ -36,6 +40,10 @@ const club: Pick<
   brakeBuildUpS: 0.25,
   brakesEarlier: false,
   clicks: [],
+  wishK: 30,
+  minutes: 20,
+  compare: { setups: [], referenceId: null },
+  uncertain: DEFAULT_UNCERTAIN,
 };
 
 /** The invented scenario: three cars, three circuits, and the plans of a two-person team. */
@@ -109,5 +117,7 @@ export const demoProject: Project = {
     },
   ],
   parts: [],
+  currency: '€',
+  prices: [],
   selectedPlanId: 'plan-tarn-anvil',
 };

@@ -20,6 +20,7 @@ const circuit = async () => ({ Component: (await import('./editors/CircuitPage')
 const circuits = async () => ({ Component: (await import('./circuits/CircuitsPage')).CircuitsPage });
 const log = async () => ({ Component: (await import('./log/LogPage')).LogPage });
 const plan = async () => ({ Component: (await import('./editors/PlanPage')).PlanPage });
+const decide = async () => ({ Component: (await import('./decide/DecidePage')).DecidePage });
 const garage = async () => ({ Component: (await import('./garage/GaragePage')).GaragePage });
 const inside = async () => ({ Component: (await import('./inside/InsidePage')).InsidePage });
 const library = async () => ({ Component: (await import('./library/LibraryPage')).LibraryPage });
@@ -46,6 +47,7 @@ async function start(root: HTMLElement): Promise<void> {
         { path: '/circuits/:tab?', lazy: circuits },
         { path: '/plan/:id?', lazy: plan },
         { path: '/log/:tab?', lazy: log },
+        { path: '/decide/:tab?', lazy: decide },
         { path: '/inside', lazy: inside },
         { path: '/library', lazy: library },
         { path: '*', element: <NotFound /> },

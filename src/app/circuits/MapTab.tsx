@@ -13,6 +13,7 @@ import {
   unitOf,
 } from '../../project';
 import { heatColor, heatGradient } from '../charts/heatColor';
+import { pictureOf, standaloneSvg } from '../charts/picture';
 import { SelectField } from '../components/SelectField';
 import { LapPicker, lastHotLap } from '../garage/LapPicker';
 import { WithSession } from '../garage/WithSession';
@@ -24,7 +25,6 @@ import { GroundMap } from './GroundMap';
 import { turned } from './ground';
 import { HeightProfile } from './HeightProfile';
 import { heatAlong } from './heatAlong';
-import { pictureOf, standaloneSvg } from './picture';
 import { windText } from './windText';
 
 /** The selected circuit on the ground, with what the brakes go through along it. */

@@ -1,6 +1,8 @@
+import { useMemo, useRef } from 'react';
 import { Link } from 'react-router';
-import { verdictText, type WhatIf } from '../../project';
+import { type Setup, verdictText, type WhatIf } from '../../project';
 import { StateMark } from '../components/StateMark';
+import { drivenKey } from '../decide/question';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { type SessionView, useSession } from '../workbench/useSession';
@@ -9,7 +11,7 @@ const NOTHING: WhatIf = {};
 
 /** The selected plan's verdict beside what is being edited, following each change. */
 export function VerdictStrip() {
-  const setup = useSetup();
+  const setup = useDriven(useSetup());
   const units = useUnits();
   const view = useSession(setup, NOTHING);
   const text = view.shown && verdictText(view.shown.result, units);
@@ -32,6 +34,14 @@ export function VerdictStrip() {
       )}
     </div>
   );
+}
+
+/** The same setup while nothing about it changes that its day depends on: a wish or a comparison drives nothing. */
+function useDriven(setup: Setup): Setup {
+  const key = useMemo(() => drivenKey(setup), [setup]);
+  const kept = useRef({ setup, key });
+  if (kept.current.key !== key) kept.current = { setup, key };
+  return kept.current.setup;
 }
 
 function waiting(view: SessionView): string {

@@ -1,5 +1,6 @@
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { clicksFor, STANDARD_GRAVITY, type StopForce } from '../../core';
 import { fieldInfo, formatQuantity, nominalFriction, padOf, planSchema, vehicleOf } from '../../project';
 import { NumberField } from '../components/NumberField';
@@ -13,7 +14,6 @@ import { ForceTable } from './ForceTable';
 import { LapPicker, lastHotLap } from './LapPicker';
 import { LoadsPanel, WheelLoads } from './LoadsPanel';
 import { SliderField } from './SliderField';
-import { SweepPanel } from './SweepPanel';
 import type { TabProps } from './tabProps';
 import { WithSession } from './WithSession';
 
@@ -25,7 +25,13 @@ export function BalanceTab({ editing }: TabProps) {
       <WheelLoads editing={editing} />
       <ShareByDeceleration editing={editing} />
       <WithSession>{(computed) => <StopBalance computed={computed} />}</WithSession>
-      <WithSession>{(computed) => <SweepPanel computed={computed} />}</WithSession>
+      <p className="panel px-4 py-3">
+        What another balance would do to temperature, and which one heats both axles alike, is under{' '}
+        <Link className="underline" to="/decide/balance">
+          Decide, Balance
+        </Link>
+        .
+      </p>
     </>
   );
 }

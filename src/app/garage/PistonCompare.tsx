@@ -12,6 +12,7 @@ import {
   taperOf,
   vehicleOf,
 } from '../../project';
+import { AxleField } from '../components/AxleField';
 import { SelectField } from '../components/SelectField';
 import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
@@ -45,15 +46,7 @@ export function PistonCompare({ editing }: TabProps) {
         more even. A larger rotor gives more torque for the same pressure.
       </p>
       <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
-        <SelectField
-          label="Axle"
-          value={axle}
-          options={[
-            ['front', 'Front'],
-            ['rear', 'Rear'],
-          ]}
-          onChange={setAxle}
-        />
+        <AxleField value={axle} onChange={setAxle} />
         <SelectField
           label="Against"
           value={part.id}

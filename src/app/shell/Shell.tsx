@@ -6,6 +6,7 @@ import {
   LibraryBig,
   Redo2,
   Route,
+  Scale,
   ScanLine,
   Undo2,
   Wrench,
@@ -29,6 +30,7 @@ const PAGES = [
   { to: '/car', name: 'Car', icon: CarFront },
   { to: '/circuit', name: 'Circuit', icon: Route },
   { to: '/plan', name: 'Plan', icon: ClipboardList },
+  { to: '/decide', name: 'Decide', icon: Scale },
   { to: '/log', name: 'Log', icon: FileClock },
   { to: '/library', name: 'Library', icon: LibraryBig },
 ] as const;

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
 import { type Project, type Setup, setupOf } from '../../project';
-import { createFileWorker, EngineClient, type FilesEngine } from '../../workers';
+import { Crew, createFileWorker, EngineClient, type FilesEngine } from '../../workers';
 import type { ProjectState, ProjectStore } from './projectStore';
 
 const StoreContext = createContext<ProjectStore | null>(null);
@@ -10,6 +10,10 @@ const EngineContext = createContext<EngineClient | null>(null);
 export interface Background {
   readonly band: EngineClient;
   readonly outlook: EngineClient;
+  /** One long question at a time */
+  readonly decide: EngineClient;
+  /** Many short ones at once, on all cores */
+  readonly crew: Crew;
   /** Reads files and holds the open log; a day's log takes a while */
   readonly files: EngineClient<FilesEngine>;
 }
@@ -23,6 +27,8 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
     () => ({
       band: new EngineClient(),
       outlook: new EngineClient(undefined, 120_000),
+      decide: new EngineClient(undefined, 300_000),
+      crew: new Crew(Math.max(1, Math.min(16, navigator.hardwareConcurrency || 1))),
       files: new EngineClient<FilesEngine>(createFileWorker, 600_000),
     }),
     [],

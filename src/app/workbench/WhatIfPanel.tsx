@@ -1,8 +1,10 @@
 import { RotateCcw } from 'lucide-react';
 import { Slider } from 'radix-ui';
 import { memo, type ReactNode, useCallback, useId, useRef, useState } from 'react';
+import { toast } from 'sonner';
 import {
   applyWhatIf,
+  changesOfWhatIf,
   fluidBoilingPointC,
   fluidOf,
   fluidWater,
@@ -15,6 +17,8 @@ import {
   type WhatIf,
   type WhatIfValues,
 } from '../../project';
+import { addSetup } from '../decide/addSetup';
+import { useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { CONTROLS, type Control, FLUID_AGE } from './whatIfControls';
 
@@ -33,6 +37,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   onKeep: () => void;
 }) {
   const units = useUnits();
+  const store = useStore();
   // Where the controls stand above the charts instead of beside them, they begin folded.
   const [open, setOpen] = useState(() => window.innerWidth >= 1280);
   const saved = savedValues(setup);
@@ -48,6 +53,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   }, []);
   const car = applyWhatIf(setup, whatIf).car;
   const fluid = fluidOf(car.fluid.kind, setup.parts);
+  const changes = changesOfWhatIf(whatIf);
   return (
     <section className="panel px-3 py-2.5" aria-label="What if">
       <header className="flex items-baseline gap-2">
@@ -137,6 +143,18 @@ export const WhatIfPanel = memo(function WhatIfPanel({
             Keep as saved
           </button>
         </footer>
+        {changes.length > 0 && (
+          <button
+            type="button"
+            className="btn mt-2 w-full justify-center"
+            onClick={() => {
+              const problem = addSetup(store, setup, 'What-if from the workbench', changes);
+              if (problem) toast.error(problem);
+            }}
+          >
+            Compare the car’s changes as a setup
+          </button>
+        )}
       </div>
     </section>
   );

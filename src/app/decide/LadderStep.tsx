@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import { type Assessed, type Check, isFreshFill, type Rung, stopsText } from '../../decide';
+import {
+  changeWords,
+  fitPart,
+  formatQuantity,
+  partOf,
+  partPrice,
+  priceInfo,
+  type Setup,
+  withChanges,
+  withPrice,
+} from '../../project';
+import { NumberField } from '../components/NumberField';
+import { StateMark } from '../components/StateMark';
+import { undoToast } from '../components/undoToast';
+import { useProject, useStore } from '../state/context';
+import { useUnits } from '../state/preferences';
+import { addSetup } from './addSetup';
+import { marginWords, moneyText, signedKelvin } from './words';
+
+/** All steps from a setup's car, driven. */
+export interface Ladder {
+  readonly setup: Setup;
+  readonly base: Assessed;
+  readonly rungs: readonly Rung[];
+}
+
+/** What a step changes, in words. */
+export function stepWords(rung: Rung, setup: Setup, units: Parameters<typeof changeWords>[2]): string {
+  return rung.changes
+    .map((change) => {
+      const words = changeWords(change, setup.parts, units);
+      return isFreshFill(setup, change) ? `a fresh fill of ${words}` : words;
+    })
+    .join(' and ');
+}
+
+const CHECK_STATE: Record<Check['state'], 'in-hand' | 'close' | 'gives-out'> = {
+  yes: 'in-hand',
+  look: 'close',
+  no: 'gives-out',
+};
+
+/** One step of the ladder. */
+export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladder; common: string | null }) {
+  const units = useUnits();
+  const project = useProject();
+  const store = useStore();
+  const { setup, base } = ladder;
+  const [problem, setProblem] = useState<string | null>(null);
+  const words = stepWords(rung, setup, units);
+  const stops = stopsText(base, rung.assessed, units);
+  const [only] = rung.changes;
+  const part = rung.changes.length === 1 && only.kind === 'part' ? partOf(only.part, setup.parts) : null;
+  const fit = () => {
+    const undo = store.edit(`Fitted ${words}`, (p) => ({
+      ...p,
+      cars: p.cars.map((car) =>
+        car.id !== setup.car.id
+          ? car
+          : part && only.kind === 'part'
+            ? fitPart(car, part, only.axle)
+            : withChanges({ ...setup, car }, rung.changes).car,
+      ),
+    }));
+    undoToast(`Fitted to “${setup.car.name}”: ${words}`, undo);
+  };
+  const worth = rung.checks.filter((check) => check.state !== 'yes');
+  return (
+    <tr className="border-b border-rule/60 align-top last:border-0">
+      <th className="max-w-[300px] py-1.5 font-[560]">
+        {words.charAt(0).toUpperCase() + words.slice(1)}
+        {stops !== common && <span className="caption block font-normal">{stops}</span>}
+      </th>
+      <td className="px-2 py-1.5 text-right font-[620]">{signedKelvin(rung.gain, units)}</td>
+      <td className="px-2 py-1.5 text-right">
+        {part ? (
+          <NumberField
+            compact
+            label={`Price of ${words}`}
+            info={priceInfo}
+            value={partPrice(project, part)}
+            onCommit={(price) => {
+              store.edit('Price', (p) => withPrice(p, part.id, price), `price/${part.id}`);
+              return null;
+            }}
+          />
+        ) : (
+          moneyText(rung.price, project.currency)
+        )}
+      </td>
+      <td className="px-2 py-1.5 text-right">
+        {rung.gain < 0.5
+          ? '—'
+          : Number.isFinite(rung.perHundred)
+            ? formatQuantity(rung.perHundred, 'difference', units)
+            : 'free'}
+      </td>
+      <td className="px-2 py-1.5">{marginWords(rung.after, units)}</td>
+      <td className="max-w-[270px] px-2 py-1.5">
+        {worth.length === 0 && rung.tooCold.length === 0 && (
+          <span className="flex items-start gap-1.5">
+            <StateMark kind="in-hand" className="mt-[2px] h-[13px] w-[13px]" />{' '}
+            {rung.checks.map((c) => c.text).join('; ')}
+          </span>
+        )}
+        {worth.map((check) => (
+          <span key={check.kind} className="flex items-start gap-1.5">
+            <StateMark kind={CHECK_STATE[check.state]} className="mt-[2px] h-[13px] w-[13px]" /> {check.text}
+          </span>
+        ))}
+        {rung.tooCold.length > 0 && (
+          <span className="flex items-start gap-1.5">
+            <StateMark kind="too-cold" className="mt-[2px] h-[13px] w-[13px]" /> {rung.tooCold.join(' and ')}{' '}
+            pads then too cold at some braking point
+          </span>
+        )}
+      </td>
+      <td className="whitespace-nowrap py-1.5 text-right">
+        <button
+          type="button"
+          className="btn"
+          aria-label={`Compare ${words}`}
+          onClick={() =>
+            setProblem(addSetup(store, setup, words.charAt(0).toUpperCase() + words.slice(1), rung.changes))
+          }
+        >
+          Compare
+        </button>{' '}
+        {rung.possible && (
+          <button type="button" className="btn" aria-label={`Fit ${words}`} onClick={fit}>
+            Fit
+          </button>
+        )}
+        {problem && (
+          <span role="alert" className="block whitespace-normal">
+            {problem}
+          </span>
+        )}
+      </td>
+    </tr>
+  );
+}

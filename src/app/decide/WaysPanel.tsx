@@ -1,0 +1,151 @@
+import { useState } from 'react';
+import type { CoolingNeed } from '../../core';
+import { rankedWays, type Way } from '../../decide';
+import { changeWords, MADE_ROTOR_KEY, madeRotorPrice, priceInfo, type Setup, withPrice } from '../../project';
+import { NumberField } from '../components/NumberField';
+import { ScrollPanel } from '../components/ScrollPanel';
+import { StateMark } from '../components/StateMark';
+import { useBackground, useProject, useStore } from '../state/context';
+import { useUnits } from '../state/preferences';
+import { useSettled } from '../workbench/useSettled';
+import { AnswerState } from './AnswerState';
+import { addSetup } from './addSetup';
+import { drivenKey } from './question';
+import { useAnswer } from './useAnswer';
+import { marginWords, moneyText, signedSeconds, WAY_WORDS } from './words';
+
+/** Ducts, vanes, iron, pads, cool-down laps and pace side by side: what keeps the margin for least. */
+export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {
+  const project = useProject();
+  const store = useStore();
+  const units = useUnits();
+  const { decide } = useBackground();
+  const [problem, setProblem] = useState<string | null>(null);
+  const prices = useSettled(project.prices, 600);
+  const answer = useAnswer<readonly Way[]>(
+    prices && ['ways', drivenKey(setup), need.wish, prices],
+    (signal) => decide.call((remote) => remote.ways(project, setup, need), signal),
+  );
+  const ways = answer.data && !answer.behind ? rankedWays(answer.data) : null;
+  const good = ways?.filter((way) => way.state === 'holds' && way.tooCold.length === 0) ?? [];
+  const cheapest = good[0] ?? null;
+  const quickest = [...good].sort((a, b) => a.perDay - b.perDay)[0] ?? null;
+  const what = (way: Way): string => {
+    if (way.state === 'none') return way.note;
+    if (way.kind === 'pace') return `${Math.round(100 * way.pace)} % of the forces on hot laps`;
+    if (way.kind === 'cool-downs')
+      return `${way.cool} cool-down lap${way.cool === 1 ? '' : 's'} after every ${way.stint === 1 ? 'hot lap' : `${way.stint} hot laps`}`;
+    return [way.changes.map((change) => changeWords(change, setup.parts, units)).join(', '), way.note]
+      .filter(Boolean)
+      .join('; ');
+  };
+  return (
+    <ScrollPanel label="Ways to keep the margin">
+      <h2 className="text-[15px]">Cheapest way to the same margin</h2>
+      {!ways ? (
+        <div className="mt-1">
+          <AnswerState answer={answer} doing="Trying ducts, vanes, iron, pads, cool-down laps and pace" />
+        </div>
+      ) : ways.length === 0 ? (
+        <p className="mt-1">The plan keeps this margin as it is; nothing has to be changed.</p>
+      ) : (
+        <>
+          <p className="mt-1">
+            {cheapest
+              ? `Cheapest in money: ${WAY_WORDS[cheapest.kind].toLowerCase()}, ${what(cheapest)}.`
+              : ways.some((way) => way.state === 'holds')
+                ? 'None of them does it without pads too cold to bite: choose others, or ask for less.'
+                : 'None of them does it by itself: join two, or ask for less.'}
+            {quickest &&
+              quickest !== cheapest &&
+              ` Least lost on the track: ${WAY_WORDS[quickest.kind].toLowerCase()}, ${moneyText(quickest.price, project.currency)} and ${signedSeconds(quickest.perDay)} a day.`}
+          </p>
+          <table className="mt-2 w-full min-w-[820px] text-left">
+            <caption className="sr-only">Ways to keep the margin, the cheapest first</caption>
+            <thead>
+              <tr className="caption">
+                <th className="font-normal">Way</th>
+                <th className="px-2 font-normal">as little of it as does</th>
+                <th className="px-2 text-right font-normal">money</th>
+                <th className="px-2 text-right font-normal">a hot lap</th>
+                <th className="px-2 text-right font-normal">the day’s driving</th>
+                <th className="px-2 font-normal">closest then</th>
+                <th>
+                  <span className="sr-only">Actions</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {ways.map((way) => (
+                <tr key={way.kind} className="border-t border-rule/60 align-top">
+                  <th className="py-1 font-[560]">
+                    <span className="flex items-center gap-1.5">
+                      <StateMark
+                        kind={
+                          way.state !== 'holds'
+                            ? 'gives-out'
+                            : way.tooCold.length > 0
+                              ? 'too-cold'
+                              : 'in-hand'
+                        }
+                        className="h-[13px] w-[13px]"
+                      />
+                      {WAY_WORDS[way.kind]}
+                    </span>
+                  </th>
+                  <td className="max-w-[360px] px-2 py-1">
+                    {way.state === 'short' && 'Not enough even with '}
+                    {what(way)}
+                    {way.tooCold.length > 0 &&
+                      `; ${way.tooCold.join(' and ')} pads too cold at some braking point`}
+                  </td>
+                  <td className="px-2 py-1 text-right">
+                    {way.state === 'none' ? '—' : moneyText(way.price, project.currency)}
+                  </td>
+                  <td className="px-2 py-1 text-right">
+                    {way.state === 'none' ? '—' : signedSeconds(way.perLap)}
+                  </td>
+                  <td className="px-2 py-1 text-right">
+                    {way.state === 'none' ? '—' : signedSeconds(way.perDay)}
+                  </td>
+                  <td className="px-2 py-1">{way.least ? marginWords(way.least, units) : '—'}</td>
+                  <td className="py-1 text-right">
+                    {way.changes.length > 0 && (
+                      <button
+                        type="button"
+                        className="btn"
+                        onClick={() => setProblem(addSetup(store, setup, WAY_WORDS[way.kind], way.changes))}
+                      >
+                        Compare
+                      </button>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {problem && <p role="alert">{problem}</p>}
+          <div className="mt-2 flex items-center gap-2">
+            <span>A pair of rotors with other vanes or more iron, {project.currency}</span>
+            <span className="w-[110px]">
+              <NumberField
+                compact
+                label="Price of a pair of made rotors"
+                info={priceInfo}
+                value={madeRotorPrice(project)}
+                onCommit={(price) => {
+                  store.edit('Price', (p) => withPrice(p, MADE_ROTOR_KEY, price), 'price/made-rotor');
+                  return null;
+                }}
+              />
+            </span>
+          </div>
+          <p className="caption mt-1.5">
+            Prices are usual ones from memory, or your own: change them under “What to buy next”. Only axles
+            that miss the margin are changed.
+          </p>
+        </>
+      )}
+    </ScrollPanel>
+  );
+}

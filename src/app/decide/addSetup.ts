@@ -1,0 +1,31 @@
+import { type Change, MOST_SETUPS, type Setup, type SetupVariant } from '../../project';
+import { undoToast } from '../components/undoToast';
+import type { ProjectStore } from '../state/projectStore';
+
+/** Lays a setup beside the plan's own; says so when there is no room for it. */
+export function addSetup(
+  store: ProjectStore,
+  setup: Setup,
+  name: string,
+  changes: readonly Change[],
+): string | null {
+  if (setup.plan.compare.setups.length >= MOST_SETUPS) {
+    return `${MOST_SETUPS + 1} setups are compared already: remove one there first.`;
+  }
+  const variant: SetupVariant = {
+    id: crypto.randomUUID(),
+    name: name.slice(0, 80),
+    carId: setup.car.id,
+    changes: [...changes],
+  };
+  const undo = store.edit('Setup to compare', (project) => ({
+    ...project,
+    plans: project.plans.map((plan) =>
+      plan.id === setup.plan.id
+        ? { ...plan, compare: { ...plan.compare, setups: [...plan.compare.setups, variant] } }
+        : plan,
+    ),
+  }));
+  undoToast(`“${variant.name}” is among the setups to compare`, undo);
+  return null;
+}

@@ -1,0 +1,12 @@
+import type { Assessed } from '../../decide';
+import type { Setup } from '../../project';
+
+/** A setup of the comparison with its result. */
+export interface Compared {
+  /** null is the plan as it is */
+  readonly id: string | null;
+  readonly name: string;
+  readonly setup: Setup;
+  readonly price: number;
+  readonly assessed: Assessed;
+}
