@@ -33,11 +33,17 @@ function built(name) {
 const node = built('main');
 // In a process of its own, so that its memory is its own.
 const files = built('files');
+const need = built('need');
 const browser = last(run(['--import', 'tsx', 'bench/browser.ts']));
+const deciding = last(run(['--import', 'tsx', 'bench/deciding.ts']));
 
 if (process.argv.includes('--json')) {
   console.log(
-    JSON.stringify({ machine: cpus()[0].model, node: process.version, ...node, files, browser }, null, 2),
+    JSON.stringify(
+      { machine: cpus()[0].model, node: process.version, ...node, files, need, browser, deciding },
+      null,
+      2,
+    ),
   );
 } else {
   const fixed = (value, digits) => (typeof value === 'number' ? Number(value.toFixed(digits)) : value);
@@ -60,6 +66,12 @@ if (process.argv.includes('--json')) {
   );
   console.table(Object.fromEntries(Object.entries(files.track).map(([k, v]) => [k, fixed(v, 1)])));
   console.table(Object.fromEntries(Object.entries(files.day).map(([k, v]) => [k, fixed(v, 2)])));
+  console.log('Cooling need of both axles, ways to it and the fastest plan: session runs and ms');
+  console.table(rounded(need));
   console.log('In headless Chromium: control moved to new verdict on screen, and the first page');
   console.table(Object.fromEntries(Object.entries(browser).map(([k, v]) => [k, fixed(v, 1)])));
+  console.log(
+    'In headless Chromium: uncertain runs on one core and on two, six setups compared, the whole ladder',
+  );
+  console.table(Object.fromEntries(Object.entries(deciding).map(([k, v]) => [k, fixed(v, 2)])));
 }

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { recordFigure } from '../../tests/support/validation';
-import { localPlane, sampleLine } from '../core';
+import { localPlane, randomNumbers, sampleLine } from '../core';
 import { type Circuit, circuitGeoJson, circuitGpx, circuitInput, circuitSchema } from '../project';
-import { randomNumbers } from '../server/standIns/random';
 import { circuitFrom, findLine, readTrackFile } from './index';
 
 const bytes = (text: string) => new TextEncoder().encode(text);

@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { circuitInput, dayInput, setupOf } from '../../project';
 import { stopsFromLap } from '../../project/stopsFromLap';
-import { randomNumbers } from '../../server/standIns/random';
 import { ductFlowArea } from '../brake';
 import { sampleLine } from '../circuit';
 import { forcesOf, type LapTrace, lapTime } from '../drive';
+import { randomNumbers } from '../random';
 import { RECORDED_PARTS, simulateDay, WHEELS } from '../session';
 import {
   type Channel,

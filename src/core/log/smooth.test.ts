@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { randomNumbers } from '../../server/standIns/random';
 import { localPlane } from '../geo';
+import { randomNumbers } from '../random';
 import {
   crossingsByLapNumber,
   crossingsByOwnPlace,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { randomNumbers } from '../../server/standIns/random';
+import { randomNumbers } from '../random';
 import { findLaps, longestStraight, smoothTrack, type Track, turnedLine, withoutJumps } from './index';
 import { evaluate, freedom, gather, smoothGathered } from './periodicSpline';
 

@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { recordFigure } from '../../../tests/support/validation';
 import { circuitInput, dayInput, setupOf } from '../../project';
-import { randomNumbers } from '../../server/standIns/random';
 import { type Segment, sampleLine } from '../circuit';
 import { driveLap, lapTime, prepareCircuit } from '../drive';
+import { randomNumbers } from '../random';
 import {
   bandedSolve,
   cornersOf,

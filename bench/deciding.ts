@@ -1,0 +1,101 @@
+import type { Page } from '@playwright/test';
+import { withApplication } from '../scripts/browser';
+
+/** Uncertain runs, comparison and ladder as a page does them, and whether it stays smooth meanwhile. Prints JSON. */
+const RUNS = 1000;
+
+await withApplication(4322, async (browser, address) => {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.addInitScript('globalThis.__name = (f) => f');
+  const secondsIn = async (pattern: RegExp, where: string, timeout: number) => {
+    await page.getByText(pattern).first().waitFor({ timeout });
+    return Number(pattern.exec(await page.locator(where).innerText())?.[1]);
+  };
+
+  await page.goto(`${address}/decide/sure`);
+  await page.getByRole('textbox', { name: 'Runs' }).fill(String(RUNS));
+  const drive = async (cores: number) => {
+    await page.getByRole('combobox', { name: 'Cores used' }).selectOption(String(cores));
+    await page.getByRole('button', { name: `Drive ${RUNS} days` }).click();
+    const seconds = await secondsIn(/days driven in ([\d.]+) s/, 'main', 600_000);
+    const statistics = await page.getByRole('region', { name: 'How likely' }).innerText();
+    await page.getByRole('button', { name: 'Start anew' }).click();
+    return { seconds, statistics };
+  };
+  const one = await drive(1);
+  await watchTasks(page);
+  const both = await drive(2);
+  const sureTasks = await tasksOf(page);
+  if (one.statistics !== both.statistics) throw new Error('one core and two give different answers');
+
+  await page.goto(`${address}/decide/compare`);
+  for (let n = 1; n <= 5; n++) {
+    await page.getByRole('button', { name: 'Add a setup' }).click();
+    const own = page.getByRole('listitem', { name: `Setup ${n}`, exact: true });
+    await own.getByRole('button', { name: 'Add a change' }).click();
+    await own.getByRole('combobox', { name: 'What' }).selectOption('mass');
+    await own
+      .getByRole('textbox')
+      .last()
+      .fill(String(1000 + 20 * n));
+    await own.getByRole('button', { name: 'Add', exact: true }).click();
+  }
+  const compared: number[] = [];
+  await secondsIn(/6 setups driven in ([\d.]+) s/, 'main', 60_000);
+  await watchTasks(page);
+  for (let n = 0; n < 8; n++) {
+    const own = page.getByRole('listitem', { name: 'Setup 5', exact: true });
+    await own.getByRole('button', { name: /^Take out mass/ }).click();
+    await own.getByRole('button', { name: 'Add a change' }).click();
+    await own.getByRole('combobox', { name: 'What' }).selectOption('mass');
+    await own
+      .getByRole('textbox')
+      .last()
+      .fill(String(1200 + 7 * n));
+    await own.getByRole('button', { name: 'Add', exact: true }).click();
+    await page.waitForTimeout(1800);
+    compared.push(await secondsIn(/6 setups driven in ([\d.]+) s/, 'main', 60_000));
+  }
+  compared.sort((a, b) => a - b);
+  const compareTasks = await tasksOf(page);
+
+  await page.goto(`${address}/decide/next`);
+  await watchTasks(page);
+  const start = performance.now();
+  await page.getByText('Today the closest').waitFor({ timeout: 120_000 });
+  const ladderSeconds = (performance.now() - start) / 1000;
+  const steps = Number(/all (\d+) steps/.exec(await page.locator('main').innerText())?.[1]);
+  const ladderTasks = await tasksOf(page);
+
+  console.log(
+    JSON.stringify({
+      uncertainRuns: RUNS,
+      oneCoreSeconds: one.seconds,
+      twoCoresSeconds: both.seconds,
+      shareOfIdeal: one.seconds / (2 * both.seconds),
+      sureLongTasksOver50: sureTasks.length,
+      sureLongestTaskMs: Math.max(0, ...sureTasks),
+      sixSetupsMedianSeconds: compared[compared.length >> 1],
+      sixSetupsWorstSeconds: compared[compared.length - 1],
+      compareLongTasksOver50: compareTasks.length,
+      compareLongestTaskMs: Math.max(0, ...compareTasks),
+      ladderSteps: steps,
+      ladderSeconds,
+      ladderLongTasksOver50: ladderTasks.length,
+      ladderLongestTaskMs: Math.max(0, ...ladderTasks),
+    }),
+  );
+});
+
+async function watchTasks(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    const tasks: number[] = [];
+    (globalThis as unknown as { longTasks: number[] }).longTasks = tasks;
+    new PerformanceObserver((list) => tasks.push(...list.getEntries().map((e) => e.duration))).observe({
+      type: 'longtask',
+    });
+  });
+}
+function tasksOf(page: Page): Promise<number[]> {
+  return page.evaluate(() => (globalThis as unknown as { longTasks: number[] }).longTasks);
+}
