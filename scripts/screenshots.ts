@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { exportedGpx, loggedCsv } from '../tests/support/logs';
+import { loggedCsv } from '../tests/support/logs';
 import { withApplication } from './browser';
 
 /** Takes one picture of each main view, from the demo data, into docs/screenshots. */
@@ -27,11 +27,6 @@ async function openLog(page: Page): Promise<void> {
 const VIEWS: readonly View[] = [
   { name: 'workbench', path: '/' },
   {
-    name: 'session-and-margins',
-    path: '/',
-    prepare: (page) => page.getByLabel('Margins', { exact: true }).scrollIntoViewIfNeeded(),
-  },
-  {
     name: 'prototype-dark',
     path: '/',
     dark: true,
@@ -41,40 +36,9 @@ const VIEWS: readonly View[] = [
   },
   { name: 'inside', path: '/inside' },
   { name: 'garage-chain', path: '/garage/chain' },
-  {
-    name: 'garage-balance',
-    path: '/garage/balance',
-    prepare: async (page) => {
-      await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
-      await page.getByText('Both axles keep').or(page.getByText('never keep alike')).waitFor();
-      await page.getByRole('region', { name: 'Balance sweep' }).scrollIntoViewIfNeeded();
-    },
-  },
-  { name: 'garage-pedal', path: '/garage/pedal' },
-  { name: 'garage-procedures', path: '/garage/procedures' },
   { name: 'car', path: '/car' },
   { name: 'circuit', path: '/circuit' },
-  {
-    name: 'stop-list',
-    path: '/circuit',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Make a list of stops' }).click();
-      await page.getByRole('region', { name: 'List of stops' }).waitFor();
-    },
-  },
   { name: 'circuit-map', path: '/circuits/map' },
-  {
-    name: 'circuit-import',
-    path: '/circuits/import',
-    prepare: async (page) => {
-      await page.getByTestId('circuit-file').setInputFiles({
-        name: 'nettle-glen.gpx',
-        mimeType: 'application/gpx+xml',
-        buffer: Buffer.from(exportedGpx(1)),
-      });
-      await page.getByTestId('found-corners').filter({ hasText: /\d/ }).waitFor();
-    },
-  },
   { name: 'log-laps', path: '/log/logs', prepare: openLog },
   {
     name: 'log-heat',
@@ -86,13 +50,56 @@ const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'log-live',
-    path: '/log/live',
+    name: 'decide-cooling',
+    path: '/decide/cooling',
+    prepare: (page) => page.getByText('Cheapest in money').waitFor({ timeout: 120_000 }),
+  },
+  {
+    name: 'decide-compare',
+    path: '/decide/next',
     prepare: async (page) => {
-      await page.getByLabel('Speed').selectOption('50');
-      await page.getByRole('button', { name: 'Connect' }).click();
-      await page.waitForTimeout(7000);
+      await page.getByText('Today the closest').waitFor({ timeout: 120_000 });
+      for (const part of [
+        'front ducts: Hose of 100 mm',
+        'front ducts: Hose of 63 mm',
+        'front rotors: Vented 320 × 28, pillars',
+      ]) {
+        await page.getByRole('button', { name: `Compare ${part}`, exact: true }).click();
+      }
+      await page.getByRole('link', { name: 'Compare setups' }).click();
+      await page.getByLabel('Stops of all setups').waitFor();
+      await page.waitForTimeout(11_000);
+      await page.getByLabel('Stops of all setups').scrollIntoViewIfNeeded();
     },
+  },
+  {
+    name: 'decide-ladder',
+    path: '/decide/next',
+    prepare: (page) => page.getByText('Today the closest').waitFor({ timeout: 120_000 }),
+  },
+  {
+    name: 'decide-pace',
+    path: '/decide/pace',
+    prepare: (page) => page.getByText('Ways through the session').waitFor({ timeout: 120_000 }),
+  },
+  {
+    name: 'decide-sure',
+    path: '/decide/sure',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Drive/ }).click();
+      await page.getByRole('region', { name: 'How likely' }).waitFor({ timeout: 300_000 });
+    },
+  },
+  {
+    name: 'decide-exposed',
+    path: '/decide/exposed',
+    prepare: (page) => page.getByText('On the passenger’s side').first().waitFor({ timeout: 60_000 }),
+  },
+  {
+    name: 'decide-sheet',
+    path: '/decide/sheet',
+    size: [1280, 1000],
+    prepare: (page) => page.getByText('At most').waitFor({ timeout: 60_000 }),
   },
   { name: 'plan', path: '/plan' },
   { name: 'library', path: '/library' },
