@@ -129,10 +129,11 @@ describe('the integrator on any network', () => {
       fc.property(network, fc.double({ min: 100, max: 4000, noNaN: true }), (shape, power) => {
         const net = build(shape);
         const run = new Integrator(net, 300, 300);
-        for (let k = 0; k < 5000; k++) run.step(5, power, power);
+        // The slowest of these networks settles in about 2000 s, the lightest radiating node in 2 s.
+        for (let k = 0; k < 40_000; k++) run.step(1, power, power);
         const at = net.nodes.map((_, i) => run.temperature(i));
         const still = rates(net, 300, power)(0, at);
-        for (const rate of still) expect(Math.abs(rate)).toBeLessThan(1e-4);
+        for (const rate of still) expect(Math.abs(rate)).toBeLessThan(1e-6);
       }),
       { numRuns: 10 },
     );

@@ -120,7 +120,9 @@ export class Integrator {
   }
 
   /**
-   * One step.
+   * One step. Coefficients are those expected at its middle, not iterated, so a step should stay under the time in which
+   * the lightest node could radiate its heat away by itself (capacity over 4·radiation·T³); far beyond it, that node
+   * swings from step to step instead of settling. The heat is conserved all the same.
    * @param dt s
    * @param earlyPower source power at `GAMMA·dt`, W
    * @param latePower source power at the end of the step, W
