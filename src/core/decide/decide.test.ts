@@ -231,6 +231,30 @@ describe('fastest plan', () => {
     expect(again(0.6 * stand)).toBe(false);
   });
 
+  it('plans a later session as if the one before, hours earlier and far too hot, had not been', () => {
+    const [flatOut] = input.sessions;
+    const pause = { kind: 'paddock' as const, duration: 4 * 3600, fan: 0 };
+    const ruined = { ...flatOut, legs: [...flatOut.legs, pause] };
+    expect(simulateDay(input).verdict.kind).toBe('gives-out');
+    const later = fastestPlan({ ...input, sessions: [ruined, flatOut] }, 1, 18 * 60, 5);
+    expect(later.flatOut.keeps).toBe(false);
+    expect(later.flatOut.lapsBefore).toBe(planned.flatOut.lapsBefore);
+    expect(later.options[0].kind).toBe(planned.options[0].kind);
+    expect(later.options[0].pace).toBeCloseTo(planned.options[0].pace, 1);
+    expect(later.options[0].tightest.at.session).toBe(1);
+    for (const { legs } of later.options) {
+      const { record, legs: driven } = simulateDay({ ...input, sessions: [ruined, { ...flatOut, legs }] });
+      const hottest = (part: 'padFace' | 'rotorFace') =>
+        record.wheels.frontLeft[part].reduce(
+          (most, kelvin, i) => (driven[record.leg[i]].session === 1 ? Math.max(most, kelvin) : most),
+          0,
+        );
+      const { pad, rotor } = input.front.left;
+      expect(pad.limit - hottest('padFace')).toBeGreaterThanOrEqual(5);
+      expect(rotor.material.faceLimit - hottest('rotorFace')).toBeGreaterThanOrEqual(5);
+    }
+  });
+
   it('refuses what cannot be planned, and says what it would need', () => {
     expect(() => fastestPlan(input, 0, 120, 0)).toThrow(/2 minutes are too short: .* take \d/);
     const coolOnly = {

@@ -32,7 +32,7 @@ export function stopShares(input: DayInput, lap: LapResult, ambient: number): St
       locksFirst: force.locksFirst,
     };
     if (!(heat > 0)) return { ...shares, even: null };
-    const part = heat > 0 ? frontHeat / heat : 0;
+    const part = frontHeat / heat;
     // Peak over the limit's rise: start + slope · share of the heat.
     const line = (axle: AxleName, own: number) => {
       const wheels = WHEELS.filter((wheel) => axleOf(wheel) === axle).map((wheel) => lap.wheels[wheel][stop]);

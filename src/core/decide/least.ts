@@ -1,4 +1,4 @@
-import type { AxleName, DayResult, ForceMargin, Margin } from '../session';
+import type { AxleName, DayResult, Margin } from '../session';
 
 /** Every hot limit of a day's brakes: all temperatures but the bite. */
 export const hotMargins = (result: Pick<DayResult, 'margins'>): readonly Margin[] =>
@@ -17,16 +17,10 @@ export function coldestBite(result: Pick<DayResult, 'margins'>, axle: AxleName):
   return own.length === 0 ? null : own.reduce((a, b) => (b.margin < a.margin ? b : a));
 }
 
-/** Whether a day keeps every hot limit with a margin, and the driver's force and the pedal's travel besides. */
-export function keepsAll(
-  result: Pick<DayResult, 'margins' | 'forceMargins'>,
-  wish: number,
-  from = 0,
-): boolean {
-  const kept = (margin: Margin | ForceMargin) => !margin.passed || margin.passed.session < from;
+/** Whether every hot limit is kept with a margin, and the driver's force and the pedal's travel besides. @param wish K */
+export function keepsAll(result: Pick<DayResult, 'margins' | 'forceMargins'>, wish: number): boolean {
   return (
-    hotMargins(result).every((margin) =>
-      wish === 0 || margin.at.session < from ? kept(margin) : margin.margin >= wish,
-    ) && result.forceMargins.every(kept)
+    hotMargins(result).every((margin) => (wish === 0 ? !margin.passed : margin.margin >= wish)) &&
+    result.forceMargins.every((margin) => !margin.passed)
   );
 }

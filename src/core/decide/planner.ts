@@ -8,6 +8,7 @@ import {
   type Leg,
   type LegResult,
   type Margin,
+  marginsFrom,
   pressureOf,
   type SessionPlan,
   simulateDay,
@@ -23,6 +24,8 @@ export interface LimitTrace extends Pick<Margin, 'axle' | 'side' | 'part' | 'lim
   readonly minutes: Float64Array;
   readonly kelvin: Float64Array;
 }
+
+type Left = Pick<DayResult, 'margins' | 'forceMargins'>;
 
 /** One way of filling the minutes. */
 export interface PlanOption {
@@ -111,8 +114,8 @@ export class Planner {
   againAfter(plan: PlanOption, duration: number): boolean {
     const pause: Leg = { kind: 'paddock', duration, fan: 0 };
     const driven = plan.legs.filter((leg) => 'laps' in leg);
-    const twice = this.day({ ...this.own, legs: [...driven, pause] }, { ...this.own, legs: plan.legs });
-    return keepsAll(twice, this.wish, this.session);
+    const { left } = this.day({ ...this.own, legs: [...driven, pause] }, { ...this.own, legs: plan.legs });
+    return keepsAll(left, this.wish);
   }
 
   /** The session with hot laps at a pace, and some cool-down laps after every so many of them. */
@@ -127,8 +130,8 @@ export class Planner {
       { kind: 'cool', laps: 1, pace: coolPace },
       ...stands,
     ];
-    const result = this.day({ ...own, legs });
-    this.traced ??= closest(result);
+    const { result, left } = this.day({ ...own, legs });
+    this.traced ??= closest(left);
     const laps = result.laps.filter((lap) => lap.session === session);
     const driven = laps.reduce((sum, lap) => sum + lap.lapTime, 0);
     const distance = laps.reduce((sum, lap) => sum + lapLength(lap.trace), 0);
@@ -138,8 +141,8 @@ export class Planner {
       if (hot) done += count;
       else coolAfter.push(done);
     });
-    const passed = [...hotMargins(result), ...result.forceMargins]
-      .flatMap((margin) => (margin.passed && margin.passed.session >= session ? [margin.passed] : []))
+    const passed = [...hotMargins(left), ...left.forceMargins]
+      .flatMap((margin) => (margin.passed ? [margin.passed] : []))
       .sort((a, b) => a.time - b.time)[0];
     return {
       kind,
@@ -153,8 +156,8 @@ export class Planner {
       distance,
       meanSpeed: distance / driven,
       lapTime: lapAt(pace),
-      keeps: keepsAll(result, this.wish, session),
-      tightest: tightestOf(result),
+      keeps: keepsAll(left, this.wish),
+      tightest: tightestOf(left),
       legs,
       trace: traceOf(result, session, this.traced),
       lapsBefore: !passed
@@ -168,10 +171,13 @@ export class Planner {
     };
   }
 
-  private day(...sessions: readonly SessionPlan[]): DayResult {
+  /** Drives the day up to some sessions. What those before them do to the limits is planned already, and not theirs to keep. */
+  private day(...sessions: readonly SessionPlan[]): { result: DayResult; left: Left } {
     if (this.stop()) throw new Error('cancelled');
     this.runs += 1;
-    return simulateDay({ ...this.input, sessions: [...this.before, ...sessions] });
+    const input = { ...this.input, sessions: [...this.before, ...sessions] };
+    const result = simulateDay(input);
+    return { result, left: marginsFrom(input, result, this.session) };
   }
 }
 
@@ -217,11 +223,11 @@ function lapTimes(input: DayInput, session: SessionPlan): (pace: number) => numb
 }
 
 /** What is closest in kelvin; a pedal that gives out comes before it. */
-function tightestOf(result: DayResult): Margin | ForceMargin {
+function tightestOf(result: Left): Margin | ForceMargin {
   return result.forceMargins.find((margin) => margin.passed) ?? leastMargin(result);
 }
 
-function closest(result: DayResult): Omit<LimitTrace, 'minutes' | 'kelvin'> {
+function closest(result: Left): Omit<LimitTrace, 'minutes' | 'kelvin'> {
   const { axle, side, part, limit } = leastMargin(result);
   return { axle, side, part, limit };
 }

@@ -1,4 +1,4 @@
-/** Values in rising order, without those that are no numbers. */
+/** Values in rising order; the given ones stay as they are. */
 export function sorted(values: ArrayLike<number>): Float64Array {
   return Float64Array.from(values).sort();
 }

@@ -287,6 +287,20 @@ describe('the outlook', () => {
     expect(leastPaddock).toBeLessThan(3600);
   });
 
+  it('of a later session is that of the session by itself, however far too hot the one before was', () => {
+    const input = dayInput(setupOf(demoProject, 'plan-tarn-anvil'));
+    const [own] = input.sessions;
+    const ruined = { ...own, legs: [...own.legs, { kind: 'paddock' as const, duration: 4 * 3600, fan: 0 }] };
+    expect(simulateDay(input).margins.some((m) => m.part !== 'bite' && m.passed)).toBe(true);
+    const [alone, later] = [outlook(input, 0), outlook({ ...input, sessions: [ruined, own] }, 1)];
+    expect(later.stint).toBe(alone.stint);
+    // Glazed pads, which leave some of their work to the rear, and a hub still warm are all that is left of it.
+    expect(Math.abs(Number(later.coolDownLaps) - Number(alone.coolDownLaps))).toBeLessThanOrEqual(1);
+    later.parts.forEach((part, i) => {
+      expect(Math.abs(part.settles - alone.parts[i].settles), part.part).toBeLessThan(12);
+    });
+  });
+
   it('has no limit to name where none is passed, and can be cancelled', () => {
     const fen = dayInput(setupOf(demoProject, 'plan-tarn-fen'));
     expect(outlook(fen, 0).stint).toBeNull();

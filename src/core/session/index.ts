@@ -26,6 +26,7 @@ export {
   type WheelName,
   wheelOf,
 } from './input';
+export { marginsFrom } from './marginsFrom';
 export { type ExportedTable, type NetworkRun, networkOf, networkRun } from './networkRun';
 export { type Outlook, outlook } from './outlook';
 export { pressureOf } from './pressure';

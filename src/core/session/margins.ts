@@ -75,14 +75,17 @@ export function peaksOf(record: WheelRecord): Record<RecordedPart, number> {
   ) as Record<RecordedPart, number>;
 }
 
-/** Every margin of the day; one a pair of wheels that are alike. */
+/** Every margin of the day from one session on; one a pair of wheels that are alike. */
 export function dayMargins(
   input: Pick<DayInput, 'front' | 'rear' | 'sessions'>,
   record: DayRecord,
   laps: readonly LapResult[],
   legs: readonly LegResult[],
+  from = 0,
 ): Margin[] {
   const distinct = distinctWheels(record.wheels);
+  const begin = from === 0 ? 0 : record.leg.findIndex((leg) => legs[leg].session >= from);
+  const counted = laps.filter((lap) => lap.session >= from);
   const ambient = (moment: Moment) => input.sessions[moment.session].ambient;
   return AXLES.flatMap((axle) =>
     SIDES.flatMap((own): Margin[] => {
@@ -92,7 +95,7 @@ export function dayMargins(
       const at = (sample: number) => momentAt(record, sample, laps, legs);
       const side = both ? 'both' : own;
       const margins = limitsOf(input[axle], own).map(([part, limit]): Margin => {
-        const { worst, first } = highest(valuesOf(record.wheels[wheel], part), limit);
+        const { worst, first } = highest(valuesOf(record.wheels[wheel], part), limit, begin);
         const value = valuesOf(record.wheels[wheel], part)(worst);
         const moment = at(worst);
         return {
@@ -107,7 +110,7 @@ export function dayMargins(
           passed: first < 0 ? null : at(first),
         };
       });
-      const bite = coldestBite(axle, side, wheel, input[axle][own].pad.windowLow, record, laps, ambient);
+      const bite = coldestBite(axle, side, wheel, input[axle][own].pad.windowLow, record, counted, ambient);
       return bite ? [...margins, bite] : margins;
     }),
   );
@@ -120,10 +123,14 @@ function valuesOf(record: WheelRecord, part: RecordedPart): ((i: number) => numb
   return Object.assign(of, { count: own.length });
 }
 
-function highest(values: ReturnType<typeof valuesOf>, limit: number): { worst: number; first: number } {
-  let worst = 0;
+function highest(
+  values: ReturnType<typeof valuesOf>,
+  limit: number,
+  begin: number,
+): { worst: number; first: number } {
+  let worst = begin;
   let first = -1;
-  for (let i = 1; i < values.count; i++) {
+  for (let i = Math.max(1, begin); i < values.count; i++) {
     const value = values(i);
     if (value > values(worst)) worst = i;
     if (first < 0 && value > limit) first = i;

@@ -1,4 +1,5 @@
 import type { DayInput, Leg, SessionPlan } from './input';
+import { marginsFrom } from './marginsFrom';
 import type { DayResult, ForcePart, LimitedPart, Margin } from './result';
 import { simulateDay } from './simulate';
 
@@ -49,9 +50,12 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
   const hotPace = paceOf(own, 'hot', 1);
   const coolPace = paceOf(own, 'cool', 0.4);
   const out = own.legs[0].kind === 'out' ? [own.legs[0]] : [];
+  /** Drives the day up to some sessions; limits count from this one on, whatever those before it do to them. */
   const day = (...sessions: readonly SessionPlan[]) => {
     if (stop()) throw new Error('cancelled');
-    return simulateDay({ ...input, sessions: [...before, ...sessions] });
+    const driven = { ...input, sessions: [...before, ...sessions] };
+    const result = simulateDay(driven);
+    return { laps: result.laps, limits: limitsFrom(driven, result, session) };
   };
   const hot = (laps: number): Leg => ({ kind: 'hot', laps, pace: hotPace });
   const cool = (laps: number): Leg => ({ kind: 'cool', laps, pace: coolPace });
@@ -59,7 +63,7 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
 
   const endless = day(withLegs(hot(LOOK_AHEAD)));
   const first = endless.laps.findIndex((lap) => lap.session === session && lap.kind === 'hot');
-  const parts = limitsIn(endless).map((margin): PartOutlook => {
+  const parts = endless.limits.map((margin): PartOutlook => {
     const { part, limit, worst, passed } = margin;
     const lap = passed?.lap ?? null;
     const lapsUntil = !passed ? null : lap === null ? LOOK_AHEAD : Math.max(0, lap - 1 - first);
@@ -70,14 +74,12 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
   const stint = limited.length === 0 ? null : Math.min(...limited);
   const again = stint === null ? 0 : Math.max(1, Math.min(3, stint));
 
-  /** Whether every limit is kept in a day's last session. */
-  const keeps = (result: DayResult, last: number) =>
-    limitsIn(result).every((m) => !m.passed || m.passed.session < last);
+  const keeps = ({ limits }: ReturnType<typeof day>) => limits.every((limit) => !limit.passed);
 
   let coolDownLaps: number | null = null;
   if (stint !== null && stint > 0) {
     for (let k = 1; k <= MOST_COOL_LAPS && coolDownLaps === null; k++) {
-      if (keeps(day(withLegs(hot(stint), cool(k), hot(again))), session)) coolDownLaps = k;
+      if (keeps(day(withLegs(hot(stint), cool(k), hot(again))))) coolDownLaps = k;
     }
   }
   return {
@@ -99,8 +101,7 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
     );
     const good = (duration: number) => {
       const pause: Leg = { kind: 'paddock', duration, fan: 0 };
-      const twice = day({ ...own, legs: [...legs, pause] }, { ...own, legs });
-      return keeps(twice, session);
+      return keeps(day({ ...own, legs: [...legs, pause] }, { ...own, legs }));
     };
     if (!good(LONGEST_STAND)) return null;
     let [low, high] = [0, LONGEST_STAND];
@@ -114,11 +115,11 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
   }
 }
 
-/** What can give out: every hot limit, the foot's and the pedal's. */
-const limitsIn = ({ margins, forceMargins }: DayResult) => [
-  ...margins.filter((margin) => margin.part !== 'bite'),
-  ...forceMargins,
-];
+/** What can give out from a session on: every hot limit, the foot's and the pedal's. */
+function limitsFrom(input: DayInput, result: DayResult, session: number) {
+  const { margins, forceMargins } = marginsFrom(input, result, session);
+  return [...margins.filter((margin) => margin.part !== 'bite'), ...forceMargins];
+}
 
 function paceOf(session: SessionPlan, kind: 'hot' | 'cool', otherwise: number): number {
   for (const leg of session.legs) if (leg.kind === kind && 'pace' in leg) return leg.pace;

@@ -1,0 +1,19 @@
+import { dayForces } from './forces';
+import type { DayInput } from './input';
+import { dayMargins } from './margins';
+import type { DayResult } from './result';
+
+/** What is left of each limit from one session of a day on, whatever the sessions before it did. */
+export function marginsFrom(
+  input: DayInput,
+  result: DayResult,
+  session: number,
+): Pick<DayResult, 'margins' | 'forceMargins'> {
+  if (session === 0) return result;
+  const { record, laps, legs } = result;
+  const counted = laps.filter((lap) => lap.session >= session);
+  return {
+    margins: dayMargins(input, record, laps, legs, session),
+    forceMargins: dayForces(input, record, counted).margins,
+  };
+}
