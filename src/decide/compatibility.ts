@@ -1,40 +1,72 @@
-import { AXLES, wheelClearances } from '../core';
+import { AXLES, type AxleName, wheelClearances } from '../core';
 import {
   type Car,
   type Change,
   carSchema,
-  formatQuantity,
   issueProblem,
   padOf,
   partOf,
   type Setup,
-  type UnitChoice,
   wheelFit,
   withChanges,
 } from '../project';
 import type { Assessed } from './assess';
 
-/** What a change is looked at for. */
-export type CheckKind = 'fits' | 'mixes' | 'pedal' | 'balance';
-export interface Check {
-  readonly kind: CheckKind;
+/** What was found about a change; `checkText` says it in words. */
+export type Finding =
+  /** Parts and wheel */
+  | { readonly kind: 'fits'; readonly found: 'fits' }
+  | { readonly kind: 'fits'; readonly found: 'invalid'; readonly path: string; readonly message: string }
+  | {
+      readonly kind: 'fits';
+      readonly found: 'carbon';
+      readonly axle: AxleName;
+      readonly wants: 'pads' | 'rotors';
+    }
+  /** `short`: room that is missing, or missing from what is usual, m */
+  | {
+      readonly kind: 'fits';
+      readonly found: 'touches' | 'tight';
+      readonly axle: AxleName;
+      readonly short: number;
+    }
+  /** The new fluid and the one that is in it */
+  | { readonly kind: 'mixes'; readonly found: 'mixes' | 'never' | 'silicone' }
+  /** The foot: most force, N, and most travel, m, over the day */
+  | {
+      readonly kind: 'pedal';
+      readonly found: 'usable' | 'too-heavy' | 'too-long' | 'heavier' | 'longer';
+      readonly force: number;
+      readonly travel: number;
+    }
+  /** Front share after less before, 0 to 1; stops at which the rear is nearer to locking, before, after, of all */
+  | {
+      readonly kind: 'balance';
+      readonly found: 'stays' | 'moves' | 'rear-first';
+      readonly moved: number;
+      readonly before: number;
+      readonly after: number;
+      readonly stops: number;
+    };
+
+/** One thing a change is looked at for. */
+export type Check = Finding & {
   /** `no` rules a change out; `look` wants a second look */
   readonly state: 'yes' | 'look' | 'no';
-  readonly text: string;
-}
+};
 
 /** Whether parts go into the wheel and to each other; needs no day to be driven. */
-export function fits(setup: Setup, changes: readonly Change[], units: UnitChoice): Check {
+export function fits(setup: Setup, changes: readonly Change[]): Check & { kind: 'fits' } {
   const { parts } = setup;
   const { car } = withChanges(setup, changes);
   const valid = carSchema.safeParse(car);
   if (!valid.success) {
     const { path, message } = issueProblem(valid.error.issues[0]);
-    return { kind: 'fits', state: 'no', text: `does not go together: ${path} ${message}` };
+    return { kind: 'fits', state: 'no', found: 'invalid', path, message };
   }
   const friction = frictionPair(car, parts);
-  if (friction) return { kind: 'fits', state: 'no', text: friction };
-  let worst: { axle: string; short: number; touches: boolean } | null = null;
+  if (friction) return { kind: 'fits', state: 'no', found: 'carbon', ...friction };
+  let worst: { axle: AxleName; short: number; touches: boolean } | null = null;
   for (const axle of AXLES) {
     if (car[axle].drum) continue;
     const before = setup.car[axle].drum ? [] : wheelClearances(wheelFit(setup.car[axle]));
@@ -45,26 +77,26 @@ export function fits(setup: Setup, changes: readonly Change[], units: UnitChoice
       if (short > 1e-6 && (!worst || short > worst.short)) worst = { axle, short, touches: clearance < 0 };
     }
   }
-  if (!worst) return { kind: 'fits', state: 'yes', text: 'fits the wheel' };
-  const text = formatQuantity(worst.short * 1000, 'smallLength', units);
-  return worst.touches
-    ? { kind: 'fits', state: 'no', text: `does not fit the ${worst.axle} wheel: ${text} too little room` }
-    : { kind: 'fits', state: 'look', text: `tight in the ${worst.axle} wheel: ${text} under the usual room` };
+  if (!worst) return { kind: 'fits', state: 'yes', found: 'fits' };
+  const { axle, short, touches } = worst;
+  return touches
+    ? { kind: 'fits', state: 'no', found: 'touches', axle, short }
+    : { kind: 'fits', state: 'look', found: 'tight', axle, short };
 }
 
 /** Density under which a pad of the carbon family is carbon throughout, and not metal for iron rotors, kg/m³ (from memory). */
 const ALL_CARBON = 2100;
 
 /** Carbon rubs on carbon and on nothing else. */
-function frictionPair(car: Car, parts: Setup['parts']): string | null {
+function frictionPair(car: Car, parts: Setup['parts']): { axle: AxleName; wants: 'pads' | 'rotors' } | null {
   for (const axle of AXLES) {
     const { rotor, drum, pad } = car[axle];
     if (drum) continue;
     const carbonRotor = rotor.material === 'carbon-carbon';
     const { family, density } = padOf(pad, parts);
     const carbonPad = family === 'carbon' && density < ALL_CARBON;
-    if (carbonRotor && !carbonPad) return `${axle} carbon rotors want carbon pads`;
-    if (carbonPad && !carbonRotor) return `${axle} carbon pads want carbon rotors`;
+    if (carbonRotor && !carbonPad) return { axle, wants: 'pads' };
+    if (carbonPad && !carbonRotor) return { axle, wants: 'rotors' };
   }
   return null;
 }
@@ -81,16 +113,10 @@ export function mixes(setup: Setup, changes: readonly Change[]): Check | null {
     return part.kind === 'fluid' && part.values.silicone;
   };
   const before = setup.car.fluid.kind;
-  if (silicone(before) !== silicone(after)) {
-    return {
-      kind: 'mixes',
-      state: 'no',
-      text: 'never mix glycol and silicone: every seal, hose and cylinder has to be changed',
-    };
-  }
+  if (silicone(before) !== silicone(after)) return { kind: 'mixes', state: 'no', found: 'never' };
   return silicone(after)
-    ? { kind: 'mixes', state: 'look', text: 'silicone: more pedal travel, not advised on track or with ABS' }
-    : { kind: 'mixes', state: 'yes', text: 'mixes with what is in it; flush it all the same' };
+    ? { kind: 'mixes', state: 'look', found: 'silicone' }
+    : { kind: 'mixes', state: 'yes', found: 'mixes' };
 }
 
 const passed = ({ summary }: Assessed, part: 'pedal' | 'travel') =>
@@ -99,43 +125,32 @@ const worst = ({ summary }: Assessed, part: 'pedal' | 'travel') =>
   summary.forceMargins.find((margin) => margin.part === part)?.worst ?? 0;
 
 /** Whether the foot can still work it. */
-export function pedalStays(before: Assessed, after: Assessed, units: UnitChoice): Check {
-  const force = formatQuantity(worst(after, 'pedal'), 'force', units);
-  const travel = formatQuantity(worst(after, 'travel') * 1000, 'smallLength', units);
-  for (const part of ['travel', 'pedal'] as const) {
-    if (passed(after, part) && !passed(before, part)) {
-      const what =
-        part === 'pedal'
-          ? `more force than the driver has (${force})`
-          : `more travel than there is (${travel})`;
-      return { kind: 'pedal', state: 'no', text: `the pedal needs ${what}` };
-    }
-  }
-  const heavier = worst(after, 'pedal') / Math.max(1, worst(before, 'pedal'));
-  const longer = worst(after, 'travel') - worst(before, 'travel');
-  if (heavier > 1.25) return { kind: 'pedal', state: 'look', text: `the pedal gets heavier: ${force}` };
-  if (longer > 0.015) return { kind: 'pedal', state: 'look', text: `the pedal gets longer: ${travel}` };
-  return { kind: 'pedal', state: 'yes', text: 'the pedal stays usable' };
+export function pedalStays(before: Assessed, after: Assessed): Check {
+  const { force, travel } = { force: worst(after, 'pedal'), travel: worst(after, 'travel') };
+  const found = { kind: 'pedal', force, travel } as const;
+  const newly = (part: 'pedal' | 'travel') => passed(after, part) && !passed(before, part);
+  if (newly('travel')) return { ...found, state: 'no', found: 'too-long' };
+  if (newly('pedal')) return { ...found, state: 'no', found: 'too-heavy' };
+  const heavier = force / Math.max(1, worst(before, 'pedal'));
+  if (heavier > 1.25) return { ...found, state: 'look', found: 'heavier' };
+  if (travel - worst(before, 'travel') > 0.015) return { ...found, state: 'look', found: 'longer' };
+  return { ...found, state: 'yes', found: 'usable' };
 }
 
 /** Whether the rear does not come nearer to locking first. */
 export function balanceStays(before: Assessed, after: Assessed): Check {
   const share = (a: Assessed) => a.summary.rearFirst / Math.max(1, a.summary.hotStops);
-  const moved = 100 * (after.frontShare - before.frontShare);
-  const points = `${Math.abs(moved).toFixed(1)} points to the ${moved < 0 ? 'rear' : 'front'}`;
-  if (share(after) > share(before) + 0.02) {
-    return {
-      kind: 'balance',
-      state: 'no',
-      text: `the rear is nearer to locking at ${after.summary.rearFirst} of ${after.summary.hotStops} stops (before ${before.summary.rearFirst}); ${points}`,
-    };
-  }
-  if (Math.abs(moved) > 2) return { kind: 'balance', state: 'look', text: `balance moves ${points}` };
-  return {
+  const moved = after.frontShare - before.frontShare;
+  const found = {
     kind: 'balance',
-    state: 'yes',
-    text: Math.abs(moved) < 0.05 ? 'balance stays' : `balance moves ${points}`,
-  };
+    moved,
+    before: before.summary.rearFirst,
+    after: after.summary.rearFirst,
+    stops: after.summary.hotStops,
+  } as const;
+  if (share(after) > share(before) + 0.02) return { ...found, state: 'no', found: 'rear-first' };
+  if (Math.abs(moved) > 0.02) return { ...found, state: 'look', found: 'moves' };
+  return { ...found, state: 'yes', found: Math.abs(moved) < 0.0005 ? 'stays' : 'moves' };
 }
 
 /** Everything a change is looked at for, once it has been driven. */
@@ -144,13 +159,12 @@ export function checksOf(
   changes: readonly Change[],
   before: Assessed,
   after: Assessed,
-  units: UnitChoice,
 ): Check[] {
   const fluid = mixes(setup, changes);
   return [
-    fits(setup, changes, units),
+    fits(setup, changes),
     ...(fluid ? [fluid] : []),
-    pedalStays(before, after, units),
+    pedalStays(before, after),
     balanceStays(before, after),
   ];
 }

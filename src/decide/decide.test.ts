@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import { recordFigure } from '../../tests/support/validation';
-import { coolingNeed, keepsAll, leastMargin, simulateDay } from '../core';
+import { AXLES, coolingNeed, keepsAll, leastMargin, simulateDay } from '../core';
 import {
   type Change,
   changePrice,
@@ -15,15 +15,19 @@ import {
   STARTER_DRUM,
   setupOf,
   shelfOf,
+  US,
   withChanges,
   withPrice,
 } from '../project';
 import { assess } from './assess';
+import { checkText } from './checkText';
 import { checksOf, fits, mixes } from './compatibility';
 import {
   type Candidate,
+  drivable,
   ductShapes,
   exposedReports,
+  isGood,
   pieceCount,
   type Rung,
   ranked,
@@ -36,6 +40,7 @@ import {
   targetMargin,
   uncertainPiece,
   uncertainStatistics,
+  type Way,
   waysToKeep,
   worthwhilePairs,
 } from './index';
@@ -48,48 +53,59 @@ const tarn = short('plan-tarn-anvil');
 const base = assess(tarn);
 const part = (id: string, axle: 'front' | 'rear' = 'front'): Change => ({ kind: 'part', part: id, axle });
 const check = (changes: Change[], kind: string, of = tarn, before = base) =>
-  checksOf(of, changes, before, assess(withChanges(of, changes)), METRIC).find((c) => c.kind === kind);
+  checksOf(of, changes, before, assess(withChanges(of, changes))).find((c) => c.kind === kind);
+const said = (found: ReturnType<typeof check> | null, units = METRIC) =>
+  found ? checkText(found, units) : '';
 
 describe('does a change go with the car', () => {
   it('tells parts that do not fit the wheel, by how much, and not what was tight before', () => {
-    const big = fits(tarn, [part('rotor-floating-355')], METRIC);
-    expect(big.state).toBe('no');
-    expect(big.text).toMatch(/does not fit the front wheel: \d+\.\d mm too little room/);
-    expect(fits(tarn, [part('rotor-vented-280')], METRIC).state).toBe('yes');
+    const big = fits(tarn, [part('rotor-floating-355')]);
+    expect(big).toMatchObject({ state: 'no', found: 'touches', axle: 'front' });
+    expect(said(big)).toMatch(/^does not fit the front wheel: \d+\.\d mm too little room$/);
+    expect(said(big, US)).toMatch(/^does not fit the front wheel: \d+\.\d+ in too little room$/);
+    expect(said(fits(tarn, [part('rotor-vented-280')]))).toBe('fits the wheel');
     // The Tarn's wheel as it is counts as fitting, however tight.
     const tight = {
       ...tarn.car,
       front: { ...tarn.car.front, wheel: { barrelMm: 300, spokesMm: 0, spacerMm: 0 } },
     };
-    expect(fits({ ...tarn, car: tight }, [part('duct-76')], METRIC).state).toBe('yes');
+    expect(fits({ ...tarn, car: tight }, [part('duct-76')]).state).toBe('yes');
     // A longer pad on a narrow ring cannot be, and is told from the file's own rules.
     const narrow = { ...tarn.car.front.rotor, innerDiameterMm: 274 };
     const thin = { ...tarn, car: { ...tarn.car, front: { ...tarn.car.front, rotor: narrow } } };
-    expect(fits(thin, [part('caliper-six')], METRIC).text).toMatch(/does not go together: front\.padAreaCm2/);
+    const never = fits(thin, [part('caliper-six')]);
+    expect(never).toMatchObject({ state: 'no', found: 'invalid', path: 'front.padAreaCm2' });
+    expect(said(never)).toMatch(/^does not go together: front\.padAreaCm2 /);
+    const steps = [
+      { id: 'a', changes: [part('caliper-six')] },
+      { id: 'b', changes: [part('duct-76')] },
+    ];
+    expect(drivable(thin, steps).map((step) => step.id)).toEqual(['b']);
   });
 
   it('lets carbon rub on carbon only', () => {
-    expect(fits(tarn, [part('rotor-carbon-355')], METRIC).text).toBe('front carbon rotors want carbon pads');
     const skarn = short('plan-skarn-fen');
-    expect(fits(skarn, [part('rotor-vented-300')], METRIC).text).toBe('front carbon pads want carbon rotors');
+    expect(said(fits(tarn, [part('rotor-carbon-355')]))).toBe('front carbon rotors want carbon pads');
+    expect(said(fits(skarn, [part('rotor-vented-300')]))).toBe('front carbon pads want carbon rotors');
     const carbonPad = shelfOf('pad', []).find((p) => p.values.family === 'carbon');
     const both = [part('rotor-carbon-355'), part(carbonPad?.id ?? '')];
-    expect(fits(tarn, both, METRIC).text).not.toMatch(/want/);
+    expect(fits(tarn, both).found).not.toBe('carbon');
     // Carbon with metal in it is made for iron.
-    expect(fits(tarn, [part('carbon-iron')], METRIC).state).toBe('yes');
-    expect(fits(skarn, [part('carbon-iron')], METRIC).text).toBe('front carbon rotors want carbon pads');
+    expect(fits(tarn, [part('carbon-iron')]).state).toBe('yes');
+    expect(said(fits(skarn, [part('carbon-iron')]))).toBe('front carbon rotors want carbon pads');
   });
 
   it('never mixes glycol and silicone', () => {
     const silicone = shelfOf('fluid', []).find((p) => p.values.silicone)?.id ?? '';
-    expect(mixes(tarn, [part(silicone)])).toMatchObject({
-      state: 'no',
-      text: /never mix/ as unknown as string,
-    });
-    expect(mixes(tarn, [part('class-4')])?.state).toBe('yes');
+    expect(mixes(tarn, [part(silicone)])?.state).toBe('no');
+    expect(said(mixes(tarn, [part(silicone)]))).toMatch(/^never mix/);
+    expect(said(mixes(tarn, [part('class-4')]))).toMatch(/^mixes with what is in it; flush/);
     expect(mixes(tarn, [part('duct-76')])).toBeNull();
     const filled = { ...tarn, car: { ...tarn.car, fluid: { ...tarn.car.fluid, kind: silicone } } };
     expect(mixes(filled, [part('class-4')])?.state).toBe('no');
+    // Silicone on silicone does mix, and is not advised all the same.
+    expect(mixes(filled, [part(silicone)])?.state).toBe('look');
+    expect(said(mixes(filled, [part(silicone)]))).toMatch(/not advised on track or with ABS/);
   });
 
   it('tells a pedal that can no longer be worked, and one that gets heavier', () => {
@@ -97,31 +113,36 @@ describe('does a change go with the car', () => {
     const weak = { ...tarn, car: { ...tarn.car, pedal: { ...tarn.car.pedal, limitN: 470 } } };
     const before = assess(weak);
     expect(before.summary.forceMargins.find((m) => m.part === 'pedal')?.passed).toBeNull();
-    expect(check([part('commuter')], 'pedal', weak, before)).toMatchObject({
-      state: 'no',
-      text: expect.stringMatching(/more force than the driver has \(\d+ N\)/),
-    });
-    expect(check([part('cylinder-25-4')], 'pedal')).toMatchObject({ state: 'look' });
-    expect(check([part('duct-76')], 'pedal')).toMatchObject({ state: 'yes' });
+    const heavy = check([part('commuter')], 'pedal', weak, before);
+    expect(heavy?.state).toBe('no');
+    expect(said(heavy)).toMatch(/more force than the driver has \(\d+ N\)/);
+    expect(said(heavy, US)).toMatch(/more force than the driver has \(\d+ lbf\)/);
+    const bigger = check([part('cylinder-25-4')], 'pedal');
+    expect(bigger).toMatchObject({ state: 'look', found: 'heavier' });
+    const now = base.summary.forceMargins.find((m) => m.part === 'pedal')?.worst ?? 1;
+    expect(bigger?.kind === 'pedal' && bigger.force / now).toBeGreaterThan(1.25);
+    expect(check([part('duct-76')], 'pedal')).toMatchObject({ state: 'yes', found: 'usable' });
   });
 
   it('tells a rear that comes nearer to locking', () => {
     const front = { ...tarn, car: { ...tarn.car, frontSharePercent: 74 } };
     const before = assess(front);
     expect(before.summary.rearFirst).toBe(0);
-    const rearward: Change = { kind: 'balance', frontSharePercent: 55 };
-    expect(check([rearward], 'balance', front, before)).toMatchObject({ state: 'no' });
-    expect(check([{ kind: 'balance', frontSharePercent: 71 }], 'balance', front, before)).toMatchObject({
-      state: 'look',
-      text: 'balance moves 3.0 points to the rear',
-    });
-    expect(check([part('duct-76')], 'balance', front, before)).toMatchObject({ text: 'balance stays' });
+    const rearward = check([{ kind: 'balance', frontSharePercent: 55 }], 'balance', front, before);
+    expect(rearward).toMatchObject({ state: 'no', found: 'rear-first', before: 0 });
+    expect(said(rearward)).toMatch(
+      /^the rear is nearer to locking at \d+ of \d+ stops \(before 0\); 19\.0 points to the rear$/,
+    );
+    const little = check([{ kind: 'balance', frontSharePercent: 71 }], 'balance', front, before);
+    expect(little?.state).toBe('look');
+    expect(said(little)).toBe('balance moves 3.0 points to the rear');
+    expect(said(check([part('duct-76')], 'balance', front, before))).toBe('balance stays');
   });
 });
 
 describe('the ladder', () => {
   const judge = (candidates: readonly Candidate[], project: Project = demoProject): Rung[] =>
-    candidates.map((c) => rungOf(project, tarn, c, base, assess(withChanges(tarn, c.changes)), METRIC));
+    candidates.map((c) => rungOf(project, tarn, c, base, assess(withChanges(tarn, c.changes))));
   const steps = singleSteps(tarn);
   const some = judge(
     steps.filter(({ id }) => /duct|pad|clubday|sprint|class-4|race|rotor-pillar|rotor-floating/.test(id)),
@@ -251,15 +272,7 @@ describe('the ladder', () => {
         { kind: 'tape', axle: 'front', percent: 100 },
       ],
     };
-    const rung = rungOf(
-      demoProject,
-      ducted,
-      step,
-      before,
-      assess(withChanges(ducted, step.changes)),
-      METRIC,
-      'bite',
-    );
+    const rung = rungOf(demoProject, ducted, step, before, assess(withChanges(ducted, step.changes)), 'bite');
     expect(rung.gain).toBeGreaterThanOrEqual(0);
     expect(rung.price).toBe(0);
     expect(rung.after.part).toBe('bite');
@@ -281,6 +294,9 @@ describe('ways to a margin', () => {
       expect(keepsAll(result, wish - 1)).toBe(way.state === 'holds');
       expect(leastMargin(result).margin).toBeCloseTo(way.least?.margin ?? 0, 6);
       expect(way.price).toBe(way.changes.reduce((sum, c) => sum + changePrice(demoProject, c, setup.car), 0));
+      // What stands against a way is what the ladder would hold against it.
+      const found = checksOf(setup, way.changes, assess(setup), assess(withChanges(setup, way.changes)));
+      expect(way.checks).toEqual(found.filter((c) => c.state !== 'yes'));
     }
     const pace = ways.find((w) => w.kind === 'pace');
     expect(pace?.perLap).toBeGreaterThan(0);
@@ -292,11 +308,47 @@ describe('ways to a margin', () => {
 
   it('ranks what holds by money, then by time; asks nothing where the wish is kept', () => {
     const order = rankedWays(ways);
-    const holds = order.filter((w) => w.state === 'holds' && w.tooCold.length === 0);
+    const holds = order.filter(isGood);
     expect(order.slice(0, holds.length)).toEqual(holds);
     for (let k = 1; k < holds.length; k++) expect(holds[k].price).toBeGreaterThanOrEqual(holds[k - 1].price);
+    expect(holds.length).toBeGreaterThan(1);
+    // What is ruled out never comes before what is not, and never counts as good.
+    const against = { ...holds[0], checks: [{ kind: 'mixes', found: 'never', state: 'no' } as const] };
+    expect(isGood(against)).toBe(false);
+    expect(rankedWays([{ ...against, price: 0 }, holds[1]])[0]).toBe(holds[1]);
     const easy = { ...setup, plan: oneSession(setup.plan, { hotLaps: 1 }) };
     expect(waysToKeep(demoProject, easy, 0, coolingNeed(dayInput(easy), 0))).toEqual([]);
+  });
+});
+
+describe('ways that are not there', () => {
+  it('say why: vanes the wrong way round are swapped for nothing, drums and pumping vanes stay', () => {
+    const setup = short('plan-tarn-anvil', 4);
+    const vaned = (vaneType: 'curved' | 'curved-reversed'): Setup => ({
+      ...setup,
+      car: {
+        ...setup.car,
+        front: { ...setup.car.front, rotor: { ...setup.car.front.rotor, vaneType } },
+        rear: { ...setup.car.rear, rotor: { ...setup.car.rear.rotor, vaneType } },
+      },
+    });
+    const waysOf = (of: Setup) => waysToKeep(demoProject, of, 120, coolingNeed(dayInput(of), 120));
+    const way = (of: Setup, kind: Way['kind']) => waysOf(of).find((w) => w.kind === kind);
+    const reversed = way(vaned('curved-reversed'), 'vanes');
+    expect(reversed).toMatchObject({ swapped: true, price: 0 });
+    expect(reversed?.least?.margin).toBeGreaterThan(
+      leastMargin(simulateDay(dayInput(vaned('curved-reversed')))).margin,
+    );
+    expect(way(vaned('curved'), 'vanes')).toMatchObject({ state: 'none', why: 'pump-already', changes: [] });
+    const drums = { ...setup, car: { ...setup.car, front: { ...setup.car.front, drum: STARTER_DRUM } } };
+    const wanting = AXLES.filter((axle) => leastMargin(simulateDay(dayInput(drums)), axle).margin < 120);
+    expect(wanting).toContain('front');
+    const iron = way(drums, 'rotor');
+    expect(iron?.why ?? iron?.changes.every((c) => 'axle' in c && c.axle === 'rear')).toBeTruthy();
+    const slow = { ...setup, plan: oneSession(setup.plan, { hotLaps: 1 }) };
+    expect(waysToKeep(demoProject, slow, 400, coolingNeed(dayInput(slow), 400))).toContainEqual(
+      expect.objectContaining({ kind: 'cool-downs', why: 'one-hot-lap' }),
+    );
   });
 });
 

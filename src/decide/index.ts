@@ -1,4 +1,5 @@
 export { type Assessed, assess } from './assess';
+export { checkText } from './checkText';
 export type { Check } from './compatibility';
 export { ductShapes } from './ductShapes';
 export {
@@ -23,4 +24,4 @@ export {
   worthwhilePairs,
 } from './ladder';
 export { pieceCount, RUNS_A_PIECE, uncertainPiece, uncertainStatistics } from './uncertainRuns';
-export { rankedWays, type Way, type WayKind, waysToKeep } from './ways';
+export { isGood, type NoWay, rankedWays, type Way, type WayKind, waysToKeep } from './ways';

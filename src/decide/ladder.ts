@@ -121,11 +121,8 @@ export function worthwhilePairs(pairs: readonly Rung[], singles: readonly Rung[]
 }
 
 /** Steps that can be driven at all: what cannot be put together is not tried. */
-export function drivable(setup: Setup, candidates: readonly Candidate[], units: UnitChoice): Candidate[] {
-  return candidates.filter(({ changes }) => {
-    const { state, text } = fits(setup, changes, units);
-    return !(state === 'no' && text.startsWith('does not go together'));
-  });
+export function drivable(setup: Setup, candidates: readonly Candidate[]): Candidate[] {
+  return candidates.filter(({ changes }) => fits(setup, changes).found !== 'invalid');
 }
 
 /** Two of a pair's kinds that are bought together. */
@@ -193,14 +190,13 @@ export function rungOf(
   candidate: Candidate,
   base: Assessed,
   assessed: Assessed,
-  units: UnitChoice,
   target: Target = 'heat',
 ): Rung {
   const before = targetMargin(base, target);
   const after = targetMargin(assessed, target);
   const gain = after.margin - before.margin;
   const price = candidate.changes.reduce((sum, change) => sum + changePrice(project, change, setup.car), 0);
-  const checks = checksOf(setup, candidate.changes, base, assessed, units);
+  const checks = checksOf(setup, candidate.changes, base, assessed);
   const cold = (a: Assessed, axle: 'front' | 'rear') => (coldestBite(a.summary, axle)?.margin ?? 1) < 0;
   return {
     ...candidate,

@@ -4,6 +4,7 @@ import {
   type CoolingNeed,
   coldestBite,
   type DayResult,
+  type DaySummary,
   keepsAll,
   type Leg,
   leastMargin,
@@ -20,7 +21,8 @@ import {
   shelfOf,
   withChanges,
 } from '../project';
-import { fits } from './compatibility';
+import { assess } from './assess';
+import { type Check, checksOf, fits } from './compatibility';
 
 export type WayKind = 'ducts' | 'vanes' | 'rotor' | 'pad' | 'cool-downs' | 'pace';
 
@@ -44,9 +46,25 @@ export interface Way {
   readonly perDay: number;
   /** Axles whose pads are too cold at some braking point */
   readonly tooCold: readonly AxleName[];
-  /** Why there is nothing to change, or what is odd about it */
-  readonly note: string;
+  /** What the changes were looked at for and did not simply pass */
+  readonly checks: readonly Check[];
+  /** Why there is nothing to change */
+  readonly why: NoWay | null;
+  /** The same rotors, swapped left and right: their vanes were on the wrong sides */
+  readonly swapped: boolean;
 }
+
+/** Why there is nothing of a way to change. */
+export type NoWay = 'no-duct' | 'pump-already' | 'drums' | 'no-pad' | 'no-hot-laps' | 'one-hot-lap';
+
+/** Whether a way keeps the wish and nothing about the car rules it out. */
+export const isGood = (way: Way): boolean =>
+  way.state === 'holds' && way.tooCold.length === 0 && way.checks.every((check) => check.state !== 'no');
+
+/** A driven day, whole or summed up. */
+type Driven = Pick<DaySummary, 'margins' | 'forceMargins' | 'drivingTime'> & {
+  readonly laps: readonly Pick<DaySummary['laps'][number], 'kind' | 'lapTime'>[];
+};
 
 const NOTHING = {
   changes: [],
@@ -58,7 +76,9 @@ const NOTHING = {
   perLap: 0,
   perDay: 0,
   tooCold: [],
-  note: '',
+  checks: [],
+  why: null,
+  swapped: false,
 } as const;
 const MOST_IRON = 2.2;
 const MOST_COOL = 3;
@@ -70,11 +90,11 @@ const MOST_COOL = 3;
  */
 export function waysToKeep(project: Project, setup: Setup, wish: number, need: CoolingNeed): Way[] {
   const input = dayInput(setup);
-  const base = simulateDay(input);
-  const short = AXLES.filter((axle) => leastMargin(base, axle).margin < wish);
-  const bare = { lap: hotLap(base), day: base.drivingTime };
-  const drive = (changes: readonly Change[]) => simulateDay(dayInput(withChanges(setup, changes)));
-  const rate = (kind: WayKind, result: DayResult, rest: Partial<Way>): Way => ({
+  const base = assess(setup);
+  const short = AXLES.filter((axle) => leastMargin(base.summary, axle).margin < wish);
+  const bare = { lap: hotLap(base.summary), day: base.summary.drivingTime };
+  const drive = (changes: readonly Change[]) => assess(withChanges(setup, changes));
+  const rate = (kind: WayKind, result: Driven, rest: Partial<Way>): Way => ({
     ...NOTHING,
     kind,
     state: keepsAll(result, wish - 1) ? 'holds' : 'short',
@@ -88,78 +108,83 @@ export function waysToKeep(project: Project, setup: Setup, wish: number, need: C
     changes,
     price: changes.reduce((sum, change) => sum + changePrice(project, change, setup.car), 0),
   });
-  const none = (kind: WayKind, note: string): Way => ({ ...NOTHING, kind, state: 'none', note });
+  /** A way that changes the car. */
+  const fitted = (kind: WayKind, changes: readonly Change[], driven = drive(changes)): Way =>
+    rate(kind, driven.summary, {
+      ...priced(changes),
+      checks: checksOf(setup, changes, base, driven).filter((check) => check.state !== 'yes'),
+    });
+  const none = (kind: WayKind, why: NoWay): Way => ({ ...NOTHING, kind, state: 'none', why });
   const discs = short.filter((axle) => !setup.car[axle].drum);
   if (short.length === 0) return [];
-  return [ducts(), vanes(), iron(), pads(), coolDowns(base.laps.some((lap) => lap.kind === 'hot')), pace()];
+  return [
+    ducts(),
+    vanes(),
+    iron(),
+    pads(),
+    coolDowns(base.summary.laps.some((lap) => lap.kind === 'hot')),
+    pace(),
+  ];
 
   function ducts(): Way {
     const changes = AXLES.filter((axle) => need[axle].area > 0).flatMap((axle): Change[] => [
       ...(setup.car[axle].tapePercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
       { kind: 'duct', axle, areaCm2: Math.min(300, Math.ceil(need[axle].area * 1e5) / 10) },
     ]);
-    if (changes.length === 0) return none('ducts', 'no duct is asked for');
-    return rate('ducts', drive(changes), priced(changes));
+    if (changes.length === 0) return none('ducts', 'no-duct');
+    return fitted('ducts', changes);
   }
 
   function vanes(): Way {
     const changes = discs
       .filter((axle) => setup.car[axle].rotor.vaneGapMm > 0 && setup.car[axle].rotor.vaneType !== 'curved')
       .map((axle): Change => ({ kind: 'vanes', axle, vaneType: 'curved' }));
-    if (changes.length === 0) return none('vanes', 'the rotors are solid, or pump as much as any already');
-    const wrong = changes.some(
+    if (changes.length === 0) return none('vanes', 'pump-already');
+    const way = fitted('vanes', changes);
+    const swapped = changes.every(
       (change) => 'axle' in change && setup.car[change.axle].rotor.vaneType === 'curved-reversed',
     );
-    return rate('vanes', drive(changes), {
-      ...priced(changes),
-      ...(wrong && { price: 0, note: 'rotors swapped left and right' }),
-    });
+    return swapped ? { ...way, price: 0, swapped } : way;
   }
 
   function iron(): Way {
-    if (discs.length === 0) return none('rotor', 'drums are as they are');
+    if (discs.length === 0) return none('rotor', 'drums');
     const thicker = (factor: number) =>
       discs.map((axle): Change => {
         const { thicknessMm, vaneGapMm } = setup.car[axle].rotor;
         const thickness = vaneGapMm + (thicknessMm - vaneGapMm) * factor;
         return { kind: 'thickness', axle, thicknessMm: Math.min(60, Math.round(10 * thickness) / 10) };
       });
-    const note = (changes: readonly Change[]) => {
-      const { state, text } = fits(setup, changes, {});
-      return state === 'yes' ? '' : text;
-    };
     let [low, high] = [1, MOST_IRON];
     let found = thicker(high);
     let result = drive(found);
-    if (!keepsAll(result, wish)) return rate('rotor', result, { ...priced(found), note: note(found) });
-    while (high - low > 0.02) {
+    while (keepsAll(result.summary, wish) && high - low > 0.02) {
       const middle = 0.5 * (low + high);
       const tried = thicker(middle);
       const driven = drive(tried);
-      if (keepsAll(driven, wish)) [high, found, result] = [middle, tried, driven];
+      if (keepsAll(driven.summary, wish)) [high, found, result] = [middle, tried, driven];
       else low = middle;
     }
-    return rate('rotor', result, { ...priced(found), note: note(found) });
+    return fitted('rotor', found, result);
   }
 
   /** The cheapest pad that does on all axles that are short; else the one that comes nearest. */
   function pads(): Way {
     const choices = shelfOf('pad', setup.parts)
       .map((part) => short.map((axle): Change => ({ kind: 'part', part: part.id, axle })))
-      .filter((changes) => fits(setup, changes, {}).state !== 'no')
-      .map((changes) => priced(changes))
-      .sort((a, b) => a.price - b.price);
+      .filter((changes) => fits(setup, changes).state !== 'no')
+      .sort((a, b) => priced(a).price - priced(b).price);
     let best: Way | null = null;
-    for (const choice of choices) {
-      const way = rate('pad', drive(choice.changes), choice);
-      if (way.state === 'holds' && way.tooCold.length === 0) return way;
+    for (const changes of choices) {
+      const way = fitted('pad', changes);
+      if (isGood(way)) return way;
       if (!best || better(way, best)) best = way;
     }
-    return best ?? none('pad', 'no pad of the shelf goes with these rotors');
+    return best ?? none('pad', 'no-pad');
   }
 
   function coolDowns(hot: boolean): Way {
-    if (!hot) return none('cool-downs', 'no hot laps are planned');
+    if (!hot) return none('cool-downs', 'no-hot-laps');
     const longest = Math.max(
       ...input.sessions.flatMap(({ legs }) =>
         legs.map((leg) => (leg.kind === 'hot' && 'laps' in leg ? leg.laps : 0)),
@@ -178,9 +203,7 @@ export function waysToKeep(project: Project, setup: Setup, wish: number, need: C
       }
       if (found) return rate('cool-downs', found, { stint: low, cool });
     }
-    return last
-      ? rate('cool-downs', last, { stint: 1, cool: MOST_COOL })
-      : none('cool-downs', 'one hot lap is planned');
+    return last ? rate('cool-downs', last, { stint: 1, cool: MOST_COOL }) : none('cool-downs', 'one-hot-lap');
   }
 
   function pace(): Way {
@@ -212,7 +235,7 @@ const better = (a: Way, b: Way) =>
     ? (a.least?.margin ?? 0) > (b.least?.margin ?? 0)
     : a.state === 'holds';
 
-const hotLap = ({ laps }: DayResult) => (laps.find((lap) => lap.kind === 'hot') ?? laps[0]).lapTime;
+const hotLap = ({ laps }: Driven) => (laps.find((lap) => lap.kind === 'hot') ?? laps[0]).lapTime;
 
 /** A session with cool-down laps after every so many hot ones, except after the last. */
 function split(session: SessionPlan, stint: number, cool: number): SessionPlan {
@@ -238,6 +261,7 @@ export function rankedWays(ways: readonly Way[]): Way[] {
   return [...ways].sort(
     (a, b) =>
       order[a.state] - order[b.state] ||
+      Number(isGood(b)) - Number(isGood(a)) ||
       a.tooCold.length - b.tooCold.length ||
       a.price - b.price ||
       a.perDay - b.perDay,

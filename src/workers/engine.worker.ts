@@ -73,7 +73,7 @@ const engine = {
   },
   /** Steps from a setup's car that can be put together, one at a time. */
   steps(setup: Setup): Candidate[] {
-    return drivable(setup, singleSteps(setup), {});
+    return drivable(setup, singleSteps(setup));
   },
   /** Duct areas for the margin the plan wants to keep. */
   coolingNeed(setup: Setup): CoolingNeed {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type Assessed, type Check, isFreshFill, type Rung, stopsText } from '../../decide';
+import { type Assessed, type Check, checkText, isFreshFill, type Rung, stopsText } from '../../decide';
 import {
   changeWords,
   fitPart,
@@ -102,12 +102,13 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
         {worth.length === 0 && rung.tooCold.length === 0 && (
           <span className="flex items-start gap-1.5">
             <StateMark kind="in-hand" className="mt-[2px] h-[13px] w-[13px]" />{' '}
-            {rung.checks.map((c) => c.text).join('; ')}
+            {rung.checks.map((c) => checkText(c, units)).join('; ')}
           </span>
         )}
         {worth.map((check) => (
           <span key={check.kind} className="flex items-start gap-1.5">
-            <StateMark kind={CHECK_STATE[check.state]} className="mt-[2px] h-[13px] w-[13px]" /> {check.text}
+            <StateMark kind={CHECK_STATE[check.state]} className="mt-[2px] h-[13px] w-[13px]" />{' '}
+            {checkText(check, units)}
           </span>
         ))}
         {rung.tooCold.length > 0 && (

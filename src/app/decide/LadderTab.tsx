@@ -55,7 +55,7 @@ export function LadderTab() {
           {
             signal,
             onDone: (assessed, i, { done }) => {
-              judged[i] = rungOf(project, asked, candidates[i], base, assessed, units, target);
+              judged[i] = rungOf(project, asked, candidates[i], base, assessed, target);
               report({ done: before + done, all: of });
             },
           },

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { CoolingNeed } from '../../core';
-import { rankedWays, type Way } from '../../decide';
+import { checkText, isGood, rankedWays, type Way } from '../../decide';
 import { changeWords, MADE_ROTOR_KEY, madeRotorPrice, priceInfo, type Setup, withPrice } from '../../project';
 import { NumberField } from '../components/NumberField';
 import { ScrollPanel } from '../components/ScrollPanel';
@@ -12,7 +12,7 @@ import { AnswerState } from './AnswerState';
 import { addSetup } from './addSetup';
 import { drivenKey } from './question';
 import { useAnswer } from './useAnswer';
-import { marginWords, moneyText, signedSeconds, WAY_WORDS } from './words';
+import { marginWords, moneyText, NO_WAY_WORDS, signedSeconds, WAY_WORDS } from './words';
 
 /** Ducts, vanes, iron, pads, cool-down laps and pace side by side: what keeps the margin for least. */
 export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {
@@ -27,17 +27,16 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
     (signal) => decide.call((remote) => remote.ways(project, setup, need), signal),
   );
   const ways = answer.data && !answer.behind ? rankedWays(answer.data) : null;
-  const good = ways?.filter((way) => way.state === 'holds' && way.tooCold.length === 0) ?? [];
+  const good = ways?.filter(isGood) ?? [];
   const cheapest = good[0] ?? null;
   const quickest = [...good].sort((a, b) => a.perDay - b.perDay)[0] ?? null;
   const what = (way: Way): string => {
-    if (way.state === 'none') return way.note;
+    if (way.why) return NO_WAY_WORDS[way.why];
     if (way.kind === 'pace') return `${Math.round(100 * way.pace)} % of the forces on hot laps`;
     if (way.kind === 'cool-downs')
       return `${way.cool} cool-down lap${way.cool === 1 ? '' : 's'} after every ${way.stint === 1 ? 'hot lap' : `${way.stint} hot laps`}`;
-    return [way.changes.map((change) => changeWords(change, setup.parts, units)).join(', '), way.note]
-      .filter(Boolean)
-      .join('; ');
+    if (way.swapped) return 'the rotors swapped left and right';
+    return way.changes.map((change) => changeWords(change, setup.parts, units)).join(', ');
   };
   return (
     <ScrollPanel label="Ways to keep the margin">
@@ -54,7 +53,7 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
             {cheapest
               ? `Cheapest in money: ${WAY_WORDS[cheapest.kind].toLowerCase()}, ${what(cheapest)}.`
               : ways.some((way) => way.state === 'holds')
-                ? 'None of them does it without pads too cold to bite: choose others, or ask for less.'
+                ? 'None of them does it without something against it, told below: choose others, or ask for less.'
                 : 'None of them does it by itself: join two, or ask for less.'}
             {quickest &&
               quickest !== cheapest &&
@@ -77,50 +76,12 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
             </thead>
             <tbody>
               {ways.map((way) => (
-                <tr key={way.kind} className="border-t border-rule/60 align-top">
-                  <th className="py-1 font-[560]">
-                    <span className="flex items-center gap-1.5">
-                      <StateMark
-                        kind={
-                          way.state !== 'holds'
-                            ? 'gives-out'
-                            : way.tooCold.length > 0
-                              ? 'too-cold'
-                              : 'in-hand'
-                        }
-                        className="h-[13px] w-[13px]"
-                      />
-                      {WAY_WORDS[way.kind]}
-                    </span>
-                  </th>
-                  <td className="max-w-[360px] px-2 py-1">
-                    {way.state === 'short' && 'Not enough even with '}
-                    {what(way)}
-                    {way.tooCold.length > 0 &&
-                      `; ${way.tooCold.join(' and ')} pads too cold at some braking point`}
-                  </td>
-                  <td className="px-2 py-1 text-right">
-                    {way.state === 'none' ? '—' : moneyText(way.price, project.currency)}
-                  </td>
-                  <td className="px-2 py-1 text-right">
-                    {way.state === 'none' ? '—' : signedSeconds(way.perLap)}
-                  </td>
-                  <td className="px-2 py-1 text-right">
-                    {way.state === 'none' ? '—' : signedSeconds(way.perDay)}
-                  </td>
-                  <td className="px-2 py-1">{way.least ? marginWords(way.least, units) : '—'}</td>
-                  <td className="py-1 text-right">
-                    {way.changes.length > 0 && (
-                      <button
-                        type="button"
-                        className="btn"
-                        onClick={() => setProblem(addSetup(store, setup, WAY_WORDS[way.kind], way.changes))}
-                      >
-                        Compare
-                      </button>
-                    )}
-                  </td>
-                </tr>
+                <WayRow
+                  key={way.kind}
+                  way={way}
+                  what={what(way)}
+                  onCompare={() => setProblem(addSetup(store, setup, WAY_WORDS[way.kind], way.changes))}
+                />
               ))}
             </tbody>
           </table>
@@ -147,5 +108,53 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
         </>
       )}
     </ScrollPanel>
+  );
+}
+
+/** How a way is marked. */
+function wayState(way: Way): 'gives-out' | 'too-cold' | 'close' | 'in-hand' {
+  if (way.state !== 'holds') return 'gives-out';
+  if (way.tooCold.length > 0) return 'too-cold';
+  return isGood(way) ? 'in-hand' : 'close';
+}
+
+function WayRow({ way, what, onCompare }: { way: Way; what: string; onCompare: () => void }) {
+  const units = useUnits();
+  const { currency } = useProject();
+  const or = (text: string) => (way.state === 'none' ? '—' : text);
+  return (
+    <tr className="border-t border-rule/60 align-top">
+      <th className="py-1 font-[560]">
+        <span className="flex items-center gap-1.5">
+          <StateMark kind={wayState(way)} className="h-[13px] w-[13px]" />
+          {WAY_WORDS[way.kind]}
+        </span>
+      </th>
+      <td className="max-w-[360px] px-2 py-1">
+        {way.state === 'short' && 'Not enough even with '}
+        {what}
+        {way.tooCold.length > 0 && `; ${way.tooCold.join(' and ')} pads too cold at some braking point`}
+        {way.checks.map((check) => (
+          <span
+            key={check.kind}
+            className={`block text-[12.5px] ${check.state === 'no' ? 'text-over' : 'text-dim'}`}
+          >
+            {check.state === 'no' ? 'But ' : 'Look: '}
+            {checkText(check, units)}
+          </span>
+        ))}
+      </td>
+      <td className="px-2 py-1 text-right">{or(moneyText(way.price, currency))}</td>
+      <td className="px-2 py-1 text-right">{or(signedSeconds(way.perLap))}</td>
+      <td className="px-2 py-1 text-right">{or(signedSeconds(way.perDay))}</td>
+      <td className="px-2 py-1">{way.least ? marginWords(way.least, units) : '—'}</td>
+      <td className="py-1 text-right">
+        {way.changes.length > 0 && (
+          <button type="button" className="btn" onClick={onCompare}>
+            Compare
+          </button>
+        )}
+      </td>
+    </tr>
   );
 }

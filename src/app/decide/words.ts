@@ -1,5 +1,5 @@
 import type { AxleName, AxleNeed, Margin } from '../../core';
-import type { WayKind } from '../../decide';
+import type { NoWay, WayKind } from '../../decide';
 import { formatQuantity, PART_WORDS, type UnitChoice } from '../../project';
 
 const kelvin = (value: number, units: UnitChoice) => formatQuantity(Math.abs(value), 'difference', units);
@@ -44,6 +44,15 @@ export const WAY_WORDS: Readonly<Record<WayKind, string>> = {
   pad: 'Other pads',
   'cool-downs': 'Cool-down laps',
   pace: 'Less pace',
+};
+
+export const NO_WAY_WORDS: Readonly<Record<NoWay, string>> = {
+  'no-duct': 'no duct is asked for',
+  'pump-already': 'the rotors are solid, or pump as much as any already',
+  drums: 'drums are as they are',
+  'no-pad': 'no pad of the shelf goes with these rotors',
+  'no-hot-laps': 'no hot laps are planned',
+  'one-hot-lap': 'one hot lap is planned',
 };
 
 /** Money as text. */
