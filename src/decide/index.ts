@@ -3,6 +3,18 @@ export { checkText } from './checkText';
 export type { Check } from './compatibility';
 export { ductShapes } from './ductShapes';
 export {
+  explainBalance,
+  explainChances,
+  explainComparison,
+  explainDuctDrag,
+  explainExposed,
+  explainLadder,
+  explainNeed,
+  explainPlan,
+  explainSheet,
+  explainWays,
+} from './explanations';
+export {
   type ExposedReport,
   type ExposedReports,
   exposedReports,

@@ -154,8 +154,9 @@ describe('compared setups in a project', () => {
                   name: 'Own pads',
                   carId: 'car-tarn',
                   changes: [{ kind: 'part', part: 'own-pad', axle: 'front' }],
+                  otherCost: 45.5,
                 },
-                { id: 'b', name: 'The prototype', carId: 'car-skarn', changes: [] },
+                { id: 'b', name: 'The prototype', carId: 'car-skarn', changes: [], otherCost: 0 },
               ],
             },
           }

@@ -81,6 +81,15 @@ export const setupSchema = z.strictObject({
   name: nameSchema,
   carId: idSchema,
   changes: z.array(changeSchema).max(12),
+  otherCost: numberField({
+    title: 'Other cost',
+    quantity: 'count',
+    min: 0,
+    max: 1e7,
+    usual: [0, 500],
+    step: 10,
+    description: 'What the prices of its parts leave out: fitting, bleeding, machining, another car.',
+  }),
 });
 export type SetupVariant = z.infer<typeof setupSchema>;
 

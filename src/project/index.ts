@@ -34,8 +34,10 @@ export {
   changeSchema,
   MOST_SETUPS,
   type SetupVariant,
+  setupSchema,
 } from './compareSchema';
 export { stopsCsv, tracesCsv } from './csv';
+export type { Explanation } from './explanation';
 export { explain, type Topic } from './explanations';
 export { type Exposed, exposedPart, starterExposed } from './exposedSchema';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';

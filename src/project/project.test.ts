@@ -325,7 +325,15 @@ describe('project files', () => {
       JSON.stringify(
         changed(
           ['plans', 0, 'compare', 'setups'],
-          [{ id: 's', name: 'S', carId: 'gone', changes: [{ kind: 'part', part: 'lost', axle: 'front' }] }],
+          [
+            {
+              id: 's',
+              name: 'S',
+              carId: 'gone',
+              changes: [{ kind: 'part', part: 'lost', axle: 'front' }],
+              otherCost: 0,
+            },
+          ],
         ),
       ),
       /setups\[0\]\.carId: names no car of this project: gone[\s\S]*changes\[0\]\.part: names no part of this project: lost/,

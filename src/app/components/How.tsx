@@ -1,21 +1,15 @@
 import { CircleHelp } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import type { AxleName } from '../../core';
-import { explain, type Topic } from '../../project';
-import { useUnits } from '../state/preferences';
-import type { Computed } from '../workbench/useSession';
+import type { Explanation } from '../../project';
 
-/** Opens how a result was reached: the relation, the inputs of this very run, the source and the limits. */
+/** Opens how a result was reached: the relation, what went into it here, the source and the limits. */
 export function How({
-  topic,
-  axle = 'front',
-  computed,
+  told,
   name,
 }: {
-  topic: Topic;
-  axle?: AxleName;
-  computed: Computed;
+  /** Asked when opened */
+  told: () => Explanation;
   /** What is explained, for screen readers */
   name: string;
 }) {
@@ -23,26 +17,18 @@ export function How({
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger
-        className="inline-grid h-[20px] w-[20px] place-items-center rounded align-middle text-dim hover:bg-sunk hover:text-ink"
+        className="inline-grid h-[20px] w-[20px] place-items-center rounded align-middle text-dim hover:bg-sunk hover:text-ink print:hidden"
         aria-label={`How ${name} was reached`}
         title={`How ${name} was reached`}
       >
         <CircleHelp size={14} aria-hidden="true" />
       </Dialog.Trigger>
-      {open && <Sheet topic={topic} axle={axle} computed={computed} />}
+      {open && <Sheet {...told()} />}
     </Dialog.Root>
   );
 }
 
-function Sheet({ topic, axle, computed }: { topic: Topic; axle: AxleName; computed: Computed }) {
-  const units = useUnits();
-  const { title, relation, inputs, source, limits } = explain(
-    topic,
-    computed.setup,
-    computed.result,
-    axle,
-    units,
-  );
+function Sheet({ title, relation, inputs, source, limits }: Explanation) {
   return (
     <Dialog.Portal>
       <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />

@@ -1,5 +1,7 @@
 import type { BalanceChoice, BalanceChoices } from '../../core';
+import { explainBalance } from '../../decide';
 import { fadeText, formatQuantity, type Plan, type Setup, type UnitChoice, withChanges } from '../../project';
+import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';
 import { undoToast } from '../components/undoToast';
@@ -85,7 +87,8 @@ function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) 
   return (
     <ScrollPanel label="Balances compared">
       <h2 className="text-[15px]">
-        {balance.control ? 'Clicks at every stop' : 'One balance for all stops'}, for grip or for temperature
+        {balance.control ? 'Clicks at every stop' : 'One balance for all stops'}, for grip or for temperature{' '}
+        <How name="the balances" told={() => explainBalance(balance, setup)} />
       </h2>
       <p className="mt-1 max-w-[100ch]">
         What is best for temperature is not what is best for grip: a rear that locks first turns the car

@@ -8,12 +8,15 @@ import {
   changePrice,
   changesProblem,
   changeWords,
+  fieldInfo,
   MOST_SETUPS,
   type Project,
   type Setup,
   type SetupVariant,
+  setupSchema,
   variantSetup,
 } from '../../project';
+import { NumberField } from '../components/NumberField';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
 import { type Editing, useItem } from '../editors/useItem';
@@ -31,6 +34,7 @@ import { useAnswer } from './useAnswer';
 import { moneyText } from './words';
 
 const QUIET = 250;
+const otherCostInfo = fieldInfo(setupSchema.shape.otherCost);
 
 const carOf = (project: Project, variant: SetupVariant) =>
   project.cars.find((car) => car.id === variant.carId) ?? project.cars[0];
@@ -43,15 +47,16 @@ export function CompareTab() {
   const editing = useItem('plans', setup.plan.id);
   const { compare } = setup.plan;
   const wanted = useMemo(() => {
-    const own = { id: null, name: 'As the plan is', setup, price: 0 };
+    const own = { id: null, name: 'As the plan is', setup, price: 0, priced: true };
     const others = compare.setups.map((variant) => ({
       id: variant.id,
       name: variant.name,
       setup: variantSetup(project, setup.plan.id, variant),
       price: variant.changes.reduce(
         (sum, change) => sum + changePrice(project, change, carOf(project, variant)),
-        0,
+        variant.otherCost,
       ),
+      priced: variant.carId === setup.car.id || variant.otherCost > 0,
     }));
     return [own, ...others];
   }, [project, setup, compare]);
@@ -126,7 +131,7 @@ function Setups({ editing, compare, setup }: { editing: Editing<'plans'>; compar
           type="button"
           className="btn"
           disabled={full}
-          onClick={() => add({ name: fresh(), carId: setup.car.id, changes: [] })}
+          onClick={() => add({ name: fresh(), carId: setup.car.id, changes: [], otherCost: 0 })}
         >
           <Plus size={15} aria-hidden="true" /> Add a setup
         </button>
@@ -173,6 +178,24 @@ function Setups({ editing, compare, setup }: { editing: Editing<'plans'>; compar
                 name={variant.name}
                 onPin={() => save({ ...compare, referenceId: variant.id }, 'Reference setup')}
               />
+              <span className="flex items-center gap-1.5" title={otherCostInfo.description}>
+                <span className="caption" aria-hidden="true">
+                  other cost, {project.currency}
+                </span>
+                <span className="w-[92px]">
+                  <NumberField
+                    compact
+                    label={`Other cost of ${variant.name}`}
+                    info={otherCostInfo}
+                    value={variant.otherCost}
+                    onCommit={(cost) =>
+                      cost === null
+                        ? null
+                        : editing.set(['compare', 'setups', i, 'otherCost'], cost, 'Other cost of a setup')
+                    }
+                  />
+                </span>
+              </span>
               <button
                 type="button"
                 className="btn btn-bare px-2"

@@ -1,5 +1,6 @@
 import { memo, type ReactNode } from 'react';
 import { AXLES, coldestBite, leastMargin } from '../../core';
+import { explainComparison } from '../../decide';
 import {
   celsius,
   changeText,
@@ -10,6 +11,7 @@ import {
   unitOf,
   verdictText,
 } from '../../project';
+import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';
 import { useProject } from '../state/context';
@@ -39,7 +41,11 @@ export const CompareTable = memo(function CompareTable({
   return (
     <ScrollPanel label="Comparison">
       <p className="caption">
-        Differences in small print are against “{reference.name}”; percentages are of its value.
+        Differences in small print are against “{reference.name}”; percentages are of its value.{' '}
+        <How
+          name="the comparison"
+          told={() => explainComparison(reference.name, reference.assessed, units)}
+        />
       </p>
       <table className="mt-1.5 w-full border-collapse text-left text-[13px]">
         <caption className="sr-only">Setups compared, differences against {reference.name}</caption>
@@ -186,14 +192,15 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
     },
     {
       name: 'Money',
-      cell: (c) => (c.price === 0 && c.id === null ? '—' : moneyText(c.price, currency)),
+      cell: (c) =>
+        c.id === null ? '—' : c.priced ? moneyText(c.price, currency) : 'another car, not priced',
     },
     {
       name: 'Money for each kelvin gained',
       cell: (c) => {
         const gain = least(c) - least(reference);
         const paid = c.price - reference.price;
-        if (c === reference) return '—';
+        if (c === reference || !c.priced || !reference.priced) return '—';
         if (gain < 0.5) return 'gains none';
         return paid <= 0 ? 'free' : moneyText(Number((paid / gain).toFixed(2)), currency);
       },

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { AxleName, AxleNeed, CoolingNeed } from '../../core';
 import { AXLES } from '../../core';
-import { ductShapes } from '../../decide';
+import { ductShapes, explainDuctDrag, explainNeed } from '../../decide';
 import {
   type Change,
   ductPrice,
@@ -11,6 +11,7 @@ import {
   type UnitChoice,
   withChanges,
 } from '../../project';
+import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';
 import { undoToast } from '../components/undoToast';
@@ -104,7 +105,8 @@ function NeedPanel({ axle, need, setup }: { axle: AxleName; need: CoolingNeed; s
           ? 'no duct needed'
           : own.kind === 'found'
             ? `${area(own.area)} to each wheel`
-            : 'no duct does it'}
+            : 'no duct does it'}{' '}
+        <How name={`the ${axle} cooling need`} told={() => explainNeed(need, axle, setup, units)} />
       </h2>
       <p className="mt-1">
         {own.kind === 'impossible'
@@ -203,7 +205,8 @@ function CostPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {
         {formatQuantity(need.dragArea, 'bigArea', units, 4)}).{' '}
         {lapTimes
           ? `The solved hot lap goes from ${lapTimes.without.toFixed(2)} s without ducts to ${lapTimes.with.toFixed(2)} s: ${signedSeconds(lapTimes.with - lapTimes.without)} a lap.`
-          : 'What that costs in lap time is not known: the speeds of this circuit are typed and do not follow the drag.'}
+          : 'What that costs in lap time is not known: the speeds of this circuit are typed and do not follow the drag.'}{' '}
+        <How name="the drag of the ducts" told={() => explainDuctDrag(need, setup, units)} />
         {problem && <span role="alert"> {problem}</span>}
       </p>
       {changes.length > 0 && (

@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { ExposedReport, ExposedReports, ProtectionKind } from '../../decide';
+import { type ExposedReport, type ExposedReports, explainExposed, type ProtectionKind } from '../../decide';
 import {
   type Car,
   celsius,
@@ -16,6 +16,7 @@ import {
 } from '../../project';
 import { LineChart } from '../charts/LineChart';
 import { AxleField } from '../components/AxleField';
+import { How } from '../components/How';
 import { SelectField } from '../components/SelectField';
 import { StateMark } from '../components/StateMark';
 import { TextField } from '../components/TextField';
@@ -150,6 +151,7 @@ function PartPanel({
 }) {
   const units = useUnits();
   const car: Car = editing.item;
+  const setup = useSetup();
   const at = (key: keyof Exposed) => ['exposed', index, key] as const;
   const field = (key: keyof Exposed) => <Field key={key} shelf="cars" editing={editing} path={at(key)} />;
   const near = EXPOSED_KINDS[part.kind].source;
@@ -182,7 +184,11 @@ function PartPanel({
               <strong className="font-[640]">{temperature(bare.peak)}</strong> of {temperature(report.rating)}
               , hottest {bare.standing ? 'standing' : 'driving'} at {clockText(bare.minutes * 60)} min
               {bare.over > 0 && `; over its rating for ${Math.round(100 * bare.over)} % of the day`}. On the{' '}
-              {part.side === 'driver' ? 'passenger’s' : 'driver’s'} side {temperature(report.otherSide)}.
+              {part.side === 'driver' ? 'passenger’s' : 'driver’s'} side {temperature(report.otherSide)}.{' '}
+              <How
+                name={`the temperature of ${part.name}`}
+                told={() => explainExposed(part, report, setup, units)}
+              />
             </span>
           </p>
         )}

@@ -24,6 +24,8 @@ export interface Ladder {
   readonly setup: Setup;
   readonly base: Assessed;
   readonly rungs: readonly Rung[];
+  /** Steps and pairs driven */
+  readonly tried: number;
 }
 
 /** What a step changes, in words. */

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import {
   type Assessed,
   type Candidate,
+  explainLadder,
   type Rung,
   ranked,
   repriced,
@@ -13,6 +14,7 @@ import {
   worthwhilePairs,
 } from '../../decide';
 import { withChanges } from '../../project';
+import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
@@ -65,7 +67,12 @@ export function LadderTab() {
       const singles = await drive(steps, 0, steps.length);
       const pairs = sensiblePairs(singles, asked);
       const more = await drive(pairs, steps.length, steps.length + pairs.length);
-      return { setup: asked, base, rungs: [...singles, ...worthwhilePairs(more, singles)] };
+      return {
+        setup: asked,
+        base,
+        rungs: [...singles, ...worthwhilePairs(more, singles)],
+        tried: steps.length + pairs.length,
+      };
     },
   );
   const ladder = answer.data;
@@ -108,7 +115,8 @@ export function LadderTab() {
         <ScrollPanel label="Upgrade ladder" className={`${answer.behind ? 'opacity-60' : ''}`}>
           <div className="flex flex-wrap items-center gap-3">
             <h2 className="mr-auto text-[15px]">
-              One step from today’s car, most margin for the money first
+              One step from today’s car, most margin for the money first{' '}
+              <How name="the ranking" told={() => explainLadder(ladder.tried, ladder.base, units)} />
             </h2>
             <label className="flex items-center gap-1.5">
               <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />

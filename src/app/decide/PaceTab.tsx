@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { FastestPlan, PlanOption } from '../../core';
+import { explainPlan } from '../../decide';
 import {
   celsius,
   clockText,
@@ -14,6 +15,7 @@ import {
   unitOf,
 } from '../../project';
 import { LineChart } from '../charts/LineChart';
+import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { SelectField } from '../components/SelectField';
 import { StateMark } from '../components/StateMark';
@@ -123,7 +125,10 @@ function Verdict({ plan }: { plan: FastestPlan }) {
             ? 'Four hours in the paddock are not enough to drive the same again.'
             : `Before the same again: at least ${Math.ceil(leastPaddock / 60)} min in the paddock.`)}
       </p>
-      <p className="caption mt-1">A prediction is no proof that brakes will hold.</p>
+      <p className="caption mt-1">
+        A prediction is no proof that brakes will hold.{' '}
+        <How name="the fastest plan" told={() => explainPlan(plan, units)} />
+      </p>
     </section>
   );
 }

@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
+import { explainSheet } from '../../decide';
 import { dayInput } from '../../project';
+import { How } from '../components/How';
 import { SelectField } from '../components/SelectField';
 import { WithSession } from '../garage/WithSession';
 import { useBackground } from '../state/context';
@@ -78,7 +80,7 @@ function Sheet({ computed }: { computed: Computed }) {
           ) : outlook === null ? (
             'Working out stint and cool-down …'
           ) : (
-            ''
+            <How name="what the sheet says" told={() => explainSheet(setup, units)} />
           )}
         </p>
       </section>

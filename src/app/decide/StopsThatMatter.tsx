@@ -3,6 +3,7 @@ import { celsius, clockText, fadeText, formatQuantity, pedalText, type UnitChoic
 import type { Computed } from '../workbench/useSession';
 
 const STOPS = 6;
+const clicksText = (clicks: number) => (clicks === 0 ? '0' : `${clicks > 0 ? '+' : '−'}${Math.abs(clicks)}`);
 
 /** Stops of the session's last hot lap that count: hottest, most energy, least in hand. */
 export function StopsThatMatter({
@@ -75,13 +76,18 @@ export function StopsThatMatter({
                   {bar(force.frontPressure)} · {bar(force.rearPressure)}
                 </td>
                 <td>{fadeText(force.fadeMargin)}</td>
-                <td>{clicked ? `${clicks > 0 ? '+' : ''}${clicks}` : '—'}</td>
+                <td>{clicked ? clicksText(clicks) : '—'}</td>
               </tr>
             );
           })}
         </tbody>
       </table>
-      {!clicked && <p className="caption">No clicks are set: the balance stays in its middle all lap.</p>}
+      <p className="text-[12.5px]">
+        <strong className="font-[620]">Balance.</strong>{' '}
+        {clicked
+          ? `Clicks at every stop: ${lap.trace.stops.map((_, k) => `${k + 1} ${clicksText(setup.plan.clicks[k] ?? 0)}`).join(' · ')}.`
+          : 'No clicks are set: it stays in its middle all lap.'}
+      </p>
     </section>
   );
 }

@@ -10,6 +10,7 @@ import {
   rubbedMaterial,
   runLayout,
 } from '../../core';
+import { explainChances } from '../../decide';
 import {
   celsius,
   dayInput,
@@ -23,6 +24,7 @@ import {
 } from '../../project';
 import { LineChart } from '../charts/LineChart';
 import { AxleField } from '../components/AxleField';
+import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { SelectField } from '../components/SelectField';
 import { useUnits } from '../state/preferences';
@@ -42,6 +44,7 @@ const chance = (share: number) =>
 /** What the uncertain runs say: chances lap by lap, bands on the curves, what matters. */
 export function SureResults({ statistics, setup }: { statistics: RunStatistics; setup: Setup }) {
   const { risks, anyBy, runs } = statistics;
+  const units = useUnits();
   const likely = [...risks].sort(
     (a, b) => (b.passedBy.at(-1) ?? 0) - (a.passedBy.at(-1) ?? 0) || a.margin[0] - b.margin[0],
   );
@@ -69,7 +72,8 @@ export function SureResults({ statistics, setup }: { statistics: RunStatistics; 
         </p>
         <p className="caption mt-1">
           Chances of this model with these ranges, not of your car: what the model leaves out is not in them.
-          No chance makes a brake safe.
+          No chance makes a brake safe.{' '}
+          <How name="the chances" told={() => explainChances(statistics, risk, setup, units)} />
         </p>
       </section>
       {panels > 0 && <Chances statistics={statistics} setup={setup} risks={likely} />}

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { CoolingNeed } from '../../core';
-import { checkText, isGood, rankedWays, type Way } from '../../decide';
+import { checkText, explainWays, isGood, rankedWays, type Way } from '../../decide';
 import { changeWords, MADE_ROTOR_KEY, madeRotorPrice, priceInfo, type Setup, withPrice } from '../../project';
+import { How } from '../components/How';
 import { NumberField } from '../components/NumberField';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';
@@ -40,7 +41,10 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
   };
   return (
     <ScrollPanel label="Ways to keep the margin">
-      <h2 className="text-[15px]">Cheapest way to the same margin</h2>
+      <h2 className="text-[15px]">
+        Cheapest way to the same margin{' '}
+        {ways && <How name="each way" told={() => explainWays(ways, need.wish, project.currency, units)} />}
+      </h2>
       {!ways ? (
         <div className="mt-1">
           <AnswerState answer={answer} doing="Trying ducts, vanes, iron, pads, cool-down laps and pace" />

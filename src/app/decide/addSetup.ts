@@ -17,6 +17,7 @@ export function addSetup(
     name: name.slice(0, 80),
     carId: setup.car.id,
     changes: [...changes],
+    otherCost: 0,
   };
   const undo = store.edit('Setup to compare', (project) => ({
     ...project,

@@ -7,6 +7,9 @@ export interface Compared {
   readonly id: string | null;
   readonly name: string;
   readonly setup: Setup;
+  /** Of its changes, and what else was typed */
   readonly price: number;
+  /** False for another car that nobody has priced */
+  readonly priced: boolean;
   readonly assessed: Assessed;
 }

@@ -13,9 +13,9 @@ import {
   temperatureText,
   type UnitChoice,
 } from '../../project';
-import { How } from '../components/How';
 import { marginState, StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
+import { HowResult } from './HowResult';
 import type { Selection } from './selection';
 import type { Computed } from './useSession';
 
@@ -69,7 +69,7 @@ export const MarginBoard = memo(function MarginBoard({
             <tr key={part} className="border-t border-rule/60 align-top">
               <th className="py-1.5 pr-2 text-left font-[520] narrow" title={PART_WORDS[part].means}>
                 {ROW_NAMES[part]}{' '}
-                <How topic={part} computed={computed} name={ROW_NAMES[part].toLowerCase()} />
+                <HowResult topic={part} computed={computed} name={ROW_NAMES[part].toLowerCase()} />
                 {part === 'bite' && <span className="caption block font-normal">should pass its mark</span>}
               </th>
               {AXLES.map((axle) => (
@@ -89,7 +89,7 @@ export const MarginBoard = memo(function MarginBoard({
             <tr key={margin.part} className="border-t border-rule/60 align-top">
               <th className="py-1.5 pr-2 text-left font-[520] narrow" title={PART_WORDS[margin.part].means}>
                 {margin.part === 'pedal' ? 'Pedal force' : 'Pedal travel'}{' '}
-                <How topic={margin.part} computed={computed} name={`the pedal ${margin.part}`} />
+                <HowResult topic={margin.part} computed={computed} name={`the pedal ${margin.part}`} />
               </th>
               <td className="py-1.5 pl-1" colSpan={2}>
                 <FootGauge margin={margin} computed={computed} units={units} onSelect={onSelect} />

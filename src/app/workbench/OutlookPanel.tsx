@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Outlook } from '../../core';
 import { dayInput, formatQuantity, limitText, PART_WORDS, type UnitChoice, wheelWords } from '../../project';
-import { How } from '../components/How';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { HowResult } from './HowResult';
 import type { ChartProps, Computed } from './useSession';
 import { useSettled } from './useSettled';
 
@@ -29,7 +29,7 @@ export function OutlookPanel({ computed, selection }: Pick<ChartProps, 'computed
       <h2 className="flex items-center gap-1.5 text-[15px]">
         How long it lasts
         {several && <span className="caption font-normal">session {session + 1}</span>}
-        <How topic="outlook" computed={computed} name="how long it lasts" />
+        <HowResult topic="outlook" computed={computed} name="how long it lasts" />
       </h2>
       {query.isError ? (
         <p className="mt-1 text-dim" role="alert">

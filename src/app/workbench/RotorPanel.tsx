@@ -1,8 +1,8 @@
 import { memo } from 'react';
 import { AXLES, type AxleName, type RotorStrain } from '../../core';
 import { formatQuantity, type Topic, type UnitChoice, wheelWords } from '../../project';
-import { How } from '../components/How';
 import { useUnits } from '../state/preferences';
+import { HowResult } from './HowResult';
 import { shownWheel } from './selection';
 import type { ChartProps } from './useSession';
 
@@ -71,7 +71,7 @@ export const RotorPanel = memo(function RotorPanel({
           {ROWS.map(({ name, topic, value }) => (
             <tr key={name} className="border-t border-rule/60">
               <th className="py-1 text-left font-normal">
-                {name} <How topic={topic} computed={computed} name={name.toLowerCase()} />
+                {name} <HowResult topic={topic} computed={computed} name={name.toLowerCase()} />
               </th>
               {AXLES.map((axle) => (
                 <td key={axle} className="text-right font-[560]">

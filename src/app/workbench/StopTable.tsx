@@ -24,8 +24,8 @@ import {
   WHEEL_COLUMNS,
   wheelWords,
 } from '../../project';
-import { How } from '../components/How';
 import { useUnits } from '../state/preferences';
+import { HowResult } from './HowResult';
 import { shownWheel } from './selection';
 import type { ChartProps } from './useSession';
 
@@ -210,33 +210,33 @@ export const StopTable = memo(function StopTable({
           ))}
         </span>
         <span>
-          Energy and power <How topic="energy" computed={computed} name="energy and power" />
+          Energy and power <HowResult topic="energy" computed={computed} name="energy and power" />
         </span>
         <span>
-          Shares <How topic="shares" computed={computed} name="the shares" />
+          Shares <HowResult topic="shares" computed={computed} name="the shares" />
         </span>
         <span>
-          Temperatures <How topic="rotorFace" computed={computed} name="the face temperatures" />
+          Temperatures <HowResult topic="rotorFace" computed={computed} name="the face temperatures" />
         </span>
         <span>
-          Fade margin <How topic="fade" computed={computed} name="the fade margin" />
+          Fade margin <HowResult topic="fade" computed={computed} name="the fade margin" />
         </span>
         {view === 'force' && (
           <>
             <span>
-              Pedal <How topic="pedal" computed={computed} name="the pedal force" />
+              Pedal <HowResult topic="pedal" computed={computed} name="the pedal force" />
             </span>
             <span>
-              Travel <How topic="travel" computed={computed} name="the pedal travel" />
+              Travel <HowResult topic="travel" computed={computed} name="the pedal travel" />
             </span>
             <span>
-              Front share <How topic="balance" computed={computed} name="the front share" />
+              Front share <HowResult topic="balance" computed={computed} name="the front share" />
             </span>
           </>
         )}
         <span>
           Friction µ at the first bite and at its least{' '}
-          <How topic="friction" computed={computed} name="the friction" />
+          <HowResult topic="friction" computed={computed} name="the friction" />
         </span>
       </p>
       <table className="w-full border-collapse text-right text-[13px] narrow">

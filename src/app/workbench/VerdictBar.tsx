@@ -10,10 +10,10 @@ import {
   unitOf,
   verdictText,
 } from '../../project';
-import { How } from '../components/How';
 import { StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
 import { CoolingBand } from './CoolingBand';
+import { HowResult } from './HowResult';
 import type { Computed } from './useSession';
 
 /** The sentence everything ends in, and the few figures behind it. */
@@ -58,7 +58,7 @@ export const VerdictBar = memo(function VerdictBar({
         {figures(computed, units).map(([name, value, topic]) => (
           <div key={name} className="contents">
             <dt className="caption text-left">
-              {name} {topic && <How topic={topic} computed={computed} name={name.toLowerCase()} />}
+              {name} {topic && <HowResult topic={topic} computed={computed} name={name.toLowerCase()} />}
             </dt>
             <dd className="font-[560]">{value}</dd>
           </div>
