@@ -36,6 +36,8 @@ export interface Way {
   readonly price: number;
   /** Limit with the fewest kelvin left with it; null where nothing was driven */
   readonly least: Margin | null;
+  /** What that is over today, K */
+  readonly gain: number;
   /** Hot laps between cool-down laps, and how many of those; for `cool-downs` */
   readonly stint: number;
   readonly cool: number;
@@ -70,6 +72,7 @@ const NOTHING = {
   changes: [],
   price: 0,
   least: null,
+  gain: 0,
   stint: 0,
   cool: 0,
   pace: 1,
@@ -99,6 +102,7 @@ export function waysToKeep(project: Project, setup: Setup, wish: number, need: C
     kind,
     state: keepsAll(result, wish - 1) ? 'holds' : 'short',
     least: leastMargin(result),
+    gain: leastMargin(result).margin - leastMargin(base.summary).margin,
     perLap: hotLap(result) - bare.lap,
     perDay: result.drivingTime - bare.day,
     tooCold: AXLES.filter((axle) => (coldestBite(result, axle)?.margin ?? 1) < 0),

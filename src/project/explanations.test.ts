@@ -56,6 +56,10 @@ describe('how a result was reached', () => {
             expect(part.length, topic).toBeGreaterThan(3);
           }
           expect(text).not.toMatch(/\bsafe\b/i);
+          const foreign = explain(topic, setup, result, axle, US).inputs.map(([, value]) => value);
+          expect(foreign.join(' | '), `${topic} ${axle}`).not.toMatch(
+            /\d (kg(?!\/)|mm(?!³)|km\/h|°C|kJ|kW|cm²|N)(?![\w·])/,
+          );
         }
       }
     }
@@ -69,7 +73,8 @@ describe('how a result was reached', () => {
     expect(inputs('energy', 'front', US)).toContain('2292.8 lb');
     expect(inputs('fluid', 'front')).toContain('188 °C');
     expect(explain('fluid', drums, result, 'front', METRIC).relation).toContain('was measured');
-    expect(inputs('rotorFace', 'rear')).toContain('231 × 44 mm');
+    expect(inputs('rotorFace', 'rear')).toContain('231.0 × 44.0 mm');
+    expect(inputs('rotorFace', 'rear', US)).toContain('9.094 × 1.732 in');
     expect(inputs('audit', 'front')).toContain(`${(result.audit.supplied / 1e6).toFixed(3)} MJ`);
     expect(inputs('rotorFace', 'front')).toContain(`${(100 * result.rotorShare.front).toFixed(1)} %`);
   });

@@ -48,6 +48,12 @@ export function explain(
   });
 }
 
+/** Lengths of a part in mm, multiplied out in one unit. */
+const sizes = (mm: readonly number[], units: UnitChoice) =>
+  mm
+    .map((value) => formatQuantity(value, 'smallLength', units).split(' '))
+    .reduce(([before], [value, unit]) => [`${before} × ${value}`, unit])
+    .join(' ');
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 const CONDUCTION =
   'Finite volumes through the cheek, implicit in time (Alexander 1977), checked against NAFEMS T2 and T3, Carslaw and Jaeger, and npm odex.';
@@ -81,7 +87,7 @@ const rotor = (facts: Facts): Input[] => {
     return [
       [
         'Drum',
-        `${brakes.drum.innerDiameterMm} × ${brakes.drum.widthMm} mm, rim ${brakes.drum.rimThicknessMm} mm`,
+        `${sizes([brakes.drum.innerDiameterMm, brakes.drum.widthMm], units)}, rim ${sizes([brakes.drum.rimThicknessMm], units)}`,
       ],
     ];
   const geometry = rotorGeometry(cornerOfWheel(dayInput(setup), wheel).rotor);
@@ -92,7 +98,7 @@ const rotor = (facts: Facts): Input[] => {
     ],
     [
       'Ring',
-      `${brakes.rotor.outerDiameterMm} × ${brakes.rotor.innerDiameterMm} × ${brakes.rotor.thicknessMm} mm, ${formatQuantity(geometry.cheekMass + geometry.vaneMass, 'mass', units)}`,
+      `${sizes([brakes.rotor.outerDiameterMm, brakes.rotor.innerDiameterMm, brakes.rotor.thicknessMm], units)}, ${formatQuantity(geometry.cheekMass + geometry.vaneMass, 'mass', units)}`,
     ],
     ['Rubbed area, both faces', formatQuantity(2e4 * geometry.faceArea, 'area', units)],
   ];
@@ -108,7 +114,7 @@ const pad = (facts: Facts): Input[] => [
     `${formatQuantity(facts.brakes.padAreaCm2, 'area', facts.units)}, ${formatQuantity(facts.brakes.padThicknessMm, 'smallLength', facts.units)}`,
   ],
 ];
-const caliper = ({ brakes }: Facts): Input[] => [
+const caliper = ({ brakes, units }: Facts): Input[] => [
   [
     'Pistons',
     `${PISTONS[brakes.caliper.pistons].name}, ${PISTONS[brakes.caliper.pistons].plateToFluid} W/K from plate to fluid (from memory)`,
@@ -116,7 +122,7 @@ const caliper = ({ brakes }: Facts): Input[] => [
   ['Shim or cap', SHIMS[brakes.shim].name],
   [
     'Caliper',
-    `${CALIPER_BODIES[brakes.caliper.body].name}, ${brakes.caliper.massKg} kg, ${brakes.caliper.wettedAreaCm2} cm² in the air`,
+    `${CALIPER_BODIES[brakes.caliper.body].name}, ${formatQuantity(brakes.caliper.massKg, 'mass', units)}, ${formatQuantity(brakes.caliper.wettedAreaCm2, 'area', units, 0)} in the air`,
   ],
 ];
 
@@ -130,7 +136,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     source: 'Newton; physics of the point mass. Checked: 1500 kg from 100 km/h give 578.7 kJ.',
     limits: 'One slip share for all tyres. Gear changes are not modelled.',
   }),
-  lap: ({ setup, result }) => ({
+  lap: ({ setup, result, units }) => ({
     title: 'Speeds of the lap',
     relation:
       'Corner speed from m·v²·κ = µ(N)·N; forward limited by power and traction, backward by braking, with the friction ellipse between cornering and braking; the lap ends as fast as it starts.',
@@ -140,7 +146,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
         'Used of it',
         `${setup.plan.corneringCommitmentPercent} % in corners, ${setup.plan.brakingCommitmentPercent} % in braking`,
       ],
-      ['Power at the wheels', `${setup.car.powerKw} kW`],
+      ['Power at the wheels', formatQuantity(setup.car.powerKw, 'power', units)],
       ['Air', `${result.airDensity.toFixed(3)} kg/m³`],
     ],
     source:
@@ -218,8 +224,14 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
           ? 'Boils at T_a + (T_dry − T_a)·e^(−k·w), k from the wet point at 3.7 % water, T_a = 120 °C (from memory). Judged with no line pressure: vapour shows when the pedal is released. The hotter of the fluid in the bores and in the last of the hose counts.'
           : 'The boiling point was measured and overrides what class and age predict. The hotter of the fluid in the bores and in the last of the hose counts.',
       inputs: [
-        ['Fluid', `${fluid.name}, ${fluid.dry} °C dry, ${fluid.wet} °C wet`],
-        ['Age and water', `${car.fluid.ageMonths} months, ${fluidWater(car).toFixed(1)} %`],
+        [
+          'Fluid',
+          `${fluid.name}, ${formatQuantity(fluid.dry, 'temperature', facts.units)} dry, ${formatQuantity(fluid.wet, 'temperature', facts.units)} wet`,
+        ],
+        [
+          'Age and water',
+          `${formatQuantity(car.fluid.ageMonths, 'months', facts.units)}, ${fluidWater(car).toFixed(1)} %`,
+        ],
         ['Boils today at', formatQuantity(fluidBoilingPointC(car, parts), 'temperature', facts.units)],
         ...caliper(facts),
       ],

@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
 import {
   type FieldInfo,
   type FieldLimits,
@@ -43,6 +43,12 @@ export function NumberField({
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
+  const [entered, setEntered] = useState(false);
+  const box = useRef<HTMLInputElement>(null);
+  // After the whole number has taken the place of the short one.
+  useLayoutEffect(() => {
+    if (entered) box.current?.select();
+  }, [entered]);
   const committed = useRef(value);
 
   useEffect(() => {
@@ -54,7 +60,14 @@ export function NumberField({
     }
   }, [value]);
 
-  const saved = value === null ? '' : fieldText(value, unit.scale, unit.offset);
+  // In a narrow field other units are shown short until it is entered: their factors are not round.
+  const brief = compact && !entered && value !== null && unit.scale !== 1;
+  const saved =
+    value === null
+      ? ''
+      : brief
+        ? String(Number(toShown(value, unit).toFixed(unit.decimals + 1)))
+        : fieldText(value, unit.scale, unit.offset);
   const onChange = (text: string) => {
     setDraft(text);
     if (text.trim() === '' && nullable) {
@@ -100,8 +113,12 @@ export function NumberField({
         aria-describedby={error ? `${id}-error` : compact ? undefined : `${id}-help`}
         title={compact ? `${info.description} ${usual}` : undefined}
         onChange={(event) => onChange(event.target.value)}
-        onFocus={(event) => event.target.select()}
-        onBlur={() => error === null && setDraft(null)}
+        ref={box}
+        onFocus={() => setEntered(true)}
+        onBlur={() => {
+          setEntered(false);
+          if (error === null) setDraft(null);
+        }}
         onKeyDown={(event) => {
           if (event.key === 'Escape') revert();
           const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;

@@ -198,7 +198,7 @@ function Settings({ computed, units }: { computed: Computed; units: UnitChoice }
   rows.push(['mass as raced', formatQuantity(car.massKg, 'mass', units, 0)]);
   rows.push([
     'fluid',
-    `${setup.car.fluid.measuredBoilingC === null ? 'boiling point not measured' : `boils at ${formatQuantity(setup.car.fluid.measuredBoilingC, 'temperature', units)}, measured`}, ${car.fluid.ageMonths} months`,
+    `${setup.car.fluid.measuredBoilingC === null ? 'boiling point not measured' : `boils at ${formatQuantity(setup.car.fluid.measuredBoilingC, 'temperature', units)}, measured`}, ${formatQuantity(car.fluid.ageMonths, 'months', units)} old`,
   ]);
   return (
     <section>

@@ -35,6 +35,10 @@ export function StopsThatMatter({
   const temperature = (kelvin: number) =>
     formatQuantity(celsius(kelvin), 'temperature', units).replace(/ .*/, '');
   const bar = (pascal: number) => formatQuantity(pascal / 1e5, 'pressure', units, 0).replace(/ .*/, '');
+  const others = lap.trace.stops.flatMap((stop, k) => {
+    const clicks = setup.plan.clicks[k] ?? 0;
+    return clicks === 0 || chosen.includes(k) ? [] : [{ name: `${k + 1} ${stop.name}`, clicks }];
+  });
   const clicked = setup.plan.clicks.some((c) => c !== 0);
   const degree = units.temperature === 'us' ? '°F' : '°C';
   return (
@@ -84,9 +88,11 @@ export function StopsThatMatter({
       </table>
       <p className="text-[12.5px]">
         <strong className="font-[620]">Balance.</strong>{' '}
-        {clicked
-          ? `Clicks at every stop: ${lap.trace.stops.map((_, k) => `${k + 1} ${clicksText(setup.plan.clicks[k] ?? 0)}`).join(' · ')}.`
-          : 'No clicks are set: it stays in its middle all lap.'}
+        {!clicked
+          ? 'No clicks are set: it stays in its middle all lap.'
+          : others.length > 0
+            ? `Clicks at the other stops: ${others.map(({ name, clicks }) => `${name} ${clicksText(clicks)}`).join(', ')}; none where none are named.`
+            : 'Clicks as listed; none at the other stops.'}
       </p>
     </section>
   );

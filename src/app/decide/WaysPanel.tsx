@@ -135,7 +135,7 @@ function WayRow({ way, what, onCompare }: { way: Way; what: string; onCompare: (
         </span>
       </th>
       <td className="max-w-[360px] px-2 py-1">
-        {way.state === 'short' && 'Not enough even with '}
+        {way.state === 'short' && (way.gain < 0.5 ? 'Gains nothing, even with ' : 'Not enough even with ')}
         {what}
         {way.tooCold.length > 0 && `; ${way.tooCold.join(' and ')} pads too cold at some braking point`}
         {way.checks.map((check) => (
