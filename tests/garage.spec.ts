@@ -107,7 +107,7 @@ test('the stop list has a view of pedal and balance, with the fade margin in bot
   await expect(list.getByRole('button', { name: /^pedal/ })).toBeVisible();
   await expect(list.getByRole('button', { name: /^fade margin/ })).toBeVisible();
   await expect(list.locator('tbody tr').first()).toContainText('tyres');
-  await list.getByRole('button', { name: 'How the fade margin was reached' }).click();
+  await list.getByRole('button', { name: 'How the fade margin came about' }).click();
   await expect(page.getByRole('dialog')).toContainText('over the braking the stop needs, minus 1');
 });
 

@@ -91,7 +91,7 @@ test('every result opens to its relation, its inputs and its source', async ({ p
     'wheel bearing',
     'cold bite',
   ]) {
-    await margins.getByRole('button', { name: `How ${name} was reached` }).click();
+    await margins.getByRole('button', { name: `How ${name} came about` }).click();
     const sheet = page.getByRole('dialog');
     await expect(sheet.getByText('Source.')).toBeVisible();
     await expect(sheet.getByText('Limits.')).toBeVisible();
@@ -109,7 +109,7 @@ test('every result opens to its relation, its inputs and its source', async ({ p
     'coning of the outer edge',
   ]) {
     await page
-      .getByRole('button', { name: `How ${name} was reached` })
+      .getByRole('button', { name: `How ${name} came about` })
       .first()
       .click();
     await expect(page.getByRole('dialog').getByText('Source.')).toBeVisible();

@@ -151,7 +151,7 @@ export function explainPlan(plan: FastestPlan, units: UnitChoice): Explanation {
   return {
     title: 'Fastest plan',
     relation:
-      'The session is filled with whole laps: an out lap, hot laps, cool-down laps, one of them at the end, then standing as planned. The fastest steady pace is found by halving to 0.5 %; then faster laps with one to three cool-down laps between, each with the longest stints that keep everything. Fastest is what goes furthest.',
+      'The session is filled with whole laps: an out lap, hot laps, cool-down laps, one of them at the end, then standing as planned. The fastest steady pace is found by halving to 0.5 %; then faster laps with one to three cool-down laps between, each with the longest stints that keep everything, the furthest of them as fast as those stints allow. Fastest is what goes furthest.',
     inputs: [
       ['Minutes', (plan.time / 60).toFixed(0)],
       ['Margin kept at every temperature limit', kelvin(plan.wish, units)],
@@ -164,7 +164,7 @@ export function explainPlan(plan: FastestPlan, units: UnitChoice): Explanation {
     ],
     source:
       'The same computation as the verdict, with each plan driven from its first lap to its standing time.',
-    limits: `Pace is a share of the forces in braking and in corners together; between steady and full, thirds are tried. ${COOLING_LIMITS}`,
+    limits: `Pace is a share of the forces in braking and in corners together; stints are looked for at three paces between steady and full. ${COOLING_LIMITS}`,
   };
 }
 

@@ -206,6 +206,20 @@ describe('fastest plan', () => {
     expect(lapTime(faster.laps[1].trace)).toBeLessThan(steady.lapTime);
   });
 
+  it('the furthest with cool-down laps is as fast as its stints allow', () => {
+    const [stints] = fastestPlan(input, 0, 18 * 60, 30).options.filter((o) => o.kind === 'stints');
+    expect(stints.pace).toBeLessThan(0.98);
+    expect(stints.hotLaps).toBeGreaterThan(stints.stint);
+    const driven = (more: number) => {
+      const legs = stints.legs.map((leg) =>
+        leg.kind === 'hot' && 'pace' in leg ? { ...leg, pace: Math.min(1, leg.pace + more) } : leg,
+      );
+      return simulateDay({ ...input, sessions: [{ ...input.sessions[0], legs }] });
+    };
+    expect(keepsAll(driven(0), 30)).toBe(true);
+    expect(keepsAll(driven(0.012), 30)).toBe(false);
+  });
+
   it('a greater wish is never faster; flat-out is the plan where it keeps everything', () => {
     const careful = fastestPlan(input, 0, 18 * 60, 60);
     const steady = (plan: typeof planned) => plan.options.find((o) => o.kind === 'steady')?.pace ?? 0;

@@ -17,6 +17,8 @@ export interface FastestPlan {
 const SLOWEST = 0.5;
 const PACE_STEP = 0.005;
 const MOST_COOL = 3;
+/** Plans with stints that are driven as fast as they can be */
+const REFINED = 3;
 const LONGEST_STAND = 4 * 3600;
 
 /**
@@ -62,23 +64,34 @@ function slowerOptions(planner: Planner): PlanOption[] {
       if (found && found.coolLaps > 0) options.push(found);
     }
   }
-  return options;
+  // Whole laps leave something over: the furthest are driven as fast as their stints allow.
+  const furthest = options
+    .filter((option) => option.kind === 'stints')
+    .sort((a, b) => b.distance - a.distance)
+    .slice(0, REFINED);
+  return options.map((option) =>
+    furthest.includes(option) ? fastestPace(planner, option, planner.fullPace) : option,
+  );
+}
+
+/** The fastest pace, up to a highest one, with which an option still keeps everything, laid out as it is. */
+function fastestPace(planner: Planner, option: PlanOption, highest: number): PlanOption {
+  let best = option;
+  let [low, high] = [option.pace, highest];
+  while (high - low > PACE_STEP) {
+    const middle = 0.5 * (low + high);
+    const tried = planner.option(option.kind, middle, option.stint, option.cool);
+    if (tried.keeps) {
+      if (tried.distance >= best.distance) best = tried;
+      low = middle;
+    } else high = middle;
+  }
+  return best;
 }
 
 function fastestSteady(planner: Planner, slowest: number): PlanOption | null {
   const first = planner.option('steady', slowest, 0, 0);
-  if (!first.keeps) return null;
-  let steady = first;
-  let [low, high] = [slowest, planner.fullPace];
-  while (high - low > PACE_STEP) {
-    const middle = 0.5 * (low + high);
-    const tried = planner.option('steady', middle, 0, 0);
-    if (tried.keeps) {
-      steady = tried;
-      low = middle;
-    } else high = middle;
-  }
-  return steady;
+  return first.keeps ? fastestPace(planner, first, planner.fullPace) : null;
 }
 
 /** The longest stints that keep everything with so many cool-down laps between; null when not even single laps do. */
