@@ -4,6 +4,8 @@ export const LARGEST_DUCT = 0.03;
 const TOLERANCE = 0.25;
 /** Ducts under this are tried without, m² */
 const SMALL = 1e-4;
+/** From this share of it on it is the largest or none. */
+const NEARLY = 0.97;
 /** Area at which the search's scale bends, m²: margins rise about evenly with A/(A + this). */
 const BEND = 0.004;
 
@@ -38,18 +40,19 @@ export class AreaSearch {
     }
     if (this.area >= LARGEST_DUCT) return true;
     this.low = { x, f };
-    if (this.high.f <= 0 || this.high.x <= x) this.high = { x: scaled(LARGEST_DUCT), f: -f };
+    // With the other axle's duct in place what was enough may be no longer.
+    const lost = this.high.f <= 0 || this.high.x <= x;
+    if (lost) this.high = { x: scaled(LARGEST_DUCT), f: -f };
     else if (this.side === -1) this.high = { ...this.high, f: this.high.f / 2 };
     this.side = -1;
-    this.area = this.between();
+    this.area = lost && this.area > NEARLY * LARGEST_DUCT ? LARGEST_DUCT : this.between();
     return false;
   }
 
   private between(): number {
     const { low, high } = this;
     const x = low.x - (low.f * (high.x - low.x)) / (high.f - low.f);
-    const area = (BEND * x) / (1 - x);
-    return area > 0.985 * LARGEST_DUCT ? LARGEST_DUCT : area;
+    return Math.min(LARGEST_DUCT, (BEND * x) / (1 - x));
   }
 }
 

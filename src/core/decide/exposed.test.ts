@@ -1,3 +1,4 @@
+import { Outcome, Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
@@ -152,4 +153,91 @@ describe('heat-exposed parts', () => {
   it('both sides are alike where the brakes are', () => {
     expect(peak({ wheel: 'frontRight' })).toBe(peak({}));
   });
+});
+
+describe('against another integrator', () => {
+  const wheel = driven.record.wheels.frontLeft;
+  const { time } = driven.record;
+  /** Value of a series of the day at a time, linear between its samples. */
+  const at = (series: ArrayLike<number>, t: number) => {
+    let [low, high] = [0, time.length - 1];
+    while (high - low > 1) {
+      const middle = (low + high) >> 1;
+      if (time[middle] <= t) low = middle;
+      else high = middle;
+    }
+    const part = Math.min(1, Math.max(0, (t - time[low]) / Math.max(1e-9, time[high] - time[low])));
+    return series[low] + part * (series[high] - series[low]);
+  };
+  /** Value of a step's drive, which holds from the sample before it. */
+  const speedAt = (t: number) => {
+    let i = 1;
+    while (i < time.length - 1 && time[i] < t) i++;
+    return Math.max(0, wheel.drive[i * CHANNEL_COUNT + CHANNEL.wheel] - 10);
+  };
+
+  it.each(['none', 'shield', 'sleeve'] as const)(
+    'follows npm odex (1e-8) through a driven day: %s',
+    (kind) => {
+      const part = { ...lead, contact: 'upright' as const, contactConductance: 6 };
+      const { temperature } = exposedTemperature(input, driven, part, { kind });
+      const { absorptivity, airedOver, capacity, air } = part;
+      const radius = input.front.left.rotor.outerDiameter / 2;
+      const factor = discViewFactor(radius, part.distance);
+      const seen = factor * part.view;
+      const { emissivity } = input.front.left.rotor.material;
+      // Bright covers as documented in docs/model.md: emissivity 0.2 and 1900 J/(m²·K); 0.25, 45 W/(m²·K) and 700.
+      const [own, coverCapacity] = kind === 'shield' ? [0.2, 1900] : [0.25, 700];
+      const rates = (t: number, [cover, body]: number[]): number[] => {
+        const source = at(wheel.rotorFace, t);
+        const warm = ambient + 0.1 * factor * Math.max(0, at(wheel.rotorBulk, t) - ambient);
+        const h = 8 + 1.6 * air * speedAt(t);
+        const gains = (alpha: number, kelvin: number) =>
+          alpha *
+          SIGMA *
+          (seen * emissivity * (source ** 4 - kelvin ** 4) + (1 - seen) * (ambient ** 4 - kelvin ** 4));
+        const held = 6 * (at(wheel.upright, t) - body);
+        if (kind === 'none') {
+          return [0, (gains(absorptivity, body) + h * airedOver * (warm - body) + held) / capacity];
+        }
+        const between =
+          kind === 'shield'
+            ? absorptivity * own * SIGMA * (cover ** 4 - body ** 4)
+            : 45 * airedOver * (cover - body);
+        const aired = kind === 'shield' ? 2 : airedOver;
+        return [
+          (gains(own, cover) + h * aired * (warm - cover) - between) / coverCapacity,
+          (between + (kind === 'shield' ? h * airedOver * (warm - body) : 0) + held) / capacity,
+        ];
+      };
+      let state = [ambient, ambient];
+      let furthest = 0;
+      const stops = [60, 180, 300, 420, 540, 700, 900, 1100].filter((t) => t < time[time.length - 1]);
+      let from = 0;
+      for (const to of stops) {
+        const solver = new Solver(2);
+        solver.absoluteTolerance = 1e-8;
+        solver.relativeTolerance = 1e-8;
+        solver.maxSteps = 500_000;
+        solver.maxStepSize = 1;
+        const solved = solver.solve(rates, from, state, to);
+        expect(solved.outcome).toBe(Outcome.Converged);
+        state = solved.y;
+        from = to;
+        furthest = Math.max(furthest, Math.abs(at(temperature, to) - state[1]));
+      }
+      expect(stops.length).toBeGreaterThanOrEqual(6);
+      // The whole path is worth looking at: it warms by more than a hundred times what it may be off.
+      expect(Math.max(...temperature) - ambient).toBeGreaterThan(kind === 'none' ? 100 : 20);
+      expect(furthest).toBeLessThan(1);
+      recordFigure({
+        id: 'Heat nearby',
+        what: `A lead through four hot laps and the paddock, ${kind}: furthest from the other integration`,
+        expected: '0',
+        computed: furthest,
+        unit: 'K',
+        source: 'npm odex at 1e-8',
+      });
+    },
+  );
 });

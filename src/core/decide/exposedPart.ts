@@ -1,5 +1,6 @@
 import { CHANNEL, CHANNEL_COUNT, discViewFactor, rubbedMaterial } from '../brake';
 import { STEFAN_BOLTZMANN } from '../constants';
+import { exp } from '../math';
 import { cornerOfWheel, type DayInput, type DayResult, type WheelName } from '../session';
 
 /** Something that must not get hot, near something that does. Values are for a square metre of what faces the heat. */
@@ -49,10 +50,11 @@ const SLEEVE_CAPACITY = 700;
 /** Heat transfer in still air, and for each m/s past it, W/(m²·K) (from memory). */
 const STILL = 8;
 const PER_SPEED = 1.6;
-/** Share of the source's rise over the air that the air between has, times the source's view (from memory). */
+/** Share of the source's rise over the air that the air between has, times its view factor (from memory). */
 const WARM_AIR = 0.1;
-/** Emissivity of an exhaust pipe, and the time it cools in when the engine stops, s (from memory). */
+/** Emissivity of an exhaust pipe, and the times it warms in and cools in when the engine stops, s (from memory). */
 const EXHAUST_EMISSIVITY = 0.8;
+const EXHAUST_WARMS = 60;
 const EXHAUST_COOLS = 300;
 /** Longest step, s. */
 const STEP = 2;
@@ -69,8 +71,8 @@ export interface ExposedCurve {
 /**
  * Temperature of a part near a brake or an exhaust over a day. It takes up `α·ε·F·view·σ(T_s⁴ − T⁴)` with
  * `F = r²/(r² + x²)` (Howell), exchanges the rest of its view with the surroundings, gives `h·w·(T − T_air)` to the air,
- * which the source has warmed by a share of `F`, and is held by what it is fixed to. A shield is a second body between the two, a sleeve one around it. Implicit in
- * time.
+ * which the source has warmed by a share of `F`, and is held by what it is fixed to. A shield is a second body between the
+ * two, a sleeve one around it. Stepped by the implicit midpoint rule.
  */
 export function exposedTemperature(
   day: DayInput,
@@ -103,17 +105,17 @@ export function exposedTemperature(
     const dt = record.time[i] - record.time[i - 1];
     const pieces = Math.max(1, Math.ceil(dt / STEP));
     const driving = record.lap[i] >= 0;
-    for (let k = 1; k <= pieces; k++) {
-      const share = k / pieces;
-      if (!rotor) {
-        const step = dt / pieces / (driving ? 60 : EXHAUST_COOLS);
-        exhaust += ((driving ? part.exhaustTemperature : ambient) - exhaust) * (step / (1 + step));
-      }
-      const source = rotor
-        ? wheel.rotorFace[i - 1] + share * (wheel.rotorFace[i] - wheel.rotorFace[i - 1])
-        : exhaust;
-      const held = part.contact === 'none' ? ambient : wheel[part.contact][i];
-      const body = rotor ? wheel.rotorBulk[i] : exhaust;
+    const towards = driving ? part.exhaustTemperature : ambient;
+    const kept = exp(-dt / pieces / (driving ? EXHAUST_WARMS : EXHAUST_COOLS));
+    for (let k = 0; k < pieces; k++) {
+      const before = exhaust;
+      exhaust = towards + (before - towards) * kept;
+      const share = (k + 0.5) / pieces;
+      const middle = (series: Float64Array) => series[i - 1] + share * (series[i] - series[i - 1]);
+      const pipe = 0.5 * (before + exhaust);
+      const source = rotor ? middle(wheel.rotorFace) : pipe;
+      const held = part.contact === 'none' ? ambient : middle(wheel[part.contact]);
+      const body = rotor ? middle(wheel.rotorBulk) : pipe;
       const air = ambient + WARM_AIR * factor * Math.max(0, body - ambient);
       bodies.step(dt / pieces, source, ambient, air, h, held);
     }
@@ -139,8 +141,15 @@ class Bodies {
     this.cover = start;
   }
 
-  /** One implicit step; radiation is linear about the temperatures it begins at. */
+  /** One step, by what it is in its middle; radiation is linear about the temperatures it begins at. */
   step(dt: number, source: number, ambient: number, air: number, h: number, held: number): void {
+    const { part, cover } = this;
+    this.implicit(0.5 * dt, source, ambient, air, h, held);
+    this.part = 2 * this.part - part;
+    this.cover = 2 * this.cover - cover;
+  }
+
+  private implicit(dt: number, source: number, ambient: number, air: number, h: number, held: number): void {
     const { of, kind, seen, emissivity } = this;
     const contact = of.contact === 'none' ? 0 : of.contactConductance;
     const { absorptivity, airedOver, capacity } = of;
