@@ -71,6 +71,7 @@ export async function keepPiece(
 export async function forgetWork(store: RunStore): Promise<void> {
   const work = await store.getItem(WORK);
   if (!isWork(work)) return;
-  await store.removeItem(WORK);
+  // The name last: cut off in between, what is left is still known and goes the next time.
   for (let piece = 0; piece < work.pieces; piece++) await store.removeItem(pieceKey(work.started, piece));
+  await store.removeItem(WORK);
 }

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import type { RawLog } from '../core';
@@ -167,5 +168,60 @@ describe('work that can go on', () => {
     expect(store.kept.size).toBe(0);
     store.kept.set('work', 7);
     expect(await keptPieces(store, 'another', 2)).toEqual([null, null]);
+  });
+
+  it('never gives a piece to another question and leaves nothing behind, whatever is done and cut off', async () => {
+    const doing = fc.array(
+      fc.record({
+        act: fc.constantFrom('begin', 'keep', 'forget', 'look'),
+        question: fc.constantFrom('a', 'b', 'c'),
+        count: fc.integer({ min: 1, max: 4 }),
+        piece: fc.nat(3),
+        /** Steps of the store until the page is closed in the middle of it */
+        cut: fc.option(fc.nat(6), { nil: Number.POSITIVE_INFINITY }),
+      }),
+      { maxLength: 25 },
+    );
+    await fc.assert(
+      fc.asyncProperty(doing, async (acts) => {
+        const kept = new Map<string, unknown>();
+        let left = Number.POSITIVE_INFINITY;
+        const step = async () => {
+          if (--left < 0) throw new Error('closed');
+        };
+        const store = {
+          getItem: (key: string) => step().then(() => kept.get(key) ?? null),
+          setItem: (key: string, value: unknown) => step().then(() => void kept.set(key, value)),
+          removeItem: (key: string) => step().then(() => void kept.delete(key)),
+        };
+        // A value says whose it is: the question's letter and the piece.
+        const value = (question: string, piece: number) => Float32Array.from([question.charCodeAt(0), piece]);
+        const begun = new Map<string, string>();
+        for (const { act, question, count, piece, cut } of acts) {
+          const asked = `${question}/${count}`;
+          left = cut;
+          try {
+            if (act === 'begin') begun.set(asked, await beginWork(store, asked, count));
+            else if (act === 'forget') await forgetWork(store);
+            else if (act === 'keep') {
+              const name = begun.get(asked);
+              const mine = (kept.get('work') as { asked?: string } | undefined)?.asked === asked;
+              if (name && mine && piece < count) await keepPiece(store, name, piece, value(question, piece));
+            }
+          } catch (error) {
+            expect((error as Error).message).toBe('closed');
+          }
+          left = Number.POSITIVE_INFINITY;
+          const found = await keptPieces(store, asked, count);
+          expect(found).toHaveLength(count);
+          found.forEach((one, i) => {
+            if (one) expect(one).toEqual(value(question, i));
+          });
+        }
+        await beginWork(store, 'last', 2);
+        expect([...kept.keys()]).toEqual(['work']);
+      }),
+      { numRuns: 300 },
+    );
   });
 });

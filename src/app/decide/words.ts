@@ -74,11 +74,12 @@ export function signedKelvin(value: number, units: UnitChoice): string {
 export function signedSeconds(seconds: number): string {
   const size = Math.abs(seconds);
   if (size < 0.005) return '0 s';
+  const whole = Math.round(size);
   const text =
     size < 10
-      ? size.toFixed(2)
-      : size < 90
-        ? size.toFixed(0)
-        : `${Math.floor(size / 60)}:${String(Math.round(size % 60)).padStart(2, '0')} min`;
-  return `${seconds > 0 ? '+' : '−'}${text}${size < 90 ? ' s' : ''}`;
+      ? `${size.toFixed(2)} s`
+      : whole < 90
+        ? `${whole} s`
+        : `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')} min`;
+  return `${seconds > 0 ? '+' : '−'}${text}`;
 }

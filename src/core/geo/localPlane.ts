@@ -67,6 +67,9 @@ export function localPlane(origin: Geographic): LocalPlane {
       lat += (y - py) / north;
       lon += (x - px) / east;
     }
+    // A circuit across the date line has places on both sides of it.
+    if (lon > 180) lon -= 360;
+    else if (lon < -180) lon += 360;
     return { latitude: lat, longitude: lon };
   };
   return { origin, toPlane, toEarth };

@@ -14,6 +14,8 @@ export interface Log {
   readonly notes: readonly LogNote[];
 }
 
+/** Fewest samples that make a log. */
+const FEWEST = 20;
 /** Gaps longer than this many steps are said. */
 const GAP_STEPS = 4;
 /** A clock that jumps by quarter hours, to within this, was set: summer time, another zone, s. */
@@ -44,8 +46,8 @@ const isTemperature = (channel: Channel) => /^(rotor|caliper|fluid)/.test(channe
 export function mendLog(raw: RawLog): Log {
   const notes: LogNote[] = [];
   const { time: clock, kept } = mendClock(raw.time, notes);
-  if (kept.length < 20) {
-    throw new RangeError(`A log needs at least 20 samples with a time; this one has ${kept.length}.`);
+  if (kept.length < FEWEST) {
+    throw new RangeError(`A log needs at least ${FEWEST} samples with a time; this one has ${kept.length}.`);
   }
   const step = medianStep(clock);
   noteGaps(clock, kept, step, notes);
@@ -84,11 +86,18 @@ function withSpeedMade(
     throw new RangeError('The log has neither speed nor distance nor positions; one of them is needed.');
   }
   const n = time.length;
+  if (n < FEWEST) {
+    throw new RangeError(
+      `A log needs at least ${FEWEST} samples; without speed they are averaged over ${wanted} s, and ${n} are left.`,
+    );
+  }
   const between = (a: number, b: number) => (way[b] - way[a]) / (time[b] - time[a]);
   const speed = time.map((_, i) => Math.max(0, between(Math.max(0, i - 1), Math.min(n - 1, i + 1))));
   const all = Array.from(time.keys());
-  despike(time, speed, all, notes);
-  return { time, speed, channels: values, step: medianStep(time), notes };
+  outOfRange('speed', speed, all, notes);
+  const known = bridged(time, speed);
+  despike(time, known, all, notes);
+  return { time, speed: known, channels: values, step: medianStep(time), notes };
 }
 
 /** Samples averaged in bins of a width, each bin at the mean of its times; empty ones are left out. */
@@ -141,21 +150,21 @@ function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Ar
     }
     let t = time[i] + shift;
     const jump = t - last;
-    if (kept.length > 0 && Math.abs(jump) > ZONE - ZONE_NEAR) {
-      const quarters = Math.round(jump / ZONE);
-      const near = i + 1 < time.length && Math.abs(time[i + 1] - time[i]) < 5;
-      // Forward jumps are as likely a pause as a clock set; only whole hours without a pause are taken for a zone.
-      const zone = quarters < 0 || (quarters % 4 === 0 && Math.abs(jump - quarters * ZONE) < 2);
-      if (zone && near && Math.abs(jump - quarters * ZONE) < ZONE_NEAR) {
-        shift -= quarters * ZONE;
-        t = time[i] + shift;
-        if (t <= last) {
-          const more = last - t + 0.001;
-          shift += more;
-          t += more;
-        }
-        notes.push({ kind: 'clock-shift', channel: 'time', count: 1, first: i, size: quarters * ZONE });
+    if (kept.length > 0 && leapsAhead(last, t, time[i + 1] + shift)) {
+      count(back, i);
+      continue;
+    }
+    const near = i + 1 < time.length && Math.abs(time[i + 1] - time[i]) < 5;
+    const quarters = kept.length > 0 && near ? quartersSet(jump) : 0;
+    if (quarters !== 0) {
+      shift -= quarters * ZONE;
+      t = time[i] + shift;
+      if (t <= last) {
+        const more = last - t + 0.001;
+        shift += more;
+        t += more;
       }
+      notes.push({ kind: 'clock-shift', channel: 'time', count: 1, first: i, size: quarters * ZONE });
     }
     const goesOn = i + 1 < time.length && time[i + 1] > time[i] && time[i + 1] - time[i] < 5;
     if (t < last - RESTART && goesOn) {
@@ -187,6 +196,19 @@ function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Ar
   const start = mended[0] ?? 0;
   return { time: Float64Array.from(mended, (t) => t - start), kept };
 }
+
+/** Quarter hours a clock was set by, by what time leapt, s; 0 where it was not. */
+function quartersSet(jump: number): number {
+  const quarters = Math.round(jump / ZONE);
+  const off = Math.abs(jump - quarters * ZONE);
+  // Forward jumps are as likely a pause as a clock set; only whole hours without a pause are taken for a zone.
+  const zone = quarters < 0 || (quarters % 4 === 0 && off < 2);
+  return zone && off < ZONE_NEAR ? quarters : 0;
+}
+
+/** Whether a sample is ahead of the one after it, which goes on from the one before: it alone is wrong. All in s. */
+const leapsAhead = (before: number, own: number, after: number) =>
+  own - before > RESTART && after > before - 0.001 && after <= own;
 
 function medianStep(time: Float64Array): number {
   const steps = time.slice(1).map((t, i) => t - time[i]);
