@@ -44,7 +44,10 @@ export function Shell() {
   useHotkeys(['mod+shift+z', 'mod+y'], () => store.redo(), { preventDefault: true, enableOnFormTags: true });
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
-      if (store.unsaved) event.preventDefault();
+      if (!store.unsaved) return;
+      event.preventDefault();
+      // Begun now, it is usually done before the question is answered.
+      void store.saveNow();
     };
     const flush = () => {
       if (document.visibilityState === 'hidden' && store.unsaved) void store.saveNow();

@@ -1,0 +1,196 @@
+import type { Locator, Page } from '@playwright/test';
+import { demoProject } from '../demo/project';
+import { readProject } from '../src/project';
+import { expect, stored, test, visit } from './page';
+
+const project = async (page: Page) => {
+  const text = await stored(page);
+  if (text === null) return demoProject;
+  const read = readProject(text);
+  if (!read.ok) throw new Error('the stored project cannot be read');
+  return read.project;
+};
+const plan = async (page: Page) => (await project(page)).plans[0];
+const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
+/** A first plan with few laps, so that a page need not wait long for many days. */
+async function shorten(page: Page, laps: number): Promise<void> {
+  await visit(page, '/plan');
+  await page.getByRole('textbox', { name: /^Laps/ }).nth(1).fill(String(laps));
+  await expect
+    .poll(async () => JSON.stringify((await plan(page)).sessions[0].legs[1]))
+    .toContain(`"laps":${laps}`);
+}
+async function inUnits(page: Page, name: 'All US' | 'All metric'): Promise<void> {
+  await page.getByRole('button', { name: 'Units and look' }).click();
+  await page.getByRole('menuitemcheckbox', { name }).click();
+  await page.keyboard.press('Escape');
+}
+
+test('every answer says how it came about, with its own numbers, and by the keyboard', async ({ page }) => {
+  await shorten(page, 3);
+  const asked: [path: string, button: string | RegExp, values: (string | RegExp)[]][] = [
+    [
+      'cooling',
+      'How the front cooling need came about',
+      [/Margin wished for at every limit\s*30 K/, /Days driven/],
+    ],
+    ['cooling', 'How each way came about', [/Money in\s*€/, 'of 6']],
+    ['compare', 'How the comparison came about', [/Reference\s*As the plan is/, 'Rhee 1974']],
+    ['next', 'How the ranking came about', [/Steps driven\s*\d\d+/, 'gain ÷ price']],
+    ['pace', 'How the fastest plan came about', [/Minutes\s*20/, 'Mean speed flat out']],
+    ['balance', 'How the balances came about', [/Balances driven\s*\d+/, '(b + z·h)/L']],
+    ['exposed', /^How the temperature of Wheel-speed lead, front came about/, [/Fixed to/, 'Howell']],
+    ['sheet', 'How what the sheet says came about', [/Mass as raced\s*1040 kg/, 'common practice']],
+  ];
+  for (const [path, name, values] of asked) {
+    await page.goto(`/decide/${path}`);
+    const button = page.getByRole('button', { name }).first();
+    await button.focus();
+    await page.keyboard.press('Enter');
+    const sheet = page.getByRole('dialog');
+    for (const value of [...values, 'Source.', 'Limits.']) await expect(sheet).toContainText(value);
+    await page.keyboard.press('Escape');
+    await expect(sheet).toBeHidden();
+    await expect(button).toBeFocused();
+  }
+});
+
+test('other units change what the ladder says and nothing about it', async ({ page }) => {
+  await shorten(page, 2);
+  await page.goto('/decide/next');
+  const ladder = region(page, 'Upgrade ladder');
+  await expect(page.getByText('First step for the money')).toBeVisible();
+  await ladder.getByRole('checkbox').check();
+  // What a step does to the stops is said behind its name, in units too.
+  const names = async () =>
+    (await ladder.locator('tbody th').allTextContents()).map((text) =>
+      text.replace(/(Stops? |The longest|Shortens).*/, ''),
+    );
+  const order = await names();
+  await expect(ladder).toContainText(/mm under the usual room/);
+  await expect(ladder).toContainText(
+    /more force than the driver has \(\d+ N\)|the pedal gets heavier: \d+ N/,
+  );
+  await inUnits(page, 'All US');
+  await expect(ladder).toContainText(/\d\.\d{3} in under the usual room/);
+  await expect(ladder).toContainText(/\(\d+ lbf\)|heavier: \d+ lbf/);
+  await expect(ladder).not.toContainText(/\d mm (under|too)|\d N\b|\d K\b/);
+  // Only said anew: nothing is driven again for it.
+  await expect(page.getByText('Driving the day with every step')).toBeHidden();
+  expect(await names()).toEqual(order);
+});
+
+test('a step of the ladder is fitted and taken back by the keyboard', async ({ page }) => {
+  await shorten(page, 2);
+  await page.goto('/decide/next');
+  const fit = region(page, 'Upgrade ladder').getByRole('button', { name: 'Fit front ducts: Hose of 63 mm' });
+  await fit.focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await project(page)).cars[0].front.ductAreaCm2).toBeGreaterThan(20);
+  // From the changed car the same hose is no step any more.
+  await expect(fit).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await project(page)).cars[0].front.ductAreaCm2).toBe(0);
+  await expect(fit).toBeVisible();
+});
+
+test('what a setup costs besides its parts counts, and another car is not priced until somebody does', async ({
+  page,
+}) => {
+  await shorten(page, 2);
+  await page.goto('/decide/compare');
+  const setups = region(page, 'Setups');
+  const table = region(page, 'Comparison');
+  const money = (n: number): Locator =>
+    table
+      .getByRole('row', { name: /^Money (?!for)/ })
+      .locator('td')
+      .nth(n);
+  await setups.getByRole('button', { name: 'Add a setup' }).click();
+  await setups.getByRole('button', { name: 'Add a change' }).click();
+  await setups.getByRole('combobox', { name: 'What' }).selectOption('duct');
+  await setups.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(money(1)).toContainText(/^€\d+$/);
+  const parts = Number((await money(1).textContent())?.replace(/\D/g, ''));
+  const other = setups.getByRole('textbox', { name: 'Other cost of Setup 1' });
+  await other.fill('120');
+  await expect(money(1)).toHaveText(`€${parts + 120}`);
+  await other.fill('-5');
+  await expect(setups.getByRole('alert')).toContainText('Must be at least 0');
+  await other.press('Escape');
+  await expect(money(1)).toHaveText(`€${parts + 120}`);
+  await setups.getByRole('combobox', { name: 'Car of setup 1' }).selectOption('car-skarn');
+  await other.fill('0');
+  await expect(money(1)).toHaveText('another car, not priced');
+  await other.fill('9000');
+  await expect(money(1)).toHaveText(`€${(9000 + parts).toLocaleString('en')}`);
+  await expect.poll(async () => (await plan(page)).compare.setups[0].otherCost).toBe(9000);
+  await page.reload();
+  await expect(money(1)).toHaveText(`€${(9000 + parts).toLocaleString('en')}`);
+  expect((await plan(page)).compare.setups[0].carId).toBe('car-skarn');
+});
+
+test('a narrow field shows other units short, keeps what is stored, and takes what is typed', async ({
+  page,
+}) => {
+  await visit(page, '/decide/sure');
+  await inUnits(page, 'All US');
+  const low = page.getByRole('textbox', { name: /^Mass from/ });
+  await expect(low).toHaveValue('-33.07');
+  await low.focus();
+  await expect(low).toHaveValue('-33.06934');
+  await low.blur();
+  await expect(low).toHaveValue('-33.07');
+  // Looked at and left, it is what it was.
+  expect(await stored(page)).toBeNull();
+  await low.fill('-44.5');
+  await low.blur();
+  await expect(low).toHaveValue('-44.5');
+  await expect
+    .poll(async () => (await plan(page)).uncertain.ranges.mass.low)
+    .toBeCloseTo(-44.5 * 0.45359237, 9);
+  await inUnits(page, 'All metric');
+  await expect(low).toHaveValue(/^-20\.184/);
+});
+
+test('a plan of several sessions: each is planned and printed by itself', async ({ page }) => {
+  await visit(page, '/decide/pace');
+  await page.getByLabel('Plan on the workbench').selectOption('plan-tarn-day');
+  const fastest = region(page, 'Fastest plan');
+  await expect(fastest).toContainText(/Fastest with every margin kept|No pace keeps every margin/);
+  const first = await fastest.textContent();
+  await page.getByRole('combobox', { name: 'Session' }).selectOption('1');
+  await expect(fastest).not.toHaveText(first ?? '');
+  await region(page, 'Ways through the session')
+    .getByRole('button', { name: /^Plan / })
+    .first()
+    .click();
+  const day = async () => (await project(page)).plans.find((p) => p.id === 'plan-tarn-day');
+  const [before, after] = [demoProject.plans.find((p) => p.id === 'plan-tarn-day'), await day()];
+  await expect.poll(async () => (await day())?.sessions[1]).not.toEqual(before?.sessions[1]);
+  expect(after?.sessions[0]).toEqual(before?.sessions[0]);
+  await page.goto('/decide/sheet');
+  const sheet = page.getByRole('article', { name: 'Run sheet' });
+  await expect(sheet).toContainText(before?.sessions[0].name ?? '');
+  await page.getByRole('combobox', { name: 'Session' }).selectOption('1');
+  await expect(sheet).toContainText(before?.sessions[1].name ?? '');
+  await expect(sheet).toContainText(/At most \d+|keep every limit|Not one hot lap/);
+});
+
+test('the run sheet carries the clicks of every stop', async ({ page }) => {
+  await visit(page, '/decide/balance');
+  await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+  const sheet = page.getByRole('article', { name: 'Run sheet' });
+  await page.getByRole('link', { name: 'Run sheet' }).click();
+  await expect(sheet).toContainText('No clicks are set: it stays in its middle all lap.');
+  await page.getByRole('link', { name: 'Balance', exact: true }).click();
+  await region(page, 'Balances compared').getByRole('button', { name: 'Set: What the tyres want' }).click();
+  await expect
+    .poll(async () => (await project(page)).plans.find((p) => p.id === 'plan-skarn-fen')?.clicks.length)
+    .toBe(6);
+  const clicks = (await project(page)).plans.find((p) => p.id === 'plan-skarn-fen')?.clicks ?? [];
+  await page.getByRole('link', { name: 'Run sheet' }).click();
+  const shown = sheet.getByRole('row').filter({ hasText: /^\d / }).locator('td:last-child');
+  const wanted = clicks.map((c) => (c === 0 ? '0' : `${c > 0 ? '+' : '−'}${Math.abs(c)}`));
+  await expect(shown).toHaveText(wanted);
+});
