@@ -7,6 +7,7 @@ import {
   applyWhatIf,
   type Change,
   carSchema,
+  changePrice,
   changesOfWhatIf,
   changesProblem,
   changeWords,
@@ -27,6 +28,7 @@ import {
   uncertainRanges,
   variantSetup,
   withChanges,
+  withOneMore,
   writeProject,
 } from './index';
 
@@ -125,6 +127,62 @@ describe('changes to a car', () => {
     expect(
       withChanges(setup, [{ kind: 'part', part: 'sprint', axle: 'front' }]).car.front.padThicknessMm,
     ).toBe(12);
+  });
+});
+
+describe('one more change', () => {
+  const axle = fc.constantFrom('front' as const, 'rear' as const);
+  const shelf = (['pad', 'rotor', 'caliper', 'fluid', 'line', 'duct'] as const).flatMap((kind) =>
+    shelfOf(kind, []),
+  );
+  const change: fc.Arbitrary<Change> = fc.oneof(
+    fc.record({ kind: fc.constant('part' as const), part: fc.constantFrom(...shelf.map((p) => p.id)), axle }),
+    fc.record({ kind: fc.constant('tape' as const), axle, percent: fc.integer({ min: 0, max: 100 }) }),
+    fc.record({
+      kind: fc.constant('vanes' as const),
+      axle,
+      vaneType: fc.constantFrom('straight' as const, 'pillar' as const, 'curved' as const),
+    }),
+    fc.record({
+      kind: fc.constant('thickness' as const),
+      axle,
+      thicknessMm: fc.integer({ min: 20, max: 40 }),
+    }),
+    fc.record({ kind: fc.constant('mass' as const), massKg: fc.integer({ min: 600, max: 2000 }) }),
+  );
+  const added = (list: readonly Change[]) =>
+    list.reduce<Change[]>((before, more) => withOneMore(before, more, []), []);
+
+  it('takes the place of what it undoes: the car is the one that all of them in turn would make', () => {
+    fc.assert(
+      fc.property(fc.array(change, { maxLength: 12, size: 'max' }), (list) => {
+        const kept = added(list);
+        expect(withChanges(setup, kept).car).toEqual(withChanges(setup, list).car);
+        // Said again, nothing changes: what is left does not undo each other.
+        expect(added(kept)).toEqual(kept);
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('is paid for once', () => {
+    const price = (list: readonly Change[]) =>
+      list.reduce((sum, c) => sum + changePrice(demoProject, c, setup.car), 0);
+    const pads: Change[] = ['sprint', 'commuter'].map((part) => ({ kind: 'part', part, axle: 'front' }));
+    expect(added(pads)).toEqual([pads[1]]);
+    expect(price(added(pads))).toBe(price([pads[1]]));
+    const rear: Change = { kind: 'part', part: 'sprint', axle: 'rear' };
+    expect(added([pads[0], rear])).toHaveLength(2);
+    const hose: Change = { kind: 'part', part: 'duct-76', axle: 'front' };
+    const cut: Change = { kind: 'duct', axle: 'front', areaCm2: 30 };
+    expect(added([hose, cut])).toEqual([cut]);
+    const thick: Change = { kind: 'thickness', axle: 'front', thicknessMm: 30 };
+    const ring: Change = { kind: 'part', part: 'rotor-vented-280', axle: 'front' };
+    expect(added([thick, ring])).toEqual([ring]);
+    expect(added([ring, thick])).toEqual([ring, thick]);
+    // A part that is gone stays where it is, to be told.
+    const gone: Change = { kind: 'part', part: 'gone', axle: 'front' };
+    expect(added([gone, rear])).toEqual([gone, rear]);
   });
 });
 

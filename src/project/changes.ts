@@ -65,6 +65,33 @@ export function withChanges(setup: Setup, changes: readonly Change[]): Setup {
   return { ...setup, car };
 }
 
+/** What a change sets: two that set the same cannot both stand. */
+function setBy(change: Change, parts: readonly Part[]): string {
+  switch (change.kind) {
+    case 'mass':
+    case 'balance':
+      return change.kind;
+    case 'part': {
+      const part = [...BUILT_IN, ...parts].find((p) => p.id === change.part);
+      if (!part) return change.part;
+      return isForAxle(part) ? `${change.axle} ${part.kind}` : part.kind;
+    }
+    default:
+      return `${change.axle} ${change.kind}`;
+  }
+}
+
+/** Changes with one more, which takes the place of those that it undoes. */
+export function withOneMore(changes: readonly Change[], more: Change, parts: readonly Part[]): Change[] {
+  const set = setBy(more, parts);
+  const undone = [set];
+  // Another rotor comes with its own vanes and thickness.
+  if (more.kind === 'part' && set.endsWith(' rotor')) {
+    undone.push(`${more.axle} vanes`, `${more.axle} thickness`);
+  }
+  return [...changes.filter((change) => !undone.includes(setBy(change, parts))), more];
+}
+
 /** Why changes cannot be made together, in words; null when they can. */
 export function changesProblem(setup: Setup, changes: readonly Change[]): string | null {
   const checked = carSchema.safeParse(withChanges(setup, changes).car);

@@ -17,6 +17,7 @@ export {
   partOf,
   variantSetup,
   withChanges,
+  withOneMore,
 } from './changes';
 export {
   type Circuit,

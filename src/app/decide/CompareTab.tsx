@@ -15,6 +15,7 @@ import {
   type SetupVariant,
   setupSchema,
   variantSetup,
+  withOneMore,
 } from '../../project';
 import { NumberField } from '../components/NumberField';
 import { SelectField } from '../components/SelectField';
@@ -273,9 +274,10 @@ function ChangeList({
   // What came to be impossible since it was added is told as well.
   const standing = changesProblem(setup, changes);
   const add = (change: Change) => {
-    const found = standing ? null : changesProblem(setup, [...changes, change]);
+    const next = withOneMore(changes, change, setup.parts);
+    const found = standing ? null : changesProblem(setup, next);
     setProblem(found && `Not added: ${found}.`);
-    if (!found) onChange([...changes, change]);
+    if (!found) onChange(next);
   };
   return (
     <div className="mt-1.5 flex flex-wrap items-center gap-1.5">

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { type Assessed, type Check, checkText, isFreshFill, type Rung, stopsText } from '../../decide';
 import {
   changeWords,
-  fitPart,
   formatQuantity,
   partOf,
   partPrice,
@@ -59,11 +58,7 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
     const undo = store.edit(`Fitted ${words}`, (p) => ({
       ...p,
       cars: p.cars.map((car) =>
-        car.id !== setup.car.id
-          ? car
-          : part && only.kind === 'part'
-            ? fitPart(car, part, only.axle)
-            : withChanges({ ...setup, car }, rung.changes).car,
+        car.id === setup.car.id ? withChanges({ ...setup, car }, rung.changes).car : car,
       ),
     }));
     undoToast(`Fitted to “${setup.car.name}”: ${words}`, undo);
