@@ -1,18 +1,8 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { demoProject } from '../demo/project';
-import { readProject } from '../src/project';
-import { expect, settled, stored, test, verdict, visit } from './page';
+import { expect, project, settled, test, verdict, visit } from './page';
 
-const project = async (page: Page) => {
-  const text = await stored(page);
-  // Nothing is stored before the first edit.
-  if (text === null) return demoProject;
-  const read = readProject(text);
-  if (!read.ok) throw new Error('the stored project cannot be read');
-  return read.project;
-};
 const plan = async (page: Page, id = 'plan-tarn-anvil') =>
   (await project(page)).plans.find((p) => p.id === id) as NonNullable<
     Awaited<ReturnType<typeof project>>['plans'][number]

@@ -1,15 +1,8 @@
+import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { demoProject } from '../demo/project';
-import { readProject } from '../src/project';
-import { expect, stored, test, visit } from './page';
+import { expect, project, stored, test, visit } from './page';
 
-const project = async (page: Page) => {
-  const text = await stored(page);
-  if (text === null) return demoProject;
-  const read = readProject(text);
-  if (!read.ok) throw new Error('the stored project cannot be read');
-  return read.project;
-};
 const plan = async (page: Page) => (await project(page)).plans[0];
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
 /** A first plan with few laps, so that a page need not wait long for many days. */
@@ -193,4 +186,56 @@ test('the run sheet carries the clicks of every stop', async ({ page }) => {
   const shown = sheet.getByRole('row').filter({ hasText: /^\d / }).locator('td:last-child');
   const wanted = clicks.map((c) => (c === 0 ? '0' : `${c > 0 ? '+' : '−'}${Math.abs(c)}`));
   await expect(shown).toHaveText(wanted);
+});
+
+test('a stop picked in one place is picked everywhere, until another plan is taken', async ({ page }) => {
+  await shorten(page, 2);
+  await page.goto('/decide/compare');
+  const overlay = region(page, 'Stops of all setups');
+  await expect(overlay).toContainText('A click picks a stop, here and on every page');
+  await overlay.getByTestId('pick-4').click();
+  await expect(overlay).toContainText(/Picked: 4 Quench: As the plan is \d+ °C/);
+  await page.keyboard.press('.');
+  await expect(overlay).toContainText('Picked: 5 Slag');
+  await page.getByRole('link', { name: 'Balance', exact: true }).click();
+  const rows = region(page, 'Balance by stop').locator('tbody tr');
+  await expect(rows.nth(4)).toHaveAttribute('aria-current', 'true');
+  await rows.nth(1).click();
+  await expect(rows.nth(1)).toHaveAttribute('aria-current', 'true');
+  await page.keyboard.press(',');
+  await expect(rows.nth(0)).toHaveAttribute('aria-current', 'true');
+  await page.keyboard.press(',');
+  await expect(rows.last()).toHaveAttribute('aria-current', 'true');
+  await page.getByRole('link', { name: 'Workbench' }).first().click();
+  await expect(page.getByRole('radio', { name: /^Stop 7\b/ }).first()).toHaveAttribute(
+    'aria-checked',
+    'true',
+  );
+  await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+  await expect(page.getByRole('radio', { name: /^Stop 1\b/ }).first()).toHaveAttribute(
+    'aria-checked',
+    'true',
+  );
+});
+
+test('the comparison goes out as a table of every setup’s stops', async ({ page }) => {
+  await shorten(page, 2);
+  await page.goto('/decide/compare');
+  await region(page, 'Setups').getByRole('button', { name: 'Add a setup' }).click();
+  const overlay = region(page, 'Stops of all setups');
+  await expect(overlay).toContainText('Setup 1');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    overlay.getByRole('button', { name: 'Table (CSV)' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toMatch(/-setups\.csv$/);
+  const lines = readFileSync(await file.path(), 'utf8')
+    .trim()
+    .split('\n');
+  expect(lines).toHaveLength(1 + 2 * 7);
+  expect(lines[0]).toContain('front rotor face hottest (°C)');
+  expect(lines[1]).toMatch(/^As the plan is,\d+,1,Hammer,/);
+  expect(lines[8]).toMatch(/^Setup 1,\d+,1,Hammer,/);
+  // Without a change it is the same car on the same laps.
+  expect(lines[8].replace('Setup 1', '')).toBe(lines[1].replace('As the plan is', ''));
 });

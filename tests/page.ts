@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { test as base, expect, type Page } from '@playwright/test';
+import { demoProject } from '../demo/project';
+import { type Project, readProject } from '../src/project';
 
 /** A page that fails its test when the application writes an error to the console. */
 export const test = base.extend<{ quiet: string[] }>({
@@ -51,6 +53,15 @@ export async function importText(page: Page, name: string, text: string | Buffer
   await page
     .getByTestId('import')
     .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text as string) });
+}
+
+/** The project as it is kept: the demo until the first edit. */
+export async function project(page: Page): Promise<Project> {
+  const text = await stored(page);
+  if (text === null) return demoProject;
+  const read = readProject(text);
+  if (!read.ok) throw new Error('the stored project cannot be read');
+  return read.project;
 }
 
 /** The saved project as the browser's storage has it. */

@@ -1,5 +1,6 @@
 export { type Assessed, assess } from './assess';
 export { checkText } from './checkText';
+export { comparisonCsv } from './comparisonCsv';
 export type { Check } from './compatibility';
 export { ductShapes } from './ductShapes';
 export {

@@ -11,6 +11,19 @@ const heading = (title: string, quantity: Quantity, units: UnitChoice) => {
   return label ? `${title} (${label})` : title;
 };
 
+/**
+ * A table as CSV. Text that a spreadsheet would take for a formula gets a quote before it, also where it has more lines
+ * than one, which the library's own rule leaves out.
+ */
+export const csvText = (
+  fields: readonly string[],
+  data: readonly (readonly (string | number | null)[])[],
+): string =>
+  Papa.unparse(
+    { fields: [...fields], data: data.map((row) => [...row]) },
+    { newline: '\n', escapeFormulae: /^[=+\-@\t\r]/ },
+  );
+
 /** Every stop of every lap as CSV, units in the header. */
 export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
   const wheels = namedWheels(result);
@@ -43,7 +56,7 @@ export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = ME
       ),
     ]),
   );
-  return Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true });
+  return csvText(fields, data);
 }
 
 const TRACE_TITLES: Readonly<Record<RecordedPart, string>> = {
@@ -105,5 +118,5 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
       ),
     ];
   });
-  return Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true });
+  return csvText(fields, data);
 }

@@ -37,7 +37,7 @@ export {
   type SetupVariant,
   setupSchema,
 } from './compareSchema';
-export { stopsCsv, tracesCsv } from './csv';
+export { csvText, stopsCsv, tracesCsv } from './csv';
 export type { Explanation } from './explanation';
 export { explain, type Topic } from './explanations';
 export { type Exposed, exposedPart, starterExposed } from './exposedSchema';

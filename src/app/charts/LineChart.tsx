@@ -119,7 +119,7 @@ export const LineChart = memo(function LineChart({
         {paths.bands.map((d, i) => (
           <path key={bands[i].name} d={d} fill="var(--act)" fillOpacity={bands[i].opacity} />
         ))}
-        {rules.map((rule) => {
+        {rules.map((rule, i) => {
           const vertical = rule.at === 'x';
           const at = vertical ? x(rule.value) : y(rule.value);
           return (
@@ -136,7 +136,7 @@ export const LineChart = memo(function LineChart({
               {rule.text && (
                 <text
                   x={vertical ? at + 4 : width - RIGHT - 4}
-                  y={vertical ? TOP + 10 : at - 4}
+                  y={vertical ? TOP + 10 + 13 * rowOf(rules, i, x) : at - 4}
                   textAnchor={vertical ? 'start' : 'end'}
                   fontSize={11}
                   fill={rule.color}
@@ -172,6 +172,13 @@ export const LineChart = memo(function LineChart({
     </div>
   );
 });
+
+/** Row of an upright rule's text: one lower for each rule before it that stands too near for both. */
+function rowOf(rules: readonly ChartRule[], index: number, x: (place: number) => number): number {
+  const { value } = rules[index];
+  return rules.slice(0, index).filter((rule) => rule.at === 'x' && Math.abs(x(rule.value) - x(value)) < 56)
+    .length;
+}
 
 function extent(lists: readonly ArrayLike<number>[]): [number, number] {
   let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];

@@ -6,6 +6,7 @@ import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';
 import { undoToast } from '../components/undoToast';
 import { useBackground, useProject, useSetup, useStore } from '../state/context';
+import { usePickedStop } from '../state/picked';
 import { useUnits } from '../state/preferences';
 import { useSettled } from '../workbench/useSettled';
 import { AnswerState } from './AnswerState';
@@ -164,6 +165,7 @@ function Kelvin({ value, units }: { value: number; units: UnitChoice }) {
 }
 
 function ByStop({ balance }: { balance: BalanceChoices }) {
+  const [picked, pick] = usePickedStop(balance.stops.length);
   if (balance.lap === null || balance.stops.length === 0) {
     return <p className="panel px-4 py-3 text-dim">No hot lap is braked, so there is no balance by stop.</p>;
   }
@@ -177,9 +179,9 @@ function ByStop({ balance }: { balance: BalanceChoices }) {
       <p className="caption mt-0.5">
         Equally hot: the share with which both axles’ faces would peak at the same part of their limits’ rise
         over the air, the stop begun as hot as it is now. At 0 or 100 % even all of the braking on one axle
-        would not bring it there.
+        would not bring it there. A click picks a stop on every page; the keys , and . step through them.
       </p>
-      <ShareChart stops={balance.stops} />
+      <ShareChart stops={balance.stops} picked={picked} onPick={pick} />
       <div className="overflow-x-auto">
         <table className="mt-2 w-full min-w-[620px] text-right text-[13px]">
           <thead>
@@ -195,8 +197,13 @@ function ByStop({ balance }: { balance: BalanceChoices }) {
           </thead>
           <tbody>
             {balance.stops.map((stop, k) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
-              <tr key={k} className="border-t border-rule/60">
+              <tr
+                // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
+                key={k}
+                className={`cursor-pointer border-t border-rule/60 ${k === picked ? 'bg-act/15' : 'hover:bg-sunk'}`}
+                aria-current={k === picked}
+                onClick={() => pick(k)}
+              >
                 <th className="text-left font-[520]">
                   {k + 1} {stop.name}
                 </th>

@@ -17,6 +17,7 @@ import {
 import { LineChart } from '../charts/LineChart';
 import { AxleField } from '../components/AxleField';
 import { How } from '../components/How';
+import { IconButton } from '../components/IconButton';
 import { SelectField } from '../components/SelectField';
 import { StateMark } from '../components/StateMark';
 import { TextField } from '../components/TextField';
@@ -192,17 +193,19 @@ function PartPanel({
             </span>
           </p>
         )}
-        <button
-          type="button"
-          className="btn btn-bare ml-auto px-2"
-          aria-label={`Remove ${part.name}`}
-          title="Remove"
-          onClick={() =>
-            editing.replace({ ...car, exposed: car.exposed.filter((e) => e.id !== part.id) }, 'Part removed')
-          }
-        >
-          <Trash2 size={15} aria-hidden="true" />
-        </button>
+        <span className="ml-auto">
+          <IconButton
+            icon={Trash2}
+            name={`Remove ${part.name}`}
+            title="Remove"
+            onClick={() =>
+              editing.replace(
+                { ...car, exposed: car.exposed.filter((e) => e.id !== part.id) },
+                'Part removed',
+              )
+            }
+          />
+        </span>
       </div>
       <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-5 gap-y-3 lg:grid-cols-[minmax(0,1fr)_420px]">
         <div className="grid content-start gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-3">

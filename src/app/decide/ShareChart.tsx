@@ -6,7 +6,16 @@ const HEIGHT = 170;
 const [LEFT, RIGHT, TOP, BOTTOM] = [46, 10, 10, 34];
 
 /** Front shares stop by stop: as it is, for grip, for temperature. Told apart by shape and by colour. */
-export function ShareChart({ stops }: { stops: readonly (StopShares & { readonly name: string })[] }) {
+export function ShareChart({
+  stops,
+  picked,
+  onPick,
+}: {
+  stops: readonly (StopShares & { readonly name: string })[];
+  /** Index of the picked stop */
+  picked: number | null;
+  onPick: (stop: number) => void;
+}) {
   const [box, width] = useWidth<HTMLDivElement>(1000);
   const all = stops.flatMap((s) => [s.actual, s.grip, ...(s.even === null ? [] : [s.even])]);
   const y = scaleLinear([Math.min(...all), Math.max(...all)], [HEIGHT - BOTTOM, TOP]).nice(4);
@@ -37,7 +46,16 @@ export function ShareChart({ stops }: { stops: readonly (StopShares & { readonly
         ))}
         {stops.map((stop, k) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
-          <g key={k}>
+          // biome-ignore lint/a11y/noStaticElementInteractions: the keys comma and period step through the stops
+          <g key={k} className="cursor-pointer" onClick={() => onPick(k)}>
+            <rect
+              x={x(k) - step / 2}
+              y={TOP - 4}
+              width={step}
+              height={HEIGHT - TOP}
+              fill="var(--act)"
+              fillOpacity={k === picked ? 0.13 : 0}
+            />
             {stop.even !== null && (
               <>
                 <line

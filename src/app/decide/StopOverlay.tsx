@@ -1,19 +1,24 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import type { AxleName, SummaryStop } from '../../core';
-import { celsius, formatQuantity, toShown, unitOf } from '../../project';
+import { type AxleName, leastMargin, type SummaryStop } from '../../core';
+import { comparisonCsv } from '../../decide';
+import { celsius, formatQuantity, toShown, unitOf, verdictText } from '../../project';
 import { pictureOf, standaloneSvg } from '../charts/picture';
 import { useWidth } from '../charts/useSize';
 import { AxleField } from '../components/AxleField';
 import { SelectField } from '../components/SelectField';
 import { download, fileName } from '../shell/files';
-import { useSetup } from '../state/context';
+import { useProject, useSetup } from '../state/context';
+import { usePickedStop } from '../state/picked';
 import { useUnits } from '../state/preferences';
 import type { Compared } from './compared';
 import { SETUP_LOOKS, SetupMark, SetupShape } from './SetupMark';
+import { marginWords, moneyText } from './words';
 
 type Quantity = keyof SummaryStop['front'];
+/** Height of a setup's lines in the legend. */
+const ENTRY = 34;
 const QUANTITIES: readonly (readonly [Quantity, string])[] = [
   ['facePeak', 'Rotor face, hottest in the stop'],
   ['faceBefore', 'Rotor face before the stop'],
@@ -33,10 +38,20 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
   const [box, width] = useWidth<HTMLDivElement>(1100);
   const svg = useRef<SVGSVGElement>(null);
   const degree = unitOf('temperature', units);
-  const value = (stop: SummaryStop) => toShown(celsius(stop[axle][quantity]), degree);
+  const { currency } = useProject();
+  const value = (own: SummaryStop) => toShown(celsius(own[axle][quantity]), degree);
+  const figuresOf = ({ assessed: { summary }, price, priced, id }: Compared) =>
+    [
+      verdictText(summary, units).state,
+      marginWords(leastMargin(summary), units),
+      `${summary.lapTime.toFixed(2)} s`,
+      ...(id !== null && priced ? [moneyText(price, currency)] : []),
+    ].join(' · ');
   const title = `${axle === 'front' ? 'Front' : 'Rear'}: ${QUANTITIES.find(([q]) => q === quantity)?.[1] ?? ''}`;
   const most = Math.max(...compared.map((c) => c.assessed.summary.stops.length));
-  const legend = Math.ceil(compared.length / 2) * 17;
+  const columns = width < 640 ? 1 : 2;
+  const legend = Math.ceil(compared.length / columns) * ENTRY;
+  const [stop, pick] = usePickedStop(most);
   const height = HEIGHT + legend;
   const all = compared.flatMap((c) => c.assessed.summary.stops.map(value));
   const y = scaleLinear([Math.min(...all), Math.max(...all)], [HEIGHT - BOTTOM, TOP]).nice(5);
@@ -45,8 +60,12 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
   const names = compared.reduce((a, b) =>
     b.assessed.summary.stops.length > a.assessed.summary.stops.length ? b : a,
   ).assessed.summary.stops;
-  const save = async (kind: 'svg' | 'png') => {
+  const save = async (kind: 'svg' | 'png' | 'csv') => {
     try {
+      if (kind === 'csv') {
+        download(fileName(`${setup.plan.name} setups`, '.csv'), comparisonCsv(compared, units), 'text/csv');
+        return;
+      }
       if (!svg.current) throw new Error('The picture is not drawn yet.');
       const content = kind === 'svg' ? standaloneSvg(svg.current) : await pictureOf(svg.current);
       const type = kind === 'svg' ? 'image/svg+xml' : 'image/png';
@@ -71,6 +90,9 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
         <button type="button" className="btn" onClick={() => void save('svg')}>
           SVG
         </button>
+        <button type="button" className="btn" onClick={() => void save('csv')}>
+          Table (CSV)
+        </button>
       </div>
       <div ref={box} className="mt-2 overflow-x-auto">
         <svg ref={svg} width={LEFT + RIGHT + step * most} height={height} role="img" aria-label={title}>
@@ -93,7 +115,17 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
               </text>
             </g>
           ))}
-          {names.map((stop, k) => (
+          {stop !== null && (
+            <rect
+              x={x(stop) - step / 2}
+              y={TOP - 4}
+              width={step}
+              height={HEIGHT - TOP - 4}
+              fill="var(--act)"
+              fillOpacity={0.13}
+            />
+          )}
+          {names.map(({ name }, k) => (
             <text
               // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
               key={k}
@@ -105,7 +137,7 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
             >
               {k + 1}
               <tspan x={x(k)} dy={13} fontSize={10} fill="var(--dim)">
-                {stop.name.slice(0, Math.max(3, Math.floor(step / 6)))}
+                {name.slice(0, Math.max(3, Math.floor(step / 6)))}
               </tspan>
             </text>
           ))}
@@ -128,9 +160,13 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
             );
           })}
           {compared.map((c, i) => {
-            const half = (step * most) / 2;
-            const left = LEFT + (i % 2) * half;
-            const top = HEIGHT + Math.floor(i / 2) * 17;
+            const wide = (step * most) / columns;
+            const left = LEFT + (i % columns) * wide;
+            const top = HEIGHT + Math.floor(i / columns) * ENTRY;
+            const short = (text: string, each: number) => {
+              const room = Math.max(4, Math.floor((wide - 44) / each));
+              return text.length > room ? `${text.slice(0, room - 1)}…` : text;
+            };
             return (
               <g key={c.id ?? 'plan'}>
                 <line
@@ -144,15 +180,43 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
                 />
                 <SetupShape index={i} x={left + 15} y={top} />
                 <text x={left + 38} y={top + 4} fontSize={12} fill="var(--ink)">
-                  {c.name.length > Math.floor((half - 44) / 6.4)
-                    ? `${c.name.slice(0, Math.max(4, Math.floor((half - 44) / 6.4) - 1))}…`
-                    : c.name}
+                  {short(c.name, 6.4)}
+                  <tspan x={left + 38} dy={14} fontSize={11} fill="var(--dim)">
+                    {short(figuresOf(c), 5.4)}
+                  </tspan>
                 </text>
               </g>
             );
           })}
+          {names.map((_, k) => (
+            // biome-ignore lint/a11y/noStaticElementInteractions: the keys comma and period step through the stops
+            <rect
+              // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
+              key={k}
+              data-testid={`pick-${k + 1}`}
+              x={x(k) - step / 2}
+              y={TOP - 4}
+              width={step}
+              height={HEIGHT - TOP - 4}
+              fill="transparent"
+              className="cursor-pointer"
+              onClick={() => pick(k)}
+            />
+          ))}
         </svg>
       </div>
+      <p className="caption" aria-live="polite">
+        {stop === null
+          ? 'A click picks a stop, here and on every page; the keys , and . step through them.'
+          : `Picked: ${stop + 1} ${names[stop]?.name ?? ''}: ${compared
+              .flatMap((c) => {
+                const own = c.assessed.summary.stops[stop];
+                return own
+                  ? [`${c.name} ${formatQuantity(celsius(own[axle][quantity]), 'temperature', units)}`]
+                  : [];
+              })
+              .join(', ')}.`}
+      </p>
       <details className="mt-1">
         <summary className="caption">The same as a table</summary>
         <div className="overflow-x-auto">

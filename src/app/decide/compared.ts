@@ -1,5 +1,5 @@
 import type { Assessed } from '../../decide';
-import type { Setup } from '../../project';
+import type { Car, Project, Setup, SetupVariant } from '../../project';
 
 /** A setup of the comparison with its result. */
 export interface Compared {
@@ -13,3 +13,7 @@ export interface Compared {
   readonly priced: boolean;
   readonly assessed: Assessed;
 }
+
+/** The car of a setup; the project's first where it is gone. */
+export const carOf = (project: Project, variant: SetupVariant): Car =>
+  project.cars.find((car) => car.id === variant.carId) ?? project.cars[0];

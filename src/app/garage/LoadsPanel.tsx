@@ -10,6 +10,7 @@ import {
   type UnitChoice,
   vehicleOf,
 } from '../../project';
+import { IconButton } from '../components/IconButton';
 import { NumberField } from '../components/NumberField';
 import { TextField } from '../components/TextField';
 import { useProject } from '../state/context';
@@ -73,10 +74,9 @@ export function LoadsPanel({ editing }: TabProps) {
                   </td>
                 ))}
                 <td>
-                  <button
-                    type="button"
-                    className="btn btn-bare px-2"
-                    aria-label={`Remove ${load.name}`}
+                  <IconButton
+                    icon={Trash2}
+                    name={`Remove ${load.name}`}
                     onClick={() =>
                       editing.set(
                         ['loads'],
@@ -84,9 +84,8 @@ export function LoadsPanel({ editing }: TabProps) {
                         `Removed ${load.name}`,
                       )
                     }
-                  >
-                    <Trash2 size={15} aria-hidden="true" />
-                  </button>
+                    title="Remove"
+                  />
                 </td>
               </tr>
             ))}

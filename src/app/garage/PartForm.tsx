@@ -1,6 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { z } from 'zod';
 import { type Part, partSchema } from '../../project';
+import { IconButton } from '../components/IconButton';
 import { NumberField } from '../components/NumberField';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
@@ -195,10 +196,9 @@ function FrictionTable({
               <td className="py-0.5 pr-1.5">{field(i, 'celsius', 'Temperature')}</td>
               <td className="py-0.5 pr-1.5">{field(i, 'mu', 'Friction')}</td>
               <td>
-                <button
-                  type="button"
-                  className="btn btn-bare px-2"
-                  aria-label={`Remove point ${i + 1}`}
+                <IconButton
+                  icon={Trash2}
+                  name={`Remove point ${i + 1}`}
                   disabled={points.length <= 2}
                   onClick={() =>
                     editing.set(
@@ -207,9 +207,8 @@ function FrictionTable({
                       'A point less',
                     )
                   }
-                >
-                  <Trash2 size={15} aria-hidden="true" />
-                </button>
+                  title="Remove"
+                />
               </td>
             </tr>
           ))}

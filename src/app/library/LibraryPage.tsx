@@ -13,6 +13,7 @@ import {
   starterLine,
   starterStop,
 } from '../../project';
+import { IconButton } from '../components/IconButton';
 import { TextField } from '../components/TextField';
 import { undoToast } from '../components/undoToast';
 import { useProject, useStore } from '../state/context';
@@ -97,21 +98,17 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
                 >
                   <Pencil size={15} aria-hidden="true" />
                 </Link>
-                <button
-                  type="button"
-                  className="btn btn-bare px-2"
-                  aria-label={`Copy ${item.name}`}
+                <IconButton
+                  icon={Copy}
+                  name={`Copy ${item.name}`}
                   title="Copy"
                   onClick={() =>
                     store.edit(`Copied a ${noun}`, (p) => copyItem(p, shelf, item.id, crypto.randomUUID()))
                   }
-                >
-                  <Copy size={15} aria-hidden="true" />
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-bare px-2"
-                  aria-label={`Delete ${item.name}`}
+                />
+                <IconButton
+                  icon={Trash2}
+                  name={`Delete ${item.name}`}
                   title={obstacle ?? 'Delete'}
                   onClick={() => {
                     if (obstacle) {
@@ -121,9 +118,7 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
                     const undo = store.edit(`Deleted a ${noun}`, (p) => deleteItem(p, shelf, item.id));
                     undoToast(`Deleted “${item.name}”`, undo);
                   }}
-                >
-                  <Trash2 size={15} aria-hidden="true" />
-                </button>
+                />
               </div>
               {shelf === 'plans' && (
                 <button

@@ -16,6 +16,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
+import { IconButton } from '../components/IconButton';
 import { useProject, useProjectState, useStore } from '../state/context';
 import { useTheme } from '../state/preferences';
 import { ImportTarget } from './ImportTarget';
@@ -159,26 +160,20 @@ function UndoRedo() {
   const next = history.future[0];
   return (
     <>
-      <button
-        type="button"
-        className="btn btn-bare px-2"
+      <IconButton
+        icon={Undo2}
         disabled={!last}
-        aria-label={last ? `Undo: ${last.label}` : 'Nothing to undo'}
+        name={last ? `Undo: ${last.label}` : 'Nothing to undo'}
         title={last ? `Undo: ${last.label} (Ctrl+Z)` : 'Nothing to undo'}
         onClick={() => store.undo()}
-      >
-        <Undo2 size={16} aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        className="btn btn-bare px-2"
+      />
+      <IconButton
+        icon={Redo2}
         disabled={!next}
-        aria-label={next ? `Redo: ${next.label}` : 'Nothing to redo'}
+        name={next ? `Redo: ${next.label}` : 'Nothing to redo'}
         title={next ? `Redo: ${next.label} (Ctrl+Shift+Z)` : 'Nothing to redo'}
         onClick={() => store.redo()}
-      >
-        <Redo2 size={16} aria-hidden="true" />
-      </button>
+      />
     </>
   );
 }

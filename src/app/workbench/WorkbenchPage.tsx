@@ -5,6 +5,7 @@ import { hottestLap, lapLength, WHEELS } from '../../core';
 import { keepWhatIf, type WhatIf } from '../../project';
 import { undoToast } from '../components/undoToast';
 import { useSetup, useStore } from '../state/context';
+import { usePicked } from '../state/picked';
 import { CircuitMap, mapStops } from './CircuitMap';
 import { LapChart } from './LapChart';
 import { MarginBoard } from './MarginBoard';
@@ -34,7 +35,7 @@ function Workbench() {
   // The verdict follows at once; everything drawn may come a moment later, so that a control never stutters.
   const computed = useDeferredValue(view.shown);
   const ghost = useDeferredValue(view.ghost);
-  const [picked, setPicked] = useState<Selection | null>(null);
+  const [picked, setPicked] = usePicked();
   const selection = useMemo(() => clampSelection(picked, computed), [picked, computed]);
 
   const latest = useRef({ setup, whatIf });
@@ -143,13 +144,13 @@ const MapPanel = memo(function MapPanel({
   );
 });
 
-function clampSelection(picked: Selection | null, computed: Computed | null): Selection | null {
+function clampSelection(picked: Partial<Selection>, computed: Computed | null): Selection | null {
   if (!computed) return null;
   const { laps } = computed.result;
-  const lap = Math.min(laps.length, picked?.lap ?? hottestLap(computed.result));
+  const lap = Math.min(laps.length, picked.lap ?? hottestLap(computed.result));
   const stops = laps[lap - 1].trace.stops.length;
-  const stop = Math.max(0, Math.min(stops - 1, picked?.stop ?? 0));
-  return { lap, stop, side: picked?.side ?? 'hotter' };
+  const stop = Math.max(0, Math.min(stops - 1, picked.stop ?? 0));
+  return { lap, stop, side: picked.side ?? 'hotter' };
 }
 
 function Computing() {

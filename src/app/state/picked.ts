@@ -1,0 +1,45 @@
+import { useCallback, useSyncExternalStore } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Selection } from '../workbench/selection';
+import { useSetup } from './context';
+
+/** What has been picked so far of one plan's day. */
+type Picked = Partial<Selection>;
+const NOTHING: Picked = {};
+let kept: { readonly plan: string; readonly picked: Picked } = { plan: '', picked: NOTHING };
+const listeners = new Set<() => void>();
+
+function listen(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** What is picked of the plan on the workbench, on whatever page it was picked; another plan starts with nothing picked. */
+export function usePicked(): [Picked, (picked: Picked) => void] {
+  const { plan } = useSetup();
+  const picked = useSyncExternalStore(listen, () => (kept.plan === plan.id ? kept.picked : NOTHING));
+  const pick = useCallback(
+    (next: Picked) => {
+      const before = kept.plan === plan.id ? kept.picked : NOTHING;
+      kept = { plan: plan.id, picked: { ...before, ...next } };
+      for (const listener of listeners) listener();
+    },
+    [plan.id],
+  );
+  return [picked, pick];
+}
+
+/**
+ * The picked stop of a lap, and how to pick another; the keys comma and period step through them.
+ * @param stops of the lap
+ */
+export function usePickedStop(stops: number): [number | null, (stop: number) => void] {
+  const [picked, pick] = usePicked();
+  const stop = picked.stop !== undefined && picked.stop < stops ? picked.stop : null;
+  const step = (by: 1 | -1) => {
+    if (stops > 0) pick({ stop: stop === null ? (by === 1 ? 0 : stops - 1) : (stop + by + stops) % stops });
+  };
+  useHotkeys('period', () => step(1), [stop, stops]);
+  useHotkeys('comma', () => step(-1), [stop, stops]);
+  return [stop, useCallback((next: number) => pick({ stop: next }), [pick])];
+}
