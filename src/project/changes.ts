@@ -100,11 +100,21 @@ export function changesProblem(setup: Setup, changes: readonly Change[]): string
   return `${path} ${message}`;
 }
 
+/** Cars made of variants: as long as nothing of one changes it stays the same object, and what is known of it is known. */
+const made = new WeakMap<
+  SetupVariant,
+  { readonly of: Car; readonly parts: readonly Part[]; readonly car: Car }
+>();
+
 /** A plan's variant as a setup on the plan's own laps. */
 export function variantSetup(project: Project, planId: string, variant: SetupVariant): Setup {
   const base = setupOf(project, planId);
-  const car = project.cars.find((c) => c.id === variant.carId) ?? base.car;
-  return withChanges({ ...base, car }, variant.changes);
+  const of = project.cars.find((c) => c.id === variant.carId) ?? base.car;
+  const known = made.get(variant);
+  if (known && known.of === of && known.parts === base.parts) return { ...base, car: known.car };
+  const changed = withChanges({ ...base, car: of }, variant.changes);
+  made.set(variant, { of, parts: base.parts, car: changed.car });
+  return changed;
 }
 
 /** A change in words: "front pads: Clubday sintered blend". */

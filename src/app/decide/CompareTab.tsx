@@ -1,6 +1,6 @@
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import type { Assessed } from '../../decide';
-import { carSchema, changePrice, variantSetup } from '../../project';
+import { type Car, carSchema, changePrice, variantSetup } from '../../project';
 import { useItem } from '../editors/useItem';
 import { useBackground, useProject, useSetup } from '../state/context';
 import { useSettled } from '../workbench/useSettled';
@@ -13,6 +13,14 @@ import { StopOverlay } from './StopOverlay';
 import { useAnswer } from './useAnswer';
 
 const QUIET = 250;
+
+const valid = new WeakMap<Car, boolean>();
+/** Whether a car can be at all; asked once of each. */
+function canBe(car: Car): boolean {
+  const known = valid.get(car) ?? carSchema.safeParse(car).success;
+  valid.set(car, known);
+  return known;
+}
 
 /** Up to six setups on the same laps. */
 export function CompareTab() {
@@ -36,7 +44,7 @@ export function CompareTab() {
     return [own, ...others];
   }, [project, setup, compare]);
   // A setup that cannot be would spoil the others: nothing is driven until it is mended, and its own line says why.
-  const possible = useMemo(() => wanted.every((w) => carSchema.safeParse(w.setup.car).success), [wanted]);
+  const possible = useMemo(() => wanted.every((w) => canBe(w.setup.car)), [wanted]);
   const settled = useSettled(wanted, QUIET);
   const answer = useAnswer<{ results: readonly Assessed[]; seconds: number }>(
     settled && possible ? ['compare', settled.map((w) => drivenKey(w.setup))] : null,
@@ -52,13 +60,15 @@ export function CompareTab() {
   );
   // Names and prices follow at once; results belong to the setups they were asked for.
   const results = answer.data?.results;
-  const compared = useMemo(
+  const known = useMemo(
     (): Compared[] | null =>
       results && results.length === wanted.length
         ? wanted.map((w, i) => ({ ...w, assessed: results[i] }))
         : null,
     [wanted, results],
   );
+  // Drawn after what was pressed or typed has been answered.
+  const compared = useDeferredValue(known);
   if (!editing) return null;
   const reference = compared?.find((c) => c.id === compare.referenceId) ?? compared?.[0] ?? null;
   return (

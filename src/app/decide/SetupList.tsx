@@ -1,5 +1,5 @@
 import { Copy, Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   type Change,
   type Compare,
@@ -196,7 +196,9 @@ function ChangeList({
   const { changes } = variant;
   const [problem, setProblem] = useState<string | null>(null);
   // What came to be impossible since it was added is told as well.
-  const standing = changesProblem(setup, changes);
+  const { car, parts } = setup;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: of the setup only these two count
+  const standing = useMemo(() => changesProblem(setup, changes), [car, parts, changes]);
   const add = (change: Change) => {
     const next = withOneMore(changes, change, setup.parts);
     const found = standing ? null : changesProblem(setup, next);

@@ -6,16 +6,27 @@ const inOrder = (_: string, value: unknown) =>
     ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
     : value;
 
+/** Texts of what has been asked about: nothing of a project is ever changed in place, and a circuit is long. */
+const texts = new WeakMap<object, string>();
+function textOf<T extends object>(whole: T, driven: (whole: T) => unknown): string {
+  const known = texts.get(whole);
+  if (known !== undefined) return known;
+  const text = JSON.stringify(driven(whole), inOrder);
+  texts.set(whole, text);
+  return text;
+}
+
 /** All of a setup that its day depends on, as text: names, wishes and comparisons are left out. */
 export function drivenKey({ car, circuit, plan, parts }: Setup): string {
-  const { name: _car, exposed: _exposed, driverSide: _side, ...driven } = car;
-  const {
-    name: _plan,
-    wishK: _wish,
-    minutes: _minutes,
-    compare: _compare,
-    uncertain: _ranges,
-    ...day
-  } = plan;
-  return JSON.stringify([driven, circuit.layout, circuit.altitudeM, day, parts], inOrder);
+  return [
+    textOf(car, ({ name: _name, exposed: _exposed, driverSide: _side, ...driven }) => driven),
+    textOf(circuit.layout, (layout) => layout),
+    String(circuit.altitudeM),
+    textOf(
+      plan,
+      ({ name: _name, wishK: _wish, minutes: _minutes, compare: _compare, uncertain: _ranges, ...day }) =>
+        day,
+    ),
+    textOf(parts, (list) => list),
+  ].join();
 }

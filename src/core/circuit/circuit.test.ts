@@ -72,3 +72,96 @@ describe('circuit', () => {
     expect(Math.max(...line.curvature)).toBeCloseTo(1 / 50, 6);
   });
 });
+
+describe('any closed line', () => {
+  const piece = fc.record({
+    length: fc.double({ min: 150, max: 500, noNaN: true }),
+    angle: fc.double({ min: 75, max: 105, noNaN: true }),
+    radius: fc.double({ min: 20, max: 60, noNaN: true }),
+    grade: fc.double({ min: -0.04, max: 0.04, noNaN: true }),
+  });
+  const closed = fc
+    .array(piece, { minLength: 4, maxLength: 4 })
+    .map((pieces) =>
+      closeLine(
+        pieces.flatMap((p) => [straight(p.length, p.grade), corner(p.radius, p.angle, 'left', p.grade)]),
+      ),
+    )
+    .filter((line): line is Segment[] => line !== null);
+  const mirrored = (line: readonly Segment[]): Segment[] =>
+    line.map((s) => (s.kind === 'corner' ? { ...s, hand: s.hand === 'left' ? 'right' : 'left' } : s));
+
+  it('is left as it is when it is closed again', () => {
+    fc.assert(
+      fc.property(closed, (line) => {
+        const again = closeLine(line) ?? [];
+        expect(again).toHaveLength(line.length);
+        again.forEach((segment, i) => {
+          const before = line[i];
+          expect(segment.kind).toBe(before.kind);
+          expect(segment.grade).toBeCloseTo(before.grade, 9);
+          if (segment.kind === 'corner' && before.kind === 'corner') {
+            expect(segment.angle).toBeCloseTo(before.angle, 9);
+            expect(segment.radius).toBe(before.radius);
+          } else if (segment.kind === 'straight' && before.kind === 'straight') {
+            expect(segment.length).toBeCloseTo(before.length, 6);
+          }
+        });
+      }),
+    );
+  });
+
+  it('ends where it began when sampled, in place, height and heading, but for what smooth steering rounds off', () => {
+    fc.assert(
+      fc.property(closed, (line) => {
+        const miss = (spacing: number) => {
+          const { x, y, height, curvature, length } = sampleLine(line, spacing);
+          const n = x.length - 1;
+          expect(Math.abs(height[n])).toBeLessThan(0.05);
+          const turned = curvature.slice(0, n).reduce((sum, k) => sum + (k * length) / n, 0);
+          expect(Math.abs(turned - 2 * Math.PI)).toBeLessThan(0.02);
+          return Math.hypot(x[n], y[n]);
+        };
+        const [coarse, fine] = [miss(4), miss(0.5)];
+        expect(coarse).toBeLessThan(4);
+        expect(fine).toBeLessThan(1.5);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('mirrored is its mirror image, point by point', () => {
+    fc.assert(
+      fc.property(closed, (line) => {
+        const [a, b] = [sampleLine(line, 3), sampleLine(mirrored(line), 3)];
+        expect(b.length).toBe(a.length);
+        for (let i = 0; i < a.x.length; i++) {
+          expect(b.x[i]).toBeCloseTo(a.x[i], 9);
+          expect(b.y[i]).toBeCloseTo(-a.y[i], 9);
+          expect(b.height[i]).toBeCloseTo(a.height[i], 9);
+          expect(b.curvature[i]).toBeCloseTo(-a.curvature[i], 12);
+        }
+        const [left, right] = [closingError(line), closingError(mirrored(line))];
+        expect(right.gap).toBeCloseTo(left.gap, 9);
+        expect(right.heading).toBeCloseTo(-left.heading, 9);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('twice as large is twice as long with half the curvature, and closes as well', () => {
+    fc.assert(
+      fc.property(closed, (line) => {
+        const large = line.map(
+          (s): Segment =>
+            s.kind === 'corner' ? { ...s, radius: 2 * s.radius } : { ...s, length: 2 * s.length },
+        );
+        const [a, b] = [closingError(line), closingError(large)];
+        expect(b.length).toBeCloseTo(2 * a.length, 6);
+        expect(b.gap).toBeCloseTo(2 * a.gap, 6);
+        expect(b.height).toBeCloseTo(2 * a.height, 6);
+        expect(b.heading).toBeCloseTo(a.heading, 9);
+      }),
+    );
+  });
+});
