@@ -190,6 +190,12 @@ describe('fastest plan', () => {
       expect(result.laps.at(-1)?.kind).toBe('cool');
       expect(option.coolAfter.length * option.cool).toBe(option.coolLaps);
     }
+    // No two of them are the same laps.
+    for (const wish of [5, 30]) {
+      const { options } = wish === 5 ? planned : fastestPlan(input, 0, 20 * 60, wish);
+      const laps = options.map(({ hotLaps, cool, coolAfter }) => [hotLaps, cool, ...coolAfter].join());
+      expect(new Set(laps).size).toBe(options.length);
+    }
   });
 
   it('the first goes furthest, and a hair more pace would not do', () => {

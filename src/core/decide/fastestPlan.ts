@@ -39,12 +39,18 @@ export function fastestPlan(
 ): FastestPlan {
   const planner = new Planner(input, session, time, wish, stop);
   const flatOut = planner.option('flat-out', planner.fullPace, 0, 0);
-  const options = flatOut.keeps ? [flatOut] : slowerOptions(planner);
-  options.sort((a, b) => b.distance - a.distance || a.time - b.time);
+  const found = flatOut.keeps ? [flatOut] : slowerOptions(planner);
+  found.sort((a, b) => b.distance - a.distance || a.time - b.time);
+  // Searches from different paces may end in the same laps: the fastest of them is the one to drive.
+  const options = found.filter((one, i) => found.findIndex((other) => sameLaps(one, other)) === i);
   const best = options[0] ?? null;
   const leastPaddock = best && leastStand((duration) => planner.againAfter(best, duration));
   return { time, wish, flatOut, options, leastPaddock, runs: planner.runs };
 }
+
+/** Whether two plans take hot and cool-down laps in the same order. */
+const sameLaps = (a: PlanOption, b: PlanOption) =>
+  a.hotLaps === b.hotLaps && a.cool === b.cool && a.coolAfter.join() === b.coolAfter.join();
 
 /** The fastest steady pace, and faster laps with cool-down laps between. */
 function slowerOptions(planner: Planner): PlanOption[] {
