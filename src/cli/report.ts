@@ -1,5 +1,6 @@
 import { AXLES, type DayResult, hottestLap, lapHeat, lapTime } from '../core';
 import {
+  beyondSense,
   clockText,
   fadeText,
   formatQuantity,
@@ -17,7 +18,6 @@ import {
   wheelWords,
 } from '../project';
 
-/** Verdict, stop table of the hottest hot lap, margins and energy balance, for a terminal. */
 /** What the stop table shows of the hotter front wheel, °C. */
 function front(wheels: StopRow['wheels']): number[] {
   const { frontLeft, frontRight } = wheels;
@@ -25,6 +25,7 @@ function front(wheels: StopRow['wheels']): number[] {
   return [w.faceBeforeC, w.facePeakC, w.bulkBeforeC, w.bulkAfterC, w.fluidC];
 }
 
+/** Verdict, stop table of the hottest hot lap, margins and energy balance, for a terminal. */
 export function reportText(setup: Setup, result: DayResult): string {
   const verdict = verdictText(result, METRIC);
   const hottest = hottestLap(result);
@@ -66,7 +67,7 @@ export function reportText(setup: Setup, result: DayResult): string {
         ...[r.entryKmh, r.exitKmh].map((v) => v.toFixed(0)),
         ...[r.decelerationMs2, r.timeS].map((v) => v.toFixed(1)),
         ...[r.lengthM, r.energyKj, r.peakPowerKw, r.frontSharePercent].map((v) => v.toFixed(0)),
-        r.pedalN.toFixed(0),
+        r.pedalN === null ? '—' : r.pedalN.toFixed(0),
         fadeText(r.fadeMarginPercent / 100).replace(' %', ''),
         ...front(r.wheels).map((v) => v.toFixed(0)),
         r.airTimeS.toFixed(1),
@@ -91,7 +92,7 @@ export function reportText(setup: Setup, result: DayResult): string {
       result.forceMargins.map((m) => [
         'driver',
         PART_WORDS[m.part].name,
-        limitText(m.part, m.worst, METRIC),
+        beyondSense(m) ? '—' : limitText(m.part, m.worst, METRIC),
         limitText(m.part, m.limit, METRIC),
         marginText(m, METRIC),
         momentText(m.at, result),

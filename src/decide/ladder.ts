@@ -2,8 +2,8 @@ import { coldestBite, leastMargin, type Margin } from '../core';
 import {
   type Change,
   changePrice,
-  extraText,
   fluidOf,
+  formatQuantity,
   isForAxle,
   type Part,
   type PartKind,
@@ -235,19 +235,31 @@ export function ranked(rungs: readonly Rung[]): Rung[] {
   );
 }
 
+/** By how much the longest hot stop overruns, m; infinite where the car does not stop. */
+const overrunOf = ({ summary: { fade } }: Assessed): number =>
+  fade === null ? 0 : (fade.extraDistance ?? Number.POSITIVE_INFINITY);
+
 /** What a step does to the length of a stop, and what it does not. */
 export function stopsText(base: Assessed, after: Assessed, units: UnitChoice): string {
-  const long = (a: Assessed) => a.summary.fade?.extraDistance ?? 0;
+  const [before, now] = [overrunOf(base), overrunOf(after)];
+  const metres = (m: number) => formatQuantity(m, 'distance', units);
   const { hotStops, limits } = base.summary;
   const tyres = limits.tyres ?? 0;
-  if (long(base) > 0.5) {
-    if (long(after) < 0.5) return `Stops that ran ${extraText(long(base), units)} are made as planned.`;
-    const same = Math.abs(long(after) - long(base)) < 0.05 * long(base);
-    return same
-      ? `The longest overrun stays: ${extraText(long(base), units)}.`
-      : `The longest overrun goes from ${extraText(long(base), units)} to ${extraText(long(after), units)}.`;
+  if (now === Number.POSITIVE_INFINITY) {
+    return before === now ? 'The car still does not stop everywhere.' : 'The car no longer stops everywhere.';
   }
-  if (long(after) > 0.5) return `Stops get longer: up to ${extraText(long(after), units)}.`;
+  if (before === Number.POSITIVE_INFINITY) {
+    return now < 0.5
+      ? 'The car did not stop everywhere; now it makes every stop as planned.'
+      : `The car did not stop everywhere; now its longest overrun is ${metres(now)}.`;
+  }
+  if (before > 0.5) {
+    if (now < 0.5) return `Stops that ran ${metres(before)} longer are made as planned.`;
+    return Math.abs(now - before) < 0.05 * before
+      ? `The longest overrun stays: ${metres(before)}.`
+      : `The longest overrun goes from ${metres(before)} to ${metres(now)}.`;
+  }
+  if (now > 0.5) return `Stops get longer: by up to ${metres(now)}.`;
   return tyres === hotStops
     ? 'Shortens no stop: the tyres are the limit at all of them. It keeps them the same for longer.'
     : `Shortens no stop: the brakes make all that is asked at ${tyres} of ${hotStops}. It keeps them the same for longer.`;

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { type DayResult, RECORDED_PARTS, type RecordedPart } from '../core';
-import { FORCE_COLUMNS, namedWheels, nine, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './results';
+import { FORCE_COLUMNS, finite, namedWheels, nine, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './results';
 import type { Setup } from './toCore';
 import { METRIC, type Quantity, toShown, type UnitChoice, unitOf } from './units';
 import { celsius } from './wording';
@@ -34,13 +34,15 @@ export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = ME
     'stop',
     'place',
     ...[...STOP_COLUMNS, ...FORCE_COLUMNS].map(([, title, quantity]) => heading(title, quantity, units)),
+    'stops',
     'nearer to locking',
     'limited by',
     ...wheels.flatMap(([, words]) =>
       WHEEL_COLUMNS.map(([, title, quantity]) => heading(`${capital(words)} ${title}`, quantity, units)),
     ),
   ];
-  const shown = (value: number, quantity: Quantity) => nine(toShown(value, unitOf(quantity, units)));
+  const shown = (value: number | null, quantity: Quantity) =>
+    value === null ? null : nine(toShown(value, unitOf(quantity, units)));
   const data = result.laps.flatMap((lap) =>
     stopRows(setup, result, lap.number).map((row) => [
       row.session,
@@ -49,6 +51,7 @@ export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = ME
       row.stop,
       row.name,
       ...[...STOP_COLUMNS, ...FORCE_COLUMNS].map(([key, , quantity]) => shown(row[key], quantity)),
+      row.stops ? 'yes' : 'no',
       row.locksFirst,
       row.limit,
       ...wheels.flatMap(([wheel]) =>
@@ -110,9 +113,10 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
       record.lap[i] >= 0 ? record.lap[i] + 1 : leg.kind,
       nine(toShown(record.distance[i], length)),
       record.stop[i] < 0 ? '' : record.stop[i] + 1,
-      ...TRACE_FORCES.map(([key, , quantity, stored]) =>
-        nine(toShown(record.force[key][i] * stored, unitOf(quantity, units))),
-      ),
+      ...TRACE_FORCES.map(([key, , quantity, stored]) => {
+        const value = finite(record.force[key][i]);
+        return value === null ? null : nine(toShown(value * stored, unitOf(quantity, units)));
+      }),
       ...wheels.flatMap(([wheel]) =>
         RECORDED_PARTS.map((part) => nine(toShown(celsius(record.wheels[wheel][part][i]), degree))),
       ),

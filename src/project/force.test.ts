@@ -8,7 +8,6 @@ import {
   type Car,
   dayInput,
   explain,
-  extraText,
   FORCE_COLUMNS,
   frontSharePercent,
   keepWhatIf,
@@ -16,6 +15,7 @@ import {
   METRIC,
   marginText,
   momentText,
+  overrunText,
   type Plan,
   resultDocument,
   type Setup,
@@ -84,9 +84,9 @@ describe('words of the foot', () => {
     const limits = new Set(boiled.result.laps.flatMap((lap) => lap.forces.map((f) => f.limit)));
     expect(limits.has('travel')).toBe(true);
     expect(LIMIT_WORDS.travel).toBe('pedal travel');
-    expect(extraText(Number.POSITIVE_INFINITY, METRIC)).toBe('without end');
-    expect(extraText(12.4, METRIC)).toBe('12 m longer');
-    expect(extraText(12.4, US)).toBe('41 ft longer');
+    expect(overrunText(null, METRIC)).toBe('does not end');
+    expect(overrunText(12.4, METRIC)).toBe('runs 12 m longer');
+    expect(overrunText(12.4, US)).toBe('runs 41 ft longer');
   });
 
   it('explanations carry the car’s own parts', () => {
@@ -116,7 +116,7 @@ describe('what is written out of the foot', () => {
         (100 * force.frontHeat) / (force.frontHeat + force.rearHeat),
         9,
       );
-      expect(row.fadeMarginPercent < 0).toBe(row.extraM > 0);
+      expect(row.fadeMarginPercent < 0).toBe(row.extraM !== 0);
       expect(row.limit).toBe(force.limit);
     });
     for (const [key] of FORCE_COLUMNS) expect(Number.isFinite(rows[0][key]), key).toBe(true);
@@ -132,9 +132,8 @@ describe('what is written out of the foot', () => {
       const head = unit.label ? `${title} (${unit.label})` : title;
       read.data.forEach((line, i) => {
         const back = toStored(Number(line[head]), unit);
-        expect(Math.abs(back - rows[i][key]), `${head} ${i}`).toBeLessThan(
-          1e-6 * Math.max(1, Math.abs(rows[i][key])),
-        );
+        const went = rows[i][key] ?? Number.NaN;
+        expect(Math.abs(back - went), `${head} ${i}`).toBeLessThan(1e-6 * Math.max(1, Math.abs(went)));
       });
     }
     expect(read.data.map((line) => line['limited by'])).toEqual(rows.map((row) => row.limit));
@@ -160,7 +159,7 @@ describe('what is written out of the foot', () => {
 
   it('the whole result holds margins of force, the least fade and the records, as JSON without holes', () => {
     const document = resultDocument(weak.setup, weak.result);
-    expect(document.version).toBe(3);
+    expect(document.version).toBe(4);
     expect(document.force.margins.map((m) => m.part)).toEqual(['pedal', 'travel']);
     expect(document.force.margins[0]).toMatchObject({ limit: 250, passed: { lap: 2, stop: 1 } });
     expect(document.force.fade).toMatchObject({ limit: 'pedal' });

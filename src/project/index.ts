@@ -125,22 +125,25 @@ export {
 export * from './units';
 export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } from './whatIf';
 export {
+  ANY_DRIVER,
+  beyondSense,
   celsius,
   changeOf,
   changeText,
   clockText,
-  extraText,
   fadeText,
   LIMIT_WORDS,
   lengthText,
   limitText,
   marginText,
   momentText,
+  overrunText,
   PART_WORDS,
   pedalText,
   temperatureText,
   UNCALIBRATED_NOTE,
   verdictText,
   wheelWords,
+  worstText,
 } from './wording';
 export { circuitGeoJson, circuitGpx } from './writeCircuit';

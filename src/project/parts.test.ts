@@ -293,7 +293,7 @@ describe('front share and words of force', () => {
     expect(limitText('pedal', 512.4, US)).toBe('115 lbf');
     expect(limitText('travel', 0.0583, METRIC)).toBe('58 mm');
     expect(limitText('travel', 0.0583, US)).toBe('2.30 in');
-    expect(pedalText(Number.POSITIVE_INFINITY, METRIC)).toBe('more than any leg');
+    expect(pedalText(Number.POSITIVE_INFINITY, METRIC)).toBe('beyond any driver’s limit');
     expect(fadeText(-0.124)).toBe('−12 %');
     expect(fadeText(400)).toBe('over 999 %');
     expect(changeText(401, 624, 'before')).toBe('55.6 % more than before');

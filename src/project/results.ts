@@ -47,9 +47,10 @@ export interface StopRow {
   readonly recoveredKj: number;
   readonly airTimeS: number;
   readonly airDistanceM: number;
-  readonly pedalN: number;
-  readonly pedalBiteN: number;
-  readonly pedalStayN: number;
+  /** null where no force makes the braking, as in the two that follow */
+  readonly pedalN: number | null;
+  readonly pedalBiteN: number | null;
+  readonly pedalStayN: number | null;
   readonly frontBar: number;
   readonly rearBar: number;
   readonly travelMm: number;
@@ -58,12 +59,15 @@ export interface StopRow {
   readonly idealStartPercent: number;
   readonly idealEndPercent: number;
   readonly fadeMarginPercent: number;
-  readonly extraM: number;
+  /** null where the car does not stop */
+  readonly extraM: number | null;
+  /** False where the brakes cannot stop the car within a kilometre more */
+  readonly stops: boolean;
   readonly locksFirst: AxleName;
   readonly limit: StopLimit;
   readonly wheels: Readonly<Record<WheelName, WheelRow>>;
 }
-type NumberKey = { [K in keyof StopRow]: StopRow[K] extends number ? K : never }[keyof StopRow];
+type NumberKey = { [K in keyof StopRow]: StopRow[K] extends number | null ? K : never }[keyof StopRow];
 
 /** Heading and quantity of each numeric column of the car, in order. */
 export const STOP_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] = [
@@ -147,9 +151,9 @@ export function stopRows(setup: Setup, result: DayResult, lapNumber: number): St
       recoveredKj: stop.recovered / 1000,
       airTimeS: stop.airTime,
       airDistanceM: stop.airDistance,
-      pedalN: force.pedal,
-      pedalBiteN: force.pedalBite,
-      pedalStayN: force.pedalStay,
+      pedalN: finite(force.pedal),
+      pedalBiteN: finite(force.pedalBite),
+      pedalStayN: finite(force.pedalStay),
       frontBar: force.frontPressure / 1e5,
       rearBar: force.rearPressure / 1e5,
       travelMm: force.travel * 1000,
@@ -159,6 +163,7 @@ export function stopRows(setup: Setup, result: DayResult, lapNumber: number): St
       idealEndPercent: 100 * force.ideal.end,
       fadeMarginPercent: 100 * force.fadeMargin,
       extraM: force.extraDistance,
+      stops: force.extraDistance !== null,
       locksFirst: force.locksFirst,
       limit: force.limit,
       wheels: Object.fromEntries(WHEELS.map((wheel) => [wheel, wheelRow(wheel, k)])) as Record<
@@ -168,6 +173,9 @@ export function stopRows(setup: Setup, result: DayResult, lapNumber: number): St
     };
   });
 }
+
+/** A value that has no end, such as a force nobody can press, as no value. */
+export const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
 
 /** A number rounded to nine digits, as files carry it. */
 export const nine = (value: number) => Number(value.toPrecision(9));
@@ -197,7 +205,7 @@ export function resultDocument(setup: Setup, result: DayResult) {
   });
   return rounded({
     format: RESULT_FORMAT,
-    version: 3,
+    version: 4,
     plan: setup.plan.name,
     car: setup.car.name,
     circuit: setup.circuit.name,
@@ -205,6 +213,7 @@ export function resultDocument(setup: Setup, result: DayResult) {
       state: text.state,
       sentence: text.sentence,
       notes: text.notes,
+      unbraked: result.verdict.unbraked,
       hotLapsBefore: result.verdict.hotLapsBefore,
     },
     lap: {
@@ -212,6 +221,7 @@ export function resultDocument(setup: Setup, result: DayResult) {
       lengthM: lapLength(result.trace),
       brakeHeatKj: lapHeat(result.trace) / 1000,
       meanBrakePowerKw: lapHeat(result.trace) / lapTime(result.trace) / 1000,
+      heldByLiftKmh: result.heldByLift === null ? null : result.heldByLift * 3.6,
     },
     margins: result.margins.map((m) => ({
       wheel: wheelWords(m.axle, m.side),
@@ -227,9 +237,9 @@ export function resultDocument(setup: Setup, result: DayResult) {
       margins: result.forceMargins.map((m) => ({
         part: m.part,
         limit: m.limit,
-        worst: m.worst,
-        margin: m.margin,
-        share: m.share,
+        worst: finite(m.worst),
+        margin: finite(m.margin),
+        share: finite(m.share),
         at: moment(m.at),
         passed: m.passed && moment(m.passed),
       })),
@@ -273,7 +283,7 @@ export function resultDocument(setup: Setup, result: DayResult) {
       session: Array.from(result.record.leg, (leg) => result.legs[leg].session + 1),
       lap: Array.from(result.record.lap, (lap) => (lap < 0 ? null : lap + 1)),
       distanceM: Array.from(result.record.distance),
-      pedalN: Array.from(result.record.force.pedal),
+      pedalN: Array.from(result.record.force.pedal, finite),
       frontBar: Array.from(result.record.force.frontPressure, (p) => p / 1e5),
       rearBar: Array.from(result.record.force.rearPressure, (p) => p / 1e5),
       travelMm: Array.from(result.record.force.travel, (t) => t * 1000),

@@ -146,6 +146,9 @@ export const rotorSchema = z
     if (r.innerDiameterMm >= r.outerDiameterMm) {
       fail('innerDiameterMm', `must be under the outer diameter (${r.outerDiameterMm} mm)`);
     }
+    if (r.vaneGapMm > 0 && r.vaneGapMm < 0.5) {
+      fail('vaneGapMm', 'must be 0 for a solid rotor, or at least 0.5 mm: no air gets through less');
+    }
     if (r.vaneGapMm > r.thicknessMm - 4) {
       fail('vaneGapMm', `must leave two cheeks of at least 2 mm in a thickness of ${r.thicknessMm} mm`);
     }

@@ -9,6 +9,7 @@ import {
   type Moment,
   type Side,
   type StopLimit,
+  type Unbraked,
   ZERO_CELSIUS,
 } from '../core';
 import { formatQuantity, type UnitChoice } from './units';
@@ -97,7 +98,7 @@ export function clockText(seconds: number): string {
 }
 
 /** As much of a day as words need: a whole result, or a summary of it. */
-export interface Told extends Pick<DayResult, 'verdict' | 'fade' | 'audit'>, ToldPlaces {}
+export interface Told extends Pick<DayResult, 'verdict' | 'fade' | 'heldByLift'>, ToldPlaces {}
 /** As much of it as names a place. */
 export interface ToldPlaces {
   readonly legs: readonly { readonly session: number }[];
@@ -109,6 +110,12 @@ export interface ToldPlaces {
 }
 
 const severalSessions = (result: ToldPlaces) => result.legs.some((leg) => leg.session > 0);
+
+/** A stop by its number and, where it says more than that, its name: "stop 4 (Quench)". @param stop from 0 */
+function stopText(stop: number, name = ''): string {
+  const numbered = `stop ${stop + 1}`;
+  return name === '' || name.trim().toLowerCase() === numbered ? numbered : `${numbered} (${name})`;
+}
 
 /** Where in a day a moment lies: "on lap 5 at stop 1 (Hammer)". */
 export function momentText(moment: Moment, result: ToldPlaces): string {
@@ -123,8 +130,7 @@ export function momentText(moment: Moment, result: ToldPlaces): string {
   const lap = result.laps[moment.lap - 1];
   const kind = lap.kind === 'hot' ? '' : lap.kind === 'out' ? ' (out lap)' : ' (cool-down)';
   if (moment.stop < 0) return `on lap ${lap.numberInSession}${kind}${of} before the first stop`;
-  const name = lap.trace.stops[moment.stop]?.name;
-  return `on lap ${lap.numberInSession}${kind}${of} at stop ${moment.stop + 1}${name ? ` (${name})` : ''}`;
+  return `on lap ${lap.numberInSession}${kind}${of} at ${stopText(moment.stop, lap.trace.stops[moment.stop]?.name)}`;
 }
 
 /** A limit or a worst value of any part as text: a temperature, a force or a travel. */
@@ -138,13 +144,32 @@ export function limitText(part: LimitedPart | ForcePart, value: number, units: U
 export const lengthText = (mm: number, units: UnitChoice) =>
   formatQuantity(mm, 'smallLength', units, units.smallLength === 'us' ? 2 : 0);
 
+/** Pedal force over which a figure says no more than that nobody presses as hard, N. */
+export const ANY_DRIVER = 5000;
+
 /** A pedal force in N; beyond what makes sense it is said in words. */
 export function pedalText(newton: number, units: UnitChoice): string {
-  return newton > 20_000 ? 'more than any leg' : formatQuantity(newton, 'force', units);
+  return newton > ANY_DRIVER ? 'beyond any driver’s limit' : formatQuantity(newton, 'force', units);
+}
+
+/** A worst value against a limit. */
+export type Judged = Pick<Margin | ForceMargin, 'part' | 'worst' | 'limit'>;
+
+/** Whether a worst value only says "failed": a pedal past the floor, a force that nobody has. */
+export const beyondSense = ({ part, worst, limit }: Judged): boolean =>
+  (part === 'travel' && worst > limit) || (part === 'pedal' && worst > ANY_DRIVER);
+
+/** A worst value against its limit, "735 °C of 700 °C"; what is past sense as a sentence. */
+export function worstText(margin: Judged, units: UnitChoice): string {
+  if (beyondSense(margin)) {
+    return margin.part === 'travel' ? 'the pedal reaches the floor' : 'no driver presses that hard';
+  }
+  return `${limitText(margin.part, margin.worst, units)} of ${limitText(margin.part, margin.limit, units)}`;
 }
 
 /** What is left to a limit, or how far it was passed, as text. */
 export function marginText(margin: Margin | ForceMargin, units: UnitChoice): string {
+  if (beyondSense(margin)) return margin.part === 'travel' ? 'on the floor' : 'beyond any driver’s limit';
   if (margin.part === 'pedal' || margin.part === 'travel') {
     const text = limitText(margin.part, Math.abs(margin.margin), units);
     return margin.margin < 0 ? `${text} over` : `${text} left`;
@@ -185,9 +210,9 @@ export function changeText(before: number, after: number, whatBefore: string): s
     : `${percent} ${ofBefore > 0 ? 'more' : 'less'} than ${whatBefore}`;
 }
 
-/** How much longer a stop runs, as text. */
-export function extraText(metres: number, units: UnitChoice): string {
-  return Number.isFinite(metres) ? `${formatQuantity(metres, 'distance', units)} longer` : 'without end';
+/** What a stop does that the brakes cannot make: "runs 12 m longer". @param metres null where the car does not stop */
+export function overrunText(metres: number | null, units: UnitChoice): string {
+  return metres === null ? 'does not end' : `runs ${formatQuantity(metres, 'distance', units)} longer`;
 }
 
 function fadeNotes({ fade, ...result }: Told, units: UnitChoice): string[] {
@@ -195,7 +220,7 @@ function fadeNotes({ fade, ...result }: Told, units: UnitChoice): string[] {
   const where = momentText(fade.at, result);
   if (fade.margin >= 0) return [`Least fade margin ${fadeText(fade.margin)} ${where}.`];
   return [
-    `The brakes cannot make every stop: ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; the stop runs ${extraText(fade.extraDistance, units)} ${momentText(fade.longest, result)}.`,
+    `The brakes cannot make every stop: ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; ${fade.extraDistance === null ? 'the car does not stop' : `the stop ${overrunText(fade.extraDistance, units)}`} ${momentText(fade.longest, result)}.`,
   ];
 }
 
@@ -209,23 +234,60 @@ export interface VerdictText {
 
 const laps = (n: number) => `${n} hot lap${n === 1 ? '' : 's'}`;
 
+const UNBRAKED_WORDS: Readonly<Record<Unbraked, string>> = {
+  'no hot laps': 'The plan has no hot laps, so there is nothing to judge the brakes by.',
+  'no braking': 'No hot lap brakes anywhere: drag and the engine slow the car enough.',
+  motor: 'The motor does all the braking of the hot laps: the friction brakes stay as they are.',
+};
+
+/** Who and what passed a limit: "the front pads past their limit of 700 °C". */
+function partWords(margin: Margin | ForceMargin, units: UnitChoice) {
+  const words = PART_WORDS[margin.part];
+  const its = margin.part === 'pedal' ? '' : words.plural ? 'their ' : 'its ';
+  return {
+    words,
+    part: 'axle' in margin ? `${wheelWords(margin.axle, margin.side)} ${words.name}` : words.name,
+    limit: `${its}${words.limit} of ${limitText(margin.part, margin.limit, units)}`,
+  };
+}
+
+/** What happens when a limit is passed, as the beginning of a sentence. */
+function passedText(margin: Margin | ForceMargin, { fade }: Told, units: UnitChoice): string {
+  const { part, limit, words } = partWords(margin, units);
+  if (margin.part === 'travel') return 'The pedal reaches the floor';
+  if (margin.part === 'fluid') return `The ${part} boils: past ${limit}`;
+  if (margin.part === 'pedal' && fade?.extraDistance === null && fade.longest.time === margin.passed?.time) {
+    return `The car does not stop with all the driver’s ${limitText('pedal', margin.limit, units)}:`;
+  }
+  return `The ${part} ${words.plural ? 'give' : 'gives'} out first: past ${limit}`;
+}
+
+/** What was past its limit before what ends the drive, as a sentence; '' for nothing. */
+function beforeText(result: Told, units: UnitChoice): string {
+  const { margin, also } = result.verdict;
+  const earlier = also.filter((m) => m.passed && margin.passed && m.passed.time < margin.passed.time);
+  const [first] = earlier;
+  if (!first?.passed) return '';
+  const { part, limit, words } = partWords(first, units);
+  const more =
+    earlier.length === 1 ? '' : `, and ${earlier.length - 1} more limit${earlier.length === 2 ? '' : 's'}`;
+  return ` Before that, the ${part} ${words.plural ? 'pass' : 'passes'} ${limit} ${momentText(first.passed, result)}${more}.`;
+}
+
+function liftNotes({ heldByLift }: Told, units: UnitChoice): string[] {
+  if (heldByLift === null) return [];
+  return [
+    `The lap is held to ${formatQuantity(heldByLift * 3.6, 'speed', units)}: faster, the body’s lift would leave less than a quarter of the weight on the tyres. Is ClA right?`,
+  ];
+}
+
 /** The verdict as sentences. A prediction is never called safe. */
 export function verdictText(result: Told, units: UnitChoice): VerdictText {
   const { verdict } = result;
   const { margin } = verdict;
-  const words = PART_WORDS[margin.part];
-  const part = 'axle' in margin ? `${wheelWords(margin.axle, margin.side)} ${words.name}` : words.name;
-  const its = margin.part === 'pedal' ? '' : words.plural ? 'their ' : 'its ';
-  const limit = `${its}${words.limit} of ${limitText(margin.part, margin.limit, units)}`;
+  const { words, part, limit } = partWords(margin, units);
   const hot = result.laps.filter((lap) => lap.kind === 'hot').length;
-  if (result.audit.supplied === 0) {
-    return {
-      state: 'Nothing braked',
-      sentence: `No stop in ${laps(hot)}: the brakes stay as warm as the air.`,
-      notes: [],
-    };
-  }
-  const notes: string[] = fadeNotes(result, units);
+  const notes: string[] = [...fadeNotes(result, units), ...liftNotes(result, units)];
   if (verdict.coldBite && verdict.kind !== 'too-cold') {
     const cold = verdict.coldBite;
     notes.push(
@@ -236,21 +298,24 @@ export function verdictText(result: Told, units: UnitChoice): VerdictText {
     return {
       state: 'Too cold',
       sentence: `The ${part} are too cold to bite ${momentText(margin.at, result)}: ${temperatureText(margin.worst, units)}, under their window from ${temperatureText(margin.limit, units)}.`,
-      notes: [`${words.means} Nothing passes a limit for heat in ${laps(hot)}.`],
+      notes: [`${words.means} Nothing passes a limit for heat in ${laps(hot)}.`, ...liftNotes(result, units)],
     };
   }
+  const reason = verdict.unbraked ? [UNBRAKED_WORDS[verdict.unbraked]] : [];
   if (margin.passed) {
     const done = verdict.hotLapsBefore ?? 0;
     const after = done === 0 ? 'before one hot lap is done' : `after ${laps(done)}`;
+    const worst = beyondSense(margin)
+      ? ''
+      : ` Worst ${limitText(margin.part, margin.worst, units)} ${momentText(margin.at, result)}.`;
     return {
       state: 'Gives out',
-      sentence: `The ${part} ${words.plural ? 'give' : 'gives'} out first: past ${limit} ${momentText(margin.passed, result)}, ${after}.`,
-      notes: [
-        `${words.means} Worst ${limitText(margin.part, margin.worst, units)} ${momentText(margin.at, result)}.`,
-        ...notes,
-      ],
+      sentence: `${passedText(margin, result, units)} ${momentText(margin.passed, result)}, ${after}.${beforeText(result, units)}`,
+      notes: [`${words.means}${worst}`, ...reason, ...notes],
     };
   }
+  if (verdict.kind === 'not-judged')
+    return { state: 'Not judged', sentence: reason[0], notes: liftNotes(result, units) };
   const closest = `the ${part}, ${marginText(margin, units)} to ${limit} ${momentText(margin.at, result)}`;
   return verdict.kind === 'close'
     ? {

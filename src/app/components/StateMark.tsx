@@ -5,6 +5,7 @@ const TITLES: Record<Verdict['kind'], string> = {
   'too-cold': 'Too cold to bite',
   close: 'Close to a limit',
   'in-hand': 'Nothing passes a limit',
+  'not-judged': 'Not judged',
 };
 
 const LOOKS: Record<Verdict['kind'], { reach: number; colour: string; hollow?: boolean }> = {
@@ -12,6 +13,7 @@ const LOOKS: Record<Verdict['kind'], { reach: number; colour: string; hollow?: b
   'too-cold': { reach: 9, colour: 'var(--rear)', hollow: true },
   close: { reach: 11.5, colour: 'var(--close)' },
   'in-hand': { reach: 7, colour: 'var(--act)' },
+  'not-judged': { reach: 5, colour: 'var(--dim)', hollow: true },
 };
 
 /** A state by its shape first, its colour second: a wedge through a line, at it, short of it, or hollow. */

@@ -71,7 +71,7 @@ export function ChainDrawing({ car, values, units }: { car: Car; values: ChainVa
           title="Pedal"
           lines={[
             pedalText(values.pedal, units),
-            lengthText(values.travel * 1000, units),
+            values.travel > values.longestTravel ? 'on the floor' : lengthText(values.travel * 1000, units),
             `ratio ${pedal.ratio}`,
           ]}
           alarm={over}

@@ -129,8 +129,8 @@ function Said({
       )}
       {floor && (
         <strong className="font-[620] text-over">
-          The pedal would need {lengthText(values.travel * 1000, units)}, and has{' '}
-          {lengthText(values.longestTravel * 1000, units)}.
+          The pedal reaches the floor: its {lengthText(values.longestTravel * 1000, units)} are spent before
+          there is pressure enough.
         </strong>
       )}
     </>

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { extraText, fadeText, formatQuantity, LIMIT_WORDS, lengthText, pedalText } from '../../project';
+import { fadeText, formatQuantity, LIMIT_WORDS, lengthText, overrunText, pedalText } from '../../project';
 import { useItem } from '../editors/useItem';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
@@ -60,8 +60,8 @@ function PedalSession({ computed }: { computed: Computed }) {
                 {fade.at.lap} at stop {fade.at.stop + 1}
                 {fade.margin < 0 && (
                   <>
-                    , limited by {LIMIT_WORDS[fade.limit]}. The longest overrun is{' '}
-                    <strong className="font-[640] text-over">{extraText(fade.extraDistance, units)}</strong>{' '}
+                    , limited by {LIMIT_WORDS[fade.limit]}. The longest stop{' '}
+                    <strong className="font-[640] text-over">{overrunText(fade.extraDistance, units)}</strong>{' '}
                     on lap {fade.longest.lap} at stop {fade.longest.stop + 1}
                   </>
                 )}
@@ -132,7 +132,7 @@ function PedalSession({ computed }: { computed: Computed }) {
               means: 'Greatest pedal travel',
               cell: (f) => (
                 <span className={f.travel > longest ? 'text-over' : ''}>
-                  {lengthText(f.travel * 1000, units)}
+                  {f.travel > longest ? 'on the floor' : lengthText(f.travel * 1000, units)}
                 </span>
               ),
             },
@@ -164,7 +164,11 @@ function PedalSession({ computed }: { computed: Computed }) {
               head: 'runs longer',
               means: 'Distance by which the stop runs long',
               cell: (f) =>
-                f.extraDistance === 0 ? '—' : extraText(f.extraDistance, units).replace(' longer', ''),
+                f.extraDistance === 0
+                  ? '—'
+                  : f.extraDistance === null
+                    ? 'does not stop'
+                    : formatQuantity(f.extraDistance, 'distance', units),
             },
             {
               head: 'limited by',

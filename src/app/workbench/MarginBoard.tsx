@@ -2,16 +2,16 @@ import { memo } from 'react';
 import { AXLES, type AxleName, type ForceMargin, type LimitedPart, type Margin } from '../../core';
 import {
   celsius,
-  extraText,
   fadeText,
   formatQuantity,
   LIMIT_WORDS,
-  limitText,
   marginText,
   momentText,
+  overrunText,
   PART_WORDS,
   temperatureText,
   type UnitChoice,
+  worstText,
 } from '../../project';
 import { marginState, StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
@@ -135,14 +135,13 @@ function FootGauge({
         </span>
       </span>
       <span className="caption mt-0.5 block">
-        <span className="text-ink">{limitText(margin.part, margin.worst, units)}</span> of{' '}
-        {limitText(margin.part, margin.limit, units)}, {marginText(margin, units)},{' '}
+        <span className="text-ink">{worstText(margin, units)}</span>, {marginText(margin, units)},{' '}
         {momentText(margin.at, computed.result)}
         {margin.part === 'pedal' && fade && (
           <span className="block text-ink">
             Least fade margin {fadeText(fade.margin)} {momentText(fade.at, computed.result)}
             {fade.margin < 0 &&
-              `, limited by ${LIMIT_WORDS[fade.limit]}: the stop runs ${extraText(fade.extraDistance, units)}`}
+              `, limited by ${LIMIT_WORDS[fade.limit]}: the stop ${overrunText(fade.extraDistance, units)}`}
           </span>
         )}
       </span>

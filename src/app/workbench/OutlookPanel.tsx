@@ -1,6 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Outlook } from '../../core';
-import { dayInput, formatQuantity, limitText, PART_WORDS, type UnitChoice, wheelWords } from '../../project';
+import { endsTheDrive, type Outlook } from '../../core';
+import {
+  beyondSense,
+  dayInput,
+  formatQuantity,
+  limitText,
+  PART_WORDS,
+  type UnitChoice,
+  wheelWords,
+} from '../../project';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { HowResult } from './HowResult';
@@ -71,6 +79,7 @@ function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
   const parts = [...outlook.parts].sort(
     (a, b) =>
       (a.lapsUntil ?? 1e9) - (b.lapsUntil ?? 1e9) ||
+      Number(endsTheDrive(b)) - Number(endsTheDrive(a)) ||
       (a.limit - a.settles) / a.limit - (b.limit - b.settles) / b.limit,
   );
   return (
@@ -89,7 +98,7 @@ function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
         </caption>
         <thead>
           <tr className="caption text-left">
-            <th className="py-0.5 font-normal">Part, soonest first</th>
+            <th className="py-0.5 font-normal">Part, soonest and worst first</th>
             <th className="text-right font-normal">hot laps until its limit</th>
             <th className="text-right font-normal">comes to</th>
           </tr>
@@ -104,7 +113,11 @@ function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
               <td className="text-right font-[560]">
                 {part.lapsUntil === null ? `none in ${outlook.laps}` : part.lapsUntil}
               </td>
-              <td className="text-right">{limitText(part.part, part.settles, units)}</td>
+              <td className="text-right">
+                {beyondSense({ ...part, worst: part.settles })
+                  ? 'on the floor'
+                  : limitText(part.part, part.settles, units)}
+              </td>
             </tr>
           ))}
         </tbody>

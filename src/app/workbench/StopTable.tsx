@@ -113,7 +113,7 @@ function columnsFor(
     key: string,
     title: string,
     quantity: Quantity,
-    value: (row: StopRow) => number,
+    value: (row: StopRow) => number | null,
   ): Column => {
     const unit = unitOf(quantity, units);
     const shown = quantity === 'friction' ? 'µ' : quantity === 'temperature' ? '' : unit.label;
@@ -132,7 +132,11 @@ function columnsFor(
           )}
         </span>
       ),
-      cell: (cell) => formatValue(cell.getValue() as number, unit, DECIMALS[key as keyof StopRow]),
+      cell: (cell) => {
+        const shown = cell.getValue() as number | null;
+        if (shown === null) return key === 'extraM' ? 'does not stop' : 'out of reach';
+        return formatValue(shown, unit, DECIMALS[key as keyof StopRow]);
+      },
     };
   };
   const car = STOP_COLUMNS.filter(([key]) => recovery || key !== 'recoveredKj').map(

@@ -117,6 +117,8 @@ export function passage(
   const walls = vanes.wall * channelCoefficient(geometry, air, mean) * wallArea;
   const massFlow = air.density * inlet * geometry.inletArea;
   const capacity = massFlow * air.specificHeat;
+  // A breath of nothing: what it carries off is lost in rounding.
+  if (capacity < 1e-9) return NO_PASSAGE;
   const effectiveness = 1 - exp(-(walls * around.coolingFactor) / capacity);
   const fresh = Math.min(1, ductFlow / massFlow);
   const again = around.recirculation * (1 - fresh);

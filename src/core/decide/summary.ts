@@ -52,7 +52,16 @@ export interface SummaryLap {
 export interface DaySummary
   extends Pick<
     DayResult,
-    'legs' | 'verdict' | 'fade' | 'audit' | 'margins' | 'forceMargins' | 'strain' | 'peaks' | 'drivingTime'
+    | 'legs'
+    | 'verdict'
+    | 'fade'
+    | 'audit'
+    | 'margins'
+    | 'forceMargins'
+    | 'strain'
+    | 'peaks'
+    | 'drivingTime'
+    | 'heldByLift'
   > {
   readonly laps: readonly SummaryLap[];
   /** Hot lap as first driven, s; and the heat into all four brakes in it, J */
@@ -113,6 +122,7 @@ export function summarise(input: DayInput, result: DayResult): DaySummary {
     strain: result.strain,
     peaks: result.peaks,
     drivingTime: result.drivingTime,
+    heldByLift: result.heldByLift,
     laps: laps.map(({ kind, number, session, numberInSession, startTime, lapTime: time, trace: own }) => ({
       kind,
       number,

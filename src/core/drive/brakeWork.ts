@@ -1,7 +1,7 @@
 import { STANDARD_GRAVITY } from '../constants';
 import { BrakingState } from '../force';
 import { findStops } from './findStops';
-import { type Forces, resistance } from './forces';
+import { assertOnTheRoad, type Forces, resistance } from './forces';
 import type { LapTrace } from './trace';
 import type { Vehicle } from './vehicle';
 
@@ -27,9 +27,14 @@ export interface DrivenLap {
  * Work of the brakes along a lap: `m·δ·(−a) − drag − rolling − grade − engine − recovery`, never below zero, interval
  * by interval, so that its sum over the lap is exact for the speeds given. It is shared between the axles as the brakes
  * would with every pad at its best; a session shares it again by the friction there is.
+ * @throws RangeError for a speed at which the car would lift off
  */
 export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace {
   const n = lap.distance.length - 1;
+  assertOnTheRoad(
+    forces,
+    lap.speed.reduce((most, v) => Math.max(most, v), 0),
+  );
   const time = new Float64Array(n + 1);
   const frontHeat = new Float64Array(n + 1);
   const rearHeat = new Float64Array(n + 1);

@@ -35,6 +35,27 @@ export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, d
   };
 }
 
+/** Share of the weight under which no driver lets lift take the load on the tyres (own assumption), 1. */
+const LEAST_LOAD_SHARE = 0.25;
+
+/** Speed at which lift leaves the tyres only a quarter of the weight, m/s; infinite for a body without lift. */
+export function liftSpeed(f: Forces): number {
+  if (f.downforce >= 0) return Number.POSITIVE_INFINITY;
+  return Math.sqrt(((1 - LEAST_LOAD_SHARE) * f.mass * STANDARD_GRAVITY) / -f.downforce);
+}
+
+/**
+ * Refuses a given speed, m/s, at which the car would leave the road.
+ * @throws RangeError naming the speed and the lift
+ */
+export function assertOnTheRoad(f: Forces, speed: number): void {
+  if (speed <= liftSpeed(f) * (1 + 1e-9)) return;
+  const left = 1 + (f.downforce * speed * speed) / (f.mass * STANDARD_GRAVITY);
+  throw new RangeError(
+    `At ${speed.toFixed(1)} m/s the body’s lift leaves ${Math.max(0, 100 * left).toFixed(0)} % of the car’s weight on its tyres; at least ${100 * LEAST_LOAD_SHARE} % was expected. Check the downforce area (ClA), the mass and the speed.`,
+  );
+}
+
 /** Load on all tyres, N. */
 export function tyreLoad(f: Forces, speed: number, grade: number): number {
   return (f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade) + f.downforce * speed * speed;
@@ -102,7 +123,7 @@ export function brakingDeceleration(
   return Math.max(0.05, (used + resistance(f, speed, grade)) / f.mass);
 }
 
-/** Speed at which the power just holds the drag on level road, m/s. */
+/** Speed at which the power just holds the drag on level road, or at which lift takes the load off the tyres, m/s. */
 export function topSpeed(f: Forces): number {
   let low = 1;
   let high = 200;
@@ -111,5 +132,5 @@ export function topSpeed(f: Forces): number {
     if (f.power / mid > resistance(f, mid, 0)) low = mid;
     else high = mid;
   }
-  return low;
+  return Math.min(low, liftSpeed(f));
 }

@@ -7,8 +7,16 @@ export {
   type PreparedCircuit,
   prepareCircuit,
 } from './driveLap';
-export { type Forces, forcesOf, loadFactor, resistance, tyreLoad } from './forces';
+export {
+  assertOnTheRoad,
+  type Forces,
+  forcesOf,
+  liftSpeed,
+  loadFactor,
+  resistance,
+  tyreLoad,
+} from './forces';
 export { type Severity, severityOf } from './severity';
-export { type LapTrace, lapHeat, lapLength, lapTime, type Stop } from './trace';
+export { assertFiniteTrace, type LapTrace, lapHeat, lapLength, lapTime, type Stop } from './trace';
 export { timeRange } from './typedStops';
 export type { Driver, Vehicle } from './vehicle';

@@ -60,6 +60,33 @@ export interface Stop {
   readonly airDistance: number;
 }
 
+const SERIES = [
+  'distance',
+  'time',
+  'speed',
+  'frontHeat',
+  'rearHeat',
+  'frontLeftHeat',
+  'rearLeftHeat',
+  'recovered',
+  'slipped',
+] as const satisfies readonly (keyof LapTrace)[];
+
+/**
+ * Refuses a lap with a value that is not a number.
+ * @throws RangeError naming the value and its distance, m
+ */
+export function assertFiniteTrace(trace: LapTrace): void {
+  for (const name of SERIES) {
+    const at = trace[name].findIndex((value) => !Number.isFinite(value));
+    if (at >= 0) {
+      throw new RangeError(
+        `The lap cannot be driven: its ${name} is not a number at ${trace.distance[at].toFixed(0)} m.`,
+      );
+    }
+  }
+}
+
 /** Duration of the lap, s. */
 export function lapTime(trace: LapTrace): number {
   return trace.time[trace.time.length - 1];

@@ -1,6 +1,6 @@
 import { moistAirDensity } from '../air';
 import { STANDARD_GRAVITY } from '../constants';
-import { forcesOf, loadFactor, resistance, tyreLoad } from '../drive';
+import { assertOnTheRoad, forcesOf, loadFactor, resistance, tyreLoad } from '../drive';
 import { type AxleForce, type BrakeChain, BrakingState } from '../force';
 import type { DayInput } from './input';
 import { pressureOf } from './pressure';
@@ -72,7 +72,7 @@ export function failed(chain: BrakeChain, failure: Failure): BrakeChain {
   }
 }
 
-/** All failures of a car from a speed, m/s. */
+/** All failures of a car from a speed, m/s. @throws RangeError for a speed at which the car would lift off */
 export function failureCases(input: DayInput, speed: number): FailureCase[] {
   return failuresOf(input.vehicle.brakes).map((failure) => failureCase(input, failure, speed));
 }
@@ -84,6 +84,7 @@ function failureCase(input: DayInput, failure: Failure, speed: number): FailureC
   const chain = failed(vehicle.brakes, failure);
   const density = moistAirDensity(pressureOf(input), input.sessions[0].ambient, input.humidity);
   const forces = forcesOf(vehicle, { ...driver, pace: 1 }, density, 0);
+  assertOnTheRoad(forces, speed);
   const whole = forces.mass * forces.inertia;
   const state = new BrakingState(chain, vehicle, vehicle.wheelRadius, null);
   state.takeNominal();

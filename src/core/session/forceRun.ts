@@ -11,6 +11,9 @@ import type { LapSchedule } from './schedule';
 /** Heat of each wheel in a step, as parts of all heat made; they sum to 1. */
 export type HeatShares = Record<WheelName, number>;
 
+/** An overrun of more than this is no longer a stop, m. */
+const LONGEST_OVERRUN = 1000;
+
 /** What is kept of each step of a lap until its stops are told. */
 interface LapScratch {
   available: Float64Array;
@@ -206,8 +209,7 @@ export class ForceRun {
       fadeMargin: margin,
       available,
       needed,
-      // The car still has what was not braked, and goes on at what the brakes can make at most.
-      extraDistance: missing === 0 ? 0 : missing / Math.min(scratch.available[to], needed),
+      extraDistance: overrun(missing, Math.min(scratch.available[to], needed)),
       limit: this.limitOf(margin, worst, demand.force[worst], first + worst - 1),
       frontHeat,
       rearHeat: heat - frontHeat,
@@ -227,6 +229,13 @@ export class ForceRun {
     const { windowLow } = (atFront ? input.front : input.rear).left.pad;
     return this.wheels[wheel].record.padFace[sample] < windowLow ? 'cold' : 'fade';
   }
+}
+
+/** The car still has what was not braked, J, and goes on at what the brakes can make at most, N; m, null without end. */
+function overrun(missing: number, available: number): number | null {
+  if (missing === 0) return 0;
+  const extra = missing / available;
+  return extra <= LONGEST_OVERRUN ? extra : null;
 }
 
 function emptyScratch(steps: number): LapScratch {

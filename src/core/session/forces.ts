@@ -60,7 +60,7 @@ export function dayForces(
   ];
   if (hot.length === 0) return { margins, fade: null };
   const least = most(hot, (b) => -b.force.fadeMargin);
-  const longest = most(hot, (b) => b.force.extraDistance);
+  const longest = most(hot, (b) => b.force.extraDistance ?? Number.POSITIVE_INFINITY);
   return {
     margins,
     fade: {

@@ -26,6 +26,7 @@ export {
   type WheelName,
   wheelOf,
 } from './input';
+export { endsTheDrive } from './margins';
 export { marginsFrom } from './marginsFrom';
 export { type ExportedTable, type NetworkRun, networkOf, networkRun } from './networkRun';
 export { type Outlook, outlook } from './outlook';
@@ -61,6 +62,7 @@ export type {
   RotorStrain,
   StopForce,
   StopLimit,
+  Unbraked,
   Verdict,
 } from './result';
 export { cornerOfWheel, DEFAULT_NUMERICS, ductDragArea, simulateDay } from './simulate';

@@ -71,6 +71,9 @@ function handMade(change: (at: (part: (typeof RECORDED_PARTS)[number], values: n
   return { record, laps, margins };
 }
 
+/** A foot that nothing is asked of. */
+const FOOT = { margins: [], fade: null };
+
 describe('margins of a record made by hand', () => {
   const limit = front.left.pad.limit;
 
@@ -85,7 +88,11 @@ describe('margins of a record made by hand', () => {
       at: { time: 60, lap: 2, stop: 1, standingTime: 0 },
       passed: { time: 50, lap: 2, stop: 0, standingTime: 0 },
     });
-    expect(verdictOf(margins, [], laps)).toMatchObject({ kind: 'gives-out', margin: pad, hotLapsBefore: 0 });
+    expect(verdictOf(margins, FOOT, laps, null)).toMatchObject({
+      kind: 'gives-out',
+      margin: pad,
+      hotLapsBefore: 0,
+    });
   });
 
   it('place a peak after parking in the paddock, counted from the end of driving', () => {
@@ -102,7 +109,7 @@ describe('margins of a record made by hand', () => {
   it('take the coldest braking point from hot laps only', () => {
     const { margins } = handMade(() => {});
     expect(margins.find((m) => m.part === 'bite')).toMatchObject({ worst: 380, at: { lap: 2, stop: 1 } });
-    expect(verdictOf(margins, [], handMade(() => {}).laps)).toMatchObject({
+    expect(verdictOf(margins, FOOT, handMade(() => {}).laps, null)).toMatchObject({
       kind: 'too-cold',
       margin: { part: 'bite' },
       coldBite: { part: 'bite' },
@@ -117,8 +124,9 @@ describe('margins of a record made by hand', () => {
       });
       return verdictOf(
         margins.filter((m) => m.part !== 'bite'),
-        [],
+        FOOT,
         laps,
+        null,
       );
     };
     expect(verdictAt(0.05)).toMatchObject({
@@ -135,6 +143,6 @@ describe('margins of a record made by hand', () => {
       set('padFace', [AIR, AIR, AIR, AIR, AIR, limit + 90, limit + 90, AIR, AIR, AIR]);
       set('fluid', [AIR, AIR, front.boilingPoint + 1, AIR, AIR, AIR, AIR, AIR, AIR, AIR]);
     });
-    expect(verdictOf(margins, [], laps).margin.part).toBe('fluid');
+    expect(verdictOf(margins, FOOT, laps, null).margin.part).toBe('fluid');
   });
 });

@@ -15,7 +15,18 @@ import {
   type RecordedPart,
   type WheelRecord,
 } from './record';
-import type { ForceMargin, LapResult, LegResult, LimitedPart, Margin, Moment, Verdict } from './result';
+import type {
+  ForceMargin,
+  ForcePart,
+  LapResult,
+  LeastFade,
+  LegResult,
+  LimitedPart,
+  Margin,
+  Moment,
+  Unbraked,
+  Verdict,
+} from './result';
 
 /** Highest temperature a wheel bearing's grease is run at, K (150 °C, from memory). */
 const HUB_LIMIT = 423.15;
@@ -182,29 +193,72 @@ export function timeOfStop(record: DayRecord, lap: number, stop: number): number
 const coldest = <T extends Margin | ForceMargin>(margins: readonly T[]) =>
   margins.reduce((a, b) => (b.share < a.share ? b : a));
 
+/** What is left of the driver's foot over a day. */
+interface Foot {
+  readonly margins: readonly ForceMargin[];
+  readonly fade: LeastFade | null;
+}
+
+/** Why the hot laps say nothing of the friction brakes; null where they do. */
+export function unbrakedOf(laps: readonly LapResult[]): Unbraked | null {
+  const hot = laps.filter((lap) => lap.kind === 'hot');
+  if (hot.length === 0) return 'no hot laps';
+  if (hot.every((lap) => lap.trace.stops.length === 0)) return 'no braking';
+  return hot.every((lap) => lap.trace.stops.every((stop) => stop.energy <= 0)) ? 'motor' : null;
+}
+
+/** Whether passing a part's limit ends the drive: boiling fluid, a pedal on the floor. */
+export const endsTheDrive = ({ part }: { readonly part: LimitedPart | ForcePart }): boolean =>
+  part === 'fluid' || part === 'travel';
+
 /**
- * What gives out first in time; else, when a pad is too cold at a braking point, that; else what is closest by share of
- * its rise.
+ * What ended the drive, soonest first: fluid that boils on a lap, a pedal on the floor, a car that the driver's whole
+ * force does not stop. Fluid that boils standing ends no drive.
+ */
+function endings(
+  passed: readonly (Margin | ForceMargin)[],
+  fade: LeastFade | null,
+): readonly (Margin | ForceMargin)[] {
+  const ended = passed.filter((m) => endsTheDrive(m) && m.passed?.lap !== null);
+  const pedal = passed.find((m) => m.part === 'pedal');
+  if (pedal && fade?.extraDistance === null && !ended.some((m) => m.passed?.time === fade.longest.time)) {
+    ended.push({ ...pedal, passed: fade.longest });
+  }
+  return ended.sort(byTime);
+}
+
+const byTime = (a: Margin | ForceMargin, b: Margin | ForceMargin) =>
+  (a.passed as Moment).time - (b.passed as Moment).time;
+
+/**
+ * What ends the drive first, else what passes its limit first; else, when a pad is too cold at a braking point, that;
+ * else what is closest by share of its rise.
+ * @param unbraked why no hot lap brakes with friction, null where one does
  */
 export function verdictOf(
   margins: readonly Margin[],
-  forces: readonly ForceMargin[],
+  { margins: forces, fade }: Foot,
   laps: readonly LapResult[],
+  unbraked: Unbraked | null,
 ): Verdict {
   const hot: readonly (Margin | ForceMargin)[] = [...margins.filter((m) => m.part !== 'bite'), ...forces];
   const cold = margins.filter((m) => m.part === 'bite' && m.passed);
   const coldBite = cold.length > 0 ? coldest(cold) : null;
-  const passed = hot.filter((m) => m.passed);
+  const passed = hot.filter((m) => m.passed).sort(byTime);
   if (passed.length > 0) {
-    const first = passed.reduce((a, b) => ((b.passed as Moment).time < (a.passed as Moment).time ? b : a));
+    const first = endings(passed, fade)[0] ?? passed[0];
     const { lap, session } = first.passed as Moment;
     const hotLapsBefore = laps.filter(
       (l) => l.kind === 'hot' && l.session === session && (lap === null || l.number < lap),
     ).length;
-    return { kind: 'gives-out', margin: first, coldBite, hotLapsBefore };
+    const also = passed.filter((m) => m !== first);
+    return { kind: 'gives-out', margin: first, also, unbraked, coldBite, hotLapsBefore };
   }
-  if (coldBite) return { kind: 'too-cold', margin: coldBite, coldBite, hotLapsBefore: null };
+  const rest = { also: [], unbraked, hotLapsBefore: null };
   const closest = coldest(hot);
+  // Pads that no hot lap uses are not too cold for it.
+  if (unbraked) return { ...rest, kind: 'not-judged', margin: closest, coldBite: null };
+  if (coldBite) return { ...rest, kind: 'too-cold', margin: coldBite, coldBite };
   const kind = closest.share < CLOSE_SHARE ? 'close' : 'in-hand';
-  return { kind, margin: closest, coldBite, hotLapsBefore: null };
+  return { ...rest, kind, margin: closest, coldBite };
 }

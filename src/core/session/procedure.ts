@@ -1,7 +1,7 @@
 import { type AirProperties, airProperties, moistAirDensity } from '../air';
 import { fillDrive } from '../brake';
 import { STANDARD_GRAVITY } from '../constants';
-import { type Forces, forcesOf, loadFactor, resistance, tyreLoad } from '../drive';
+import { assertOnTheRoad, type Forces, forcesOf, loadFactor, resistance, tyreLoad } from '../drive';
 import { BrakingState, vapourVolume } from '../force';
 import { CornerRun } from './cornerRun';
 import { AXLES, type AxleName, type DayInput } from './input';
@@ -89,9 +89,10 @@ export class ProcedureRun {
     this.runs = { front: run('front'), rear: run('rear') };
   }
 
-  /** Brakes from one speed to another. @throws RangeError where the car would never get there */
+  /** Brakes from one speed to another. @throws RangeError where the car would never get there, or lift off */
   stop(from: number, to: number, ask: Ask): ProcedureStop {
     const { state, forces } = this;
+    assertOnTheRoad(forces, from);
     const { vehicle, driver } = this.input;
     const before = this.each((run) => run.bulk());
     let [v, distance, time, pedal, travel, pedalStart, pedalEnd] = [from, 0, 0, 0, 0, 0, 0];

@@ -37,14 +37,14 @@ export interface StopForce {
   readonly ideal: StartMeanEnd;
   /** Axle that is nearer to locking at the instant that asks most of its tyres */
   readonly locksFirst: AxleName;
-  /** Least of available braking at the driver's limits over the braking needed, minus one */
+  /** Least of available braking at the driver's limits over the braking needed, minus one; −1 where nothing brakes */
   readonly fadeMargin: number;
   /** Least braking available, N */
   readonly available: number;
   /** Greatest braking needed, N */
   readonly needed: number;
-  /** How much longer the stop runs, m; infinite where the pedal is on the floor */
-  readonly extraDistance: number;
+  /** How much longer the stop runs, m; null where the car does not stop: no braking is left, or over 1 km is missing */
+  readonly extraDistance: number | null;
   readonly limit: StopLimit;
   /** Heat into the two front and the two rear brakes as the friction shared it, J */
   readonly frontHeat: number;
@@ -145,19 +145,26 @@ export interface LeastFade {
   readonly margin: number;
   readonly at: Moment;
   readonly limit: StopLimit;
-  /** The longest that any hot stop runs too long, m, and where */
-  readonly extraDistance: number;
+  /** The longest that any hot stop runs too long, m, and where; null where the car does not stop */
+  readonly extraDistance: number | null;
   readonly longest: Moment;
 }
 
-/** What gives out first, what is too cold to bite, or what is closest. */
+/** Why no hot lap says anything of the friction brakes. */
+export type Unbraked = 'no hot laps' | 'no braking' | 'motor';
+
+/** What ends the drive or passes its limit first, what is too cold to bite, what is closest, or why nothing is judged. */
 export interface Verdict {
-  readonly kind: 'gives-out' | 'too-cold' | 'close' | 'in-hand';
+  readonly kind: 'gives-out' | 'too-cold' | 'close' | 'in-hand' | 'not-judged';
   /** The margin it speaks of */
   readonly margin: Margin | ForceMargin;
+  /** Every other limit that is passed, in order of time */
+  readonly also: readonly (Margin | ForceMargin)[];
+  /** Why no hot lap brakes with friction; null where one does */
+  readonly unbraked: Unbraked | null;
   /** The margin with the coldest bite under its window, if any */
   readonly coldBite: Margin | null;
-  /** Hot laps of its session finished before the first limit is passed; null when none is */
+  /** Hot laps of its session finished before the margin's limit is passed; null when none is */
   readonly hotLapsBefore: number | null;
 }
 
@@ -209,6 +216,8 @@ export interface DayResult {
   readonly rotorShare: Readonly<Record<AxleName, number>>;
   /** Total time driven, s */
   readonly drivingTime: number;
+  /** Speed at which lift holds the hot lap, m/s; null where it does not */
+  readonly heldByLift: number | null;
   /** Of the first session, kg/m³ */
   readonly airDensity: number;
   /** Heat steps computed, all wheels together */

@@ -1,6 +1,7 @@
 import { type AirProperties, airProperties, moistAirDensity } from '../air';
 import { type Corner, ductFlowArea, fillDrive } from '../brake';
 import {
+  assertFiniteTrace,
   type BrakeCap,
   brakeWork,
   type DrivenLap,
@@ -10,6 +11,7 @@ import {
   type LapTrace,
   LINE_SPACING,
   lapTime,
+  liftSpeed,
   type PreparedCircuit,
   prepareCircuit,
 } from '../drive';
@@ -28,7 +30,7 @@ import {
   WHEELS,
   type WheelName,
 } from './input';
-import { dayMargins, peaksOf, verdictOf } from './margins';
+import { dayMargins, peaksOf, unbrakedOf, verdictOf } from './margins';
 import { pressureOf } from './pressure';
 import { type DayRecord, type DaySeries, emptySeries, resizedSeries } from './record';
 import type { DayResult, EnergyAudit, LapResult, LegResult, StopForce, StopHeat } from './result';
@@ -52,7 +54,7 @@ interface PlannedLap {
  * Computes a whole day: the laps, their braking work, and the temperatures of every brake part from the first lap to the
  * end of the last time standing. Wheels of an axle that brake and cool alike are computed once.
  * @param input a valid day, SI
- * @throws RangeError naming time and lap where a temperature is no longer a number
+ * @throws RangeError naming what is not a number and where, or a speed at which the car would lift off
  */
 export function simulateDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERICS): DayResult {
   const day = new DayRun(input, numerics);
@@ -134,7 +136,7 @@ class DayRun {
       margins,
       forceMargins: forces.margins,
       fade: forces.fade,
-      verdict: verdictOf(margins, forces.margins, lapResults),
+      verdict: verdictOf(margins, forces, lapResults, unbrakedOf(lapResults)),
       audit: auditOf(
         runs,
         wheels.map((w) => (w.also ? 2 : 1)),
@@ -153,9 +155,18 @@ class DayRun {
         rear: runs[wheels.findIndex((w) => axleOf(w.wheel) === 'rear')].layout.ringHeatShare,
       },
       drivingTime: this.drivingTime,
+      heldByLift: this.heldByLift(first),
       airDensity: this.airDensity,
       steps: runs.length * (this.sample - 1),
     };
+  }
+
+  /** Speed at which lift holds a solved lap, m/s; null where it does not. */
+  private heldByLift({ trace }: LapResult): number | null {
+    const { vehicle, driver } = this.input;
+    const forces = forcesOf(vehicle, { ...driver, pace: 1 }, this.airDensity, 0);
+    const most = liftSpeed(forces);
+    return this.circuit.kind === 'line' && trace.speed.some((v) => v >= most * (1 - 1e-9)) ? most : null;
   }
 
   private byWheel<T>(of: (index: number) => T): Record<WheelName, T> {
@@ -223,6 +234,7 @@ class DayRun {
           forcesOf(input.vehicle, driver, air.density, conditions.ductDragArea),
         )
       : driveLap(this.circuit, input.vehicle, driver, conditions, caps);
+    assertFiniteTrace(trace);
     const corners = this.wheels.map(({ wheel }) => cornerOfWheel(input, wheel));
     const { wheelRadius } = input.vehicle;
     const planned = { trace, schedule: lapSchedule(trace, corners, air, wheelRadius, this.numerics.steps) };
@@ -241,8 +253,10 @@ class DayRun {
     const parts = this.wheels.map(({ wheel, alike }) => ({ wheel, alike }));
     const { early, late } = schedule.demand;
     for (let k = 0; k < count; k++) {
+      // What the motor brakes alone makes no heat, but the foot asks for it all the same.
       const hot = early[k] > 0 || late[k] > 0;
-      if (hot) force.step(schedule, k, air.density, series.force, sample + k, sample + k - 1);
+      if (hot || schedule.inStop[k] === 1)
+        force.step(schedule, k, air.density, series.force, sample + k, sample + k - 1);
       for (let i = 0; i < runs.length; i++) {
         const { wheel, alike } = parts[i];
         let share = 0;
