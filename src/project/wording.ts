@@ -269,8 +269,8 @@ function beforeText(result: Told, units: UnitChoice): string {
   const [first] = earlier;
   if (!first?.passed) return '';
   const { part, limit, words } = partWords(first, units);
-  const more =
-    earlier.length === 1 ? '' : `, and ${earlier.length - 1} more limit${earlier.length === 2 ? '' : 's'}`;
+  const others = earlier.length - 1;
+  const more = others === 0 ? '' : `; ${others} more limit${others === 1 ? ' is' : 's are'} passed as well`;
   return ` Before that, the ${part} ${words.plural ? 'pass' : 'passes'} ${limit} ${momentText(first.passed, result)}${more}.`;
 }
 
