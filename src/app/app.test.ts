@@ -51,7 +51,8 @@ describe('ProjectStore', () => {
       },
     };
     const store = new ProjectStore(demoProject, storage);
-    const undoThis = store.edit('Name', (p) => ({ ...p, name: 'New' }));
+    const edited = store.edit('Name', (p) => ({ ...p, name: 'New' }));
+    const undoThis = () => edited.made && edited.undo();
     expect(store.unsaved).toBe(true);
     await store.saveNow();
     expect(store.getState().save).toMatchObject({ kind: 'failed', reason: expect.stringContaining('full') });

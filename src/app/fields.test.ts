@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
+import { getAt, infoAt, setAt } from '../project';
 import { parseNumber } from './components/parseNumber';
 import { inserted, moved } from './editors/listEdits';
-import { getAt, infoAt, setAt } from './editors/paths';
 import { fileName, problemLines } from './shell/files';
 
 describe('numbers as people type them', () => {

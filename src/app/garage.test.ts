@@ -2,8 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { demoProject } from '../../demo/project';
 import { STANDARD_GRAVITY } from '../core';
-import { chainOf, nominalFriction, type Part, padOf, partSchema, shelfOf, vehicleOf } from '../project';
-import { infoAt } from './editors/paths';
+import {
+  chainOf,
+  infoAt,
+  nominalFriction,
+  type Part,
+  padOf,
+  partSchema,
+  shelfOf,
+  vehicleOf,
+} from '../project';
 import { chainValues } from './garage/chainValues';
 
 const [tarn, ovel, skarn] = demoProject.cars;

@@ -2,14 +2,13 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../demo/project';
 import type { LogNote } from '../core';
 import type { LapFit, LapsLeft } from '../files';
-import { setupOf } from '../project';
+import { setupOf, takeFit } from '../project';
 import { barLength, fitGround, turned } from './circuits/ground';
 import { windText } from './circuits/windText';
 import { lapText } from './log/lapText';
 import { leftText } from './log/leftText';
 import { LiveRecorder } from './log/liveRecorder';
 import { noteText } from './log/noteText';
-import { takeFit } from './log/takeFit';
 import { handOver, kindByName, takeHanded } from './shell/handedFile';
 
 /** A stream that does what the test tells it. */

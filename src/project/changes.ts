@@ -60,7 +60,7 @@ export function withChange(car: Car, change: Change, parts: readonly Part[]): Ca
 }
 
 /** A setup with changes made to its car, one after the other. */
-export function withChanges(setup: Setup, changes: readonly Change[]): Setup {
+export function withChanges<S extends Pick<Setup, 'car' | 'parts'>>(setup: S, changes: readonly Change[]): S {
   const car = changes.reduce((now, change) => withChange(now, change, setup.parts), setup.car);
   return { ...setup, car };
 }

@@ -1,3 +1,4 @@
+export { attemptEdit, refusalText } from './attempt';
 export type { AxleBrakes } from './axleSchema';
 export { type Car, carSchema } from './carSchema';
 export * from './catalogue';
@@ -38,21 +39,14 @@ export {
   setupSchema,
 } from './compareSchema';
 export { csvText, stopsCsv, tracesCsv } from './csv';
+export * from './edits';
 export type { Explanation } from './explanation';
 export { explain, type Topic } from './explanations';
 export { type Exposed, exposedPart, starterExposed } from './exposedSchema';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';
-export {
-  addParts,
-  copyItem,
-  deleteItem,
-  deletionObstacle,
-  type ItemOf,
-  renameItem,
-  replaceItem,
-  type Shelf,
-} from './library';
+export { deletionObstacle, type ItemOf, type Shelf } from './library';
 export { type Part, type PartKind, partSchema } from './partSchema';
+export { getAt, infoAt, type Path, SCHEMAS, setAt, titleAt } from './paths';
 export {
   loadSchema,
   type Pedal,
@@ -64,7 +58,6 @@ export {
   MADE_ROTOR_KEY,
   madeRotorPrice,
   partPrice,
-  withPrice,
 } from './prices';
 export { circuitProblems, projectProblems } from './problems';
 export {
@@ -123,7 +116,14 @@ export {
   uncertainRanges,
 } from './uncertainSchema';
 export * from './units';
-export { applyWhatIf, keepWhatIf, savedValues, type WhatIf, type WhatIfValues } from './whatIf';
+export {
+  applyWhatIf,
+  savedValues,
+  type WhatIf,
+  type WhatIfNumber,
+  type WhatIfValues,
+  whatIfBounds,
+} from './whatIf';
 export {
   ANY_DRIVER,
   beyondSense,

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { carSchema } from './carSchema';
+import { type Car, carSchema } from './carSchema';
 import { FLUIDS, PADS } from './catalogue';
 import { BUILT_IN } from './catalogue/shelf';
-import { circuitSchema } from './circuitSchema';
+import { type Circuit, circuitSchema } from './circuitSchema';
 import { compareSchema } from './compareSchema';
 import { fieldInfo, numberField } from './field';
 import { idSchema, nameSchema } from './naming';
@@ -226,76 +226,116 @@ function uniqueIds(list: readonly { id: string }[], path: string, issues: z.core
   });
 }
 
-/** A whole project as stored and as exported. */
-export const projectSchema = z
-  .strictObject({
+/** What a project holds at most, by list; also the most that is looked at of a file. */
+export const MOST_ITEMS = { cars: 200, circuits: 200, plans: 500, parts: 300, prices: 600 } as const;
+
+/** A document of items that each have a schema: whole ones for a file, unread ones where each was read before. */
+function documentOf<
+  C extends z.ZodType<Car>,
+  L extends z.ZodType<Circuit>,
+  P extends z.ZodType<Plan>,
+  Q extends z.ZodType<Part>,
+>(items: { readonly car: C; readonly circuit: L; readonly plan: P; readonly part: Q }) {
+  return z.strictObject({
     format: z.literal(PROJECT_FORMAT),
     version: z.literal(PROJECT_VERSION),
     name: nameSchema,
-    cars: z.array(carSchema).min(1).max(200),
-    circuits: z.array(circuitSchema).min(1).max(200),
-    plans: z.array(planSchema).min(1).max(500),
+    cars: z.array(items.car).min(1).max(MOST_ITEMS.cars),
+    circuits: z.array(items.circuit).min(1).max(MOST_ITEMS.circuits),
+    plans: z.array(items.plan).min(1).max(MOST_ITEMS.plans),
     /** The project's own parts; the built-in ones are not stored */
-    parts: z.array(partSchema).max(300),
+    parts: z.array(items.part).max(MOST_ITEMS.parts),
     /** What prices are in: a sign or a few letters */
     currency: z.string().trim().min(1).max(6).meta({ title: 'Currency' }),
     /** Prices of the user's own; other parts have the usual price of their class */
-    prices: z.array(priceSchema).max(600),
+    prices: z.array(priceSchema).max(MOST_ITEMS.prices),
     selectedPlanId: idSchema,
-  })
-  .check((ctx) => {
-    const { cars, circuits, plans, parts, prices, selectedPlanId } = ctx.value;
-    uniqueIds(cars, 'cars', ctx.issues);
-    uniqueIds(circuits, 'circuits', ctx.issues);
-    uniqueIds(plans, 'plans', ctx.issues);
-    uniqueIds(parts, 'parts', ctx.issues);
-    prices.forEach(({ key }, i) => {
-      if (prices.findIndex((p) => p.key === key) < i) {
-        ctx.issues.push({
-          code: 'custom',
-          input: key,
-          path: ['prices', i, 'key'],
-          message: `is priced twice: ${key}`,
-        });
-      }
-    });
-    const missing = (path: (string | number)[], id: string, what: string) =>
-      ctx.issues.push({
-        code: 'custom',
-        input: id,
-        path,
-        message: `names no ${what} of this project: ${id}`,
-      });
-    const known = (kind: Part['kind'], id: string) =>
-      Object.hasOwn(kind === 'pad' ? PADS : FLUIDS, id) ||
-      parts.some((part) => part.kind === kind && part.id === id);
-    const onShelf = (id: string) =>
-      BUILT_IN.some((part) => part.id === id) || parts.some((part) => part.id === id);
-    cars.forEach((car, i) => {
-      for (const axle of ['front', 'rear'] as const) {
-        const { pad } = car[axle];
-        if (!known('pad', pad)) missing(['cars', i, axle, 'pad'], pad, 'pad');
-      }
-      if (!known('fluid', car.fluid.kind)) missing(['cars', i, 'fluid', 'kind'], car.fluid.kind, 'fluid');
-    });
-    plans.forEach((plan, i) => {
-      if (!cars.some((c) => c.id === plan.carId)) missing(['plans', i, 'carId'], plan.carId, 'car');
-      if (!circuits.some((c) => c.id === plan.circuitId)) {
-        missing(['plans', i, 'circuitId'], plan.circuitId, 'circuit');
-      }
-      const { setups, referenceId } = plan.compare;
-      setups.forEach((setup, k) => {
-        const at = ['plans', i, 'compare', 'setups', k];
-        if (!cars.some((c) => c.id === setup.carId)) missing([...at, 'carId'], setup.carId, 'car');
-        setup.changes.forEach((change, n) => {
-          if (change.kind !== 'part' || onShelf(change.part)) return;
-          missing([...at, 'changes', n, 'part'], change.part, 'part');
-        });
-      });
-      if (referenceId !== null && !setups.some((setup) => setup.id === referenceId)) {
-        missing(['plans', i, 'compare', 'referenceId'], referenceId, 'setup');
-      }
-    });
-    if (!plans.some((p) => p.id === selectedPlanId)) missing(['selectedPlanId'], selectedPlanId, 'plan');
   });
-export type Project = z.infer<typeof projectSchema>;
+}
+
+/** Names that must be unique, and names that must name something. */
+function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
+  const { cars, circuits, plans, parts, prices, selectedPlanId } = value;
+  uniqueIds(cars, 'cars', issues);
+  uniqueIds(circuits, 'circuits', issues);
+  uniqueIds(plans, 'plans', issues);
+  uniqueIds(parts, 'parts', issues);
+  prices.forEach(({ key }, i) => {
+    if (prices.findIndex((p) => p.key === key) < i) {
+      issues.push({
+        code: 'custom',
+        input: key,
+        path: ['prices', i, 'key'],
+        message: `is priced twice: ${key}`,
+      });
+    }
+  });
+  const missing = (path: (string | number)[], id: string, what: string) =>
+    issues.push({
+      code: 'custom',
+      input: id,
+      path,
+      message: `names no ${what} of this project: ${id}`,
+    });
+  const known = (kind: Part['kind'], id: string) =>
+    Object.hasOwn(kind === 'pad' ? PADS : FLUIDS, id) ||
+    parts.some((part) => part.kind === kind && part.id === id);
+  const onShelf = (id: string) =>
+    BUILT_IN.some((part) => part.id === id) || parts.some((part) => part.id === id);
+  cars.forEach((car, i) => {
+    for (const axle of ['front', 'rear'] as const) {
+      const { pad } = car[axle];
+      if (!known('pad', pad)) missing(['cars', i, axle, 'pad'], pad, 'pad');
+    }
+    if (!known('fluid', car.fluid.kind)) missing(['cars', i, 'fluid', 'kind'], car.fluid.kind, 'fluid');
+  });
+  plans.forEach((plan, i) => {
+    if (!cars.some((c) => c.id === plan.carId)) missing(['plans', i, 'carId'], plan.carId, 'car');
+    if (!circuits.some((c) => c.id === plan.circuitId)) {
+      missing(['plans', i, 'circuitId'], plan.circuitId, 'circuit');
+    }
+    const { setups, referenceId } = plan.compare;
+    setups.forEach((setup, k) => {
+      const at = ['plans', i, 'compare', 'setups', k];
+      if (!cars.some((c) => c.id === setup.carId)) missing([...at, 'carId'], setup.carId, 'car');
+      setup.changes.forEach((change, n) => {
+        if (change.kind !== 'part' || onShelf(change.part)) return;
+        missing([...at, 'changes', n, 'part'], change.part, 'part');
+      });
+    });
+    if (referenceId !== null && !setups.some((setup) => setup.id === referenceId)) {
+      missing(['plans', i, 'compare', 'referenceId'], referenceId, 'setup');
+    }
+  });
+  if (!plans.some((p) => p.id === selectedPlanId)) missing(['selectedPlanId'], selectedPlanId, 'plan');
+}
+
+/** A whole project as stored and as exported. */
+export const projectSchema = documentOf({
+  car: carSchema,
+  circuit: circuitSchema,
+  plan: planSchema,
+  part: partSchema,
+}).check((ctx) => referenceIssues(ctx.value, ctx.issues));
+
+/** The same for a project whose items have each been read already: its lists, names and references. */
+export const frameSchema = documentOf({
+  car: z.custom<Car>(),
+  circuit: z.custom<Circuit>(),
+  plan: z.custom<Plan>(),
+  part: z.custom<Part>(),
+}).check((ctx) => referenceIssues(ctx.value, ctx.issues));
+
+/** A whole project. */
+export interface Project {
+  readonly format: typeof PROJECT_FORMAT;
+  readonly version: typeof PROJECT_VERSION;
+  readonly name: string;
+  readonly cars: Car[];
+  readonly circuits: Circuit[];
+  readonly plans: Plan[];
+  readonly parts: Part[];
+  readonly currency: string;
+  readonly prices: { readonly key: string; readonly price: number }[];
+  readonly selectedPlanId: string;
+}

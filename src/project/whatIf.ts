@@ -1,4 +1,6 @@
 import { frontSharePercent, withFrontShare } from './chain';
+import type { Shelf } from './library';
+import { infoAt, type Path } from './paths';
 import type { PlanLeg, PlanSession, Project } from './projectSchema';
 import type { Setup } from './toCore';
 
@@ -89,6 +91,42 @@ export function applyWhatIf(setup: Setup, whatIf: WhatIf): Setup {
       sessions: movedSessions(plan.sessions, v.ambientC - saved.ambientC, v.hotLaps - saved.hotLaps),
       brakingCommitmentPercent: v.brakingCommitmentPercent,
     },
+  };
+}
+
+/** What can be moved as a number. */
+export type WhatIfNumber = {
+  [K in keyof WhatIfValues]: WhatIfValues[K] extends number ? K : never;
+}[keyof WhatIfValues];
+
+/** How far each number may be moved so that the setup can still be kept: the least and the most of what it is stored in. */
+export function whatIfBounds({
+  car,
+  plan,
+}: Setup): Readonly<Record<WhatIfNumber, readonly [number, number]>> {
+  const within = (shelf: Shelf, path: Path): readonly [number, number] => {
+    const { min, max } = infoAt(shelf, path);
+    return [min, max];
+  };
+  const air = within('plans', ['sessions', 0, 'ambientC']);
+  const first = plan.sessions[0].ambientC;
+  const ambients = plan.sessions.map(({ ambientC }) => ambientC);
+  const [leastGrip, mostGrip] = within('cars', ['tyres', 'lateralGrip']);
+  const grips = [car.tyres.lateralGrip, car.tyres.longitudinalGrip];
+  return {
+    massKg: within('cars', ['massKg']),
+    // The other sessions move with the first.
+    ambientC: [air[0] + first - Math.min(...ambients), air[1] + first - Math.max(...ambients)],
+    gripPercent: [
+      Math.ceil((100 * leastGrip) / Math.min(...grips)),
+      Math.floor((100 * mostGrip) / Math.max(...grips)),
+    ],
+    brakingCommitmentPercent: within('plans', ['brakingCommitmentPercent']),
+    hotLaps: within('plans', ['sessions', 0, 'legs', 0, 'laps']),
+    frontSharePercent: within('cars', ['frontSharePercent']),
+    fluidAgeMonths: within('cars', ['fluid', 'ageMonths']),
+    frontDuctCm2: within('cars', ['front', 'ductAreaCm2']),
+    rearDuctCm2: within('cars', ['rear', 'ductAreaCm2']),
   };
 }
 

@@ -2,15 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { FoundCircuit, FoundLine } from '../../files';
-import type { Refused } from '../../project';
+import { addCircuit, type Refused } from '../../project';
 import type { ListedTracks } from '../../workers';
 import { FileDoor } from '../components/FileDoor';
 import { NumberField } from '../components/NumberField';
 import { Refusal } from '../components/Refusal';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
-import { undoToast } from '../components/undoToast';
-import { useBackground, useStore } from '../state/context';
+import { useBackground } from '../state/context';
+import { useEdit } from '../state/useEdit';
 import { FoundMap } from './FoundMap';
 import { FoundSummary } from './FoundSummary';
 
@@ -172,7 +172,7 @@ function Shape({
   onBound: (bound: number | null) => void;
 }) {
   const { files } = useBackground();
-  const store = useStore();
+  const edit = useEdit();
   const navigate = useNavigate();
   const [start, setStart] = useState<number | null>(null);
   const [reverse, setReverse] = useState(false);
@@ -198,9 +198,10 @@ function Shape({
   const add = () => {
     if (!good) return;
     const circuit = { ...good.circuit, id: crypto.randomUUID(), name: title.trim() || 'Circuit from a file' };
-    const undo = store.edit(`Imported ${file.name}`, (p) => ({ ...p, circuits: [...p.circuits, circuit] }));
-    undoToast(`Added the circuit “${circuit.name}”`, undo);
-    navigate(`/circuit/${circuit.id}`);
+    const made = edit(`Imported ${file.name}`, (p) => addCircuit(p, circuit), {
+      done: `Added the circuit “${circuit.name}”`,
+    });
+    if (made) navigate(`/circuit/${circuit.id}`);
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1fr)_380px]">

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Severity } from '../../core';
 import {
   applyWhatIf,
+  assignToPlan,
   type Circuit,
   circuitProblems,
   dayInput,
@@ -11,8 +12,9 @@ import {
   type Quantity,
 } from '../../project';
 import { SelectField } from '../components/SelectField';
-import { useBackground, useProject, useSetup, useStore } from '../state/context';
+import { useBackground, useProject, useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 
 /** A measure of how hard a circuit is: its words, its value in the stored unit, and whether more of it is harder. */
 interface Measure {
@@ -57,7 +59,7 @@ const KEYS = Object.keys(MEASURES) as MeasureKey[];
 export function SeverityTab() {
   const project = useProject();
   const setup = useSetup();
-  const store = useStore();
+  const edit = useEdit();
   const units = useUnits();
   const { outlook } = useBackground();
   const [key, setKey] = useState<MeasureKey>('power');
@@ -178,12 +180,7 @@ export function SeverityTab() {
                       className="btn px-2 py-0.5"
                       aria-label={`Use ${circuit.name} in the plan`}
                       onClick={() =>
-                        store.edit('Circuit of the plan', (p) => ({
-                          ...p,
-                          plans: p.plans.map((plan) =>
-                            plan.id === p.selectedPlanId ? { ...plan, circuitId: circuit.id } : plan,
-                          ),
-                        }))
+                        edit('Circuit of the plan', (p) => assignToPlan(p, 'circuitId', circuit.id))
                       }
                     >
                       Use

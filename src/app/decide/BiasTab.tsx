@@ -1,13 +1,13 @@
 import type { BalanceChoice, BalanceChoices } from '../../core';
 import { explainBalance } from '../../decide';
-import { fadeText, formatQuantity, type Plan, type Setup, type UnitChoice, withChanges } from '../../project';
+import { fadeText, fitChanges, formatQuantity, type Setup, setClicks, type UnitChoice } from '../../project';
 import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';
-import { undoToast } from '../components/undoToast';
-import { useBackground, useProject, useSetup, useStore } from '../state/context';
+import { useBackground, useSetup } from '../state/context';
 import { usePickedStop } from '../state/picked';
 import { useUnits } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 import { useSettled } from '../workbench/useSettled';
 import { AnswerState } from './AnswerState';
 import { drivenKey } from './question';
@@ -60,30 +60,18 @@ const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 
 function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) {
   const units = useUnits();
-  const store = useStore();
-  const { parts } = useProject();
+  const edit = useEdit();
   const take = (choice: BalanceChoice) => {
-    const undo = store.edit(`Balance: ${NAMES[choice.kind].toLowerCase()}`, (project) =>
-      choice.clicks
-        ? {
-            ...project,
-            plans: project.plans.map(
-              (plan): Plan =>
-                plan.id === setup.plan.id ? { ...plan, clicks: [...(choice.clicks ?? [])] } : plan,
-            ),
-          }
-        : {
-            ...project,
-            cars: project.cars.map((car) =>
-              car.id === setup.car.id
-                ? withChanges({ ...setup, car, parts }, [
-                    { kind: 'balance', frontSharePercent: Math.round(1000 * choice.share) / 10 },
-                  ]).car
-                : car,
-            ),
-          },
+    edit(
+      `Balance: ${NAMES[choice.kind].toLowerCase()}`,
+      (project) =>
+        choice.clicks
+          ? setClicks(project, setup.plan.id, choice.clicks)
+          : fitChanges(project, setup.car.id, [
+              { kind: 'balance', frontSharePercent: Math.round(1000 * choice.share) / 10 },
+            ]),
+      { done: choice.clicks ? 'Clicks written into the plan' : 'Front share written into the car' },
     );
-    undoToast(choice.clicks ? 'Clicks written into the plan' : 'Front share written into the car', undo);
   };
   return (
     <ScrollPanel label="Balances compared">

@@ -5,20 +5,20 @@ import { ductShapes, explainDuctDrag, explainNeed } from '../../decide';
 import {
   type Change,
   ductPrice,
+  fitChanges,
   formatQuantity,
   partOf,
   type Setup,
   type UnitChoice,
-  withChanges,
 } from '../../project';
 import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';
-import { undoToast } from '../components/undoToast';
 import { Field } from '../editors/Section';
 import { useItem } from '../editors/useItem';
 import { useBackground, useProject, useSetup, useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 import { useSettled } from '../workbench/useSettled';
 import { AnswerState } from './AnswerState';
 import { addSetup } from './addSetup';
@@ -180,18 +180,15 @@ function changesOf(need: CoolingNeed, setup: Setup): Change[] {
 function CostPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {
   const units = useUnits();
   const store = useStore();
+  const edit = useEdit();
   const [problem, setProblem] = useState<string | null>(null);
   const changes = changesOf(need, setup);
   if (need.dragArea === 0) return null;
   const { lapTimes } = need;
   const fit = () => {
-    const undo = store.edit('Ducts found', (project) => ({
-      ...project,
-      cars: project.cars.map((car) =>
-        car.id === setup.car.id ? withChanges({ ...setup, car }, changes).car : car,
-      ),
-    }));
-    undoToast(`Put into “${setup.car.name}”`, undo);
+    edit('Ducts found', (p) => fitChanges(p, setup.car.id, changes), {
+      done: `Put into “${setup.car.name}”`,
+    });
   };
   return (
     <section

@@ -2,19 +2,19 @@ import { useState } from 'react';
 import { type Assessed, type Check, checkText, isFreshFill, type Rung, stopsText } from '../../decide';
 import {
   changeWords,
+  fitChanges,
   formatQuantity,
   partOf,
   partPrice,
   priceInfo,
   type Setup,
-  withChanges,
   withPrice,
 } from '../../project';
 import { NumberField } from '../components/NumberField';
 import { StateMark } from '../components/StateMark';
-import { undoToast } from '../components/undoToast';
 import { useProject, useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 import { addSetup } from './addSetup';
 import { marginWords, moneyText, signedKelvin } from './words';
 
@@ -48,6 +48,7 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
   const units = useUnits();
   const project = useProject();
   const store = useStore();
+  const edit = useEdit();
   const { setup, base } = ladder;
   const [problem, setProblem] = useState<string | null>(null);
   const words = stepWords(rung, setup, units);
@@ -55,13 +56,9 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
   const [only] = rung.changes;
   const part = rung.changes.length === 1 && only.kind === 'part' ? partOf(only.part, setup.parts) : null;
   const fit = () => {
-    const undo = store.edit(`Fitted ${words}`, (p) => ({
-      ...p,
-      cars: p.cars.map((car) =>
-        car.id === setup.car.id ? withChanges({ ...setup, car }, rung.changes).car : car,
-      ),
-    }));
-    undoToast(`Fitted to “${setup.car.name}”: ${words}`, undo);
+    edit(`Fitted ${words}`, (p) => fitChanges(p, setup.car.id, rung.changes), {
+      done: `Fitted to “${setup.car.name}”: ${words}`,
+    });
   };
   const worth = rung.checks.filter((check) => check.state !== 'yes');
   return (
@@ -79,8 +76,8 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
             info={priceInfo}
             value={partPrice(project, part)}
             onCommit={(price) => {
-              store.edit('Price', (p) => withPrice(p, part.id, price), `price/${part.id}`);
-              return null;
+              const edited = store.edit('Price', (p) => withPrice(p, part.id, price), `price/${part.id}`);
+              return edited.made ? null : edited.message;
             }}
           />
         ) : (

@@ -13,13 +13,14 @@ import {
   targetMargin,
   worthwhilePairs,
 } from '../../decide';
-import { withChanges } from '../../project';
+import { setCurrency, withChanges } from '../../project';
 import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
-import { useBackground, useProject, useSetup, useStore } from '../state/context';
+import { useBackground, useProject, useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 import { useSettled } from '../workbench/useSettled';
 import { AnswerState } from './AnswerState';
 import { type Ladder, LadderStep, stepWords } from './LadderStep';
@@ -168,14 +169,14 @@ export function LadderTab() {
 
 function Currency() {
   const { currency } = useProject();
-  const store = useStore();
+  const edit = useEdit();
   return (
     <TextField
       label="Currency"
       value={currency}
       longest={6}
       required
-      onCommit={(next) => store.edit('Currency', (project) => ({ ...project, currency: next }), 'currency')}
+      onCommit={(next) => edit('Currency', (project) => setCurrency(project, next), { key: 'currency' })}
     />
   );
 }

@@ -8,8 +8,7 @@ import {
   limitText,
   momentText,
   PART_WORDS,
-  type Plan,
-  type PlanLeg,
+  setLegs,
   toShown,
   type UnitChoice,
   unitOf,
@@ -19,12 +18,12 @@ import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { SelectField } from '../components/SelectField';
 import { StateMark } from '../components/StateMark';
-import { undoToast } from '../components/undoToast';
 import { Field } from '../editors/Section';
 import { useItem } from '../editors/useItem';
 import { Key } from '../garage/Key';
-import { useBackground, useSetup, useStore } from '../state/context';
+import { useBackground, useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 import { useSettled } from '../workbench/useSettled';
 import { AnswerState } from './AnswerState';
 import { drivenKey } from './question';
@@ -146,15 +145,13 @@ function tightWords({ tightest, laps, dayLegs }: PlanOption, units: UnitChoice):
 
 function Options({ plan, session }: { plan: FastestPlan; session: number }) {
   const units = useUnits();
-  const store = useStore();
+  const edit = useEdit();
   const setup = useSetup();
   const rows = [...plan.options, ...(plan.options.includes(plan.flatOut) ? [] : [plan.flatOut])];
   const take = (option: PlanOption) => {
-    const undo = store.edit('Session as planned here', (project) => ({
-      ...project,
-      plans: project.plans.map((p) => (p.id === setup.plan.id ? withLegs(p, session, option) : p)),
-    }));
-    undoToast('Written into the plan', undo);
+    edit('Session as planned here', (p) => setLegs(p, setup.plan.id, session, option.legs), {
+      done: 'Written into the plan',
+    });
   };
   return (
     <ScrollPanel label="Ways through the session">
@@ -212,25 +209,6 @@ function Options({ plan, session }: { plan: FastestPlan; session: number }) {
       </table>
     </ScrollPanel>
   );
-}
-
-/** A plan with one session's legs replaced by those of an option. */
-function withLegs(plan: Plan, session: number, option: PlanOption): Plan {
-  const legs = option.legs.map(
-    (leg): PlanLeg =>
-      'laps' in leg
-        ? // In tenths of a percent, down: rounding up could cost a margin.
-          { kind: leg.kind, laps: leg.laps, pacePercent: Math.floor(1000 * leg.pace + 1e-6) / 10 }
-        : {
-            kind: leg.kind,
-            minutes: Math.round(leg.duration / 6) / 10,
-            fanKmh: Math.round(leg.fan * 36) / 10,
-          },
-  );
-  return {
-    ...plan,
-    sessions: plan.sessions.map((s, i) => (i === session ? { ...s, legs } : s)),
-  };
 }
 
 function Traces({ plan }: { plan: FastestPlan }) {

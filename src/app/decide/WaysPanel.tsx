@@ -99,8 +99,12 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
                 info={priceInfo}
                 value={madeRotorPrice(project)}
                 onCommit={(price) => {
-                  store.edit('Price', (p) => withPrice(p, MADE_ROTOR_KEY, price), 'price/made-rotor');
-                  return null;
+                  const edited = store.edit(
+                    'Price',
+                    (p) => withPrice(p, MADE_ROTOR_KEY, price),
+                    'price/made-rotor',
+                  );
+                  return edited.made ? null : edited.message;
                 }}
               />
             </span>

@@ -1,4 +1,4 @@
-import { type Change, MOST_SETUPS, type Setup, type SetupVariant } from '../../project';
+import { addVariant, type Change, MOST_SETUPS, type Setup, type SetupVariant } from '../../project';
 import { undoToast } from '../components/undoToast';
 import type { ProjectStore } from '../state/projectStore';
 
@@ -19,14 +19,8 @@ export function addSetup(
     changes: [...changes],
     otherCost: 0,
   };
-  const undo = store.edit('Setup to compare', (project) => ({
-    ...project,
-    plans: project.plans.map((plan) =>
-      plan.id === setup.plan.id
-        ? { ...plan, compare: { ...plan.compare, setups: [...plan.compare.setups, variant] } }
-        : plan,
-    ),
-  }));
-  undoToast(`“${variant.name}” is among the setups to compare`, undo);
+  const edited = store.edit('Setup to compare', (project) => addVariant(project, setup.plan.id, variant));
+  if (!edited.made) return edited.message;
+  undoToast(`“${variant.name}” is among the setups to compare`, edited.undo);
   return null;
 }

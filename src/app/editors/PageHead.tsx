@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
-import { type ItemOf, type Shelf, setupOf } from '../../project';
-import { useProject, useStore } from '../state/context';
+import { assignToPlan, type ItemOf, type Shelf, setupOf } from '../../project';
+import { useProject } from '../state/context';
+import { useEdit } from '../state/useEdit';
 import { VerdictStrip } from './VerdictStrip';
 
 type Headed = Exclude<Shelf, 'parts'>;
@@ -9,7 +10,7 @@ const WORDS: Record<Headed, string> = { cars: 'Car', circuits: 'Circuit', plans:
 /** Name of what is edited, and whether the selected plan uses it. */
 export function PageHead<S extends Headed>({ shelf, item }: { shelf: S; item: ItemOf<S> }) {
   const project = useProject();
-  const store = useStore();
+  const edit = useEdit();
   const setup = setupOf(project);
   const used = [setup.car.id, setup.circuit.id, setup.plan.id].includes(item.id);
   const field = shelf === 'cars' ? 'carId' : 'circuitId';
@@ -28,14 +29,7 @@ export function PageHead<S extends Headed>({ shelf, item }: { shelf: S; item: It
           <button
             type="button"
             className="btn"
-            onClick={() =>
-              store.edit(`${WORDS[shelf]} of the plan`, (p) => ({
-                ...p,
-                plans: p.plans.map((plan) =>
-                  plan.id === p.selectedPlanId ? { ...plan, [field]: item.id } : plan,
-                ),
-              }))
-            }
+            onClick={() => edit(`${WORDS[shelf]} of the plan`, (p) => assignToPlan(p, field, item.id))}
           >
             Use in “{setup.plan.name}”
           </button>

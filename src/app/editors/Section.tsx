@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
-import type { Shelf } from '../../project';
+import { infoAt, type Path, type Shelf } from '../../project';
 import { NumberField } from '../components/NumberField';
-import { infoAt, type Path } from './paths';
 import type { Editing } from './useItem';
 
 /** A titled group of fields. */

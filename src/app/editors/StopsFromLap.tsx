@@ -2,12 +2,13 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { sampleLine } from '../../core';
-import { applyWhatIf, type Circuit, circuitInput, dayInput, stopsFromLap } from '../../project';
-import { useEngine, useSetup, useStore } from '../state/context';
+import { addCircuit, applyWhatIf, type Circuit, circuitInput, dayInput, stopsFromLap } from '../../project';
+import { useEngine, useSetup } from '../state/context';
+import { useEdit } from '../state/useEdit';
 
 /** Writes the lap, as the selected plan's car drives it, down as a list of stops: a new circuit beside this one. */
 export function StopsFromLap({ circuit }: { circuit: Circuit }) {
-  const store = useStore();
+  const edit = useEdit();
   const engine = useEngine();
   const setup = useSetup();
   const navigate = useNavigate();
@@ -30,8 +31,7 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
         name: `${circuit.name} as stops`.slice(0, 80),
         layout: { kind: 'stops', stops },
       };
-      store.edit('List of stops made', (p) => ({ ...p, circuits: [...p.circuits, copy] }));
-      navigate(`/circuit/${id}`);
+      if (edit('List of stops made', (p) => addCircuit(p, copy))) navigate(`/circuit/${id}`);
     } catch (error) {
       toast.error((error as Error).message);
     } finally {

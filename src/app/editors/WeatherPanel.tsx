@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { z } from 'zod';
-import { formatQuantity, type Plan } from '../../project';
-import { undoToast } from '../components/undoToast';
-import { useProject, useStore } from '../state/context';
+import { formatQuantity, type Plan, setWeather } from '../../project';
+import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 
 /** What a weather service answers; checked, as it comes from outside. */
 const answerSchema = z.object({
@@ -30,7 +30,7 @@ const hourOf = (session: number) => Math.min(23, 9 + 2 * session);
 /** Fetches a day's weather at the circuit and puts it into the plan. */
 export function WeatherPanel({ plan }: { plan: Plan }) {
   const project = useProject();
-  const store = useStore();
+  const edit = useEdit();
   const units = useUnits();
   const [date, setDate] = useState(() => new Date().toISOString().slice(0, 10));
   const [hours, setHours] = useState<readonly Hour[] | null>(null);
@@ -59,27 +59,11 @@ export function WeatherPanel({ plan }: { plan: Plan }) {
   };
   const use = (all: readonly Hour[]) => {
     const at = (session: number) => all[Math.min(all.length - 1, hourOf(session))];
-    const noon = at(0);
-    const undo = store.edit('Weather of the plan', (p) => ({
-      ...p,
-      plans: p.plans.map((own) =>
-        own.id === plan.id
-          ? {
-              ...own,
-              humidityPercent: noon.humidityPercent,
-              pressureHpa: noon.pressureHpa,
-              windKmh: Math.round(noon.windKmh),
-              windFromDeg: noon.windFromDeg,
-              sessions: own.sessions.map((s, i) => ({
-                ...s,
-                ambientC: Math.min(55, Math.max(-30, at(i).temperatureC)),
-              })),
-            }
-          : own,
-      ),
-    }));
-    undoToast('The weather is in the plan', undo);
-    setHours(null);
+    const each = plan.sessions.map((_, i) => at(i));
+    const made = edit('Weather of the plan', (p) => setWeather(p, plan.id, each), {
+      done: 'The weather is in the plan',
+    });
+    if (made) setHours(null);
   };
   return (
     <div className="sm:col-span-2 lg:col-span-3" data-testid="weather">

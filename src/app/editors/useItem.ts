@@ -1,6 +1,5 @@
-import { type ItemOf, issueProblem, pathText, replaceItem, type Shelf } from '../../project';
+import { getAt, type ItemOf, type Path, pathText, replaceItem, type Shelf, setAt } from '../../project';
 import { useProject, useStore } from '../state/context';
-import { getAt, type Path, SCHEMAS, setAt, titleAt } from './paths';
 
 /** An item being edited: every change is checked as a whole, then saved, or answered with what is wrong. */
 export interface Editing<S extends Shelf> {
@@ -18,17 +17,12 @@ export function useItem<S extends Shelf>(shelf: S, id: string): Editing<S> | nul
   const item = (project[shelf] as ItemOf<S>[]).find((candidate) => candidate.id === id);
   if (!item) return null;
   const save = (next: ItemOf<S>, path: Path, label: string, key: string | null): string | null => {
-    const checked = SCHEMAS[shelf].safeParse(next);
-    if (checked.success) {
-      store.edit(label, (p) => replaceItem(p, shelf, checked.data as ItemOf<S>), key);
-      return null;
-    }
-    const at = pathText(path);
-    const problems = checked.error.issues.map(issueProblem);
-    const here = problems.find((p) => p.path === at);
-    if (here) return sentence(here.message);
-    const other = problems[0];
-    return sentence(`${titleAt(SCHEMAS[shelf], other.path) ?? other.path} ${other.message}`);
+    const edited = store.edit(label, (p) => replaceItem(p, shelf, next), key);
+    if (edited.made) return null;
+    const index = store.getState().history.value[shelf].findIndex((candidate) => candidate.id === id);
+    const at = `${shelf}[${index}].${pathText(path)}`;
+    const here = edited.problems.find((problem) => problem.path === at);
+    return here ? sentence(here.message) : edited.message;
   };
   return {
     item,

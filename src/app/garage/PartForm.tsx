@@ -1,11 +1,10 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { z } from 'zod';
-import { type Part, partSchema } from '../../project';
+import { infoAt, type Part, type Path, partSchema } from '../../project';
 import { IconButton } from '../components/IconButton';
 import { NumberField } from '../components/NumberField';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
-import { infoAt, type Path } from '../editors/paths';
 import { Field } from '../editors/Section';
 import { type Editing, useItem } from '../editors/useItem';
 import { FrictionChart } from './FrictionChart';

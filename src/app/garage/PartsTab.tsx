@@ -2,6 +2,7 @@ import { Copy, Download, Pencil, Trash2, Upload } from 'lucide-react';
 import { useState } from 'react';
 import {
   type Axle,
+  addPart,
   deleteItem,
   deletionObstacle,
   fitPart,
@@ -18,6 +19,7 @@ import { download } from '../shell/files';
 import { useImport } from '../shell/ImportTarget';
 import { useProject, useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 import { PartForm } from './PartForm';
 import type { TabProps } from './tabProps';
 
@@ -37,6 +39,7 @@ const BY_AXLE: ReadonlySet<PartKind> = new Set(['pad', 'rotor', 'caliper', 'duct
 export function PartsTab({ editing }: TabProps) {
   const project = useProject();
   const store = useStore();
+  const edit = useEdit();
   const units = useUnits();
   const openImport = useImport();
   const [kind, setKind] = useState<PartKind>('pad');
@@ -58,12 +61,10 @@ export function PartsTab({ editing }: TabProps) {
       name: `${part.name}, own`.slice(0, 80),
       source: isBuiltIn(part.id) ? 'own, begun from a typical part' : part.source,
     };
-    store.edit(`Copied ${part.name}`, (p) => ({ ...p, parts: [...p.parts, own] }));
-    setOpen(id);
+    if (edit(`Copied ${part.name}`, (p) => addPart(p, own))) setOpen(id);
   };
   const remove = (part: Part) => {
-    const undo = store.edit(`Removed ${part.name}`, (p) => deleteItem(p, 'parts', part.id));
-    undoToast(`Removed ${part.name}`, undo);
+    edit(`Removed ${part.name}`, (p) => deleteItem(p, 'parts', part.id), { done: `Removed ${part.name}` });
   };
   return (
     <section className="panel px-4 py-3" aria-label="Parts shelf">

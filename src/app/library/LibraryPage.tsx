@@ -9,15 +9,17 @@ import {
   formatQuantity,
   type Project,
   renameItem,
+  renameProject,
   type Shelf,
+  selectPlan,
   starterLine,
   starterStop,
 } from '../../project';
 import { IconButton } from '../components/IconButton';
 import { TextField } from '../components/TextField';
-import { undoToast } from '../components/undoToast';
-import { useProject, useStore } from '../state/context';
+import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 
 type Listed = Exclude<Shelf, 'parts'>;
 const SHELVES: readonly { shelf: Listed; title: string; noun: string; to: string }[] = [
@@ -29,7 +31,7 @@ const SHELVES: readonly { shelf: Listed; title: string; noun: string; to: string
 /** Every car, circuit and plan of the project. */
 export function LibraryPage() {
   const project = useProject();
-  const store = useStore();
+  const edit = useEdit();
   useEffect(() => {
     document.title = 'Library · Fervent Kettle';
   }, []);
@@ -42,7 +44,9 @@ export function LibraryPage() {
           value={project.name}
           longest={80}
           required
-          onCommit={(name) => store.edit('Name of the project', (p) => ({ ...p, name }), 'project/name')}
+          onCommit={(name) =>
+            edit('Name of the project', (p) => renameProject(p, name), { key: 'project/name' })
+          }
         />
       </header>
       <div className="grid items-start gap-3 lg:grid-cols-3">
@@ -56,12 +60,11 @@ export function LibraryPage() {
 
 function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
   const project = useProject();
-  const store = useStore();
+  const edit = useEdit();
   const navigate = useNavigate();
   const units = useUnits();
   const open = (change: (p: Project) => Project, label: string, id: string) => {
-    store.edit(label, change);
-    navigate(`${to}/${id}`);
+    if (edit(label, change)) navigate(`${to}/${id}`);
   };
   return (
     <section className="panel px-3 py-2.5" aria-label={title}>
@@ -81,11 +84,9 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
                     longest={80}
                     required
                     onCommit={(name) =>
-                      store.edit(
-                        `Renamed a ${noun}`,
-                        (p) => renameItem(p, shelf, item.id, name),
-                        `${item.id}/name`,
-                      )
+                      edit(`Renamed a ${noun}`, (p) => renameItem(p, shelf, item.id, name), {
+                        key: `${item.id}/name`,
+                      })
                     }
                   />
                   <p className="caption mt-1">{describe(project, shelf, item.id, units)}</p>
@@ -103,7 +104,7 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
                   name={`Copy ${item.name}`}
                   title="Copy"
                   onClick={() =>
-                    store.edit(`Copied a ${noun}`, (p) => copyItem(p, shelf, item.id, crypto.randomUUID()))
+                    edit(`Copied a ${noun}`, (p) => copyItem(p, shelf, item.id, crypto.randomUUID()))
                   }
                 />
                 <IconButton
@@ -115,8 +116,9 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
                       toast.error(obstacle);
                       return;
                     }
-                    const undo = store.edit(`Deleted a ${noun}`, (p) => deleteItem(p, shelf, item.id));
-                    undoToast(`Deleted “${item.name}”`, undo);
+                    edit(`Deleted a ${noun}`, (p) => deleteItem(p, shelf, item.id), {
+                      done: `Deleted “${item.name}”`,
+                    });
                   }}
                 />
               </div>
@@ -126,7 +128,7 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
                   className={`btn mt-1.5 ${selected ? 'btn-main' : ''}`}
                   aria-pressed={selected}
                   onClick={() => {
-                    store.edit('Selected a plan', (p) => ({ ...p, selectedPlanId: item.id }));
+                    edit('Selected a plan', (p) => selectPlan(p, item.id));
                     navigate('/');
                   }}
                 >

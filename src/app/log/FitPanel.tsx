@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import type { Fitted, LapFit, ListedPiece, LogAnalysis } from '../../files';
-import { formatQuantity } from '../../project';
+import { formatQuantity, takeFit } from '../../project';
 import type { LogEntry } from '../../storage';
-import { undoToast } from '../components/undoToast';
-import { useBackground, useSetup, useStore } from '../state/context';
+import { useBackground, useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { takeFit } from './takeFit';
+import { useEdit } from '../state/useEdit';
 
 /** Fits the driver's use of grip and the car's power to a lap, and puts them into plan and car. */
 export function FitPanel({
@@ -19,7 +18,7 @@ export function FitPanel({
 }) {
   const { files } = useBackground();
   const setup = useSetup();
-  const store = useStore();
+  const edit = useEdit();
   const units = useUnits();
   const [fit, setFit] = useState<LapFit | null>(null);
   const [busy, setBusy] = useState(false);
@@ -102,9 +101,10 @@ export function FitPanel({
             type="button"
             className="btn btn-main mt-2"
             onClick={() => {
-              const undo = store.edit('Fitted to a logged lap', (p) => takeFit(p, analysis.setup, fit));
-              undoToast(`Plan “${plan.name}” and ${car.name} go like the log`, undo);
-              setFit(null);
+              const made = edit('Fitted to a logged lap', (p) => takeFit(p, analysis.setup, fit), {
+                done: `Plan “${plan.name}” and ${car.name} go like the log`,
+              });
+              if (made) setFit(null);
             }}
           >
             Take it over

@@ -2,10 +2,12 @@ import { Dialog } from 'radix-ui';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addParts, type Problem } from '../../project';
-import { undoToast } from '../components/undoToast';
-import { useEngine, useStore } from '../state/context';
+import { useReturnFocus } from '../components/useReturnFocus';
+import { useEngine } from '../state/context';
+import { useEdit } from '../state/useEdit';
 import { importFile, problemLines } from './files';
 import { handOver, kindByName } from './handedFile';
+import { useReplaceProject } from './ReplaceProject';
 
 const ImportContext = createContext<() => void>(() => {});
 
@@ -14,7 +16,9 @@ export const useImport = () => useContext(ImportContext);
 
 /** Takes project files that are chosen or dropped anywhere on the window. */
 export function ImportTarget({ children }: { children: ReactNode }) {
-  const store = useStore();
+  const edit = useEdit();
+  const replace = useReplaceProject();
+  const { remember, onCloseAutoFocus } = useReturnFocus();
   const engine = useEngine();
   const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
@@ -29,19 +33,24 @@ export function ImportTarget({ children }: { children: ReactNode }) {
         (found) => {
           if ('parts' in found) {
             const { parts } = found;
-            const undo = store.edit(`Imported ${file.name}`, (p) =>
-              addParts(p, parts, () => crypto.randomUUID()),
-            );
-            undoToast(`Added ${parts.length} part${parts.length === 1 ? '' : 's'} to the shelf`, undo);
+            edit(`Imported ${file.name}`, (p) => addParts(p, parts, () => crypto.randomUUID()), {
+              done: `Added ${parts.length} part${parts.length === 1 ? '' : 's'} to the shelf`,
+            });
             return;
           }
           const { project } = found;
-          const undo = store.edit(`Imported ${file.name}`, () => project);
-          undoToast(`Imported “${project.name}” in place of the project before it`, undo);
+          replace({
+            project,
+            label: `Imported ${file.name}`,
+            done: `Imported “${project.name}” in place of the project before it`,
+          });
         },
-        (name, problems) => setRefused({ name, problems }),
+        (name, problems) => {
+          remember();
+          setRefused({ name, problems });
+        },
       ),
-    [engine, store],
+    [engine, edit, replace, remember],
   );
 
   useEffect(() => {
@@ -111,7 +120,10 @@ export function ImportTarget({ children }: { children: ReactNode }) {
       <Dialog.Root open={refused !== null} onOpenChange={(open) => !open && setRefused(null)}>
         <Dialog.Portal>
           <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
-          <Dialog.Content className="panel fixed top-1/2 left-1/2 z-50 w-[min(560px,92vw)] -translate-x-1/2 -translate-y-1/2 p-5">
+          <Dialog.Content
+            className="panel fixed top-1/2 left-1/2 z-50 w-[min(560px,92vw)] -translate-x-1/2 -translate-y-1/2 p-5"
+            onCloseAutoFocus={onCloseAutoFocus}
+          >
             <Dialog.Title className="text-[18px] font-[650]">The file was not opened</Dialog.Title>
             <Dialog.Description className="mt-1 break-words text-dim">
               {refused?.name}: nothing was changed, your project is as it was.

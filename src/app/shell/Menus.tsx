@@ -15,16 +15,26 @@ import {
   tracesCsv,
   writeProject,
 } from '../../project';
-import { undoToast } from '../components/undoToast';
-import { useEngine, useProject, useSetup, useStore } from '../state/context';
+import { useEngine, useProject, useSetup } from '../state/context';
 import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
 import { download, fileName } from './files';
 import { useImport } from './ImportTarget';
+import { useReplaceProject } from './ReplaceProject';
 
-function Menu({ label, icon, children }: { label: string; icon: ReactNode; children: ReactNode }) {
+function Menu({
+  id,
+  label,
+  icon,
+  children,
+}: {
+  id: string;
+  label: string;
+  icon: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="btn btn-bare px-2" aria-label={label} title={label}>
+      <DropdownMenu.Trigger id={id} className="btn btn-bare px-2" aria-label={label} title={label}>
         {icon}
         <span className="hidden lg:inline">{label}</span>
       </DropdownMenu.Trigger>
@@ -52,7 +62,7 @@ const Head = ({ children }: { children: ReactNode }) => (
 
 /** Files in and out. */
 export function FilesMenu() {
-  const store = useStore();
+  const replace = useReplaceProject();
   const project = useProject();
   const setup = useSetup();
   const engine = useEngine();
@@ -67,7 +77,7 @@ export function FilesMenu() {
   };
   const { plan } = setup;
   return (
-    <Menu label="Files" icon={<Download size={16} aria-hidden="true" />}>
+    <Menu id="files-menu" label="Files" icon={<Download size={16} aria-hidden="true" />}>
       <Item
         onSelect={() => download(fileName(project.name, '.json'), writeProject(project), 'application/json')}
       >
@@ -123,8 +133,11 @@ export function FilesMenu() {
       </Item>
       <Item
         onSelect={() => {
-          const undo = store.edit('Demo project', () => demoProject);
-          undoToast('The demo project is open in place of yours', undo);
+          replace({
+            project: demoProject,
+            label: 'Demo project',
+            done: 'The demo project is open in place of yours',
+          });
         }}
       >
         Open the demo project
@@ -156,7 +169,7 @@ export function SettingsMenu() {
   const none = SWITCHABLE.every((q) => units[q] !== 'us');
   const stay = (event: Event) => event.preventDefault();
   return (
-    <Menu label="Units and look" icon={<Settings2 size={16} aria-hidden="true" />}>
+    <Menu id="settings-menu" label="Units and look" icon={<Settings2 size={16} aria-hidden="true" />}>
       <Head>Units</Head>
       <Choice checked={none} onSelect={() => setUs(SWITCHABLE, false)}>
         All metric

@@ -16,12 +16,15 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
+import { selectPlan } from '../../project';
 import { IconButton } from '../components/IconButton';
 import { useProject, useProjectState, useStore } from '../state/context';
 import { useTheme } from '../state/preferences';
+import { useEdit } from '../state/useEdit';
 import { ImportTarget } from './ImportTarget';
 import { FilesMenu, SettingsMenu } from './Menus';
 import { PageError } from './PageError';
+import { ReplaceProject } from './ReplaceProject';
 import { SaveNotice } from './SaveNotice';
 
 const PAGES = [
@@ -61,74 +64,76 @@ export function Shell() {
     };
   }, [store]);
   return (
-    <ImportTarget>
-      <a
-        href="#page"
-        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2"
-      >
-        Skip to the page
-      </a>
-      <header className="sticky top-0 z-30 border-b border-rule bg-ground">
-        <div className="mx-auto flex max-w-[1680px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-1.5">
-          <NavLink
-            to="/"
-            aria-label="Fervent Kettle"
-            className="flex items-center gap-2 pr-2 font-[680]"
-            style={{ fontStretch: '84%' }}
-          >
-            <img src="/kettle.svg" alt="" width={24} height={24} />
-            <span className="hidden sm:inline">Fervent Kettle</span>
-          </NavLink>
-          <nav
-            aria-label="Pages"
-            className="order-last flex w-full gap-0.5 overflow-x-auto sm:order-none sm:w-auto"
-          >
-            {PAGES.map(({ to, name, icon: Icon }) => (
-              <NavLink
-                key={to}
-                to={to}
-                end={to === '/'}
-                className={({ isActive }) =>
-                  `btn btn-bare px-2 sm:px-2.5 ${
-                    isActive || (to === '/circuit' && pathname.startsWith('/circuits/'))
-                      ? 'bg-ink! text-ground!'
-                      : ''
-                  }`
-                }
-              >
-                <Icon size={16} aria-hidden="true" className="hidden min-[1400px]:block" />
-                <span>{name}</span>
-              </NavLink>
-            ))}
-          </nav>
-          <div className="ml-auto flex min-w-0 items-center gap-0.5">
-            <PlanPicker />
-            <UndoRedo />
-            <FilesMenu />
-            <SettingsMenu />
+    <ReplaceProject>
+      <ImportTarget>
+        <a
+          href="#page"
+          className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2"
+        >
+          Skip to the page
+        </a>
+        <header className="sticky top-0 z-30 border-b border-rule bg-ground">
+          <div className="mx-auto flex max-w-[1680px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-1.5">
+            <NavLink
+              to="/"
+              aria-label="Fervent Kettle"
+              className="flex items-center gap-2 pr-2 font-[680]"
+              style={{ fontStretch: '84%' }}
+            >
+              <img src="/kettle.svg" alt="" width={24} height={24} />
+              <span className="hidden sm:inline">Fervent Kettle</span>
+            </NavLink>
+            <nav
+              aria-label="Pages"
+              className="order-last flex w-full gap-0.5 overflow-x-auto sm:order-none sm:w-auto"
+            >
+              {PAGES.map(({ to, name, icon: Icon }) => (
+                <NavLink
+                  key={to}
+                  to={to}
+                  end={to === '/'}
+                  className={({ isActive }) =>
+                    `btn btn-bare px-2 sm:px-2.5 ${
+                      isActive || (to === '/circuit' && pathname.startsWith('/circuits/'))
+                        ? 'bg-ink! text-ground!'
+                        : ''
+                    }`
+                  }
+                >
+                  <Icon size={16} aria-hidden="true" className="hidden min-[1400px]:block" />
+                  <span>{name}</span>
+                </NavLink>
+              ))}
+            </nav>
+            <div className="ml-auto flex min-w-0 items-center gap-0.5">
+              <PlanPicker />
+              <UndoRedo />
+              <FilesMenu />
+              <SettingsMenu />
+            </div>
           </div>
-        </div>
-      </header>
-      <main id="page" className="mx-auto max-w-[1680px] px-3 py-3">
-        <SaveNotice />
-        <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
-          <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading the page" />}>
-            <Outlet />
-          </Suspense>
-        </ErrorBoundary>
-      </main>
-      <Toaster
-        position="bottom-left"
-        theme={theme === 'system' ? 'system' : theme}
-        toastOptions={{ className: 'font-sans' }}
-      />
-    </ImportTarget>
+        </header>
+        <main id="page" tabIndex={-1} className="mx-auto max-w-[1680px] px-3 py-3">
+          <SaveNotice />
+          <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
+            <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading the page" />}>
+              <Outlet />
+            </Suspense>
+          </ErrorBoundary>
+        </main>
+        <Toaster
+          position="bottom-left"
+          theme={theme === 'system' ? 'system' : theme}
+          toastOptions={{ className: 'font-sans' }}
+        />
+      </ImportTarget>
+    </ReplaceProject>
   );
 }
 
 function PlanPicker() {
   const project = useProject();
-  const store = useStore();
+  const edit = useEdit();
   return (
     <>
       <label htmlFor="plan" className="sr-only">
@@ -140,7 +145,7 @@ function PlanPicker() {
         value={project.selectedPlanId}
         onChange={(event) => {
           const id = event.target.value;
-          store.edit('Selected a plan', (p) => ({ ...p, selectedPlanId: id }));
+          edit('Selected a plan', (p) => selectPlan(p, id));
         }}
       >
         {project.plans.map((plan) => (

@@ -1,4 +1,4 @@
-import type { Project } from '../../project';
+import { attemptEdit, type Problem, type Project, refusalText } from '../../project';
 import { type KeyValueStore, openProject, saveProject } from '../../storage';
 import { type History, recordEdit, redo, startHistory, undo } from './history';
 
@@ -7,6 +7,15 @@ export type SaveState =
   | { readonly kind: 'saved' }
   | { readonly kind: 'saving' }
   | { readonly kind: 'failed'; readonly reason: string };
+
+/** An edit that was made, with how to take back just it, or why it was not. */
+export type Edited =
+  | {
+      readonly made: true;
+      /** False when other edits have come after it */
+      readonly undo: () => boolean;
+    }
+  | { readonly made: false; readonly problems: readonly Problem[]; readonly message: string };
 
 export interface ProjectState {
   readonly history: History<Project>;
@@ -46,15 +55,19 @@ export class ProjectStore {
   };
 
   /**
-   * Makes an edit.
+   * Makes an edit, unless what comes of it could not be read back.
    * @param label what it does, for the undo menu
    * @param key edits of one key close together are undone together
-   * @returns takes back just this edit; false when others have come after it
    */
-  edit(label: string, change: (project: Project) => Project, key: string | null = null): () => boolean {
+  edit(label: string, change: (project: Project) => Project, key: string | null = null): Edited {
     const { history } = this.state;
-    this.move(recordEdit(history, change(history.value), label, key, performance.now()));
-    return this.undoLast();
+    const attempt = attemptEdit(history.value, change);
+    if (!attempt.ok) {
+      const { problems } = attempt;
+      return { made: false, problems, message: refusalText(history.value, problems) };
+    }
+    this.move(recordEdit(history, attempt.project, label, key, performance.now()));
+    return { made: true, undo: this.undoLast() };
   }
 
   /** Takes back the edit made last as of now; false, later, when others have come after it. */

@@ -1,6 +1,6 @@
 import { RotateCcw } from 'lucide-react';
 import { Slider } from 'radix-ui';
-import { memo, type ReactNode, useCallback, useId, useRef, useState } from 'react';
+import { memo, type ReactNode, useCallback, useId, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import {
   applyWhatIf,
@@ -16,6 +16,7 @@ import {
   type UnitChoice,
   type WhatIf,
   type WhatIfValues,
+  whatIfBounds,
 } from '../../project';
 import { addSetup } from '../decide/addSetup';
 import { useStore } from '../state/context';
@@ -41,6 +42,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   // Where the controls stand above the charts instead of beside them, they begin folded.
   const [open, setOpen] = useState(() => window.innerWidth >= 1280);
   const saved = savedValues(setup);
+  const bounds = useMemo(() => whatIfBounds(setup), [setup]);
   const values = { ...saved, ...whatIf };
   const moved = Object.keys(whatIf).length;
   // One setter for the panel's life, so that a moving control renders itself and no other.
@@ -77,6 +79,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
               control={control}
               value={values[control.key]}
               saved={saved[control.key]}
+              bounds={bounds[control.key]}
               units={units}
               onChange={set}
             />
@@ -116,6 +119,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
             control={FLUID_AGE}
             value={values.fluidAgeMonths}
             saved={saved.fluidAgeMonths}
+            bounds={bounds.fluidAgeMonths}
             units={units}
             onChange={set}
           />
@@ -164,17 +168,21 @@ const SliderRow = memo(function SliderRow({
   control,
   value,
   saved,
+  bounds: [least, most],
   units,
   onChange,
 }: {
   control: Control;
   value: number;
   saved: number;
+  /** How far it may be moved at all */
+  bounds: readonly [number, number];
   units: UnitChoice;
   onChange: Setter;
 }) {
   const id = useId();
-  const [low, high] = control.range(saved);
+  const range = control.range(saved);
+  const [low, high] = [Math.max(least, range[0]), Math.min(most, range[1])];
   const changed = value !== saved;
   const text = (v: number) => formatQuantity(v, control.quantity, units, control.decimals);
   return (
@@ -192,7 +200,9 @@ const SliderRow = memo(function SliderRow({
           min={low}
           max={high}
           step={control.step}
-          onValueChange={([v]) => onChange(control.key, Math.round(v / control.step) * control.step)}
+          onValueChange={([v]) =>
+            onChange(control.key, Math.min(high, Math.max(low, Math.round(v / control.step) * control.step)))
+          }
         >
           <Slider.Track className="relative h-[5px] flex-1 rounded-full bg-sunk">
             <Slider.Range className="absolute h-full rounded-full bg-act/55" />

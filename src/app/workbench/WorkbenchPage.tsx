@@ -3,9 +3,9 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { hottestLap, lapLength, WHEELS } from '../../core';
 import { keepWhatIf, type WhatIf } from '../../project';
-import { undoToast } from '../components/undoToast';
-import { useSetup, useStore } from '../state/context';
+import { useSetup } from '../state/context';
 import { usePicked } from '../state/picked';
+import { useEdit } from '../state/useEdit';
 import { CircuitMap, mapStops } from './CircuitMap';
 import { LapChart } from './LapChart';
 import { MarginBoard } from './MarginBoard';
@@ -28,7 +28,7 @@ export function WorkbenchPage() {
 }
 
 function Workbench() {
-  const store = useStore();
+  const edit = useEdit();
   const setup = useSetup();
   const [whatIf, setWhatIf] = useState<WhatIf>({});
   const view = useSession(setup, whatIf);
@@ -43,11 +43,12 @@ function Workbench() {
   const keep = useMemo(
     () => () => {
       const now = latest.current;
-      const undo = store.edit('What-if kept', (project) => keepWhatIf(project, now.setup, now.whatIf));
-      setWhatIf({});
-      undoToast('Kept in the car and the plan', undo);
+      const made = edit('What-if kept', (project) => keepWhatIf(project, now.setup, now.whatIf), {
+        done: 'Kept in the car and the plan',
+      });
+      if (made) setWhatIf({});
     },
-    [store],
+    [edit],
   );
 
   const laps = computed?.result.laps.length ?? 0;

@@ -1,12 +1,8 @@
-import type { Quantity, WhatIfValues } from '../../project';
-
-type NumericKey = {
-  [K in keyof WhatIfValues]: WhatIfValues[K] extends number ? K : never;
-}[keyof WhatIfValues];
+import type { Quantity, WhatIfNumber } from '../../project';
 
 /** A slider of the what-if panel. */
 export interface Control {
-  readonly key: NumericKey;
+  readonly key: WhatIfNumber;
   readonly name: string;
   readonly quantity: Quantity;
   readonly step: number;

@@ -1,14 +1,10 @@
 import { z } from 'zod';
-import {
-  carSchema,
-  circuitSchema,
-  type FieldInfo,
-  type FieldLimits,
-  fieldInfo,
-  partSchema,
-  planSchema,
-  type Shelf,
-} from '../../project';
+import { carSchema } from './carSchema';
+import { circuitSchema } from './circuitSchema';
+import { type FieldInfo, type FieldLimits, fieldInfo } from './field';
+import type { Shelf } from './library';
+import { partSchema } from './partSchema';
+import { planSchema } from './projectSchema';
 
 export const SCHEMAS = {
   cars: carSchema,
