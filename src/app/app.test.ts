@@ -1,11 +1,8 @@
 import fc from 'fast-check';
-import { describe, expect, it, vi } from 'vitest';
-import { demoProject } from '../../demo/project';
-import type { KeyValueStore } from '../storage';
+import { describe, expect, it } from 'vitest';
 import { heatOklch } from './charts/heatColor';
 import { densePath } from './charts/paths';
 import { recordEdit, redo, startHistory, undo } from './state/history';
-import { ProjectStore } from './state/projectStore';
 import { placeNumbers } from './workbench/StopButtons';
 import { stepStop } from './workbench/selection';
 
@@ -36,74 +33,6 @@ describe('history', () => {
     expect(undo(undo(undo(history))).value).toBe('');
     const branched = recordEdit(undo(history), 'x', 'Mass', 'mass', 3200);
     expect(branched.future).toEqual([]);
-  });
-});
-
-describe('ProjectStore', () => {
-  it('saves after edits, says why it cannot, and saves again once it can', async () => {
-    let full = true;
-    const saved: string[] = [];
-    const storage: KeyValueStore = {
-      getItem: async () => null,
-      setItem: async (_key, value) => {
-        if (full) throw Object.assign(new Error('x'), { name: 'QuotaExceededError' });
-        saved.push(value);
-      },
-    };
-    const store = new ProjectStore(demoProject, storage);
-    const edited = store.edit('Name', (p) => ({ ...p, name: 'New' }));
-    const undoThis = () => edited.made && edited.undo();
-    expect(store.unsaved).toBe(true);
-    await store.saveNow();
-    expect(store.getState().save).toMatchObject({ kind: 'failed', reason: expect.stringContaining('full') });
-    full = false;
-    await store.saveNow();
-    expect(store.getState().save.kind).toBe('saved');
-    expect(JSON.parse(saved[0]).name).toBe('New');
-    store.edit('Name', (p) => ({ ...p, name: 'Newer' }));
-    expect(undoThis()).toBe(false);
-    store.undo();
-    expect(undoThis()).toBe(true);
-    expect(store.getState().history.value).toBe(demoProject);
-  });
-
-  it('takes over what another page saved, as an undoable edit, and keeps its own unsaved work on top', async () => {
-    let kept: string | null = null;
-    const storage: KeyValueStore = {
-      getItem: async () => kept,
-      setItem: async (_key, value) => {
-        kept = value;
-      },
-    };
-    const heard: ((message?: unknown) => void)[] = [];
-    const page = (own: number) =>
-      new ProjectStore(
-        demoProject,
-        storage,
-        { kind: 'saved' },
-        {
-          addEventListener: (_type, listener) => {
-            heard[own] = listener;
-          },
-          postMessage: () => heard[1 - own](),
-        },
-      );
-    const [here, there] = [page(0), page(1)];
-    here.edit('Name', (p) => ({ ...p, name: 'From here', selectedPlanId: p.plans[1].id }));
-    await here.saveNow();
-    await vi.waitFor(() => expect(there.getState().history.value.name).toBe('From here'));
-    // Which plan is on the workbench is each page's own.
-    expect(there.getState().history.value.selectedPlanId).toBe(demoProject.selectedPlanId);
-    there.undo();
-    expect(there.getState().history.value).toEqual(demoProject);
-    there.redo();
-    there.edit('Mass', (p) => ({ ...p, cars: p.cars.map((c) => ({ ...c, massKg: 1500 })) }));
-    here.edit('Name', (p) => ({ ...p, name: 'Again' }));
-    await here.saveNow();
-    await vi.waitFor(() => expect(there.getState().history.past.length).toBe(4));
-    expect(there.getState().history.value.cars[0].massKg).toBe(1500);
-    there.undo();
-    expect(there.getState().history.value.name).toBe('Again');
   });
 });
 

@@ -1,13 +1,15 @@
 import './styles/index.css';
 import { StrictMode } from 'react';
-import { createRoot } from 'react-dom/client';
+import { createRoot, type Root } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { demoProject } from '../../demo/project';
-import { browserStore, openProject } from '../storage';
+import { browserJournal, browserStore, type Found, openProject, readJournals } from '../storage';
 import { download } from './shell/files';
 import { NotFound } from './shell/PageError';
+import { RouteError } from './shell/RouteError';
 import { Shell } from './shell/Shell';
 import { Unreadable } from './shell/Unreadable';
+import { Waiting } from './shell/Waiting';
 import { Providers } from './state/context';
 import { applyTheme } from './state/preferences';
 import { ProjectStore } from './state/projectStore';
@@ -25,52 +27,85 @@ const garage = async () => ({ Component: (await import('./garage/GaragePage')).G
 const inside = async () => ({ Component: (await import('./inside/InsidePage')).InsidePage });
 const library = async () => ({ Component: (await import('./library/LibraryPage')).LibraryPage });
 
-async function start(root: HTMLElement): Promise<void> {
-  const storage = browserStore();
-  const found = await openProject(storage);
-  const project = found.kind === 'project' ? found.project : demoProject;
-  const store = new ProjectStore(
-    project,
-    storage,
-    found.kind === 'blocked' ? { kind: 'failed', reason: found.reason } : { kind: 'saved' },
-    'BroadcastChannel' in window ? new BroadcastChannel('fervent-kettle') : null,
+/** Time the browser's storage has to answer before it is said that it does not, ms. */
+const PATIENCE = 1500;
+
+/** What is stored; while the storage keeps silent, the reader is told, and may go on without it. */
+async function patiently(opening: Promise<Found>, page: Root): Promise<Found> {
+  let goOn: (found: Found) => void = () => {};
+  const given = new Promise<Found>((resolve) => {
+    goOn = resolve;
+  });
+  const timer = setTimeout(
+    () =>
+      page.render(
+        <Waiting onGoOn={() => goOn({ kind: 'blocked', reason: 'the browser’s storage does not answer' })} />,
+      ),
+    PATIENCE,
   );
+  const found = await Promise.race([opening, given]);
+  clearTimeout(timer);
+  return found;
+}
+
+async function start(root: HTMLElement): Promise<void> {
+  const page = createRoot(root);
+  const storage = browserStore();
+  const journal = browserJournal();
+  const found = await patiently(openProject(storage), page);
+  const store = new ProjectStore({
+    project: found.kind === 'project' ? found.project : demoProject,
+    storage,
+    journal,
+    page: crypto.randomUUID(),
+    neighbours: 'BroadcastChannel' in window ? new BroadcastChannel('fervent-kettle') : null,
+    ...(found.kind === 'project' && { revision: found.revision }),
+    ...(found.kind === 'blocked' && { save: { kind: 'failed', reason: found.reason } }),
+  });
+  if (found.kind === 'project' || found.kind === 'nothing') store.restore(readJournals(journal));
+  // The titles of the pages take its place.
+  document.querySelector('title')?.remove();
   const router = createBrowserRouter([
     {
       element: <Shell />,
       hydrateFallbackElement: <div />,
       children: [
-        { path: '/', element: <WorkbenchPage /> },
-        { path: '/garage/:tab?', lazy: garage },
-        { path: '/car/:id?', lazy: car },
-        { path: '/circuit/:id?', lazy: circuit },
-        { path: '/circuits/:tab?', lazy: circuits },
-        { path: '/plan/:id?', lazy: plan },
-        { path: '/log/:tab?', lazy: log },
-        { path: '/decide/:tab?', lazy: decide },
-        { path: '/inside', lazy: inside },
-        { path: '/library', lazy: library },
-        { path: '*', element: <NotFound /> },
+        {
+          errorElement: <RouteError />,
+          children: [
+            { path: '/', element: <WorkbenchPage /> },
+            { path: '/garage/:tab?', lazy: garage },
+            { path: '/car/:id?', lazy: car },
+            { path: '/circuit/:id?', lazy: circuit },
+            { path: '/circuits/:tab?', lazy: circuits },
+            { path: '/plan/:id?', lazy: plan },
+            { path: '/log/:tab?', lazy: log },
+            { path: '/decide/:tab?', lazy: decide },
+            { path: '/inside', lazy: inside },
+            { path: '/library', lazy: library },
+            { path: '*', element: <NotFound /> },
+          ],
+        },
       ],
     },
   ]);
-  const page = (
+  const application = (
     <Providers store={store}>
       <RouterProvider router={router} />
     </Providers>
   );
-  createRoot(root).render(
+  page.render(
     <StrictMode>
       {found.kind === 'unreadable' ? (
         <Unreadable
           problems={found.problems}
-          keptAs={found.keptAs}
+          kept={found.keptAs !== null}
           onExport={() => download('unreadable-project.json', found.text, 'application/json')}
         >
-          {page}
+          {application}
         </Unreadable>
       ) : (
-        page
+        application
       )}
     </StrictMode>,
   );

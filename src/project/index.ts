@@ -45,6 +45,14 @@ export { explain, type Topic } from './explanations';
 export { type Exposed, exposedPart, starterExposed } from './exposedSchema';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 export { deletionObstacle, type ItemOf, type Shelf } from './library';
+export {
+  alike,
+  type Conflict,
+  conflictText,
+  differing,
+  mergeProjects,
+  type Sparse,
+} from './merge';
 export { type Part, type PartKind, partSchema } from './partSchema';
 export { getAt, infoAt, type Path, SCHEMAS, setAt, titleAt } from './paths';
 export {

@@ -1,4 +1,14 @@
 export {
+  browserJournal,
+  clearJournal,
+  type JournalEntry,
+  type JournalStore,
+  journalKey,
+  readJournals,
+  writeJournal,
+} from './journal';
+export { deleteKept, type KeptText, keepAside, keptTexts } from './keptAside';
+export {
   browserLogStore,
   keepLog,
   type LogEntry,
@@ -11,7 +21,7 @@ export {
   sweepLogs,
   unlistLog,
 } from './logStorage';
-export { browserStore, type KeyValueStore, openProject, saveProject } from './projectStorage';
+export { browserStore, type Found, type KeyValueStore, openProject, saveProject } from './projectStorage';
 export {
   beginWork,
   browserRunStore,

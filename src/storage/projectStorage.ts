@@ -1,18 +1,27 @@
 import localforage from 'localforage';
 import { type Problem, type Project, readProject, writeProject } from '../project';
+import { keepAside } from './keptAside';
 
+/** Where the project is kept. */
 const KEY = 'project';
-const KEPT_PREFIX = 'unreadable-';
+/** One page at a time reads, joins and writes. */
+const LOCK = 'fervent-kettle-project';
+
+/** A stored project: its text, and how often one was stored before it. */
+interface Stored {
+  readonly revision: number;
+  readonly text: string;
+}
 
 /** What was found where the project is kept. */
 export type Found =
-  | { readonly kind: 'project'; readonly project: Project }
+  | { readonly kind: 'project'; readonly project: Project; readonly revision: number }
   | { readonly kind: 'nothing' }
-  /** Kept aside under `keptAs`, never deleted */
   | {
       readonly kind: 'unreadable';
       readonly text: string;
-      readonly keptAs: string;
+      /** Where a copy of it was kept; null when that failed */
+      readonly keptAs: string | null;
       readonly problems: readonly Problem[];
     }
   | { readonly kind: 'blocked'; readonly reason: string };
@@ -20,7 +29,9 @@ export type Found =
 /** The little of a store that is used, so that a broken one can stand in for it in a test. */
 export interface KeyValueStore {
   getItem(key: string): Promise<unknown>;
-  setItem(key: string, value: string): Promise<unknown>;
+  setItem(key: string, value: unknown): Promise<unknown>;
+  removeItem(key: string): Promise<unknown>;
+  keys(): Promise<string[]>;
 }
 
 /** The browser's own store. */
@@ -28,37 +39,79 @@ export function browserStore(): KeyValueStore {
   return localforage.createInstance({ name: 'fervent-kettle', storeName: 'projects' });
 }
 
+async function readStored(store: KeyValueStore): Promise<Stored | null> {
+  const value = await store.getItem(KEY);
+  if (value === null || value === undefined) return null;
+  const { revision, text } = value as Partial<Stored>;
+  if (typeof revision === 'number' && typeof text === 'string') return { revision, text };
+  // Once the text was stored alone.
+  return { revision: 0, text: typeof value === 'string' ? value : (JSON.stringify(value) ?? String(value)) };
+}
+
 /** Opens what was saved last. Never throws: a store that cannot be read is an answer. */
 export async function openProject(store: KeyValueStore): Promise<Found> {
-  let value: unknown;
+  let stored: Stored | null;
   try {
-    value = await store.getItem(KEY);
+    stored = await readStored(store);
   } catch (error) {
     return { kind: 'blocked', reason: reasonOf(error) };
   }
-  if (value === null || value === undefined) return { kind: 'nothing' };
-  const text = typeof value === 'string' ? value : (JSON.stringify(value) ?? String(value));
+  if (!stored) return { kind: 'nothing' };
+  const { text, revision } = stored;
   const read = readProject(text);
-  if (read.ok) return { kind: 'project', project: read.project };
-  const keptAs = `${KEPT_PREFIX}${new Date().toISOString()}`;
+  if (read.ok) return { kind: 'project', project: read.project, revision };
+  let keptAs: string | null = null;
   try {
-    await store.setItem(keptAs, text);
+    keptAs = await keepAside(store, text, read.problems);
   } catch {
-    // The text is handed on and can still be exported.
+    // The text is handed on and can still be exported; nothing overwrites it before a copy is kept.
   }
   return { kind: 'unreadable', text, keptAs, problems: read.problems };
 }
 
-/** Saves a project. @throws Error with the reason in words when the store is full or blocked */
-export async function saveProject(store: KeyValueStore, project: Project): Promise<void> {
-  try {
-    await store.setItem(KEY, writeProject(project));
-  } catch (error) {
-    throw new Error(reasonOf(error));
-  }
+/** What another page stored meanwhile, and how it is to be joined with this page's project. */
+export type Join = (theirs: Project) => Promise<Project>;
+
+/**
+ * Saves a project over the revision it was made from. Where another has been stored since, both are joined first; one
+ * that cannot be read is kept aside before it is overwritten.
+ * @param mine this page's project, asked for once this page has its turn
+ * @param known revision this page has seen last; −1 for none
+ * @returns what was stored
+ * @throws Error with the reason in words when the store is full or blocked, or what is stored could not be kept aside
+ */
+export function saveProject(
+  store: KeyValueStore,
+  mine: () => Project,
+  known: number,
+  join: Join,
+): Promise<{ readonly project: Project; readonly revision: number }> {
+  return inTurn(async () => {
+    try {
+      const stored = await readStored(store);
+      let project: Project | null = null;
+      if (stored && stored.revision !== known) {
+        const theirs = readProject(stored.text);
+        if (theirs.ok) project = await join(theirs.project);
+        else await keepAside(store, stored.text, theirs.problems);
+      }
+      project ??= mine();
+      const revision = Math.max(stored?.revision ?? 0, known, 0) + 1;
+      await store.setItem(KEY, { revision, text: writeProject(project) } satisfies Stored);
+      return { project, revision };
+    } catch (error) {
+      throw new Error(reasonOf(error));
+    }
+  });
 }
 
-function reasonOf(error: unknown): string {
+/** Runs with no other page of this browser in between, where the browser can see to that. */
+async function inTurn<T>(run: () => Promise<T>): Promise<T> {
+  const locks = typeof navigator === 'undefined' ? undefined : navigator.locks;
+  return locks ? await locks.request(LOCK, run) : await run();
+}
+
+export function reasonOf(error: unknown): string {
   const name = (error as { name?: string } | null)?.name ?? '';
   if (name === 'QuotaExceededError') return 'the browser’s storage for this page is full';
   if (name === 'SecurityError') return 'the browser blocks storage for this page';

@@ -1,14 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
+import { memoryStore } from '../../tests/support/memoryStore';
 import type { RawLog } from '../core';
+import type { Project } from '../project';
 import {
   beginWork,
+  deleteKept,
   forgetWork,
   type KeyValueStore,
   keepLog,
   keepPiece,
   keptPieces,
+  keptTexts,
   type LogEntry,
   listLogs,
   openKeptLog,
@@ -22,45 +26,66 @@ import {
   unlistLog,
 } from './index';
 
-function memory(start: Record<string, unknown> = {}): KeyValueStore & { kept: Map<string, unknown> } {
-  const kept = new Map(Object.entries(start));
-  return {
-    kept,
-    getItem: async (key) => kept.get(key) ?? null,
-    setItem: async (key, value) => kept.set(key, value),
-  };
-}
 const failing = (name: string): KeyValueStore => {
   const fail = async () => {
     throw Object.assign(new Error('it said no'), { name });
   };
-  return { getItem: fail, setItem: fail };
+  return { getItem: fail, setItem: fail, removeItem: fail, keys: fail };
 };
 
 describe('storage', () => {
-  it('opens what it saved', async () => {
-    const store = memory();
+  const joins = async (theirs: Project) => theirs;
+  const save = (store: KeyValueStore, project: Project, known = -1) =>
+    saveProject(store, () => project, known, joins);
+
+  it('opens what it saved, with how often it was saved before', async () => {
+    const store = memoryStore();
     expect(await openProject(store)).toEqual({ kind: 'nothing' });
     const project = { ...demoProject, name: 'Another' };
-    await saveProject(store, project);
-    expect(await openProject(store)).toEqual({ kind: 'project', project });
+    expect(await save(store, project)).toEqual({ project, revision: 1 });
+    expect(await openProject(store)).toEqual({ kind: 'project', project, revision: 1 });
+    expect(await save(store, project, 1)).toEqual({ project, revision: 2 });
+    // Whoever has not seen the newest joins it first.
+    expect(await save(store, demoProject, 1)).toEqual({ project, revision: 3 });
+  });
+
+  it('opens a text that was stored without a revision', async () => {
+    const store = memoryStore({ project: JSON.stringify(demoProject) });
+    expect(await openProject(store)).toEqual({ kind: 'project', project: demoProject, revision: 0 });
   });
 
   it.each(['{"format":"ferv', 42, { some: 'object' }])(
-    'keeps aside what it cannot read: %j',
+    'keeps aside what it cannot read, once, and says what was wrong: %j',
     async (value) => {
-      const store = memory({ project: value });
+      const store = memoryStore({ project: value });
       const found = await openProject(store);
       if (found.kind !== 'unreadable') throw new Error(`found ${found.kind}`);
       expect(found.problems[0].message).not.toBe('');
-      expect(store.kept.get(found.keptAs)).toBe(found.text);
       expect(store.kept.get('project')).toBe(value);
+      await openProject(store);
+      await save(store, demoProject);
+      const [kept, ...more] = await keptTexts(store);
+      expect(more).toEqual([]);
+      expect(kept).toMatchObject({ key: found.keptAs, text: found.text });
+      expect(kept.why).toContain(found.problems[0].message);
+      await deleteKept(store, kept.key);
+      expect(await keptTexts(store)).toEqual([]);
+      expect((await openProject(store)).kind).toBe('project');
     },
   );
 
+  it('claims no copy that failed, and saves nothing over the only one', async () => {
+    const store = memoryStore({ project: 'garbled' });
+    const full = { ...store, setItem: failing('QuotaExceededError').setItem };
+    expect(await openProject(full)).toMatchObject({ kind: 'unreadable', keptAs: null, text: 'garbled' });
+    await expect(save(full, demoProject)).rejects.toThrow(/is full/);
+    expect(store.kept.get('project')).toBe('garbled');
+  });
+
   it('says in words that it is full or blocked', async () => {
-    await expect(saveProject(failing('QuotaExceededError'), demoProject)).rejects.toThrow(/is full/);
-    await expect(saveProject(failing('SecurityError'), demoProject)).rejects.toThrow(/blocks storage/);
+    const full = { ...memoryStore(), setItem: failing('QuotaExceededError').setItem };
+    await expect(save(full, demoProject)).rejects.toThrow(/is full/);
+    await expect(save(failing('SecurityError'), demoProject)).rejects.toThrow(/blocks storage/);
     expect(await openProject(failing('Error'))).toEqual({
       kind: 'blocked',
       reason: 'the browser’s storage answers: it said no',
@@ -86,7 +111,7 @@ describe('kept logs', () => {
     lineOf: { first: 2, perSample: 1 },
   });
   const store = () => {
-    const own = memory();
+    const own = memoryStore();
     return {
       ...own,
       removeItem: async (key: string) => void own.kept.delete(key),
@@ -138,7 +163,7 @@ describe('kept logs', () => {
 describe('work that can go on', () => {
   const pieces = (n: number) => Float32Array.from([n, n + 0.5]);
   const runs = () => {
-    const store = memory();
+    const store = memoryStore();
     return { ...store, removeItem: async (key: string) => void store.kept.delete(key) };
   };
 

@@ -65,9 +65,10 @@ export function shortPlan(planId: string): Project {
 /**
  * Valid projects with one short plan, whose numbers lie anywhere their schema allows.
  * @param most numbers moved at once
+ * @param planId of the demo's plans; any where it is left out
  */
-export function anyProject(most = 14): fc.Arbitrary<Project> {
-  const planIds = demoProject.plans.map((plan) => plan.id);
+export function anyProject(most = 14, planId?: string): fc.Arbitrary<Project> {
+  const planIds = planId ? [planId] : demoProject.plans.map((plan) => plan.id);
   return fc.constantFrom(...planIds).chain((id) => {
     const project = shortPlan(id);
     const leaves = leavesOf(projectSchema, project).filter(

@@ -1,5 +1,5 @@
-import { useEffect } from 'react';
 import { useParams } from 'react-router';
+import { PageTitle } from '../components/PageTitle';
 import { VerdictStrip } from '../editors/VerdictStrip';
 import { useSetup } from '../state/context';
 import { CircuitTabs } from './CircuitTabs';
@@ -15,12 +15,10 @@ export function CircuitsPage() {
   const { circuit } = useSetup();
   const { tab = 'map' } = useParams();
   const known = Object.hasOwn(VIEWS, tab) ? (tab as keyof typeof VIEWS) : null;
-  useEffect(() => {
-    document.title = `${known ? TITLES[known] : 'Circuits'} · ${circuit.name} · Fervent Kettle`;
-  }, [known, circuit.name]);
   const View = known ? VIEWS[known] : null;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageTitle names={[known ? TITLES[known] : 'Circuits', circuit.name]} />
       <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
         <div className="min-w-0">
           <p className="caption">Circuit</p>

@@ -42,11 +42,15 @@ const START = {
   step: 10,
 } as const;
 
+/** Tells one opened file from the next, also after this tab was left: answers are kept under it for a while. */
+let opened = 0;
+const nextNumber = () => ++opened;
+
 /** Makes a circuit of a GPX, KML, GeoJSON or CSV file. */
 export function ImportTab() {
   const { files } = useBackground();
   const [chosen, setChosen] = useState<{ readonly file: File; readonly number: number } | null>(null);
-  const opened = useQuery({
+  const listed = useQuery({
     queryKey: ['tracks', chosen?.number],
     enabled: chosen !== null,
     queryFn: () =>
@@ -63,7 +67,7 @@ export function ImportTab() {
             label="Choose a file"
             accept=".gpx,.kml,.geojson,.json,.csv,.txt"
             testId="circuit-file"
-            onFile={(file) => setChosen((c) => ({ file, number: (c?.number ?? 0) + 1 }))}
+            onFile={(file) => setChosen({ file, number: nextNumber() })}
           />
           <p className="max-w-[80ch]">
             GPX, KML, GeoJSON, or a table of latitude and longitude or of x and y in metres. One round or
@@ -71,22 +75,22 @@ export function ImportTab() {
           </p>
         </div>
       </section>
-      {chosen && opened.isPending && (
+      {chosen && listed.isPending && (
         <p className="panel px-4 py-4 text-dim" role="status">
           Reading {chosen.file.name} …
         </p>
       )}
-      {chosen && opened.error && (
+      {chosen && listed.error && (
         <Refusal
           name={chosen.file.name}
-          problems={[{ path: '', message: opened.error.message, severity: 'error' }]}
+          problems={[{ path: '', message: listed.error.message, severity: 'error' }]}
         />
       )}
-      {chosen && opened.data && !opened.data.ok && (
-        <Refusal name={chosen.file.name} problems={opened.data.problems} />
+      {chosen && listed.data && !listed.data.ok && (
+        <Refusal name={chosen.file.name} problems={listed.data.problems} />
       )}
-      {chosen && opened.data?.ok && (
-        <Lines key={chosen.number} file={chosen.file} number={chosen.number} listed={opened.data} />
+      {chosen && listed.data?.ok && (
+        <Lines key={chosen.number} file={chosen.file} number={chosen.number} listed={listed.data} />
       )}
     </>
   );

@@ -1,6 +1,7 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
 import { circuitProblems } from '../../project';
+import { PageTitle } from '../components/PageTitle';
 import { TabNav } from '../components/TabNav';
 import { VerdictStrip } from '../editors/VerdictStrip';
 import { useSetup } from '../state/context';
@@ -30,13 +31,11 @@ export function DecidePage() {
   const setup = useSetup();
   const { tab = 'cooling' } = useParams();
   const found = TABS.find((t) => t.path === tab);
-  useEffect(() => {
-    document.title = `${found?.name ?? 'Decide'} · ${setup.plan.name} · Fervent Kettle`;
-  }, [found, setup.plan.name]);
   const obstacle = circuitProblems(setup.circuit).find((problem) => problem.severity === 'error');
   const View = found?.view;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageTitle names={[found?.name ?? 'Decide', setup.plan.name]} />
       <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1 print:hidden">
         <div className="min-w-0">
           <p className="caption">Decide</p>

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { assignToPlan, type ItemOf, type Shelf, setupOf } from '../../project';
+import { PageTitle } from '../components/PageTitle';
 import { useProject } from '../state/context';
 import { useEdit } from '../state/useEdit';
 import { VerdictStrip } from './VerdictStrip';
@@ -16,6 +17,7 @@ export function PageHead<S extends Headed>({ shelf, item }: { shelf: S; item: It
   const field = shelf === 'cars' ? 'carId' : 'circuitId';
   return (
     <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
+      <PageTitle names={[item.name, WORDS[shelf]]} />
       <div className="min-w-0">
         <p className="caption">{WORDS[shelf]}</p>
         <h1 className="truncate text-[22px] leading-tight" title={item.name}>
@@ -43,6 +45,7 @@ export function PageHead<S extends Headed>({ shelf, item }: { shelf: S; item: It
 export function Missing({ what, id }: { what: string; id: string }) {
   return (
     <div className="panel px-4 py-6" role="alert">
+      <PageTitle names={[`No such ${what}`]} />
       <h1 className="text-[18px]">There is no such {what}</h1>
       <p className="mt-1 text-dim">
         This project has no {what} with the id “{id.slice(0, 64)}”. It may have been deleted, or the address

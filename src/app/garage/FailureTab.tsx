@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Failure, FailureCase } from '../../core';
 import { MODEST } from '../../core';
 import { dayInput, formatQuantity, pedalText } from '../../project';
@@ -32,16 +32,14 @@ export function FailureTab() {
 function Failures({ computed }: { computed: Computed }) {
   const units = useUnits();
   const { band } = useBackground();
+  const input = useMemo(() => dayInput(computed.setup), [computed.setup]);
   const fastest = Math.max(...computed.result.trace.speed);
   const [picked, setPicked] = useState<number | null>(null);
   const speed = picked ?? Math.round(fastest * 3.6) / 3.6;
   const query = useQuery({
-    queryKey: [
-      'failures',
-      JSON.stringify([computed.setup.car, computed.setup.plan, computed.setup.parts]),
-      speed,
-    ],
-    queryFn: ({ signal }) => band.call((remote) => remote.failures(dayInput(computed.setup), speed), signal),
+    // All that is asked, so that nothing of it can change unseen.
+    queryKey: ['failures', JSON.stringify(input), speed],
+    queryFn: ({ signal }) => band.call((remote) => remote.failures(input, speed), signal),
     placeholderData: (before) => before,
   });
   const whole = query.data?.[0];

@@ -1,5 +1,6 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
+import { PageTitle } from '../components/PageTitle';
 import { TabNav } from '../components/TabNav';
 import { useItem } from '../editors/useItem';
 import { VerdictStrip } from '../editors/VerdictStrip';
@@ -29,13 +30,11 @@ export function GaragePage() {
   const { tab = 'chain' } = useParams();
   const editing = useItem('cars', setup.car.id);
   const found = TABS.find((t) => t.path === tab);
-  useEffect(() => {
-    document.title = `${found?.name ?? 'Garage'} · ${setup.car.name} · Fervent Kettle`;
-  }, [found, setup.car.name]);
   if (!editing) return null;
   const View = found?.view;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageTitle names={[found?.name ?? 'Garage', setup.car.name]} />
       <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
         <div className="min-w-0">
           <p className="caption">Garage</p>

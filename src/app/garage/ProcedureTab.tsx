@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { ProcedureResult, ProcedureStop, Requirement } from '../../core';
 import { correctedDistance } from '../../core';
 import {
@@ -30,13 +30,12 @@ function Procedures({ computed }: { computed: Computed }) {
   const [count, setCount] = useState(5);
   const [pause, setPause] = useState(20);
   const [deceleration, setDeceleration] = useState(5.6);
-  const { car, plan, parts } = computed.setup;
+  const input = useMemo(() => dayInput(computed.setup), [computed.setup]);
   const repeated = { speed: kmh / 3.6, count, deceleration, pause };
   const top = Math.max(...computed.result.trace.speed);
   const query = useQuery({
-    queryKey: ['procedures', JSON.stringify([car, plan, parts, repeated]), top],
-    queryFn: ({ signal }) =>
-      band.call((remote) => remote.procedures(dayInput(computed.setup), top, repeated), signal),
+    queryKey: ['procedures', JSON.stringify([input, repeated]), top],
+    queryFn: ({ signal }) => band.call((remote) => remote.procedures(input, top, repeated), signal),
     placeholderData: (before) => before,
   });
   if (query.isError) {

@@ -11,6 +11,7 @@ import {
 } from '../../core';
 import { celsius, clockText, dayInput, formatQuantity, type WhatIf } from '../../project';
 import { heatGradient } from '../charts/heatColor';
+import { PageTitle } from '../components/PageTitle';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { Notices } from '../workbench/Notices';
@@ -35,6 +36,7 @@ export function InsidePage() {
   const view = useSession(setup, NOTHING);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageTitle names={['Inside', setup.car.name]} />
       <Notices view={view} />
       {view.shown ? (
         <Inside key={setup.plan.id} computed={view.shown} />

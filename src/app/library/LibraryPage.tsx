@@ -1,5 +1,4 @@
 import { Copy, Pencil, Trash2 } from 'lucide-react';
-import { useEffect } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import {
@@ -16,6 +15,7 @@ import {
   starterStop,
 } from '../../project';
 import { IconButton } from '../components/IconButton';
+import { PageTitle } from '../components/PageTitle';
 import { TextField } from '../components/TextField';
 import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
@@ -32,11 +32,9 @@ const SHELVES: readonly { shelf: Listed; title: string; noun: string; to: string
 export function LibraryPage() {
   const project = useProject();
   const edit = useEdit();
-  useEffect(() => {
-    document.title = 'Library · Fervent Kettle';
-  }, []);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageTitle names={['Library']} />
       <h1 className="sr-only">Library</h1>
       <header className="panel grid gap-1 px-4 py-3 sm:max-w-[520px]">
         <TextField

@@ -1,6 +1,7 @@
-import { type ComponentType, useEffect } from 'react';
+import type { ComponentType } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { LogEntry } from '../../storage';
+import { PageTitle } from '../components/PageTitle';
 import { TabNav } from '../components/TabNav';
 import { VerdictStrip } from '../editors/VerdictStrip';
 import { useSetup } from '../state/context';
@@ -24,11 +25,9 @@ export function LogPage() {
   const { tab = 'logs' } = useParams();
   const [search] = useSearchParams();
   const found = TABS.find((t) => t.path === tab);
-  useEffect(() => {
-    document.title = `${found?.name ?? 'Log'} · Fervent Kettle`;
-  }, [found]);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageTitle names={[found?.name ?? 'Log']} />
       <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
         <div className="min-w-0">
           <p className="caption">Log</p>

@@ -1,6 +1,6 @@
 import { Check, Download, FileUp, Settings2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import { demoProject } from '../../../demo/project';
 import type { DayResult } from '../../core';
@@ -19,6 +19,7 @@ import { useEngine, useProject, useSetup } from '../state/context';
 import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
 import { download, fileName } from './files';
 import { useImport } from './ImportTarget';
+import { KeptAside } from './KeptAside';
 import { useReplaceProject } from './ReplaceProject';
 
 function Menu({
@@ -76,73 +77,80 @@ export function FilesMenu() {
     }
   };
   const { plan } = setup;
+  const [keptOpen, setKeptOpen] = useState(false);
   return (
-    <Menu id="files-menu" label="Files" icon={<Download size={16} aria-hidden="true" />}>
-      <Item
-        onSelect={() => download(fileName(project.name, '.json'), writeProject(project), 'application/json')}
-      >
-        Export the project (JSON)
-      </Item>
-      <Item onSelect={openImport}>
-        <FileUp size={15} aria-hidden="true" /> Import a project …
-      </Item>
-      <Line />
-      <Head>Of “{plan.name}”, as saved</Head>
-      <Item
-        onSelect={() =>
-          withResult((r) =>
-            download(fileName(plan.name, '-stops.csv'), stopsCsv(setup, r, units), 'text/csv'),
-          )
-        }
-      >
-        Stop list (CSV)
-      </Item>
-      <Item
-        onSelect={() =>
-          withResult((r) =>
-            download(fileName(plan.name, '-trace.csv'), tracesCsv(setup, r, units), 'text/csv'),
-          )
-        }
-      >
-        Traces (CSV)
-      </Item>
-      <Item
-        onSelect={() =>
-          withResult((r) =>
+    <>
+      <KeptAside open={keptOpen} onClose={() => setKeptOpen(false)} />
+      <Menu id="files-menu" label="Files" icon={<Download size={16} aria-hidden="true" />}>
+        <Item
+          onSelect={() =>
+            download(fileName(project.name, '.json'), writeProject(project), 'application/json')
+          }
+        >
+          Export the project (JSON)
+        </Item>
+        <Item onSelect={openImport}>
+          <FileUp size={15} aria-hidden="true" /> Import a project …
+        </Item>
+        <Item onSelect={() => setKeptOpen(true)}>Texts kept aside …</Item>
+        <Line />
+        <Head>Of “{plan.name}”, as saved</Head>
+        <Item
+          onSelect={() =>
+            withResult((r) =>
+              download(fileName(plan.name, '-stops.csv'), stopsCsv(setup, r, units), 'text/csv'),
+            )
+          }
+        >
+          Stop list (CSV)
+        </Item>
+        <Item
+          onSelect={() =>
+            withResult((r) =>
+              download(fileName(plan.name, '-trace.csv'), tracesCsv(setup, r, units), 'text/csv'),
+            )
+          }
+        >
+          Traces (CSV)
+        </Item>
+        <Item
+          onSelect={() =>
+            withResult((r) =>
+              download(
+                fileName(plan.name, '-result.json'),
+                `${JSON.stringify(resultDocument(setup, r))}\n`,
+                'application/json',
+              ),
+            )
+          }
+        >
+          Whole result (JSON)
+        </Item>
+        <Line />
+        <Item
+          onSelect={() =>
             download(
-              fileName(plan.name, '-result.json'),
-              `${JSON.stringify(resultDocument(setup, r))}\n`,
+              'fervent-kettle-project.schema.json',
+              `${JSON.stringify(projectJsonSchema(), null, 2)}\n`,
               'application/json',
-            ),
-          )
-        }
-      >
-        Whole result (JSON)
-      </Item>
-      <Line />
-      <Item
-        onSelect={() =>
-          download(
-            'fervent-kettle-project.schema.json',
-            `${JSON.stringify(projectJsonSchema(), null, 2)}\n`,
-            'application/json',
-          )
-        }
-      >
-        Schema of the project file
-      </Item>
-      <Item
-        onSelect={() => {
-          replace({
-            project: demoProject,
-            label: 'Demo project',
-            done: 'The demo project is open in place of yours',
-          });
-        }}
-      >
-        Open the demo project
-      </Item>
-    </Menu>
+            )
+          }
+        >
+          Schema of the project file
+        </Item>
+        <Item
+          onSelect={() => {
+            replace({
+              project: demoProject,
+              label: 'Demo project',
+              done: 'The demo project is open in place of yours',
+            });
+          }}
+        >
+          Open the demo project
+        </Item>
+      </Menu>
+    </>
   );
 }
 

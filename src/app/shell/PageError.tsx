@@ -1,5 +1,6 @@
 import type { FallbackProps } from 'react-error-boundary';
 import { Link } from 'react-router';
+import { PageTitle } from '../components/PageTitle';
 
 /** A page that broke: what broke it, and ways on. The project itself is not touched. */
 export function PageError({ error, resetErrorBoundary }: FallbackProps) {
@@ -23,6 +24,7 @@ export function PageError({ error, resetErrorBoundary }: FallbackProps) {
 export function NotFound() {
   return (
     <div className="panel px-4 py-6" role="alert">
+      <PageTitle names={['No such page']} />
       <h1 className="text-[18px]">There is no such page</h1>
       <p className="mt-3">
         <Link className="btn btn-main" to="/">

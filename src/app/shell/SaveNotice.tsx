@@ -1,25 +1,43 @@
-import { writeProject } from '../../project';
+import { type Project, writeProject } from '../../project';
 import { useProjectState, useStore } from '../state/context';
 import { Notice } from '../workbench/Notices';
 import { download, fileName } from './files';
 
-/** Says when what is on the screen is not in the browser's storage, with ways to keep it. */
+/** Says what joining with another page left open, and when what is on the screen is not in the browser's storage. */
 export function SaveNotice() {
   const store = useStore();
-  const { save, history } = useProjectState();
-  if (save.kind !== 'failed') return null;
+  const { save, history, notice } = useProjectState();
+  return (
+    <>
+      {notice && (
+        <div className="mb-3">
+          <Notice grave={false}>
+            <span>{notice}</span>
+            <button type="button" className="btn" onClick={() => store.dismiss()}>
+              Understood
+            </button>
+          </Notice>
+        </div>
+      )}
+      {save.kind === 'failed' && <NotSaved reason={save.reason} project={history.value} />}
+    </>
+  );
+}
+
+function NotSaved({ reason, project }: { reason: string; project: Project }) {
+  const store = useStore();
   return (
     <div className="mb-3">
       <Notice grave>
         <span>
-          Not saved: {save.reason}. Your work is on this page only; export it, or make room and try again.
+          Not saved: {reason}. Your work is on this page only; export it, or make room and try again.
         </span>
         <span className="flex gap-2">
           <button
             type="button"
             className="btn btn-main"
             onClick={() =>
-              download(fileName(history.value.name, '.json'), writeProject(history.value), 'application/json')
+              download(fileName(project.name, '.json'), writeProject(project), 'application/json')
             }
           >
             Export the project

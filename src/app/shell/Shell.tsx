@@ -47,20 +47,26 @@ export function Shell() {
   useHotkeys('mod+z', () => store.undo(), { preventDefault: true, enableOnFormTags: true });
   useHotkeys(['mod+shift+z', 'mod+y'], () => store.redo(), { preventDefault: true, enableOnFormTags: true });
   useEffect(() => {
-    const warn = (event: BeforeUnloadEvent) => {
-      if (!store.unsaved) return;
-      event.preventDefault();
-      // Begun now, it is usually done before the question is answered.
+    const leave = () => {
+      if (!store.unsaved) return true;
+      // The journal is there at once; the saving begun beside it is usually done too.
+      const kept = store.writeJournal();
       void store.saveNow();
+      return kept;
     };
-    const flush = () => {
-      if (document.visibilityState === 'hidden' && store.unsaved) void store.saveNow();
+    const warn = (event: BeforeUnloadEvent) => {
+      if (!leave()) event.preventDefault();
+    };
+    const hide = () => {
+      if (document.visibilityState === 'hidden') leave();
     };
     window.addEventListener('beforeunload', warn);
-    document.addEventListener('visibilitychange', flush);
+    window.addEventListener('pagehide', leave);
+    document.addEventListener('visibilitychange', hide);
     return () => {
       window.removeEventListener('beforeunload', warn);
-      document.removeEventListener('visibilitychange', flush);
+      window.removeEventListener('pagehide', leave);
+      document.removeEventListener('visibilitychange', hide);
     };
   }, [store]);
   return (

@@ -5,12 +5,13 @@ import { problemLines } from './files';
 /** What was saved cannot be read: it is kept aside and can be exported; the demo opens when asked for. */
 export function Unreadable({
   problems,
-  keptAs,
+  kept,
   onExport,
   children,
 }: {
   problems: readonly Problem[];
-  keptAs: string;
+  /** Whether a copy of it lies in the browser */
+  kept: boolean;
   onExport: () => void;
   children: ReactNode;
 }) {
@@ -21,7 +22,9 @@ export function Unreadable({
       <div className="panel border-l-4 border-l-over px-5 py-5" role="alert">
         <h1 className="text-[20px]">The saved project cannot be read</h1>
         <p className="mt-1 text-dim">
-          Nothing was deleted. It is kept in this browser as “{keptAs}”, and you can export it as it is.
+          {kept
+            ? 'Nothing was deleted. A copy is kept in this browser, under Files, Texts kept aside; you can also export it as it is.'
+            : 'Nothing was deleted, but the browser did not take a copy of it: export it now. Until a copy is kept, nothing is saved over it.'}
         </p>
         <ul className="mt-3 grid gap-1.5">
           {problemLines(problems).map((line) => (

@@ -1,5 +1,24 @@
-import { attemptEdit, type Problem, type Project, refusalText } from '../../project';
-import { type KeyValueStore, openProject, saveProject } from '../../storage';
+import {
+  alike,
+  attemptEdit,
+  conflictText,
+  mergeProjects,
+  type Problem,
+  type Project,
+  refusalText,
+  writeProject,
+} from '../../project';
+import {
+  clearJournal,
+  type JournalEntry,
+  type JournalStore,
+  journalKey,
+  type KeyValueStore,
+  keepAside,
+  openProject,
+  saveProject,
+  writeJournal,
+} from '../../storage';
 import { type History, recordEdit, redo, startHistory, undo } from './history';
 
 /** Whether what is on the screen is also in the browser's storage. */
@@ -20,6 +39,8 @@ export type Edited =
 export interface ProjectState {
   readonly history: History<Project>;
   readonly save: SaveState;
+  /** What joining with another page left to be said; null for nothing */
+  readonly notice: string | null;
 }
 
 /** The little of a BroadcastChannel that is used; pages of one browser hear each other on it. */
@@ -28,23 +49,54 @@ export interface Neighbours {
   addEventListener(type: 'message', listener: () => void): void;
 }
 
-/** Time after the last edit until it is saved, ms. */
-const SAVE_AFTER = 250;
+export interface ProjectStoreOptions {
+  readonly project: Project;
+  readonly storage: KeyValueStore;
+  /** Revision `project` was stored as; −1 where nothing was */
+  readonly revision?: number;
+  readonly save?: SaveState;
+  readonly neighbours?: Neighbours | null;
+  readonly journal?: JournalStore | null;
+  /** Id of this page among those that are open */
+  readonly page?: string;
+}
 
-/** The project being worked on: edits, undo, redo, and saving as one types. */
+/** Time after an edit until it is saved, ms, unless another comes. */
+const SAVE_AFTER = 120;
+/** Longest time an edit waits for those after it, ms; with the writing itself it stays under half a second. */
+const LONGEST_WAIT = 300;
+
+/** The project being worked on: edits, undo, redo, saving as one types, and joining with other pages. */
 export class ProjectStore {
   private state: ProjectState;
   private readonly listeners = new Set<() => void>();
+  private readonly storage: KeyValueStore;
+  private readonly neighbours: Neighbours | null;
+  private readonly journal: JournalStore | null;
+  private readonly page: string;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  /** When the oldest edit that waits to be saved was made, ms; null when none does */
+  private waitingSince: number | null = null;
+  /** What is stored, as far as this page has seen, and its revision */
+  private stored: Project;
+  private revision: number;
+  /** Journals that are in the project but not stored yet */
+  private journals: readonly string[] = [];
+  /** Saving and adopting take turns */
+  private queue: Promise<void> = Promise.resolve();
 
-  constructor(
-    project: Project,
-    private readonly store: KeyValueStore,
-    save: SaveState = { kind: 'saved' },
-    private readonly neighbours: Neighbours | null = null,
-  ) {
-    this.state = { history: startHistory(project), save };
-    neighbours?.addEventListener('message', () => void this.adopt());
+  constructor(options: ProjectStoreOptions) {
+    const { project, storage, revision = -1, save = { kind: 'saved' } } = options;
+    this.storage = storage;
+    this.neighbours = options.neighbours ?? null;
+    this.journal = options.journal ?? null;
+    this.page = options.page ?? 'page';
+    this.stored = project;
+    this.revision = revision;
+    this.state = { history: startHistory(project), save, notice: null };
+    this.neighbours?.addEventListener('message', () => {
+      this.queue = this.queue.then(() => this.adopt());
+    });
   }
 
   readonly getState = (): ProjectState => this.state;
@@ -88,19 +140,40 @@ export class ProjectStore {
     this.move(redo(this.state.history));
   }
 
+  /** Takes the notice off. */
+  dismiss(): void {
+    this.set({ ...this.state, notice: null });
+  }
+
+  /** Brings back what pages before had not stored when they were closed, as an edit that can be undone. */
+  restore(entries: readonly JournalEntry[]): void {
+    for (const { key, before, now } of entries) {
+      try {
+        const { value } = this.state.history;
+        const merged = mergeProjects(before, now, value, value);
+        // One that fits nothing any more stays where it is.
+        if (!merged.whole) continue;
+        this.journals = [...this.journals, key];
+        this.join('Brought back after closing', merged.project, conflictText(merged.conflicts));
+      } catch {
+        // Garbled inside: it is passed over, and stays.
+      }
+    }
+    if (this.journals.length > 0) this.schedule();
+  }
+
+  /** Writes down at once what is not stored yet, for a page that may be gone in a moment. @returns whether nothing is lost */
+  writeJournal(): boolean {
+    if (!this.unsaved) return true;
+    return writeJournal(this.journal, this.page, this.stored, this.state.history.value);
+  }
+
   /** Saves at once; also the way on after a failure. */
-  async saveNow(): Promise<void> {
+  saveNow(): Promise<void> {
     clearTimeout(this.timer);
     this.timer = undefined;
-    const project = this.state.history.value;
-    this.set({ ...this.state, save: { kind: 'saving' } });
-    try {
-      await saveProject(this.store, project);
-      if (this.state.history.value === project) this.set({ ...this.state, save: { kind: 'saved' } });
-      this.neighbours?.postMessage('saved');
-    } catch (error) {
-      this.set({ ...this.state, save: { kind: 'failed', reason: (error as Error).message } });
-    }
+    this.queue = this.queue.then(() => this.save());
+    return this.queue;
   }
 
   /** True while something is not yet saved. */
@@ -108,30 +181,97 @@ export class ProjectStore {
     return this.timer !== undefined || this.state.save.kind !== 'saved';
   }
 
+  private async save(): Promise<void> {
+    if (this.state.save.kind === 'saved') return;
+    this.waitingSince = null;
+    this.set({ ...this.state, save: { kind: 'saving' } });
+    try {
+      const { project, revision } = await saveProject(
+        this.storage,
+        () => this.state.history.value,
+        this.revision,
+        (theirs) => this.joinTheirs(theirs),
+      );
+      this.stored = project;
+      this.revision = revision;
+      this.neighbours?.postMessage('saved');
+      if (this.state.history.value !== project) {
+        // Edited while it was written.
+        this.schedule();
+        return;
+      }
+      this.set({ ...this.state, save: { kind: 'saved' } });
+      clearJournal(this.journal, [...this.journals, journalKey(this.page)]);
+      this.journals = [];
+    } catch (error) {
+      this.set({ ...this.state, save: { kind: 'failed', reason: (error as Error).message } });
+    }
+  }
+
   /**
-   * Takes over what another page of this browser saved, as an edit that can be undone. What is unsaved here stays on top
-   * of it, so that neither page's work is lost. The plan on this page's workbench stays where it is.
+   * Takes over what another page of this browser saved, as an edit that can be undone. What is unsaved here is joined
+   * with it. The plan on this page's workbench stays where it is.
    */
   private async adopt(): Promise<void> {
-    const found = await openProject(this.store);
-    if (found.kind !== 'project') return;
-    const { history, save } = this.state;
-    const own = history.value;
-    const keeps = found.project.plans.some((plan) => plan.id === own.selectedPlanId);
-    const theirs = keeps ? { ...found.project, selectedPlanId: own.selectedPlanId } : found.project;
-    if (JSON.stringify(theirs) === JSON.stringify(own)) return;
-    const label = 'Changed on another page';
-    const adopted = recordEdit(history, theirs, label, null, performance.now());
-    if (!this.unsaved) this.set({ history: adopted, save });
-    else this.set({ history: recordEdit(adopted, own, 'Edit on this page', null, performance.now()), save });
+    const found = await openProject(this.storage);
+    if (found.kind !== 'project' || found.revision === this.revision) return;
+    const { history } = this.state;
+    if (this.unsaved) await this.joinTheirs(found.project);
+    else {
+      const theirs = this.onThisPlan(found.project);
+      if (!alike(theirs, history.value)) this.join('Changed on another page', theirs, '');
+    }
+    this.stored = found.project;
+    this.revision = found.revision;
+    if (this.unsaved) this.schedule();
+  }
+
+  /** Joins what another page stored with what is here: theirs first, then both, each a step that can be undone. */
+  private async joinTheirs(project: Project): Promise<Project> {
+    const mine = this.state.history.value;
+    const theirs = this.onThisPlan(project);
+    if (alike(theirs, mine)) return mine;
+    const merged = mergeProjects(this.stored, mine, theirs, mine);
+    if (!merged.whole) await keepAside(this.storage, writeProject(project), []);
+    const now = performance.now();
+    const adopted = recordEdit(this.state.history, theirs, 'Changed on another page', null, now);
+    const notice = merged.whole
+      ? conflictText(merged.conflicts)
+      : 'Another page changed the project so that both together make none. What this page has was kept; the other is under Files, Texts kept aside.';
+    this.set({
+      ...this.state,
+      history: recordEdit(adopted, merged.project, 'Edit on this page', null, now),
+      notice: notice || this.state.notice,
+    });
+    return merged.project;
+  }
+
+  private join(label: string, project: Project, notice: string): void {
+    const history = recordEdit(this.state.history, project, label, null, performance.now());
+    this.set({ ...this.state, history, notice: notice || this.state.notice });
+  }
+
+  private onThisPlan(project: Project): Project {
+    const { selectedPlanId } = this.state.history.value;
+    return project.plans.some((plan) => plan.id === selectedPlanId)
+      ? { ...project, selectedPlanId }
+      : project;
   }
 
   private move(history: History<Project>): void {
     if (history === this.state.history) return;
-    const save: SaveState = this.state.save.kind === 'failed' ? this.state.save : { kind: 'saving' };
-    this.set({ history, save });
+    this.set({ ...this.state, history });
+    this.schedule();
+  }
+
+  /** Saves in a moment: soon after the last edit, but never long after the first. */
+  private schedule(): void {
+    const now = performance.now();
+    this.waitingSince ??= now;
+    if (this.state.save.kind === 'saved') this.set({ ...this.state, save: { kind: 'saving' } });
     clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.saveNow(), SAVE_AFTER);
+    const left = this.waitingSince + LONGEST_WAIT - now;
+    this.timer = setTimeout(() => void this.saveNow(), Math.max(0, Math.min(SAVE_AFTER, left)));
   }
 
   private set(state: ProjectState): void {

@@ -1,8 +1,9 @@
-import { lazy, memo, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { hottestLap, lapLength, WHEELS } from '../../core';
 import { keepWhatIf, type WhatIf } from '../../project';
+import { PageTitle } from '../components/PageTitle';
 import { useSetup } from '../state/context';
 import { usePicked } from '../state/picked';
 import { useEdit } from '../state/useEdit';
@@ -58,13 +59,10 @@ function Workbench() {
   useHotkeys('shift+period', () => selection && setPicked(stepLap(selection, 1, laps)), [selection, laps]);
   useHotkeys('shift+comma', () => selection && setPicked(stepLap(selection, -1, laps)), [selection, laps]);
 
-  useEffect(() => {
-    document.title = `${setup.plan.name} · Fervent Kettle`;
-  }, [setup.plan.name]);
-
   const ready = computed && selection;
   return (
     <div className="bench-areas grid gap-3">
+      <PageTitle names={[setup.plan.name]} />
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 [grid-area:verdict]">
         <Notices view={view} />
         {view.shown && <VerdictBar behind={view.behind} computed={view.shown} />}

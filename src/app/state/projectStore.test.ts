@@ -1,0 +1,242 @@
+import fc from 'fast-check';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { memoryJournal, memoryStore } from '../../../tests/support/memoryStore';
+import type { Project } from '../../project';
+import { keptTexts, openProject, readJournals } from '../../storage';
+import { ProjectStore } from './projectStore';
+
+type Memory = ReturnType<typeof memoryStore>;
+const mass = (car: number, massKg: number) => (p: Project) => ({
+  ...p,
+  cars: p.cars.map((c, i) => (i === car ? { ...c, massKg } : c)),
+});
+const renamed = (name: string) => (p: Project) => ({ ...p, name });
+
+async function stored(storage: Memory): Promise<Project> {
+  const found = await openProject(storage);
+  if (found.kind !== 'project') throw new Error(found.kind);
+  return found.project;
+}
+
+/** Pages of one browser: they share a store and hear each other. */
+function pages(storage: Memory, count: number): ProjectStore[] {
+  const heard: (() => void)[] = [];
+  return Array.from(
+    { length: count },
+    (_, own) =>
+      new ProjectStore({
+        project: demoProject,
+        storage,
+        page: `page ${own}`,
+        neighbours: {
+          addEventListener: (_type, listener) => {
+            heard[own] = listener;
+          },
+          postMessage: () => {
+            heard.forEach((listener, i) => {
+              if (i !== own) listener();
+            });
+          },
+        },
+      }),
+  );
+}
+
+beforeEach(() => void vi.useFakeTimers());
+afterEach(() => void vi.useRealTimers());
+
+describe('saving as one types', () => {
+  it('waits at most 300 ms for the next keystroke', async () => {
+    const storage = memoryStore();
+    const store = new ProjectStore({ project: demoProject, storage });
+    for (let key = 0; key < 20; key++) {
+      store.edit('Name', renamed(`Name ${key}`), 'name');
+      await vi.advanceTimersByTimeAsync(50);
+    }
+    // A key every 50 ms for a second: what was typed 300 ms ago is stored.
+    const { name } = await stored(storage);
+    expect(Number(name.slice(5))).toBeGreaterThanOrEqual(13);
+    await vi.advanceTimersByTimeAsync(130);
+    expect((await stored(storage)).name).toBe('Name 19');
+    expect(store.unsaved).toBe(false);
+  });
+
+  it('saves what is edited while it saves', async () => {
+    const storage = memoryStore();
+    const store = new ProjectStore({ project: demoProject, storage });
+    const write = storage.setItem;
+    let during: (() => void) | null = () => store.edit('Mass', mass(0, 1111));
+    storage.setItem = async (key, value) => {
+      during?.();
+      during = null;
+      return write(key, value);
+    };
+    store.edit('Name', renamed('Before'));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(await stored(storage)).toMatchObject({ name: 'Before' });
+    expect((await stored(storage)).cars[0].massKg).toBe(1111);
+  });
+
+  it('says why it cannot, keeps trying with each edit, and takes back just one edit', async () => {
+    const storage = memoryStore();
+    const write = storage.setItem;
+    storage.setItem = async () => {
+      throw Object.assign(new Error('x'), { name: 'QuotaExceededError' });
+    };
+    const store = new ProjectStore({ project: demoProject, storage });
+    const edited = store.edit('Name', renamed('New'));
+    await store.saveNow();
+    expect(store.getState().save).toMatchObject({ kind: 'failed', reason: expect.stringContaining('full') });
+    storage.setItem = write;
+    await store.saveNow();
+    expect(store.getState().save.kind).toBe('saved');
+    expect((await stored(storage)).name).toBe('New');
+    store.edit('Name', renamed('Newer'));
+    expect(edited.made && edited.undo()).toBe(false);
+    store.undo();
+    expect(edited.made && edited.undo()).toBe(true);
+    expect(store.getState().history.value).toBe(demoProject);
+  });
+
+  it('refuses what could not be opened again, and changes nothing', () => {
+    const store = new ProjectStore({ project: demoProject, storage: memoryStore() });
+    const edited = store.edit('Mass', mass(0, 9e9));
+    expect(edited).toMatchObject({
+      made: false,
+      message: 'Mass of “Tarn Two club car” must be at most 6000.',
+    });
+    expect(store.getState().history).toMatchObject({ value: demoProject, past: [] });
+    expect(store.unsaved).toBe(false);
+  });
+});
+
+describe('a page that is closed', () => {
+  it('leaves a journal that the next one joins, stores and forgets', async () => {
+    const [storage, journal] = [memoryStore(), memoryJournal()];
+    const first = new ProjectStore({ project: demoProject, storage, journal, page: 'a' });
+    first.edit('Name', renamed('Stored'));
+    await first.saveNow();
+    expect(first.writeJournal()).toBe(true);
+    expect(journal.kept.size).toBe(0);
+    first.edit('Mass', mass(0, 1234));
+    expect(first.writeJournal()).toBe(true);
+    // Gone here: nothing was saved any more, but another page changed another car.
+    const [other] = pages(storage, 1);
+    other.edit('Mass', mass(1, 1777));
+    await other.saveNow();
+    const found = await openProject(storage);
+    if (found.kind !== 'project') throw new Error(found.kind);
+    const { project, revision } = found;
+    const next = new ProjectStore({ project, revision, storage, journal, page: 'b' });
+    next.restore(readJournals(journal));
+    const masses = (p: Project) => p.cars.map((car) => car.massKg);
+    expect(masses(next.getState().history.value).slice(0, 2)).toEqual([1234, 1777]);
+    await vi.advanceTimersByTimeAsync(500);
+    expect(masses(await stored(storage)).slice(0, 2)).toEqual([1234, 1777]);
+    expect((await stored(storage)).name).toBe('Stored');
+    expect(journal.kept.size).toBe(0);
+    next.undo();
+    expect(masses(next.getState().history.value)[0]).toBe(demoProject.cars[0].massKg);
+  });
+
+  it('with a garbled or an impossible journal opens what is stored, and keeps the journal', () => {
+    const journal = memoryJournal();
+    const texts = [
+      '{',
+      'null',
+      '{"before":{},"now":{"cars":[{"id":"x"}]}}',
+      '{"before":{"cars":7},"now":{"cars":[null]}}',
+    ];
+    texts.forEach((text, i) => {
+      journal.setItem(`fervent-kettle-journal:${i}`, text);
+    });
+    const store = new ProjectStore({ project: demoProject, storage: memoryStore(), journal });
+    store.restore(readJournals(journal));
+    expect(store.getState().history.value).toBe(demoProject);
+    expect(journal.kept.size).toBe(4);
+  });
+});
+
+describe('pages beside each other', () => {
+  it('lose no edit of each other, whoever saves when: every field is as its page set it last', async () => {
+    const act = fc.record({
+      page: fc.nat(2),
+      massKg: fc.integer({ min: 500, max: 3000 }),
+      wait: fc.constantFrom(0, 1, 40, 130, 400),
+    });
+    await fc.assert(
+      fc.asyncProperty(fc.array(act, { minLength: 2, maxLength: 14 }), async (acts) => {
+        const storage = memoryStore();
+        const all = pages(storage, 3);
+        const wanted = demoProject.cars.map((car) => car.massKg);
+        for (const { page, massKg, wait } of acts) {
+          all[page].edit('Mass', mass(page, massKg));
+          wanted[page] = massKg;
+          await vi.advanceTimersByTimeAsync(wait);
+        }
+        await vi.advanceTimersByTimeAsync(3000);
+        expect((await stored(storage)).cars.map((car) => car.massKg)).toEqual(wanted);
+        for (const page of all) {
+          expect(page.getState().history.value.cars.map((car) => car.massKg)).toEqual(wanted);
+          expect(page.unsaved).toBe(false);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('keep their own plan on the workbench, and can undo what came from elsewhere', async () => {
+    const [here, there] = pages(memoryStore(), 2);
+    here.edit('Name', (p) => ({ ...p, name: 'From here', selectedPlanId: p.plans[1].id }));
+    await here.saveNow();
+    await vi.advanceTimersByTimeAsync(10);
+    expect(there.getState().history.value).toMatchObject({
+      name: 'From here',
+      selectedPlanId: demoProject.selectedPlanId,
+    });
+    there.undo();
+    expect(there.getState().history.value).toEqual(demoProject);
+  });
+
+  it('say what both changed, keep their own, and one undo shows the other', async () => {
+    const storage = memoryStore();
+    const [here, there] = [0, 1].map(() => new ProjectStore({ project: demoProject, storage }));
+    here.edit('Mass', mass(0, 1001));
+    await here.saveNow();
+    there.edit('Mass', (p) => renamed('Both')(mass(0, 1002)(p)));
+    await there.saveNow();
+    expect(there.getState().notice).toMatch(/Mass of “Tarn Two club car” \(1002 here, 1001 there\)/);
+    expect((await stored(storage)).cars[0].massKg).toBe(1002);
+    there.undo();
+    expect(there.getState().history.value.cars[0].massKg).toBe(1001);
+    there.dismiss();
+    expect(there.getState().notice).toBeNull();
+  });
+
+  it('keep aside what cannot be joined, and what a newer program stored', async () => {
+    const storage = memoryStore();
+    const [here, there] = [0, 1].map(() => new ProjectStore({ project: demoProject, storage }));
+    // Here a car and its plans go; there another plan comes to use it.
+    const [plan] = demoProject.plans;
+    here.edit('Deleted', (p) => ({
+      ...p,
+      plans: p.plans.filter((q) => q.carId !== plan.carId),
+      cars: p.cars.filter((c) => c.id !== plan.carId),
+      selectedPlanId: p.plans.find((q) => q.carId !== plan.carId)?.id ?? '',
+    }));
+    await here.saveNow();
+    there.edit('Copied', (p) => ({ ...p, plans: [...p.plans, { ...plan, id: 'copy' }] }));
+    await there.saveNow();
+    expect(there.getState().notice).toMatch(/kept/);
+    expect((await stored(storage)).plans.some((p) => p.id === 'copy')).toBe(true);
+    expect((await keptTexts(storage)).length).toBe(1);
+
+    const newer = JSON.stringify({ ...demoProject, version: 99 });
+    storage.kept.set('project', { revision: 40, text: newer });
+    there.edit('Name', renamed('Older program'));
+    await there.saveNow();
+    expect((await keptTexts(storage)).map((kept) => kept.text)).toContain(newer);
+    expect((await stored(storage)).name).toBe('Older program');
+  });
+});
