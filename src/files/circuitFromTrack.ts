@@ -10,7 +10,7 @@ import {
   turnedLine,
   withoutJumps,
 } from '../core';
-import { type Circuit, type CircuitSegment, circuitSchema, type Refused } from '../project';
+import { type Circuit, type CircuitSegment, circuitSchema, issueProblem, type Refused } from '../project';
 import type { FileTrack } from './fileTrack';
 import { refuse } from './refusal';
 
@@ -43,6 +43,8 @@ export interface LineChoice {
 
 /** Points of the drawn track at most. */
 const DRAWN = 4000;
+/** Longest lap that is taken, m; no circuit is as long. */
+const LONGEST = 60_000;
 /** Shortest lap that is taken, m. */
 const SHORTEST = 150;
 
@@ -68,6 +70,11 @@ export function findLine(file: FileTrack, bound: number | null): FoundLine | Ref
     return refuse(
       `The lap that was found is ${Math.round(length)} m long; at least ${SHORTEST} m are needed.`,
     );
+  if (length > LONGEST) {
+    return refuse(
+      `The lap that was found is ${Math.round(length / 1000)} km long; a circuit has at most ${LONGEST / 1000} km. Is it a road, or are its units wrong?`,
+    );
+  }
   const smooth = smoothTrack(track, used, bound ?? Number.POSITIVE_INFINITY);
   const line = { ...smooth, smoothing: { ...smooth.smoothing, jumps: smooth.smoothing.jumps + jumps } };
   const every = Math.ceil(track.x.length / DRAWN);
@@ -165,24 +172,27 @@ export function circuitFrom(
   const [east, north] = corners.heading;
   const bearing = (Math.atan2(east, north) * 180) / Math.PI;
   const { hasHeight } = found.line.smoothing;
-  const circuit = circuitSchema.safeParse({
-    id,
-    name,
-    altitudeM: hasHeight ? clamp(Math.round(line.height[0]), -400, 4500) : 0,
-    trackWidthM: Math.max(3, Math.min(12, Math.floor(tightest))),
-    place: start
-      ? {
-          latitudeDeg: round(start.latitude, 7),
-          longitudeDeg: round(start.longitude, 7),
-          bearingDeg: round((bearing + 360) % 360, 2),
-          heightM: hasHeight ? round(line.height[0], 1) : 0,
-        }
-      : null,
-    layout: { kind: 'line', segments },
-  });
+  const circuit = circuitSchema.safeParse(
+    {
+      id,
+      name,
+      altitudeM: hasHeight ? clamp(Math.round(line.height[0]), -400, 4500) : 0,
+      trackWidthM: Math.max(3, Math.min(12, Math.floor(tightest))),
+      place: start
+        ? {
+            latitudeDeg: round(start.latitude, 7),
+            longitudeDeg: round(start.longitude, 7),
+            bearingDeg: round((bearing + 360) % 360, 2),
+            heightM: hasHeight ? round(line.height[0], 1) : 0,
+          }
+        : null,
+      layout: { kind: 'line', segments },
+    },
+    { reportInput: true },
+  );
   if (!circuit.success) {
-    const [issue] = circuit.error.issues;
-    return refuse(`The line makes no circuit: ${issue.path.join('.')}: ${issue.message}.`);
+    const { path, message } = issueProblem(circuit.error.issues[0]);
+    return refuse(`The line makes no circuit: its ${path} ${message}.`);
   }
   return {
     ok: true,

@@ -24,6 +24,9 @@ const DELIMITERS = [',', ';', '\t', '|'] as const;
 /** Lines that are looked at; what a logger writes before its table is shorter. */
 const LOOKED_AT = 400;
 const PREVIEW = 8;
+const LONGEST_UNIT = 30;
+/** Characters of a heading that are looked at. */
+const LONGEST_HEADING = 200;
 
 const isNumber = (cell: string, decimal: string) => numberOf(cell, decimal) !== null;
 const isTime = (cell: string) =>
@@ -39,8 +42,11 @@ export function numberOf(cell: string, decimal: string): number | null {
 
 /** Whether a row of headings holds units: short, and no words of several letters but the usual ones. */
 const looksLikeUnits = (row: readonly string[]) =>
-  row.every((cell) =>
-    /^[[(]?(\s*|.{1,5}|\w{1,4}\/\w{1,3}|deg\w?|degrees?|knots|hh:mm:ss.*)[\])]?$/i.test(cell.trim()),
+  row.every(
+    (cell) =>
+      // What is long is no unit; and a pattern with choices takes for ever over a cell of blanks.
+      cell.trim().length <= LONGEST_UNIT &&
+      /^[[(]?(\s*|.{1,5}|\w{1,4}\/\w{1,3}|deg\w?|degrees?|knots|hh:mm:ss.*)[\])]?$/i.test(cell.trim()),
   );
 
 /**
@@ -79,6 +85,9 @@ function rowOf(line: string, delimiter: string): string[] {
   return Papa.parse<string[]>(line, { delimiter }).data[0] ?? [];
 }
 
+/** A heading without its blanks: those round it, and all but one of those in it. */
+const heading = (cell = '') => cell.trim().replace(/\s+/g, ' ').slice(0, LONGEST_HEADING).trim();
+
 function layoutOf(
   rows: readonly (readonly string[])[],
   delimiter: string,
@@ -110,9 +119,9 @@ function layoutOf(
   const names = heads[0] ?? [];
   const second = heads[1] ?? [];
   const columns = Array.from({ length: width }, (_, i): CsvColumn => {
-    const title = (names[i] ?? '').trim().replace(/^"|"$/g, '');
+    const title = heading(names[i]).replace(/^"|"$/g, '');
     const match = /^(.*?)\s*[[(]([^\])]*)[\])]\s*$/.exec(title);
-    const below = (second[i] ?? '').trim().replace(/^[[(]|[\])]$/g, '');
+    const below = heading(second[i]).replace(/^[[(]|[\])]$/g, '');
     return {
       name: (match ? match[1] : title).slice(0, 80) || `column ${i + 1}`,
       unit: (match ? match[2] : below).trim().slice(0, 20),

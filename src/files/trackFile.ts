@@ -1,7 +1,7 @@
 import { kml } from '@tmcw/togeojson';
 import { DOMParser } from '@xmldom/xmldom';
 import { SaxesParser } from 'saxes';
-import type { Refused } from '../project';
+import { type Refused, readJson } from '../project';
 import { decodeText } from './encoding';
 import type { FileTrack, TrackFile } from './fileTrack';
 import { readPointTable } from './pointTable';
@@ -9,6 +9,8 @@ import { placeAt, placeOf, refuse } from './refusal';
 
 /** Fewest points that make a line. */
 const FEWEST = 8;
+/** Deepest that elements may be nested: readers of trees overflow far beyond. */
+const DEEPEST = 64;
 /** Most points that are taken from a file; a day at 10 Hz. */
 const MOST = 2_000_000;
 
@@ -118,6 +120,7 @@ function readGpx(
     const local = name.replace(/^.*:/, '').toLowerCase();
     if (open.length === 0) root = local;
     open.push(local);
+    if (open.length > DEEPEST) parser.fail(`elements are nested more than ${DEEPEST} levels deep`);
     inner = '';
     if (local === 'trk' || local === 'rte') line = { name: 'line', points: [] };
     if (local === 'trkpt' || local === 'rtept') {
@@ -174,19 +177,10 @@ function brokenXml(message: string, [line, column]: readonly [number, number], t
 }
 
 function readGeoJson(text: string): Read {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (error) {
-    const position = /position (\d+)/.exec(String(error));
-    const at = position ? Number(position[1]) : text.length;
-    return refuse(
-      'The file is not JSON: it breaks here. GeoJSON with a line was expected.',
-      placeAt(text, at),
-    );
-  }
+  const json = readJson(text, 'GeoJSON with a line');
+  if (!('value' in json)) return refuse(json.message, json.place);
   const tracks: FileTrack[] = [];
-  collect(value, tracks);
+  collect(json.value, tracks);
   return { ok: true, kind: 'GeoJSON', tracks, notes: [] };
 }
 

@@ -44,6 +44,7 @@ export type { Explanation } from './explanation';
 export { explain, type Topic } from './explanations';
 export { type Exposed, exposedPart, starterExposed } from './exposedSchema';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';
+export { readJson } from './json';
 export { deletionObstacle, type ItemOf, type Shelf } from './library';
 export {
   alike,

@@ -1,7 +1,9 @@
 import { z } from 'zod';
+import { readJson } from './json';
 import { migrate } from './migrate';
 import { PARTS_FORMAT, type Part, partsFileSchema } from './partSchema';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './projectSchema';
+import { survey } from './survey';
 
 /** Something wrong with a project: where, what, and how grave. */
 export interface Problem {
@@ -21,7 +23,6 @@ export type DocumentResult = ReadResult | { readonly ok: true; readonly parts: r
 
 /** Largest project file that is read, bytes. */
 export const LARGEST_FILE = 25 * 1024 * 1024;
-const POISONED = new Set(['__proto__', 'constructor', 'prototype']);
 
 export function pathText(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
@@ -36,40 +37,20 @@ const failure = (message: string, path = ''): Refused => ({
   problems: [{ path, message, severity: 'error' }],
 });
 
-/** Where JSON text breaks, as "line 3, column 7", as far as the engine says. */
-function breakPlace(text: string, error: unknown): string {
-  const match = /position (\d+)/.exec(String(error));
-  if (!match) return '';
-  const before = text.slice(0, Number(match[1]));
-  const line = before.split('\n').length;
-  return ` at line ${line}, column ${before.length - before.lastIndexOf('\n')}`;
-}
-
-function poisonedPath(value: unknown, path: PropertyKey[] = []): string | null {
-  if (typeof value !== 'object' || value === null) return null;
-  for (const key of Object.keys(value)) {
-    const here = [...path, Array.isArray(value) ? Number(key) : key];
-    if (POISONED.has(key)) return pathText(here);
-    const found = poisonedPath((value as Record<string, unknown>)[key], here);
-    if (found) return found;
-  }
-  return null;
-}
-
-/** JSON text as a value, or what is wrong with it. */
+/** JSON text as a value that is safe to read on, or what is wrong with it. */
 function parsed(text: string, expected: string): { readonly value: unknown } | Refused {
-  if (text.trim() === '') return failure(`The file is empty. ${expected} was expected.`);
-  try {
-    return { value: JSON.parse(text) };
-  } catch (error) {
-    return failure(`The file is not JSON: it breaks${breakPlace(text, error)}. ${expected} was expected.`);
+  const json = readJson(text, expected);
+  if ('value' in json) {
+    const wrong = survey(json.value, pathText);
+    return wrong ? { ok: false, problems: [wrong] } : json;
   }
+  return failure(json.message, json.place);
 }
 
 /** Reads a project from JSON text: everything wrong is said with its path, and nothing is half taken over. */
 export function readProject(text: string): ReadResult {
   const json = parsed(text, 'A project exported from here');
-  return 'value' in json ? readProjectValue(json.value) : json;
+  return 'value' in json ? readSurveyed(json.value) : json;
 }
 
 /** Reads a project or a file of parts, whichever the text is. */
@@ -77,9 +58,7 @@ export function readDocument(text: string): DocumentResult {
   const json = parsed(text, 'A project or parts exported from here');
   if (!('value' in json)) return json;
   const format = (json.value as { format?: unknown } | null)?.format;
-  if (format !== PARTS_FORMAT) return readProjectValue(json.value);
-  const poisoned = poisonedPath(json.value);
-  if (poisoned) return failure('The key is not allowed in a file of parts.', poisoned);
+  if (format !== PARTS_FORMAT) return readSurveyed(json.value);
   const read = partsFileSchema.safeParse(json.value, { reportInput: true });
   if (!read.success) return { ok: false, problems: read.error.issues.map(issueProblem) };
   return { ok: true, parts: read.data.parts };
@@ -92,8 +71,11 @@ export function writeParts(parts: readonly Part[]): string {
 
 /** The same for parsed data. */
 export function readProjectValue(value: unknown): ReadResult {
-  const poisoned = poisonedPath(value);
-  if (poisoned) return failure('The key is not allowed in a project.', poisoned);
+  const wrong = survey(value, pathText);
+  return wrong ? { ok: false, problems: [wrong] } : readSurveyed(value);
+}
+
+function readSurveyed(value: unknown): ReadResult {
   const format = (value as { format?: unknown } | null)?.format;
   if (typeof value !== 'object' || value === null || format !== PROJECT_FORMAT) {
     return failure(
@@ -123,7 +105,7 @@ function issueMessage(issue: z.core.$ZodIssue): string {
   if (issue.message.startsWith('must ')) return issue.message;
   switch (issue.code) {
     case 'invalid_type':
-      return `must be ${issue.expected === 'int' ? 'a whole number' : `a ${issue.expected}`}, and is ${kindOf(issue.input)}`;
+      return `must be ${EXPECTED[issue.expected] ?? `a ${issue.expected}`}, and is ${kindOf(issue.input)}`;
     case 'too_small':
       return issue.origin === 'array' || issue.origin === 'string'
         ? issue.origin === 'string'
@@ -137,17 +119,28 @@ function issueMessage(issue: z.core.$ZodIssue): string {
     case 'invalid_value':
       return `must be one of ${issue.values.map((v) => `"${String(v)}"`).join(', ')}`;
     case 'unrecognized_keys':
-      return `has keys nobody knows: ${issue.keys.map((k) => `"${k}"`).join(', ')}`;
+      return `has keys nobody knows: ${issue.keys
+        .slice(0, 5)
+        .map((k) => `"${k.slice(0, 40)}"`)
+        .join(', ')}${issue.keys.length > 5 ? ` and ${issue.keys.length - 5} more` : ''}`;
     default:
       return issue.message;
   }
 }
 
+/** What a schema wants, as a reader says it. */
+const EXPECTED: Readonly<Record<string, string>> = {
+  int: 'a whole number',
+  array: 'a list',
+  object: 'an object',
+};
+
 function kindOf(input: unknown): string {
   if (input === undefined) return 'missing';
   if (input === null) return 'null';
   if (typeof input === 'number' && !Number.isFinite(input)) return 'not a number';
-  return `a ${Array.isArray(input) ? 'list' : typeof input}`;
+  if (typeof input === 'object') return Array.isArray(input) ? 'a list' : 'an object';
+  return `a ${typeof input}`;
 }
 
 /** The project as JSON text, to be read back by `readProject`. */

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import type { RawLog } from '../core';
-import { mendLog } from '../core';
+import { LogError, mendLog } from '../core';
 import {
   analyseLog,
   type CsvLayout,
@@ -105,7 +105,10 @@ async function keepRead(read: ReadLog | Refused, source: string): Promise<KeptLo
   try {
     return await keep(crypto.randomUUID(), source.replace(/\.\w+$/, ''), source, read);
   } catch (error) {
-    return { ok: false, problems: [{ path: '', message: (error as Error).message, severity: 'error' }] };
+    const { message } = error as Error;
+    const { first, perSample } = read.lineOf;
+    const line = error instanceof LogError && error.sample >= 0 ? first + error.sample * perSample : null;
+    return { ok: false, problems: [{ path: line ? `line ${line}` : '', message, severity: 'error' }] };
   }
 }
 

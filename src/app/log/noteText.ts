@@ -22,6 +22,10 @@ export function noteText(
     }
     case 'restart':
       return `The time began anew ${times(note.count, 'time')}${at}; the parts were joined.`;
+    case 'far-time':
+      return `${times(note.count, 'sample')} had a time past any calendar${at}; they were left out.`;
+    case 'cut':
+      return `${times(note.count, 'gap')} of over an hour${at}, cut down to an hour each; ${(note.size / 3600).toFixed(1)} h were taken out.`;
     case 'gap':
       return `${times(note.count, 'gap')} in the log, ${note.size.toFixed(1)} s together${at}; speed was carried over them in a line.`;
     case 'spike':

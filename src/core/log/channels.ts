@@ -31,6 +31,16 @@ export interface RawLog {
   readonly channels: Readonly<Partial<Record<Channel, Float32Array | Float64Array>>>;
 }
 
+/** Why a log cannot be used: words, and the sample it was found at, in the log as read; −1 for the whole. */
+export class LogError extends RangeError {
+  constructor(
+    message: string,
+    readonly sample: number,
+  ) {
+    super(message);
+  }
+}
+
 /** Something found in a log: what, how often, and where first. */
 export interface LogNote {
   readonly kind:
@@ -42,11 +52,13 @@ export interface LogNote {
     | 'missing'
     | 'out-of-range'
     | 'no-speed'
-    | 'restart';
+    | 'restart'
+    | 'far-time'
+    | 'cut';
   readonly channel: Channel | 'time';
   readonly count: number;
   /** Index of the first sample it was found at, in the log as read */
   readonly first: number;
-  /** s: of a gap all together, of a clock's shift its size; 0 where it means nothing */
+  /** s: of a gap or of cut-out time all together, of a clock's shift its size; 0 where it means nothing */
   readonly size: number;
 }

@@ -1,4 +1,4 @@
-export type { Channel, LogNote, RawLog } from './channels';
+export { type Channel, LogError, type LogNote, type RawLog } from './channels';
 export {
   energyUncertainty,
   type LapLikeness,

@@ -1,5 +1,5 @@
 import { localPlane } from '../geo';
-import type { Channel, LogNote, RawLog } from './channels';
+import { type Channel, LogError, type LogNote, type RawLog } from './channels';
 
 /** A log whose time rises and whose speed is known. */
 export interface Log {
@@ -23,6 +23,13 @@ const ZONE = 900;
 const ZONE_NEAR = 30;
 /** A time that falls by more than this and then goes on begins anew, s. */
 const RESTART = 2;
+/** A longer gap is cut out but for this, s: whatever was hot is cold after it. */
+const LONGEST_GAP = 3600;
+/** A greater time is none: the seconds of any calendar are far less, s. */
+const FARTHEST_TIME = 1e11;
+/** Longest log that is read, s, and most samples it is laid on, at its own rate. */
+const LONGEST_LOG = 24 * 3600;
+const MOST_SAMPLES = 4_000_000;
 /** No car on wheels changes its speed faster, m/s². */
 const FASTEST = 75;
 /** Plausible ranges; what lies outside was no reading. */
@@ -40,16 +47,21 @@ const isTemperature = (channel: Channel) => /^(rotor|caliper|fluid)/.test(channe
 
 /**
  * Puts a log right where that is safe, and says what it did: samples whose time runs back are left out, a clock that was
- * set by quarter hours is set back, single spikes are bridged, speed is made from positions where there is none.
- * @throws RangeError where fewer than 20 samples or neither speed, distance nor positions are left
+ * set by quarter hours is set back, gaps of over an hour are cut down to one, single spikes are bridged, speed is made
+ * from positions where there is none.
+ * @throws LogError where fewer than 20 samples or neither speed, distance nor positions are left, or it is too long
  */
 export function mendLog(raw: RawLog): Log {
   const notes: LogNote[] = [];
-  const { time: clock, kept } = mendClock(raw.time, notes);
+  const { time: clock, kept, cuts } = mendClock(raw.time, notes);
   if (kept.length < FEWEST) {
-    throw new RangeError(`A log needs at least ${FEWEST} samples with a time; this one has ${kept.length}.`);
+    throw new LogError(
+      `A log needs at least ${FEWEST} samples with a time; this one has ${kept.length}.${notes.some((note) => note.kind === 'far-time') ? ' Times of more than 1e11 s are none: is the unit of the time right?' : ''}`,
+      kept[0] ?? -1,
+    );
   }
   const step = medianStep(clock);
+  assertLength(clock, kept, step);
   noteGaps(clock, kept, step, notes);
   const channels: Partial<Record<Channel, Float64Array>> = {};
   for (const [name, values] of Object.entries(raw.channels) as [Channel, Float64Array][]) {
@@ -62,9 +74,39 @@ export function mendLog(raw: RawLog): Log {
     const { speed, ...others } = channels;
     const own = bridged(clock, speed);
     despike(clock, own, kept, notes);
-    return { time: clock, speed: own.map((v) => Math.max(0, v)), channels: others, step, notes };
+    const standing = withPauses(clock, own, others, cuts, step);
+    return { ...standing, speed: standing.speed.map((v) => Math.max(0, v)), step, notes };
   }
   return withSpeedMade(clock, channels, step, notes);
+}
+
+/** The car stands where a gap was cut out: two samples without speed in each, a step after the last and before the next. */
+function withPauses(
+  time: Float64Array,
+  speed: Float64Array,
+  channels: Partial<Record<Channel, Float64Array>>,
+  cuts: readonly number[],
+  step: number,
+): Pick<Log, 'time' | 'speed' | 'channels'> {
+  if (cuts.length === 0) return { time, speed, channels };
+  const filled = (values: Float64Array, fill: (at: number) => readonly [number, number]): Float64Array => {
+    const out: number[] = [];
+    values.forEach((v, i) => {
+      if (cuts.includes(i)) out.push(...fill(i));
+      out.push(v);
+    });
+    return Float64Array.from(out);
+  };
+  return {
+    time: filled(time, (i) => [time[i - 1] + step, time[i] - step]),
+    speed: filled(speed, () => [0, 0]),
+    channels: Object.fromEntries(
+      Object.entries(channels).map(([name, values]) => [
+        name,
+        filled(values, () => [Number.NaN, Number.NaN]),
+      ]),
+    ),
+  };
 }
 
 /** Time over which positions are averaged before a speed is made of them, s, and distances. */
@@ -83,12 +125,13 @@ function withSpeedMade(
   const { time, values } = binned(clock, channels, Math.max(step, wanted));
   const way = wayFrom(time, values);
   if (!way) {
-    throw new RangeError('The log has neither speed nor distance nor positions; one of them is needed.');
+    throw new LogError('The log has neither speed nor distance nor positions; one of them is needed.', -1);
   }
   const n = time.length;
   if (n < FEWEST) {
-    throw new RangeError(
+    throw new LogError(
       `A log needs at least ${FEWEST} samples; without speed they are averaged over ${wanted} s, and ${n} are left.`,
+      -1,
     );
   }
   const between = (a: number, b: number) => (way[b] - way[a]) / (time[b] - time[a]);
@@ -130,8 +173,16 @@ function binned(
   return { time: mean(time), values };
 }
 
-function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Array; kept: number[] } {
+const lastStep = (time: readonly number[]): number =>
+  time.length > 1 ? time[time.length - 1] - time[time.length - 2] : 0.1;
+
+function mendClock(
+  time: ArrayLike<number>,
+  notes: LogNote[],
+): { time: Float64Array; kept: number[]; cuts: number[] } {
   const kept: number[] = [];
+  /** Where in `kept` a gap was cut out before a sample */
+  const cuts: number[] = [];
   const mended: number[] = [];
   let shift = 0;
   let last = Number.NEGATIVE_INFINITY;
@@ -139,13 +190,16 @@ function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Ar
   const same = { count: 0, first: -1 };
   const missing = { count: 0, first: -1 };
   const restart = { count: 0, first: -1 };
+  const far = { count: 0, first: -1 };
+  const cut = { count: 0, first: -1, size: 0 };
   const count = (what: { count: number; first: number }, i: number) => {
     if (what.count === 0) what.first = i;
     what.count += 1;
   };
   for (let i = 0; i < time.length; i++) {
-    if (!Number.isFinite(time[i])) {
-      count(missing, i);
+    // What is no number fails this as well.
+    if (!(Math.abs(time[i]) <= FARTHEST_TIME)) {
+      count(Number.isFinite(time[i]) ? far : missing, i);
       continue;
     }
     let t = time[i] + shift;
@@ -169,10 +223,17 @@ function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Ar
     const goesOn = i + 1 < time.length && time[i + 1] > time[i] && time[i + 1] - time[i] < 5;
     if (t < last - RESTART && goesOn) {
       // A time that begins anew with each lap or recording: the parts follow each other.
-      const step = kept.length > 1 ? mended[kept.length - 1] - mended[kept.length - 2] : 0.1;
+      const step = lastStep(mended);
       shift += last - t + step;
       t = last + step;
       count(restart, i);
+    }
+    if (t - last > LONGEST_GAP && kept.length > 0) {
+      count(cut, i);
+      cuts.push(kept.length);
+      cut.size += t - last - LONGEST_GAP;
+      shift -= t - last - LONGEST_GAP;
+      t = last + LONGEST_GAP;
     }
     if (t < last) {
       count(back, i);
@@ -186,16 +247,31 @@ function mendClock(time: ArrayLike<number>, notes: LogNote[]): { time: Float64Ar
     mended.push(t);
     last = t;
   }
-  const note = (kind: LogNote['kind'], what: { count: number; first: number }) => {
-    if (what.count > 0) notes.push({ kind, channel: 'time', count: what.count, first: what.first, size: 0 });
+  const note = (kind: LogNote['kind'], what: { count: number; first: number; size?: number }) => {
+    const { count: times, first, size = 0 } = what;
+    if (times > 0) notes.push({ kind, channel: 'time', count: times, first, size });
   };
   note('missing', missing);
+  note('far-time', far);
+  note('cut', cut);
   note('restart', restart);
   note('time-back', back);
   note('same-time', same);
   const start = mended[0] ?? 0;
-  return { time: Float64Array.from(mended, (t) => t - start), kept };
+  return { time: Float64Array.from(mended, (t) => t - start), kept, cuts };
 }
+
+/** Refuses a log that is longer than any day, or that no store could hold once its gaps are filled. */
+function assertLength(time: Float64Array, kept: readonly number[], step: number): void {
+  const longest = Math.min(LONGEST_LOG, MOST_SAMPLES * Math.max(step, 0.04));
+  const beyond = time.findIndex((t) => t > longest);
+  if (beyond < 0) return;
+  throw new LogError(
+    `The log lasts ${hours(time[time.length - 1])} with its gaps, at ${(1 / step).toPrecision(3)} samples a second; at most ${hours(longest)} are read. Cut it in two here.`,
+    kept[beyond],
+  );
+}
+const hours = (seconds: number) => `${(seconds / 3600).toFixed(1)} h`;
 
 /** Quarter hours a clock was set by, by what time leapt, s; 0 where it was not. */
 function quartersSet(jump: number): number {
