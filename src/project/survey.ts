@@ -27,26 +27,29 @@ export function survey(value: unknown, pathText: (path: readonly PropertyKey[]) 
     message,
     severity: 'error',
   });
-  const open: { readonly value: unknown; readonly place: Place | null }[] = [{ value, place: null }];
+  const open: Open[] = [{ value, place: null }];
   let seen = 0;
   for (let next = open.pop(); next; next = open.pop()) {
     const { value: own, place } = next;
     if (typeof own !== 'object' || own === null) continue;
-    const isList = Array.isArray(own);
-    const keys = isList ? own.length : Object.keys(own).length;
-    if (isList && keys > mostOf(place)) return fail(place, `must have at most ${mostOf(place)}`);
-    seen += keys;
+    if (Array.isArray(own) && own.length > mostOf(place)) {
+      return fail(place, `must have at most ${mostOf(place)}`);
+    }
+    const inner = Object.keys(own);
+    seen += inner.length;
     if (seen > MOST_VALUES) return fail(null, `The document holds more than ${MOST_VALUES} values.`);
-    if (isList) own.forEach((item, i) => open.push({ value: item, place: { parent: place, key: i } }));
-    else {
-      for (const [key, item] of Object.entries(own)) {
-        const here = { parent: place, key };
-        if (POISONED.has(key)) return fail(here, 'The key is not allowed in a file of ours.');
-        open.push({ value: item, place: here });
-      }
+    for (const name of inner) {
+      const here = { parent: place, key: Array.isArray(own) ? Number(name) : name };
+      if (POISONED.has(name)) return fail(here, 'The key is not allowed in a file of ours.');
+      open.push({ value: (own as Readonly<Record<string, unknown>>)[name], place: here });
     }
   }
   return null;
+}
+
+interface Open {
+  readonly value: unknown;
+  readonly place: Place | null;
 }
 
 /** Most items a list may have: of the document's own lists what a project holds, else what the longest list has. */

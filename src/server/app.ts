@@ -3,12 +3,23 @@ import { Hono } from 'hono';
 import { secureHeaders } from 'hono/secure-headers';
 import { standIns } from './standIns/routes';
 
+/** Names of this machine itself. */
+const OWN_HOSTS = ['127.0.0.1', 'localhost', '[::1]'];
+
 /**
  * The server: hands out the built application, and stands in for a logger and a weather service.
  * @param root folder of the build, relative to the working directory
+ * @param hosts names it answers to, beside those of this machine itself
  */
-export function createApp(root: string): Hono {
+export function createApp(root: string, hosts: readonly string[] = []): Hono {
   const app = new Hono();
+  const known = new Set([...OWN_HOSTS, ...hosts.map((host) => host.toLowerCase())]);
+  // A page elsewhere could have its own name point here, and read what is served.
+  app.use(async (c, next) => {
+    const { hostname } = new URL(c.req.url);
+    if (known.has(hostname.toLowerCase())) return next();
+    return c.text('This server does not answer to that name. Start it with HOST=NAME to add one.', 421);
+  });
   app.use(
     secureHeaders({
       contentSecurityPolicy: {
@@ -27,6 +38,17 @@ export function createApp(root: string): Hono {
       },
       crossOriginOpenerPolicy: 'same-origin',
       referrerPolicy: 'no-referrer',
+      // Nothing here looks, listens or asks where it is.
+      permissionsPolicy: {
+        camera: [],
+        microphone: [],
+        geolocation: [],
+        payment: [],
+        usb: [],
+        serial: [],
+        bluetooth: [],
+        displayCapture: [],
+      },
       // Served over http on this machine only.
       strictTransportSecurity: false,
     }),
@@ -46,6 +68,11 @@ export function createApp(root: string): Hono {
   app.use('/assets/*', serveStatic({ root }));
   // A missing file must not be answered with the page: a stale page would take it for its script.
   app.get('/assets/*', (c) => c.text('There is no such file in this build. Reload the page.', 404));
+  // The page names the files of its build: it is asked for anew each time.
+  app.use(async (c, next) => {
+    await next();
+    if (!c.res.headers.has('Cache-Control')) c.header('Cache-Control', 'no-cache');
+  });
   app.use('*', serveStatic({ root }));
   app.get('*', async (c, next) => {
     if (/\.[a-z0-9]+$/i.test(new URL(c.req.url).pathname)) return c.text('Not found.', 404);

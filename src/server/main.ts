@@ -1,13 +1,26 @@
 import { serve } from '@hono/node-server';
 import { createApp } from './app';
 
+/** Time that what is being answered has to end after a signal, ms. */
+const GRACE = 500;
+
 const port = Number(process.env.PORT ?? 4173);
 if (!Number.isInteger(port) || port < 1 || port > 65535) {
   console.error(`PORT must be a whole number from 1 to 65535, and is "${process.env.PORT}".`);
   process.exit(2);
 }
-const server = serve({ fetch: createApp('dist/app').fetch, hostname: '127.0.0.1', port }, (info) => {
-  console.log(`Fervent Kettle is at http://127.0.0.1:${info.port}/  (Ctrl+C ends it)`);
+// Names and addresses it answers to; it listens at the first.
+const hosts = (process.env.HOST ?? '').split(',').map((host) => host.trim());
+const named = hosts.filter((host) => host !== '');
+const wrong = named.find((host) => !/^[\w.:[\]-]+$/.test(host));
+if (wrong) {
+  console.error(`HOST must be names or addresses, separated by commas; "${wrong}" is none.`);
+  process.exit(2);
+}
+const hostname = named[0] ?? '127.0.0.1';
+const { fetch } = createApp('dist/app', named);
+const server = serve({ fetch, hostname, port }, (info) => {
+  console.log(`Fervent Kettle is at http://${hostname}:${info.port}/  (Ctrl+C ends it)`);
 });
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(
@@ -17,5 +30,11 @@ server.on('error', (error: NodeJS.ErrnoException) => {
   );
   process.exit(1);
 });
-for (const signal of ['SIGINT', 'SIGTERM'] as const)
-  process.on(signal, () => server.close(() => process.exit(0)));
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.on(signal, () => {
+    server.close(() => process.exit(0));
+    // An open stream would keep it alive for as long as it lasts.
+    if ('closeAllConnections' in server) server.closeAllConnections();
+    setTimeout(() => process.exit(0), GRACE).unref();
+  });
+}

@@ -1,8 +1,10 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { demoProject } from '../../demo/project';
 import { createApp } from './app';
+import { simulatedLog } from './standIns/logger';
 
 let folder = '';
 beforeAll(() => {
@@ -35,6 +37,27 @@ describe('server', () => {
       expect(missing.status).toBe(404);
       expect(await missing.text()).not.toContain('page</p>');
     }
+  });
+
+  it('has the page asked for anew each time, and lets it look, listen and locate nowhere', async () => {
+    const page = await get('/car');
+    expect(page.headers.get('cache-control')).toBe('no-cache');
+    expect(page.headers.get('permissions-policy')).toMatch(/geolocation=\(\).*/);
+  });
+
+  it('answers to the names of this machine and to those it was given, and to no other', async () => {
+    const named = createApp(relative(process.cwd(), folder), ['Paddock.local', '192.0.2.7']);
+    for (const [host, status] of [
+      ['127.0.0.1:4173', 200],
+      ['localhost', 200],
+      ['paddock.local:4173', 200],
+      ['192.0.2.7', 200],
+      ['evil.example', 421],
+      ['127.0.0.1.evil.example', 421],
+    ] as const) {
+      expect((await named.request(`http://${host}/`)).status, host).toBe(status);
+    }
+    expect((await get('http://paddock.local/')).status).toBe(421);
   });
 
   it('answers nothing but GET and HEAD', async () => {
@@ -75,6 +98,44 @@ describe('stand-ins', () => {
     expect(JSON.parse(second.start).first).toBe(first.last + 1);
     expect(second.rows[0][0]).toBeCloseTo((first.last + 1) / 100, 6);
     expect(second.rows.length).toBe(second.last - first.last);
+  });
+
+  it('a stream asked to go on after its end, or far into it, is answered at once, and is a quiet one', async () => {
+    const ask = '/stand-in/logger/stream?rate=200&laps=40&speed=50&cut=0.3&after=';
+    const past = await (await get(`${ask}999999999`)).text();
+    expect(past).toMatch(/event: start\ndata: .*"first":(\d+)/);
+    expect(past).toContain('event: end');
+    expect(past).not.toContain('event: rows');
+    const late = await (await get(`${ask}700000`)).text();
+    const [row] = JSON.parse(/^data: (\[\[.*)$/m.exec(late)?.[1] ?? '[]') as (number | null)[][];
+    expect(row[0]).toBe(3500.005);
+    // It goes on from where the car is: as far, as fast and as hot as one that was listened to all along.
+    const log = simulatedLog({ planId: demoProject.plans[0].id, laps: 3, rate: 5, noise: 0, seed: 1 });
+    const whole = [...log.rows()];
+    const rest = [...log.rows(800)];
+    expect(rest).toHaveLength(log.count - 800);
+    for (const [i, own] of rest.entries()) {
+      const other = whole[800 + i];
+      expect(own[0]).toBe(other[0]);
+      const near = (column: number, by: number) =>
+        expect(Math.abs(Number(own[column]) - Number(other[column])), `row ${i}, ${column}`).toBeLessThan(by);
+      near(2, 6);
+      near(3, 0.1);
+      if (i > 30) near(10, 1);
+    }
+  });
+
+  it('at most eight streams are open at once, and one that ends makes room', async () => {
+    const app = createApp(relative(process.cwd(), folder));
+    const open = () => app.request('/stand-in/logger/stream?laps=1&rate=1&cut=5');
+    const eight = await Promise.all(Array.from({ length: 8 }, open));
+    expect(eight.map((response) => response.status)).toEqual(Array(8).fill(200));
+    const ninth = await open();
+    expect(ninth.status).toBe(503);
+    expect(await ninth.text()).toMatch(/8 streams are open already/);
+    await eight[0].body?.cancel();
+    await vi.waitFor(async () => expect((await open()).status).toBe(200));
+    for (const response of eight.slice(1)) await response.body?.cancel();
   });
 
   it('weather is of the place and the day: plausible, repeatable, another tomorrow', async () => {

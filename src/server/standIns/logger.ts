@@ -50,7 +50,8 @@ export const LOGGER_COLUMNS = [
 export interface SimulatedLog {
   readonly setup: Setup;
   readonly count: number;
-  rows(): Generator<LoggerRow>;
+  /** @param from the first row wanted; what comes before it is not computed, and the scatter from it on is another */
+  rows(from?: number): Generator<LoggerRow>;
 }
 
 /** Truth of the stand-in that a prediction does not know: what is fitted or calibrated later must find it. */
@@ -92,7 +93,7 @@ export function simulatedLog(options: LoggerOptions): SimulatedLog {
   });
   const end = day.record.time[day.record.time.length - 1];
   const count = Math.floor(end * options.rate);
-  return { setup, count, rows: () => measured(options, setup, day, count) };
+  return { setup, count, rows: (from = 0) => measured(options, setup, day, count, from) };
 }
 
 /** A value as a logger writes it. */
@@ -128,13 +129,52 @@ function cursorOf({ record, laps }: DayResult) {
   };
 }
 
+/** Speed and way of a car that takes some seconds from one pace to another, where laps meet at different speeds. */
+class Motion {
+  /** m/s */
+  speed = 0;
+  /** m */
+  odometer = 0;
+  kind: string | undefined;
+  private changing = 0;
+
+  step(
+    now: { readonly speed: number; readonly kind: string | undefined },
+    dt: number,
+    moving: boolean,
+  ): void {
+    if (now.kind !== this.kind) [this.kind, this.changing] = [now.kind, SEAM];
+    this.changing -= dt;
+    const most = this.changing > 0 && moving ? SEAM_RATE * dt : Number.POSITIVE_INFINITY;
+    if (Math.abs(now.speed - this.speed) <= most) this.changing = 0;
+    this.speed += Math.min(most, Math.max(-most, now.speed - this.speed));
+    this.odometer += this.speed * dt;
+  }
+}
+
+/** Step in which a car is driven up to a time that nothing is measured before, s. */
+const UNSEEN_STEP = 0.1;
+const MEASURED_WHEELS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
+
+/** Drives up to a time in steps of its own, however often is measured. @returns the rotors' temperatures there, °C */
+function drivenUpTo(motion: Motion, day: DayResult, until: number): number[] {
+  const cursor = cursorOf(day);
+  let now = cursor(0);
+  for (let t = 0; t < until; t += UNSEEN_STEP) {
+    now = cursor(t);
+    motion.step(now, Math.min(UNSEEN_STEP, until - t), t > 0);
+  }
+  return MEASURED_WHEELS.map((wheel) => now.between(day.record.wheels[wheel].rotorBulk) - ZERO_CELSIUS);
+}
+
 function* measured(
   { rate, noise, seed }: LoggerOptions,
   setup: Setup,
   day: DayResult,
   count: number,
+  from: number,
 ): Generator<LoggerRow> {
-  const random = randomNumbers(seed);
+  const random = randomNumbers(seed + from);
   const { force, wheels } = day.record;
   const ground = groundOf(setup);
   const cursor = cursorOf(day);
@@ -144,20 +184,19 @@ function* measured(
   const wander = { x: 0, y: 0 };
   const late = [ambient, ambient, ambient, ambient];
   const drift = [0, 0, 0, 0].map(() => noise * (random.next() - 0.5) * 0.04);
-  let [lost, odometer, speed, changing] = [0, 0, 0, 0];
-  let kind: string | undefined;
+  let lost = 0;
   const dt = 1 / rate;
-  for (let i = 0; i < count; i++) {
+  const motion = new Motion();
+  const before = from > 0 ? drivenUpTo(motion, day, from * dt) : null;
+  before?.forEach((celsius, k) => {
+    late[k] = celsius;
+  });
+  for (let i = from; i < count; i++) {
     const t = i * dt;
     const now = cursor(t);
     const { between } = now;
-    // Laps of different pace meet at the line with different speeds; a car takes some seconds from one to the other.
-    if (now.kind !== kind) [kind, changing] = [now.kind, SEAM];
-    changing -= dt;
-    const most = changing > 0 && i > 0 ? SEAM_RATE * dt : Number.POSITIVE_INFINITY;
-    if (Math.abs(now.speed - speed) <= most) changing = 0;
-    speed += Math.min(most, Math.max(-most, now.speed - speed));
-    odometer += speed * dt;
+    motion.step(now, dt, i > 0);
+    const { speed, odometer, kind } = motion;
     wander.x += (-wander.x / 60) * dt + Math.sqrt(dt) * scatter(0.12);
     wander.y += (-wander.y / 60) * dt + Math.sqrt(dt) * scatter(0.12);
     const [latitude, longitude, height] = ground(
@@ -165,7 +204,7 @@ function* measured(
       wander.x + scatter(0.25),
       wander.y + scatter(0.25),
     );
-    const rotors = (['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const).map((wheel, k) => {
+    const rotors = MEASURED_WHEELS.map((wheel, k) => {
       const bulk = between(wheels[wheel].rotorBulk) - ZERO_CELSIUS;
       late[k] += (bulk - late[k]) * Math.min(1, dt / 0.8);
       return late[k] + drift[k] * (late[k] - ambient) + scatter(2);

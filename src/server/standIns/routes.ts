@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
@@ -28,6 +29,10 @@ const weatherQuery = z.object({
   date: z.iso.date(),
 });
 
+/** Streams that are open at once, at most. */
+const MOST_STREAMS = 8;
+/** Characters of a file written at once. */
+const PIECE = 65_536;
 /** Milliseconds between two messages of a stream. */
 const BEAT = 100;
 
@@ -37,24 +42,22 @@ const BEAT = 100;
  */
 export function standIns(): Hono {
   const app = new Hono();
+  let streams = 0;
   app.get('/logger.csv', (c) => {
     const query = loggerQuery.safeParse(c.req.query());
     if (!query.success) return c.text(complaint(query.error), 400);
     const lines = loggerCsv(simulatedLog(optionsOf(query.data)));
     const encoder = new TextEncoder();
     const body = new ReadableStream<Uint8Array>({
-      pull(controller) {
+      async pull(controller) {
         let text = '';
-        while (text.length < 65_536) {
-          const next = lines.next();
-          if (next.done) {
-            controller.enqueue(encoder.encode(text));
-            controller.close();
-            return;
-          }
-          text += next.value;
-        }
+        let next = lines.next();
+        for (; !next.done && text.length < PIECE; next = lines.next()) text += next.value;
+        if (!next.done) text += next.value;
         controller.enqueue(encoder.encode(text));
+        if (next.done) controller.close();
+        // Others have their turn between the pieces.
+        await setImmediate();
       },
     });
     return c.body(body, 200, {
@@ -67,32 +70,41 @@ export function standIns(): Hono {
     const query = streamQuery.safeParse(c.req.query());
     if (!query.success) return c.text(complaint(query.error), 400);
     const { speed, cut, rate } = query.data;
+    if (streams >= MOST_STREAMS) {
+      return c.text(`${MOST_STREAMS} streams are open already; close one of them first.`, 503, {
+        'Retry-After': '5',
+      });
+    }
     const log = simulatedLog(optionsOf(query.data));
     // A receiver that lost the connection says what it had last and goes on from there.
     const had = Number(c.req.header('Last-Event-ID') ?? c.req.query('after') ?? -1);
     const first = Number.isInteger(had) && had >= 0 ? Math.min(log.count, had + 1) : 0;
     c.header('X-Accel-Buffering', 'no');
+    streams += 1;
     return streamSSE(c, async (stream) => {
-      const rows = log.rows();
-      for (let i = 0; i < first; i++) rows.next();
-      await stream.writeSSE({
-        event: 'start',
-        data: JSON.stringify({ columns: LOGGER_COLUMNS, rate, speed, count: log.count, first }),
-        retry: 500,
-      });
-      const began = performance.now();
-      let sent = first;
-      while (sent < log.count && !stream.aborted) {
-        await stream.sleep(BEAT);
-        const elapsed = (performance.now() - began) / 1000;
-        if (cut > 0 && elapsed > cut) return;
-        const due = Math.min(log.count, first + Math.floor(elapsed * rate * speed));
-        if (due <= sent) continue;
-        const batch: LoggerRow[] = [];
-        for (; sent < due; sent++) batch.push(rows.next().value as LoggerRow);
-        await stream.writeSSE({ event: 'rows', id: String(sent - 1), data: JSON.stringify(batch) });
+      try {
+        const rows = log.rows(first);
+        await stream.writeSSE({
+          event: 'start',
+          data: JSON.stringify({ columns: LOGGER_COLUMNS, rate, speed, count: log.count, first }),
+          retry: 500,
+        });
+        const began = performance.now();
+        let sent = first;
+        while (sent < log.count && !stream.aborted) {
+          await stream.sleep(BEAT);
+          const elapsed = (performance.now() - began) / 1000;
+          if (cut > 0 && elapsed > cut) return;
+          const due = Math.min(log.count, first + Math.floor(elapsed * rate * speed));
+          if (due <= sent) continue;
+          const batch: LoggerRow[] = [];
+          for (; sent < due; sent++) batch.push(rows.next().value as LoggerRow);
+          await stream.writeSSE({ event: 'rows', id: String(sent - 1), data: JSON.stringify(batch) });
+        }
+        if (!stream.aborted) await stream.writeSSE({ event: 'end', data: '' });
+      } finally {
+        streams -= 1;
       }
-      if (!stream.aborted) await stream.writeSSE({ event: 'end', data: '' });
     });
   });
 
