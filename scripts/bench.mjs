@@ -1,5 +1,7 @@
-// Measures speed and size, in Node and in headless Chromium. `--json` prints the figures as JSON.
+// Measures speed and size, in Node and in headless Chromium. `--json` prints the figures as JSON. `faults` measures what
+// is lost at a fault instead, and writes its table into docs/reliability.md.
 import { spawnSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { ensureChromium } from './chromium.mjs';
 
@@ -30,6 +32,37 @@ function built(name) {
   ]);
   return last(run([`${out}/${name}.js`]));
 }
+if (process.argv.includes('faults')) {
+  writeFaults(last(run(['--import', 'tsx', 'bench/faults.ts'])));
+  process.exit(process.exitCode ?? 0);
+}
+
+/** Prints the table of faults and puts it into docs/reliability.md; ends with 1 where an old edit was lost. */
+function writeFaults({ rows, bad }) {
+  console.table(rows);
+  const total = (key) => rows.reduce((sum, row) => sum + row[key], 0);
+  const lines = rows.map(
+    (r) =>
+      `| ${r.fault} | ${r.trials} | ${r.edits} | ${r.lost} | ${r.lost > 0 ? `${r.oldestLostMs} ms` : '—'} | ${r.lostOlderThan500Ms} | ${r.asked} |`,
+  );
+  const table = [
+    '| fault | trials | edits | lost | age of the oldest lost | lost older than 500 ms | times the browser asked |',
+    '|---|---|---|---|---|---|---|',
+    ...lines,
+    `| all | ${total('trials')} | ${total('edits')} | ${total('lost')} | | **${total('lostOlderThan500Ms')}** | ${total('asked')} |`,
+  ].join('\n');
+  const file = 'docs/reliability.md';
+  const text = readFileSync(file, 'utf8');
+  writeFileSync(
+    file,
+    text.replace(/<!-- faults -->[\s\S]*<!-- \/faults -->/, `<!-- faults -->\n${table}\n<!-- /faults -->`),
+  );
+  if (bad.length > 0) {
+    console.error(`Edits older than 500 ms were lost: ${JSON.stringify(bad)}`);
+    process.exitCode = 1;
+  }
+}
+
 const node = built('main');
 // In a process of its own, so that its memory is its own.
 const files = built('files');

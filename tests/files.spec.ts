@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { demoProject } from '../demo/project';
 import { readProject, writeProject } from '../src/project';
 import { expect, exported, importText, open, settled, stored, test, verdict } from './page';
@@ -12,6 +13,12 @@ test('a project goes out and comes back the same, also when dropped on the windo
   expect(read.ok && read.project.cars[0].massKg).toBe(1111);
   await page.getByRole('textbox', { name: 'Mass', exact: true }).fill('1300');
   await importText(page, name, text);
+  // Nothing of one's own is replaced unasked.
+  const asking = page.getByRole('alertdialog', { name: /^Replace “Imke/ });
+  await asking.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(page.getByRole('textbox', { name: 'Mass', exact: true })).toHaveValue('1300');
+  await importText(page, name, text);
+  await asking.getByRole('button', { name: 'Replace it' }).click();
   await expect(page.getByRole('textbox', { name: 'Mass', exact: true })).toHaveValue('1111');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('textbox', { name: 'Mass', exact: true })).toHaveValue('1300');
@@ -20,6 +27,7 @@ test('a project goes out and comes back the same, also when dropped on the windo
     data.items.add(new File([content], 'dropped.json', { type: 'application/json' }));
     window.dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
   }, text);
+  await asking.getByRole('button', { name: 'Replace it' }).click();
   await expect(page.getByRole('textbox', { name: 'Mass', exact: true })).toHaveValue('1111');
   await expect.poll(() => stored(page)).toContain('"massKg": 1111');
 });
@@ -127,8 +135,24 @@ test('a saved project that was corrupted is kept aside, can be exported, and the
     page.getByRole('button', { name: 'Export what was saved' }).click(),
   ]);
   expect(file.suggestedFilename()).toBe('unreadable-project.json');
+  // Opened again and again it is one text, kept once.
+  await page.reload();
   await page.getByRole('button', { name: 'Go on with the demo project' }).click();
   await expect(verdict(page)).toBeVisible();
+  await page.getByRole('button', { name: 'Files' }).click();
+  await page.getByRole('menuitem', { name: 'Texts kept aside' }).click();
+  const kept = page.getByTestId('kept-aside').getByRole('listitem');
+  await expect(kept).toHaveCount(1);
+  await expect(kept).toContainText('The file is not JSON');
+  const [out] = await Promise.all([
+    page.waitForEvent('download'),
+    kept.getByRole('button', { name: 'Export' }).click(),
+  ]);
+  expect(readFileSync(await out.path(), 'utf8')).toContain('"version":1,"na');
+  await kept.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByText('Nothing is kept aside.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Files' })).toBeFocused();
 });
 
 test.describe('a worker that dies', () => {

@@ -84,9 +84,9 @@ test('a weak foot: the verdict says the pedal, stops run long, and braking earli
   await page.getByRole('textbox', { name: 'Driver’s limit' }).fill('300');
   await page.getByRole('link', { name: 'Pedal and fade' }).click();
   const session = page.getByRole('region', { name: 'Pedal force over the session' });
-  await expect(session).toContainText('The longest overrun is');
+  await expect(session).toContainText('The longest stop runs');
   const overrun = async () =>
-    Number(/overrun is (\d+) m/.exec((await session.textContent()) ?? '')?.[1] ?? 0);
+    Number(/longest stop runs (\d+) m/.exec((await session.textContent()) ?? '')?.[1] ?? 0);
   const before = await overrun();
   expect(before).toBeGreaterThan(5);
   await session.getByRole('checkbox').check();

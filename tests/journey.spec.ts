@@ -24,7 +24,7 @@ test('the range of uncalibrated cooling stands under the verdict and follows a c
   await open(page);
   const band = page.getByTestId('cooling-band').getByRole('listitem');
   await expect(band).toHaveCount(2);
-  await expect(band.first()).toContainText('30 % less cooling: The front pads give out first');
+  await expect(band.first()).toContainText('30 % less cooling: The front brake fluid boils');
   const less = await band.first().textContent();
   await page.getByRole('slider', { name: 'Mass' }).focus();
   for (let i = 0; i < 3; i++) await page.keyboard.press('PageUp');

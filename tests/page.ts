@@ -80,7 +80,7 @@ export const stored = (page: Page): Promise<string | null> =>
           const asking = db.transaction('projects').objectStore('projects').get('project');
           asking.onsuccess = () => {
             db.close();
-            resolve((asking.result as string | undefined) ?? null);
+            resolve((asking.result as { text: string } | undefined)?.text ?? null);
           };
         };
       }),

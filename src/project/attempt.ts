@@ -62,8 +62,11 @@ function readItems(items: readonly object[], shelf: keyof typeof ITEMS, problems
   });
 }
 
-/** The first of an edit's problems as a sentence: what of which item must be how. */
-export function refusalText(project: Project, problems: readonly Problem[]): string {
+/**
+ * The first of an edit's problems as a sentence: what of which item must be how.
+ * @param named whether the item is named; beside its own fields that goes without saying
+ */
+export function refusalText(project: Project, problems: readonly Problem[], named = true): string {
   const [{ path, message }] = problems;
   const more = problems.length > 1 ? ` (and ${problems.length - 1} more)` : '';
   const list = /^(cars|circuits|plans|parts|prices)$/.exec(path);
@@ -71,7 +74,7 @@ export function refusalText(project: Project, problems: readonly Problem[]): str
   const at = /^(cars|circuits|plans|parts)\[(\d+)\](?:\.(.*))?$/.exec(path);
   if (!at) return sentence(`${path} ${message}${more}`);
   const [, shelf, index, rest = ''] = at as unknown as [string, keyof typeof SCHEMAS, string, string?];
-  const name = project[shelf][Number(index)]?.name;
+  const name = named ? project[shelf][Number(index)]?.name : undefined;
   const title = rest && (titleAt(SCHEMAS[shelf], rest) ?? rest);
   return sentence(`${title}${name ? ` of “${name}”` : ''} ${message}${more}`);
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import {
   type Change,
   changeSchema,
@@ -56,9 +56,19 @@ export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Cha
   const [axle, setAxle] = useState<'front' | 'rear'>('front');
   const [picked, setPicked] = useState<string | null>(null);
   const [typed, setTyped] = useState<number | null>(null);
+  // What had the focus goes away with each change of face.
+  const opener = useRef<HTMLButtonElement>(null);
+  const form = useRef<HTMLDivElement>(null);
+  const was = useRef(open);
+  useEffect(() => {
+    if (was.current === open) return;
+    was.current = open;
+    if (open) form.current?.querySelector('select')?.focus();
+    else opener.current?.focus();
+  }, [open]);
   if (!open) {
     return (
-      <button type="button" className="btn min-h-[26px] px-2" onClick={() => setOpen(true)}>
+      <button ref={opener} type="button" className="btn min-h-[26px] px-2" onClick={() => setOpen(true)}>
         Add a change
       </button>
     );
@@ -99,7 +109,7 @@ export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Cha
     return { kind: 'part', part: choice, axle: perAxle ? axle : 'front' };
   };
   return (
-    <div className="flex w-full flex-wrap items-end gap-2 border-t border-rule/60 pt-2">
+    <div ref={form} className="flex w-full flex-wrap items-end gap-2 border-t border-rule/60 pt-2">
       <div className="w-[180px]">
         <SelectField
           label="What"

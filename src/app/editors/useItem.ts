@@ -1,4 +1,13 @@
-import { getAt, type ItemOf, type Path, pathText, replaceItem, type Shelf, setAt } from '../../project';
+import {
+  getAt,
+  type ItemOf,
+  type Path,
+  pathText,
+  refusalText,
+  replaceItem,
+  type Shelf,
+  setAt,
+} from '../../project';
 import { useProject, useStore } from '../state/context';
 
 /** An item being edited: every change is checked as a whole, then saved, or answered with what is wrong. */
@@ -19,10 +28,11 @@ export function useItem<S extends Shelf>(shelf: S, id: string): Editing<S> | nul
   const save = (next: ItemOf<S>, path: Path, label: string, key: string | null): string | null => {
     const edited = store.edit(label, (p) => replaceItem(p, shelf, next), key);
     if (edited.made) return null;
-    const index = store.getState().history.value[shelf].findIndex((candidate) => candidate.id === id);
+    const now = store.getState().history.value;
+    const index = now[shelf].findIndex((candidate) => candidate.id === id);
     const at = `${shelf}[${index}].${pathText(path)}`;
     const here = edited.problems.find((problem) => problem.path === at);
-    return here ? sentence(here.message) : edited.message;
+    return here ? sentence(here.message) : refusalText(now, edited.problems, false);
   };
   return {
     item,

@@ -119,7 +119,7 @@ function Procedures({ computed }: { computed: Computed }) {
           {changeText(row.stops[0].pedal, row.stops[row.stops.length - 1].pedal, 'the first')} and a distance{' '}
           {changeText(row.stops[0].distance, row.stops[row.stops.length - 1].distance, 'the first')}.
         </p>
-        <StopRows stops={row.stops} units={units} />
+        <StopRows of="stops in a row" stops={row.stops} units={units} />
       </section>
     </>
   );
@@ -152,7 +152,7 @@ function Case({
           </li>
         ))}
       </ul>
-      <StopRows stops={result.stops} units={units} />
+      <StopRows of={title} stops={result.stops} units={units} />
     </section>
   );
 }
@@ -176,11 +176,20 @@ function requirementText({ what, value, limit, must }: Requirement, units: UnitC
   return `${name} ${text(value)}, ${must === 'reach' ? 'at least' : 'at most'} ${text(limit)}.`;
 }
 
-function StopRows({ stops, units }: { stops: readonly ProcedureStop[]; units: UnitChoice }) {
+function StopRows({
+  of,
+  stops,
+  units,
+}: {
+  /** What the stops belong to */
+  of: string;
+  stops: readonly ProcedureStop[];
+  units: UnitChoice;
+}) {
   const force = (n: number) => formatQuantity(n, 'force', units);
   return (
     <ForceTable
-      caption="Stops of the procedure"
+      caption={`Stop by stop: ${of}`}
       rows={stops}
       nameOf={(s, i) =>
         `${i + 1}: ${formatQuantity(s.from * 3.6, 'speed', units)} to ${formatQuantity(s.to * 3.6, 'speed', units)}`

@@ -12,6 +12,7 @@ import {
 import { celsius, clockText, dayInput, formatQuantity, type WhatIf } from '../../project';
 import { heatGradient } from '../charts/heatColor';
 import { PageTitle } from '../components/PageTitle';
+import { ScrollPanel } from '../components/ScrollPanel';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { Notices } from '../workbench/Notices';
@@ -189,7 +190,7 @@ function Inside({ computed }: { computed: Computed }) {
               top={scale[1]}
             />
           </section>
-          <section className="panel relative max-h-[214px] overflow-auto px-3 py-2" aria-label="Heat flows">
+          <ScrollPanel label="Heat flows" className="max-h-[214px] overflow-y-auto">
             <h2 className="text-[15px]">Heat flows at this moment</h2>
             <table className="mt-1 w-full text-[13px]">
               <tbody>
@@ -204,10 +205,10 @@ function Inside({ computed }: { computed: Computed }) {
                         key={key}
                         className={`border-t border-rule/60 ${key === picked ? 'bg-act/15' : ''}`}
                       >
-                        <td className="py-0.5">
+                        <td>
                           <button
                             type="button"
-                            className="text-left hover:underline"
+                            className="min-h-[24px] text-left hover:underline"
                             aria-pressed={key === picked}
                             onClick={() => setPicked(key === picked ? null : key)}
                           >
@@ -221,7 +222,7 @@ function Inside({ computed }: { computed: Computed }) {
                   })}
               </tbody>
             </table>
-          </section>
+          </ScrollPanel>
         </div>
       </div>
       {balance && span && <StopHeat balance={balance} drum={drum} title={stopTitle(computed, span)} />}

@@ -2,6 +2,7 @@ import { Copy, Pencil, Trash2 } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import {
+  addCircuit,
   copyItem,
   deleteItem,
   deletionObstacle,
@@ -180,24 +181,19 @@ function newItems(
   return [
     {
       label: 'New circuit of straights and corners',
-      create: (p, id) => ({ ...p, circuits: [...p.circuits, starterLine(id, 'New circuit')] }),
+      create: (p, id) => addCircuit(p, starterLine(id, 'New circuit')),
     },
     {
       label: 'New list of stops',
-      create: (p, id) => ({
-        ...p,
-        circuits: [
-          ...p.circuits,
-          {
-            id,
-            name: 'New list of stops',
-            altitudeM: 0,
-            trackWidthM: 12,
-            place: null,
-            layout: { kind: 'stops', stops: [starterStop('Stop 1')] },
-          },
-        ],
-      }),
+      create: (p, id) =>
+        addCircuit(p, {
+          id,
+          name: 'New list of stops',
+          altitudeM: 0,
+          trackWidthM: 12,
+          place: null,
+          layout: { kind: 'stops', stops: [starterStop('Stop 1')] },
+        }),
     },
   ];
 }

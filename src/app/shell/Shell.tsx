@@ -11,7 +11,7 @@ import {
   Undo2,
   Wrench,
 } from 'lucide-react';
-import { Suspense, useEffect } from 'react';
+import { Suspense, useEffect, useRef } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useLocation } from 'react-router';
@@ -44,6 +44,15 @@ export function Shell() {
   const store = useStore();
   const theme = useTheme();
   const { pathname } = useLocation();
+  // A page that was left takes along what had the focus; the next one begins at its top.
+  const before = useRef(pathname);
+  useEffect(() => {
+    if (before.current === pathname) return;
+    before.current = pathname;
+    if (document.activeElement === document.body) {
+      document.getElementById('page')?.focus({ preventScroll: true });
+    }
+  }, [pathname]);
   useHotkeys('mod+z', () => store.undo(), { preventDefault: true, enableOnFormTags: true });
   useHotkeys(['mod+shift+z', 'mod+y'], () => store.redo(), { preventDefault: true, enableOnFormTags: true });
   useEffect(() => {
@@ -119,7 +128,7 @@ export function Shell() {
             </div>
           </div>
         </header>
-        <main id="page" tabIndex={-1} className="mx-auto max-w-[1680px] px-3 py-3">
+        <main id="page" tabIndex={-1} className="mx-auto max-w-[1680px] px-3 py-3 outline-none">
           <SaveNotice />
           <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
             <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading the page" />}>

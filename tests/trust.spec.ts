@@ -1,0 +1,206 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, importText, open, project, stored, test, verdict, visit } from './page';
+import { exportedGpx } from './support/logs';
+
+/** What costs trust for good: work that is lost, a page without a way back, an answer to another question. */
+
+const mass = (page: Page) => page.getByRole('textbox', { name: 'Mass', exact: true });
+
+test('a tab closed in the middle of typing loses nothing: the journal is joined at the next start', async ({
+  page,
+  context,
+}) => {
+  await visit(page, '/car/car-tarn');
+  await mass(page).fill('1201');
+  await expect.poll(() => stored(page)).toContain('"massKg": 1201');
+  // What is written from here on never arrives; only what the page leaves behind at once does.
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => new Promise(() => {}) as never;
+  });
+  await mass(page).fill('1202');
+  await page.close({ runBeforeUnload: true });
+  const next = await context.newPage();
+  await visit(next, '/car/car-tarn');
+  await expect(mass(next)).toHaveValue('1202');
+  await expect.poll(() => stored(next)).toContain('"massKg": 1202');
+  await expect(next.getByRole('button', { name: 'Undo: Brought back after closing' })).toBeEnabled();
+});
+
+test('two pages that edit within a moment of each other keep both edits, and say what both changed', async ({
+  page,
+  context,
+}) => {
+  const other = await context.newPage();
+  await visit(page, '/car/car-tarn');
+  await visit(other, '/car/car-ovel');
+  await Promise.all([mass(page).fill('1301'), mass(other).fill('1902')]);
+  const both = async (on: Page) => (await project(on)).cars.slice(0, 2).map((car) => car.massKg);
+  await expect.poll(() => both(page)).toEqual([1301, 1902]);
+  await expect.poll(() => both(other)).toEqual([1301, 1902]);
+});
+
+test('an edit that could not be opened again is refused with a sentence, and sliders end before it', async ({
+  page,
+}) => {
+  await open(page);
+  await page.getByLabel('Plan on the workbench').selectOption({ label: 'A club day at Anvil Park' });
+  const air = page.getByRole('slider', { name: 'Air', exact: true });
+  await air.focus();
+  await page.keyboard.press('End');
+  await page.getByRole('button', { name: 'Keep as saved' }).click();
+  await expect(page.getByText('Kept in the car and the plan')).toBeVisible();
+  await page.reload();
+  await expect(verdict(page)).toBeVisible();
+  const parts = Array.from({ length: 160 }, (_, i) => ({
+    kind: 'duct',
+    id: `duct-${i}`,
+    name: `Duct ${i}`,
+    note: '',
+    price: 1,
+    massKg: 0.2,
+    source: 'own',
+    values: { areaCm2: 30, coefficientPercent: 50 },
+  }));
+  const file = JSON.stringify({ format: 'fervent-kettle-parts', version: 1, parts });
+  await importText(page, 'parts.json', file);
+  await expect(page.getByText('Added 160 parts to the shelf')).toBeVisible();
+  await importText(page, 'parts.json', file);
+  await expect(page.getByText('Nothing was changed. A project has at most 300 parts.')).toBeVisible();
+  expect((await project(page)).parts).toHaveLength(160);
+});
+
+test('a second circuit file is read after the tab was left, and failures follow the circuit', async ({
+  page,
+}) => {
+  await visit(page, '/circuits/import');
+  const choose = (index: number) =>
+    page.getByTestId('circuit-file').setInputFiles({
+      name: `file-${index}.gpx`,
+      mimeType: 'application/gpx+xml',
+      buffer: Buffer.from(exportedGpx(index)),
+    });
+  const name = page.getByRole('textbox', { name: 'Name', exact: true });
+  await choose(0);
+  await expect(name).toHaveValue('Anvil Park');
+  await page.getByRole('link', { name: 'Map', exact: true }).click();
+  await page.getByRole('link', { name: 'From a file' }).click();
+  await choose(1);
+  await expect(name).toHaveValue('Nettle Glen');
+
+  await page.getByRole('link', { name: 'Garage', exact: true }).click();
+  await page.getByRole('link', { name: 'If something fails' }).click();
+  const distances = async () => (await page.getByRole('table').textContent()) ?? '';
+  await expect.poll(distances).toMatch(/All in order/);
+  const before = await distances();
+  await page.getByRole('link', { name: 'Circuit', exact: true }).click();
+  await page
+    .getByRole('textbox', { name: /^Height/ })
+    .first()
+    .fill('4000');
+  await page.getByRole('link', { name: 'Garage', exact: true }).click();
+  await page.getByRole('link', { name: 'If something fails' }).click();
+  await expect.poll(distances).toMatch(/All in order/);
+  await expect.poll(distances).not.toBe(before);
+});
+
+test('a page whose piece of the program is gone has a page of ours, with the way back', async ({
+  page,
+  quiet,
+}) => {
+  await open(page);
+  await page.route('**/assets/*Page-*.js', (route) => route.abort());
+  await page.getByRole('link', { name: 'Library', exact: true }).click();
+  const error = page.getByRole('alert').filter({ hasText: 'This page could not be loaded' });
+  await expect(error).toContainText('Your project is safe');
+  await expect(error.getByRole('button', { name: 'Reload' })).toBeVisible();
+  await expect(page).toHaveTitle(/Page not loaded/);
+  await error.getByRole('link', { name: 'Back to the workbench' }).click();
+  await expect(verdict(page)).toBeVisible();
+  quiet.length = 0;
+});
+
+test('storage that does not answer is said, and the page goes on when it does', async ({ page }) => {
+  await page.addInitScript(() => {
+    const open = indexedDB.open.bind(indexedDB);
+    const late = window as unknown as { release: () => void };
+    IDBFactory.prototype.open = (...args: Parameters<IDBFactory['open']>) => {
+      const waiting = new EventTarget() as IDBOpenDBRequest;
+      late.release = () => {
+        IDBFactory.prototype.open = open as never;
+        const real = open(...args);
+        real.onsuccess = () => {
+          Object.defineProperty(waiting, 'result', { value: real.result });
+          waiting.onsuccess?.call(waiting, new Event('success'));
+        };
+        real.onupgradeneeded = (event) => {
+          Object.defineProperty(waiting, 'result', { value: real.result, configurable: true });
+          waiting.onupgradeneeded?.call(waiting, event);
+        };
+      };
+      return waiting;
+    };
+  });
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'storage does not answer yet' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go on with the demo' }).click();
+  await expect(verdict(page)).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Not saved' })).toContainText('does not answer');
+});
+
+test('the focus never falls to the body: refusal, new car, add a change', async ({ page }) => {
+  await open(page, '/');
+  await page.getByRole('button', { name: 'Files' }).focus();
+  await importText(page, 'x.json', 'x');
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Files' })).toBeFocused();
+  await visit(page, '/decide/compare');
+  await page.getByRole('button', { name: 'Add a setup' }).click();
+  await page.getByRole('button', { name: 'Add a change' }).first().click();
+  await expect(page.getByRole('combobox', { name: 'What' })).toBeFocused();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Add a change' }).first()).toBeFocused();
+  await visit(page, '/library');
+  await page.getByRole('button', { name: 'New car' }).click();
+  await expect(page).toHaveURL(/\/car\//);
+  await expect(page.locator('#page')).toBeFocused();
+});
+
+const ROUTES = [
+  '/',
+  '/inside',
+  ...['chain', 'balance', 'pedal', 'failure', 'fit', 'procedures', 'parts'].map((tab) => `/garage/${tab}`),
+  '/car',
+  '/circuit',
+  ...['map', 'severity', 'import'].map((tab) => `/circuits/${tab}`),
+  '/plan',
+  ...['logs', 'laps', 'heat', 'live'].map((tab) => `/log/${tab}`),
+  ...['cooling', 'compare', 'ladder', 'pace', 'balance', 'sure', 'exposed', 'sheet'].map(
+    (tab) => `/decide/${tab}`,
+  ),
+  '/library',
+  '/nowhere',
+];
+
+test('every route has a title of its own, targets large enough, and nothing that assistive technology trips over', async ({
+  page,
+}) => {
+  const titles = new Set<string>();
+  const found: string[] = [];
+  for (const route of ROUTES) {
+    await visit(page, route);
+    // Long enough for what computes to say so.
+    await page.waitForTimeout(400);
+    await expect(
+      page.getByRole('status').filter({ hasText: /Computing|Loading|Driving|Braking/ }),
+    ).toHaveCount(0);
+    const { violations } = await new AxeBuilder({ page })
+      .options({ rules: { 'target-size': { enabled: true } } })
+      .analyze();
+    found.push(...violations.map((v) => `${route}: ${v.id}: ${v.nodes.map((n) => n.target).join(' | ')}`));
+    titles.add(await page.title());
+  }
+  expect(found).toEqual([]);
+  expect([...titles]).toHaveLength(ROUTES.length);
+  for (const title of titles) expect(title).toMatch(/ · Fervent Kettle$/);
+});
