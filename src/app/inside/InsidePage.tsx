@@ -1,5 +1,5 @@
 import { Slider } from 'radix-ui';
-import { useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import {
   flowsAt,
   type HeatBalance,
@@ -167,7 +167,7 @@ function Inside({ computed }: { computed: Computed }) {
       </section>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1.55fr)_minmax(0,1fr)]">
         <section className="panel self-start px-3 py-2" aria-label="Section of the brake">
-          <div className="relative overflow-x-auto">
+          <Scrolled label="The section, drawn">
             <BrakeSection
               layout={layout}
               drum={drum}
@@ -177,7 +177,7 @@ function Inside({ computed }: { computed: Computed }) {
               picked={picked}
               onPick={setPicked}
             />
-          </div>
+          </Scrolled>
           <Ramp scale={scale} bulk={values.rotorBulk[sample]} seal={values.seal[sample]} />
         </section>
         <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3">
@@ -262,11 +262,21 @@ function StopHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolea
         One wheel: made {jouleText(made)}, to the air {jouleText(toAir)}, kept in the brake {jouleText(kept)}.
         Flows are summed over the steps; what they leave open is {jouleText(Math.abs(made - toAir - kept))}.
       </p>
-      <div className="relative overflow-x-auto">
+      <Scrolled label="The heat’s ways, drawn">
         <div className="min-w-[640px]">
           <HeatFlow balance={balance} drum={drum} />
         </div>
-      </div>
+      </Scrolled>
+    </section>
+  );
+}
+
+/** A drawing that may be wider than the page, reached by keyboard. */
+function Scrolled({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keyboard
+    <section className="relative overflow-x-auto" aria-label={label} tabIndex={0}>
+      {children}
     </section>
   );
 }
