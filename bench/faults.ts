@@ -10,7 +10,7 @@ import { randomNumbers } from '../src/core';
  * Faults at random moments while somebody edits: what of the edits is there when the page is opened again. Every trial
  * follows from its seed. Prints JSON.
  */
-const TRIALS = { reload: 80, close: 80, crash: 70, kill: 50, 'two tabs': 80 } as const;
+const TRIALS = { reload: 70, close: 70, crash: 60, kill: 40, 'two tabs': 70 } as const;
 type Fault = keyof typeof TRIALS;
 /** Edits older than this when the fault comes must be kept, ms. */
 const OLD = 500;
@@ -62,9 +62,9 @@ const massShown = async (page: Page): Promise<number> =>
 /** Edits for a while with pauses of all lengths, on one page or, taking turns at random, on two. */
 async function editFor(pages: readonly Page[], random: ReturnType<typeof randomNumbers>): Promise<Edit[]> {
   const edits: Edit[] = [];
-  const count = 3 + Math.floor(random.next() * 12);
+  const count = 3 + Math.floor(random.next() * 9);
   // Held keys, quick typing, and somebody who thinks: the saving must wait for none of them.
-  const pause = [15, 60, 150, 400][Math.floor(random.next() * 4)];
+  const pause = [15, 50, 120, 250][Math.floor(random.next() * 4)];
   for (let i = 0; i < count; i++) {
     const car = pages.length > 1 && random.next() < 0.5 ? 1 : 0;
     const massKg = 700 + 10 * i + car;

@@ -60,6 +60,7 @@ export interface Stop {
   readonly airDistance: number;
 }
 
+/** Every value along a lap. */
 const SERIES = [
   'distance',
   'time',
