@@ -117,6 +117,11 @@ test('a page whose piece of the program is gone has a page of ours, with the way
   await expect(page).toHaveTitle(/Page not loaded/);
   await error.getByRole('link', { name: 'Back to the workbench' }).click();
   await expect(verdict(page)).toBeVisible();
+  await page.unroute('**/assets/*Page-*.js');
+  await page.route('**/assets/*Tab-*.js', (route) => route.abort());
+  await page.getByRole('link', { name: 'Garage', exact: true }).click();
+  await page.getByRole('link', { name: 'If something fails' }).click();
+  await expect(error.getByRole('button', { name: 'Reload' })).toBeVisible();
   quiet.length = 0;
 });
 

@@ -3,8 +3,9 @@ import { carSchema } from './carSchema';
 import { circuitSchema } from './circuitSchema';
 import { partSchema } from './partSchema';
 import { SCHEMAS, titleAt } from './paths';
+import type { Problem } from './problem';
 import { frameSchema, type Project, planSchema } from './projectSchema';
-import { issueProblem, type Problem } from './readProject';
+import { issueProblem } from './readProject';
 
 export type Attempt =
   | { readonly ok: true; readonly project: Project }

@@ -48,14 +48,13 @@ export { readJson } from './json';
 export { deletionObstacle, type ItemOf, type Shelf } from './library';
 export {
   alike,
-  type Conflict,
   conflictText,
   differing,
   mergeProjects,
   type Sparse,
 } from './merge';
 export { type Part, type PartKind, partSchema } from './partSchema';
-export { getAt, infoAt, type Path, SCHEMAS, setAt, titleAt } from './paths';
+export { getAt, infoAt, type Path, setAt } from './paths';
 export {
   loadSchema,
   type Pedal,
@@ -68,6 +67,7 @@ export {
   madeRotorPrice,
   partPrice,
 } from './prices';
+export { type Problem, pathText } from './problem';
 export { circuitProblems, projectProblems } from './problems';
 export {
   lapLegSchema,
@@ -85,9 +85,7 @@ export {
   type DocumentResult,
   issueProblem,
   LARGEST_FILE,
-  type Problem,
   partsJsonSchema,
-  pathText,
   projectJsonSchema,
   type Refused,
   readDocument,

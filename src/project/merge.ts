@@ -1,7 +1,7 @@
 import { attemptEdit } from './attempt';
 import { SCHEMAS, titleAt } from './paths';
+import { pathText } from './problem';
 import type { Project } from './projectSchema';
-import { pathText } from './readProject';
 
 /** A value that two pages changed differently; the one of this page was kept. */
 export interface Conflict {

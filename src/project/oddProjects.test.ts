@@ -119,6 +119,16 @@ describe('a car whose body lifts', () => {
   });
 });
 
+describe('a lap that is no number', () => {
+  it('ends the day with what is not, and where, instead of a verdict', () => {
+    const input = dayInput(short(TARN, {}));
+    const { vehicle } = input;
+    expect(() => simulateDay({ ...input, vehicle: { ...vehicle, lateralGrip: Number.NaN } })).toThrow(
+      /^The lap cannot be driven: its \w+ is not a number at \d+ m\.$/,
+    );
+  });
+});
+
 describe('a verdict needs hot braking, or says why there is none', () => {
   const sentence = (setup: Setup) => {
     const result = day(setup);

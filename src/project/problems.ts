@@ -1,8 +1,8 @@
 import { type ClosingError, timeRange } from '../core';
 import type { Circuit } from './circuitSchema';
 import { circuitClosing } from './closeCircuit';
+import type { Problem } from './problem';
 import type { Project } from './projectSchema';
-import type { Problem } from './readProject';
 import { stopLength } from './toCore';
 
 /** A lap that misses closing by more than this share of its length cannot be driven as a lap. */

@@ -2,16 +2,9 @@ import { z } from 'zod';
 import { readJson } from './json';
 import { migrate } from './migrate';
 import { PARTS_FORMAT, type Part, partsFileSchema } from './partSchema';
+import { type Problem, pathText } from './problem';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './projectSchema';
 import { survey } from './survey';
-
-/** Something wrong with a project: where, what, and how grave. */
-export interface Problem {
-  /** Path in the document, "cars[0].massKg"; '' for the whole */
-  readonly path: string;
-  readonly message: string;
-  readonly severity: 'error' | 'warning';
-}
 
 export interface Refused {
   readonly ok: false;
@@ -24,14 +17,6 @@ export type DocumentResult = ReadResult | { readonly ok: true; readonly parts: r
 /** Largest project file that is read, bytes. */
 export const LARGEST_FILE = 25 * 1024 * 1024;
 
-export function pathText(path: readonly PropertyKey[]): string {
-  return path.reduce<string>(
-    (text, part) =>
-      typeof part === 'number' ? `${text}[${part}]` : `${text}${text ? '.' : ''}${String(part)}`,
-    '',
-  );
-}
-
 const failure = (message: string, path = ''): Refused => ({
   ok: false,
   problems: [{ path, message, severity: 'error' }],
@@ -41,7 +26,7 @@ const failure = (message: string, path = ''): Refused => ({
 function parsed(text: string, expected: string): { readonly value: unknown } | Refused {
   const json = readJson(text, expected);
   if ('value' in json) {
-    const wrong = survey(json.value, pathText);
+    const wrong = survey(json.value);
     return wrong ? { ok: false, problems: [wrong] } : json;
   }
   return failure(json.message, json.place);
@@ -71,7 +56,7 @@ export function writeParts(parts: readonly Part[]): string {
 
 /** The same for parsed data. */
 export function readProjectValue(value: unknown): ReadResult {
-  const wrong = survey(value, pathText);
+  const wrong = survey(value);
   return wrong ? { ok: false, problems: [wrong] } : readSurveyed(value);
 }
 

@@ -1,5 +1,5 @@
+import { type Problem, pathText } from './problem';
 import { MOST_ITEMS } from './projectSchema';
-import type { Problem } from './readProject';
 
 const POISONED = new Set(['__proto__', 'constructor', 'prototype']);
 /** Longest list inside an item, and most values in a whole document: more than any project can use. */
@@ -14,9 +14,8 @@ interface Place {
 /**
  * Looks a document over before anything else does, so that what only costs time is refused at once: keys that are not
  * allowed, lists longer than any that is read. It walks with a list of its own and no recursion.
- * @param pathText a path in words
  */
-export function survey(value: unknown, pathText: (path: readonly PropertyKey[]) => string): Problem | null {
+export function survey(value: unknown): Problem | null {
   const at = (place: Place | null): string => {
     const path: (string | number)[] = [];
     for (let p = place; p; p = p.parent) path.unshift(p.key);

@@ -7,7 +7,8 @@ export {
   readJournals,
   writeJournal,
 } from './journal';
-export { deleteKept, type KeptText, keepAside, keptTexts } from './keptAside';
+export { deleteKept, keepAside, keptTexts } from './keptAside';
+export { browserStore, type KeyValueStore } from './keyValueStore';
 export {
   browserLogStore,
   keepLog,
@@ -21,7 +22,7 @@ export {
   sweepLogs,
   unlistLog,
 } from './logStorage';
-export { browserStore, type Found, type KeyValueStore, openProject, saveProject } from './projectStorage';
+export { type Found, openProject, saveProject } from './projectStorage';
 export {
   beginWork,
   browserRunStore,

@@ -1,5 +1,5 @@
 import type { Problem } from '../project';
-import type { KeyValueStore } from './projectStorage';
+import type { KeyValueStore } from './keyValueStore';
 
 const PREFIX = 'unreadable-';
 

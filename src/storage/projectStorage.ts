@@ -1,6 +1,6 @@
-import localforage from 'localforage';
 import { type Problem, type Project, readProject, writeProject } from '../project';
 import { keepAside } from './keptAside';
+import type { KeyValueStore } from './keyValueStore';
 
 /** Where the project is kept. */
 const KEY = 'project';
@@ -25,19 +25,6 @@ export type Found =
       readonly problems: readonly Problem[];
     }
   | { readonly kind: 'blocked'; readonly reason: string };
-
-/** The little of a store that is used, so that a broken one can stand in for it in a test. */
-export interface KeyValueStore {
-  getItem(key: string): Promise<unknown>;
-  setItem(key: string, value: unknown): Promise<unknown>;
-  removeItem(key: string): Promise<unknown>;
-  keys(): Promise<string[]>;
-}
-
-/** The browser's own store. */
-export function browserStore(): KeyValueStore {
-  return localforage.createInstance({ name: 'fervent-kettle', storeName: 'projects' });
-}
 
 async function readStored(store: KeyValueStore): Promise<Stored | null> {
   const value = await store.getItem(KEY);

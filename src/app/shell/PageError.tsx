@@ -1,23 +1,19 @@
 import type { FallbackProps } from 'react-error-boundary';
 import { Link } from 'react-router';
 import { PageTitle } from '../components/PageTitle';
+import { PageTrouble } from './PageTrouble';
 
 /** A page that broke: what broke it, and ways on. The project itself is not touched. */
 export function PageError({ error, resetErrorBoundary }: FallbackProps) {
   return (
-    <div className="panel px-4 py-6" role="alert">
-      <h1 className="text-[18px]">This page stopped</h1>
-      <p className="mt-1 text-dim">{error instanceof Error ? error.message : String(error)}</p>
-      <p className="mt-1">Your project is safe in the browser’s storage.</p>
-      <p className="mt-3 flex gap-2">
-        <button type="button" className="btn btn-main" onClick={resetErrorBoundary}>
-          Try the page again
-        </button>
-        <Link className="btn" to="/library" onClick={resetErrorBoundary}>
-          Open the library
-        </Link>
-      </p>
-    </div>
+    <PageTrouble error={error}>
+      <button type="button" className="btn" onClick={resetErrorBoundary}>
+        Try the page again
+      </button>
+      <Link className="btn" to="/library" onClick={resetErrorBoundary}>
+        Open the library
+      </Link>
+    </PageTrouble>
   );
 }
 

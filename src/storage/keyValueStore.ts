@@ -1,0 +1,14 @@
+import localforage from 'localforage';
+
+/** The little of a store that is used, so that a broken one can stand in for it in a test. */
+export interface KeyValueStore {
+  getItem(key: string): Promise<unknown>;
+  setItem(key: string, value: unknown): Promise<unknown>;
+  removeItem(key: string): Promise<unknown>;
+  keys(): Promise<string[]>;
+}
+
+/** The browser's own store of projects. */
+export function browserStore(): KeyValueStore {
+  return localforage.createInstance({ name: 'fervent-kettle', storeName: 'projects' });
+}
