@@ -147,6 +147,7 @@ export {
   overrunText,
   PART_WORDS,
   pedalText,
+  stopText,
   temperatureText,
   UNCALIBRATED_NOTE,
   verdictText,

@@ -112,7 +112,7 @@ export interface ToldPlaces {
 const severalSessions = (result: ToldPlaces) => result.legs.some((leg) => leg.session > 0);
 
 /** A stop by its number and, where it says more than that, its name: "stop 4 (Quench)". @param stop from 0 */
-function stopText(stop: number, name = ''): string {
+export function stopText(stop: number, name = ''): string {
   const numbered = `stop ${stop + 1}`;
   return name === '' || name.trim().toLowerCase() === numbered ? numbered : `${numbered} (${name})`;
 }

@@ -1,5 +1,13 @@
 import { useMemo, useState } from 'react';
-import { fadeText, formatQuantity, LIMIT_WORDS, lengthText, overrunText, pedalText } from '../../project';
+import {
+  fadeText,
+  formatQuantity,
+  LIMIT_WORDS,
+  lengthText,
+  overrunText,
+  pedalText,
+  stopText,
+} from '../../project';
 import { useItem } from '../editors/useItem';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
@@ -36,7 +44,7 @@ function PedalSession({ computed }: { computed: Computed }) {
       result.laps.flatMap((l) =>
         l.forces.map((f, k) => ({
           at: l.number + k / l.forces.length,
-          name: `Lap ${l.number}, stop ${k + 1} ${l.trace.stops[k].name}`,
+          name: `Lap ${l.number}, ${stopText(k, l.trace.stops[k].name)}`,
           pedal: f.pedal,
           bite: f.pedalBite,
           travel: f.travel * 1000,

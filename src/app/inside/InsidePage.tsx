@@ -9,7 +9,7 @@ import {
   WHEELS,
   type WheelName,
 } from '../../core';
-import { celsius, clockText, dayInput, formatQuantity, type WhatIf } from '../../project';
+import { celsius, clockText, dayInput, formatQuantity, stopText, type WhatIf } from '../../project';
 import { heatGradient } from '../charts/heatColor';
 import { PageTitle } from '../components/PageTitle';
 import { ScrollPanel } from '../components/ScrollPanel';
@@ -96,7 +96,7 @@ function Inside({ computed }: { computed: Computed }) {
   const lap = record.lap[sample] >= 0 ? result.laps[record.lap[sample]] : null;
   const stop = lap && record.stop[sample] >= 0 ? lap.trace.stops[record.stop[sample]] : null;
   const where = lap
-    ? `lap ${lap.numberInSession}${stop ? `, stop ${record.stop[sample] + 1}${stop.name ? ` (${stop.name})` : ''}` : ', before the first stop'}, ${formatQuantity(record.distance[sample], 'distance', units)}`
+    ? `lap ${lap.numberInSession}${stop ? `, ${stopText(record.stop[sample], stop.name)}` : ', before the first stop'}, ${formatQuantity(record.distance[sample], 'distance', units)}`
     : `${leg.kind === 'pit' || leg.kind === 'paddock' ? leg.kind : 'at the start'}, ${clockText(Math.max(0, record.time[sample] - leg.startTime))} min`;
 
   return (
@@ -248,7 +248,7 @@ function peakOf(values: Float64Array, from: number, to: number): number {
 function stopTitle({ result }: Computed, span: { lap: number; stop: number }): string {
   const lap = result.laps[span.lap - 1];
   const { name } = lap.trace.stops[span.stop];
-  return `Where the heat of stop ${span.stop + 1}${name ? ` (${name})` : ''} on lap ${lap.numberInSession} went, until the next stop`;
+  return `Where the heat of ${stopText(span.stop, name)} on lap ${lap.numberInSession} went, until the next stop`;
 }
 
 function StopHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolean; title: string }) {

@@ -121,6 +121,7 @@ describe('a page that is closed', () => {
     expect(journal.kept.size).toBe(0);
     first.edit('Mass', mass(0, 1234));
     expect(first.writeJournal()).toBe(true);
+    expect(journal.kept.size).toBe(1);
     // Gone here: nothing was saved any more, but another page changed another car.
     const [other] = pages(storage, 1);
     other.edit('Mass', mass(1, 1777));

@@ -154,6 +154,7 @@ export class ProjectStore {
         // One that fits nothing any more stays where it is.
         if (!merged.whole) continue;
         this.journals = [...this.journals, key];
+        if (alike(merged.project, value)) continue;
         this.join('Brought back after closing', merged.project, conflictText(merged.conflicts));
       } catch {
         // Garbled inside: it is passed over, and stays.
@@ -164,8 +165,9 @@ export class ProjectStore {
 
   /** Writes down at once what is not stored yet, for a page that may be gone in a moment. @returns whether nothing is lost */
   writeJournal(): boolean {
-    if (!this.unsaved) return true;
-    return writeJournal(this.journal, this.page, this.stored, this.state.history.value);
+    const { value } = this.state.history;
+    if (!this.unsaved || value === this.stored) return true;
+    return writeJournal(this.journal, this.page, this.stored, value);
   }
 
   /** Saves at once; also the way on after a failure. */

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, type PointerEvent, useMemo, useState } from 'react';
-import { celsius, formatQuantity, toShown, type UnitChoice, unitOf } from '../../project';
+import { celsius, formatQuantity, stopText, toShown, type UnitChoice, unitOf } from '../../project';
 import { PlaceAxis, ValueAxis } from '../charts/Axis';
 import { useWidth } from '../charts/useSize';
 import { useUnits } from '../state/preferences';
@@ -180,7 +180,7 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
         {pointed !== null
           ? pointText(computed, selection, pointed, units)
           : stop &&
-            `Stop ${selection.stop + 1}${stop.name ? `, ${stop.name}` : ''}: ${formatQuantity(stop.entrySpeed * 3.6, 'speed', units)} to ${formatQuantity(stop.exitSpeed * 3.6, 'speed', units)}, ${formatQuantity(stop.energy / 1000, 'energy', units)} in ${stop.duration.toFixed(1)} s, then ${stop.airTime.toFixed(1)} s of air`}
+            `At ${stopText(selection.stop, stop.name)}: ${formatQuantity(stop.entrySpeed * 3.6, 'speed', units)} to ${formatQuantity(stop.exitSpeed * 3.6, 'speed', units)}, ${formatQuantity(stop.energy / 1000, 'energy', units)} in ${stop.duration.toFixed(1)} s, then ${stop.airTime.toFixed(1)} s of air`}
       </figcaption>
     </figure>
   );
