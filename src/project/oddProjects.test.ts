@@ -188,7 +188,7 @@ describe('failures past sense', () => {
     expect(worstText(floor[0], METRIC)).toBe('the pedal reaches the floor');
     expect(marginText(floor[0], METRIC)).toBe('on the floor');
     const said = [verdictText(result, METRIC).sentence, ...verdictText(result, METRIC).notes].join(' ');
-    expect(said).toMatch(/the car does not stop on lap \d+/);
+    expect(said).toMatch(/The car does not stop on lap \d+/);
     expect(said).not.toMatch(/\d mm|without end/);
     const stopless = stopRows(setup, result, 8).filter((row) => !row.stops);
     expect(stopless.length).toBeGreaterThan(0);

@@ -219,8 +219,9 @@ function fadeNotes({ fade, ...result }: Told, units: UnitChoice): string[] {
   if (!fade) return [];
   const where = momentText(fade.at, result);
   if (fade.margin >= 0) return [`Least fade margin ${fadeText(fade.margin)} ${where}.`];
+  if (fade.extraDistance === null) return [`The car does not stop ${momentText(fade.longest, result)}.`];
   return [
-    `The brakes cannot make every stop: ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; ${fade.extraDistance === null ? 'the car does not stop' : `the stop ${overrunText(fade.extraDistance, units)}`} ${momentText(fade.longest, result)}.`,
+    `The brakes cannot make every stop: ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; the stop ${overrunText(fade.extraDistance, units)} ${momentText(fade.longest, result)}.`,
   ];
 }
 
