@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { simulateDay } from '../core';
-import { dayInput, readProject, resultDocument, setupOf, writeProject } from '../project';
+import { dayInput, readProject, resultDocument, setupOf, starterStop, writeProject } from '../project';
 import { CliError, runCli } from './runCli';
 
 let folder = '';
@@ -76,6 +76,21 @@ describe('kettle', () => {
     expect(gap.code).toBe(2);
     expect(gap.text).toMatch(/circuits\[0\]\.layout\.segments: the line does not close/);
     expect(() => kettle('run', file('open.json'))).toThrow(/cannot be computed/);
+    // A car that would fly at a typed speed.
+    const flying = structuredClone(demoProject);
+    Object.assign(flying.cars[0], { massKg: 250, downforceAreaM2: -1 });
+    const stop = { ...starterStop('Stop 1'), entryKmh: 300, by: 'distance' as const, distanceM: 500 };
+    flying.circuits[0].layout = { kind: 'stops', stops: [stop] };
+    writeFileSync(file('flying.json'), JSON.stringify(flying));
+    expect(kettle('check', file('flying.json'))).toMatchObject({
+      code: 2,
+      text: expect.stringMatching(
+        /error: plans\[0\]: the body’s lift would leave less than a quarter .* up to 300 km\/h/,
+      ),
+    });
+    expect(() => kettle('run', file('flying.json'))).toThrow(
+      /cannot be computed: At 83\.3 m\/s the body’s lift/,
+    );
   });
 
   it('prints a wheel’s network with all that acts on it', () => {

@@ -1,7 +1,7 @@
 import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { demoProject } from '../../demo/project';
-import { networkRun, simulateDay, WHEELS } from '../core';
+import { type DayInput, type DayResult, networkRun, simulateDay, WHEELS } from '../core';
 import {
   dayInput,
   LARGEST_FILE,
@@ -136,13 +136,13 @@ function network(args: readonly string[], print: (text: string) => void): number
   const wheel = WHEELS.find((w) => w === (values.wheel ?? 'frontLeft'));
   if (!wheel) throw new CliError(`there is no wheel "${values.wheel}"; it is one of ${WHEELS.join(', ')}`);
   const input = dayInput(setup);
-  print(`${JSON.stringify(networkDocument(setup, networkRun(input, simulateDay(input), wheel), wheel))}\n`);
+  print(`${JSON.stringify(networkDocument(setup, networkRun(input, computed(input), wheel), wheel))}\n`);
   return 0;
 }
 
 function run(args: readonly string[], print: (text: string) => void): number {
   const { values, setup } = chosen(args);
-  const result = simulateDay(dayInput(setup));
+  const result = computed(dayInput(setup));
   const write = (file: string, text: string) => {
     if (file === '-') return print(text);
     try {
@@ -160,6 +160,16 @@ function run(args: readonly string[], print: (text: string) => void): number {
     else write(values.csv.replace(/(\.csv)?$/i, '-trace.csv'), `${tracesCsv(setup, result)}\n`);
   }
   return 0;
+}
+
+/** The day, or in words why it cannot be driven. */
+function computed(input: DayInput): DayResult {
+  try {
+    return simulateDay(input);
+  } catch (error) {
+    if (error instanceof RangeError) throw new CliError(`the plan cannot be computed: ${error.message}`);
+    throw error;
+  }
 }
 
 function parseRun(args: readonly string[]) {

@@ -1,9 +1,9 @@
-import { type ClosingError, timeRange } from '../core';
+import { type ClosingError, forcesOf, liftSpeed, moistAirDensity, pressureOf, timeRange } from '../core';
 import type { Circuit } from './circuitSchema';
 import { circuitClosing } from './closeCircuit';
 import type { Problem } from './problem';
 import type { Project } from './projectSchema';
-import { stopLength } from './toCore';
+import { dayInput, setupOf, stopLength } from './toCore';
 
 /** A lap that misses closing by more than this share of its length cannot be driven as a lap. */
 const OPEN_SHARE = 0.03;
@@ -65,9 +65,25 @@ function closingProblems(closing: ClosingError): Problem[] {
   ];
 }
 
+/** Plans whose car would lift off at a speed that a list of stops gives; a solved lap is held below it. */
+function liftProblems(project: Project): Problem[] {
+  return project.plans.flatMap((plan, i): Problem[] => {
+    const input = dayInput(setupOf(project, plan.id));
+    const { vehicle, driver, circuit, sessions, humidity } = input;
+    if (circuit.kind !== 'stops' || vehicle.downforceArea >= 0) return [];
+    const density = moistAirDensity(pressureOf(input), sessions[0].ambient, humidity);
+    const most = liftSpeed(forcesOf(vehicle, { ...driver, pace: 1 }, density, 0));
+    const fastest = Math.max(...circuit.stops.map((stop) => stop.entrySpeed));
+    if (fastest <= most) return [];
+    const message = `the body’s lift would leave less than a quarter of the weight on the tyres over ${(most * 3.6).toFixed(0)} km/h, and the stops begin at up to ${(fastest * 3.6).toFixed(0)} km/h`;
+    return [{ path: `plans[${i}]`, message, severity: 'error' }];
+  });
+}
+
 /** Everything wrong or odd in a valid project, with paths from its root. */
 export function projectProblems(project: Project): Problem[] {
-  return project.circuits.flatMap((circuit, i) =>
+  const circuits = project.circuits.flatMap((circuit, i) =>
     circuitProblems(circuit).map((p) => ({ ...p, path: `circuits[${i}].${p.path}` })),
   );
+  return [...circuits, ...liftProblems(project)];
 }

@@ -58,9 +58,21 @@ export interface SimulatedLog {
 const COOLING = 0.88;
 const DRIVER = { braking: 0.96, cornering: 0.985 };
 
-/** Drives an invented car round an invented circuit and measures it with scatter, dropouts and drifting sensors. */
-export function simulatedLog(options: LoggerOptions): SimulatedLog {
-  const setup = setupOf(demoProject, options.planId);
+/** Days that were driven last, newest last; each is some megabytes. */
+const driven = new Map<string, DayResult>();
+const DAYS_KEPT = 3;
+
+/** The day behind a log: it does not depend on how it is measured, so that asking again drives nothing. */
+function dayOf(setup: Setup, laps: number): DayResult {
+  const key = `${setup.plan.id}/${laps}`;
+  const day = driven.get(key) ?? drive(setup, laps);
+  driven.delete(key);
+  driven.set(key, day);
+  for (const oldest of [...driven.keys()].slice(0, -DAYS_KEPT)) driven.delete(oldest);
+  return day;
+}
+
+function drive(setup: Setup, laps: number): DayResult {
   const { plan } = setup;
   const planned = dayInput({
     ...setup,
@@ -75,7 +87,7 @@ export function simulatedLog(options: LoggerOptions): SimulatedLog {
     left: { ...a.left, air: { ...a.left.air, coolingFactor: a.left.air.coolingFactor * COOLING } },
     right: { ...a.right, air: { ...a.right.air, coolingFactor: a.right.air.coolingFactor * COOLING } },
   });
-  const day = simulateDay({
+  return simulateDay({
     ...planned,
     front: axle(planned.front),
     rear: axle(planned.rear),
@@ -84,13 +96,19 @@ export function simulatedLog(options: LoggerOptions): SimulatedLog {
         ...planned.sessions[0],
         legs: [
           { kind: 'out', laps: 1, pace: 0.65 },
-          { kind: 'hot', laps: options.laps, pace: 1 },
+          { kind: 'hot', laps, pace: 1 },
           { kind: 'cool', laps: 1, pace: 0.4 },
           { kind: 'pit', duration: 120, fan: 0 },
         ],
       },
     ],
   });
+}
+
+/** Drives an invented car round an invented circuit and measures it with scatter, dropouts and drifting sensors. */
+export function simulatedLog(options: LoggerOptions): SimulatedLog {
+  const setup = setupOf(demoProject, options.planId);
+  const day = dayOf(setup, options.laps);
   const end = day.record.time[day.record.time.length - 1];
   const count = Math.floor(end * options.rate);
   return { setup, count, rows: (from = 0) => measured(options, setup, day, count, from) };
