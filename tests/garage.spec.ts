@@ -156,11 +156,13 @@ test('failures, fit and procedures tell what they find, and none is an approval'
 
   await page.getByRole('link', { name: 'Test procedures' }).click();
   await expect(page.getByText('Our own computation, not an approval.')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Cold stop from 100 km/h' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Cold stop from 100 km/h', exact: true })).toContainText(
     'Computed as met',
   );
   await expect(page.getByRole('region', { name: /^Heating/ }).locator('tbody tr')).toHaveCount(16);
-  await expect(page.getByRole('region', { name: 'Stops in a row' })).toContainText('than the first');
+  await expect(page.getByRole('region', { name: 'Stops in a row', exact: true })).toContainText(
+    'than the first',
+  );
 });
 
 test('a part of one’s own: copied, changed, fitted, exported, imported, and not removable while fitted', async ({

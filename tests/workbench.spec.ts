@@ -28,7 +28,7 @@ test('a stop picked anywhere is picked everywhere, by mouse and by keyboard', as
     await expect(
       page.getByRole('region', { name: 'Stop list' }).locator('tr[aria-selected=true] td').first(),
     ).toHaveText(String(k));
-    await expect(page.locator('figcaption').first()).toContainText(`Stop ${k},`);
+    await expect(page.locator('figcaption').first()).toContainText(`At stop ${k} `);
   };
   await picked(1);
   await page.getByRole('radio', { name: /^Stop 3,/ }).click();
