@@ -93,18 +93,23 @@ export function LogsTab() {
   };
 
   const read = async (file: File, table: OpenedTable, mapping: LogMapping) => {
-    cancel.current = new AbortController();
+    const controller = new AbortController();
+    const { signal } = controller;
+    cancel.current = controller;
     setStep({ kind: 'reading', file, share: 0 });
     try {
-      const progress = Comlink.proxy((share: number) => setStep({ kind: 'reading', file, share }));
+      // What was on its way when the reading was cancelled must not bring it back.
+      const progress = Comlink.proxy((share: number) => {
+        if (!signal.aborted) setStep({ kind: 'reading', file, share });
+      });
       const taken = await files.call(
         (remote) => remote.readTable(file, mapping, progress) as Promise<KeptLog | Refused>,
-        cancel.current.signal,
+        signal,
       );
       await rememberMapping(logStore, table.key, mapping).catch(() => {});
       await take(file, taken);
     } catch (error) {
-      if (cancel.current?.signal.aborted) {
+      if (signal.aborted) {
         setStep({ kind: 'none' });
         toast('Reading was cancelled; nothing was kept.');
       } else setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
