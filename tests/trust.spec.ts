@@ -16,10 +16,13 @@ test('a tab closed in the middle of typing loses nothing: the journal is joined 
   await expect.poll(() => stored(page)).toContain('"massKg": 1201');
   // What is written from here on never arrives; only what the page leaves behind at once does.
   await page.evaluate(() => {
-    IDBObjectStore.prototype.put = () => new Promise(() => {}) as never;
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('no', 'AbortError');
+    };
   });
   await mass(page).fill('1202');
-  await page.close({ runBeforeUnload: true });
+  // Asked to close, a page is not closed yet.
+  await Promise.all([page.waitForEvent('close'), page.close({ runBeforeUnload: true })]);
   const next = await context.newPage();
   await visit(next, '/car/car-tarn');
   await expect(mass(next)).toHaveValue('1202');
