@@ -32,7 +32,8 @@ export function useItem<S extends Shelf>(shelf: S, id: string): Editing<S> | nul
     const index = now[shelf].findIndex((candidate) => candidate.id === id);
     const at = `${shelf}[${index}].${pathText(path)}`;
     const here = edited.problems.find((problem) => problem.path === at);
-    return here ? sentence(here.message) : refusalText(now, edited.problems, false);
+    // At its own field the title goes without saying too.
+    return refusalText(now, here ? [{ ...here, path: '' }] : edited.problems, false);
   };
   return {
     item,
@@ -46,5 +47,3 @@ export function useItem<S extends Shelf>(shelf: S, id: string): Editing<S> | nul
     replace: (next, label) => save(next, [], label, null),
   };
 }
-
-const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
