@@ -46,7 +46,7 @@ smaller rotors, so its heat per front brake is compared: 30 to 45 kW × 0.65 ÷ 
 one of the three; Anvil Park is made to overwork it. Check 27 is of a single-seater; the Skarn is a prototype with ducts chosen for its
 invented circuit. Check 28 drives the Tarn at a quarter of its forces for the road. No correlation was bent to meet the ranges.
 
-Relations that must always hold are property tests in \`src/core/session/session.test.ts\` and \`day.test.ts\`: more mass, speed, grip used
+Relations that must always hold are property tests in \`src/core/run/session.test.ts\` and \`day.test.ts\`: more mass, speed, grip used
 or laps never cool a rotor; more duct never heats one and never drags less; wetter fluid never boils later; a thicker pad never heats the
 fluid; no brake power ends at ambient; equal axles and sides are equal, mirrored circuits mirror them; energy over the corners equals
 brake work; a lap ends as fast as it starts; a list of stops keeps its lap's energies; where the start line lies changes nothing; units

@@ -4,7 +4,7 @@ import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import { type Setup, setupOf, US, withChanges } from '../project';
 import { assess } from './assess';
-import { comparisonCsv } from './index';
+import { comparisonCsv } from './comparisonCsv';
 
 const whole = setupOf(demoProject, 'plan-ovel-nettle');
 const setup: Setup = { ...whole, plan: oneSession(whole.plan, { hotLaps: 2, paddockMin: 0 }) };

@@ -22,28 +22,23 @@ import {
 import { assess } from './assess';
 import { checkText } from './checkText';
 import { checksOf, fits, mixes } from './compatibility';
+import { ductShapes } from './ductShapes';
+import { exposedReports } from './exposedReport';
 import {
   type Candidate,
   drivable,
-  ductShapes,
-  exposedReports,
-  isGood,
-  pieceCount,
   type Rung,
   ranked,
-  rankedWays,
   repriced,
   rungOf,
   sensiblePairs,
   singleSteps,
   stopsText,
   targetMargin,
-  uncertainPiece,
-  uncertainStatistics,
-  type Way,
-  waysToKeep,
   worthwhilePairs,
-} from './index';
+} from './ladder';
+import { pieceCount, uncertainPiece, uncertainStatistics } from './uncertainRuns';
+import { isGood, rankedWays, type Way, waysToKeep } from './ways';
 
 const short = (id: string, hotLaps = 3): Setup => {
   const setup = setupOf(demoProject, id);

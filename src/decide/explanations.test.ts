@@ -21,8 +21,8 @@ import {
   type UnitChoice,
   US,
 } from '../project';
+import { assess } from './assess';
 import {
-  assess,
   explainBalance,
   explainChances,
   explainComparison,
@@ -33,11 +33,10 @@ import {
   explainPlan,
   explainSheet,
   explainWays,
-  exposedReports,
-  uncertainPiece,
-  uncertainStatistics,
-  waysToKeep,
-} from './index';
+} from './explanations';
+import { exposedReports } from './exposedReport';
+import { uncertainPiece, uncertainStatistics } from './uncertainRuns';
+import { waysToKeep } from './ways';
 
 const short = (id: string, hotLaps = 2): Setup => {
   const setup = setupOf(demoProject, id);

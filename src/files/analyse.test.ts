@@ -3,7 +3,10 @@ import { demoProject } from '../../demo/project';
 import { type Channel, lapHeat, lapTime, type RawLog, simulateDay } from '../core';
 import { dayInput, type Setup, setupOf } from '../project';
 import { LOGGER_COLUMNS, type LoggerOptions, type LoggerRow, simulatedLog } from '../server/standIns/logger';
-import { analyseLog, lapsLeft, prepareLog, streamColumns } from './index';
+import { analyseLog } from './analyseLog';
+import { lapsLeft } from './lapsLeft';
+import { prepareLog } from './prepareLog';
+import { streamColumns } from './streamColumns';
 
 /** A recording of the simulated logger as a log, so many seconds of it. */
 function recorded(options: Partial<LoggerOptions>, seconds = Number.POSITIVE_INFINITY): RawLog {

@@ -3,18 +3,11 @@ import { demoProject } from '../../demo/project';
 import { lapHeat, mendLog } from '../core';
 import { setupOf } from '../project';
 import { loggerCsv, simulatedLog } from '../server/standIns/logger';
-import {
-  analyseLog,
-  type ByteSource,
-  guessMapping,
-  type LogMapping,
-  mappingProblems,
-  openLog,
-  prepareLog,
-  readLog,
-  trackLog,
-} from './index';
-import { columnNamed } from './logMapping';
+import { analyseLog } from './analyseLog';
+import { columnNamed, guessMapping, type LogMapping, mappingProblems } from './logMapping';
+import { prepareLog } from './prepareLog';
+import { type ByteSource, openLog, readLog } from './readLog';
+import { trackLog } from './trackLog';
 
 function file(content: string | Uint8Array, name = 'log.csv'): ByteSource {
   const bytes = typeof content === 'string' ? new TextEncoder().encode(content) : content;

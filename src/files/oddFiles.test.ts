@@ -2,7 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { LogError, mendLog, type RawLog, smoothSpeed } from '../core';
 import { readDocument, readProject, setupOf } from '../project';
-import { findLine, guessMapping, openLog, prepareLog, readTrackFile } from './index';
+import { findLine } from './circuitFromTrack';
+import { guessMapping } from './logMapping';
+import { prepareLog } from './prepareLog';
+import { openLog } from './readLog';
+import { readTrackFile } from './trackFile';
 
 const SETUP = setupOf(demoProject, 'plan-tarn-anvil');
 /** Each of these once took minutes, gigabytes or the process; a hang fails, a slow machine does not. */

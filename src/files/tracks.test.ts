@@ -3,7 +3,8 @@ import { demoProject } from '../../demo/project';
 import { recordFigure } from '../../tests/support/validation';
 import { localPlane, randomNumbers, sampleLine } from '../core';
 import { type Circuit, circuitGeoJson, circuitGpx, circuitInput, circuitSchema } from '../project';
-import { circuitFrom, findLine, readTrackFile } from './index';
+import { circuitFrom, findLine } from './circuitFromTrack';
+import { readTrackFile } from './trackFile';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const [anvil] = demoProject.circuits;

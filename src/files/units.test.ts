@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { RawLog } from '../core';
-import { type ByteSource, guessMapping, LOG_UNITS, openLog, readLog, streamColumns, writeLog } from './index';
-import { unitLabelled, unitNamed } from './logUnits';
-import { secondsOf } from './readLog';
+import { guessMapping } from './logMapping';
+import { LOG_UNITS, unitLabelled, unitNamed } from './logUnits';
+import { type ByteSource, openLog, readLog, secondsOf } from './readLog';
+import { streamColumns } from './streamColumns';
+import { writeLog } from './writeLog';
 
 const file = (text: string): ByteSource => {
   const bytes = new TextEncoder().encode(text);

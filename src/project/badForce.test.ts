@@ -2,7 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import { simulateDay, WHEELS } from '../core';
-import { carSchema, dayInput, fitPart, planSchema, readProject, setupOf, shelfOf } from './index';
+import { carSchema } from './carSchema';
+import { planSchema } from './projectSchema';
+import { readProject } from './readProject';
+import { fitPart, shelfOf } from './shelf';
+import { dayInput, setupOf } from './toCore';
 
 type Loose = Record<string | number, unknown>;
 /** The demo with one value of its first car or plan replaced, and what reading says of it. */

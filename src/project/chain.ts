@@ -12,7 +12,7 @@ import {
 } from '../core';
 import type { AxleBrakes } from './axleSchema';
 import type { Car } from './carSchema';
-import { nominalFriction } from './catalogue';
+import { nominalFriction } from './catalogue/pads';
 import type { Part } from './partSchema';
 import type { Pedal } from './pedalSchema';
 import { type Axle, fluidOf, padOf } from './shelf';

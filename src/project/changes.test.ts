@@ -3,34 +3,27 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { recordFigure } from '../../tests/support/validation';
 import { perturbed, rotorHeatShare, valueIn } from '../core';
+import { carSchema } from './carSchema';
 import {
-  applyWhatIf,
-  type Change,
-  carSchema,
-  changePrice,
   changesOfWhatIf,
   changesProblem,
   changeWords,
-  cornerOf,
-  DEFAULT_UNCERTAIN,
-  dayInput,
-  deleteItem,
-  deletionObstacle,
-  exposedPart,
-  METRIC,
-  type Part,
-  type Project,
-  readProject,
-  setupOf,
-  shelfOf,
-  starterExposed,
-  US,
-  uncertainRanges,
   variantSetup,
   withChanges,
   withOneMore,
-  writeProject,
-} from './index';
+} from './changes';
+import type { Change } from './compareSchema';
+import { exposedPart, starterExposed } from './exposedSchema';
+import { deleteItem, deletionObstacle } from './library';
+import type { Part } from './partSchema';
+import { changePrice } from './prices';
+import type { Project } from './projectSchema';
+import { readProject, writeProject } from './readProject';
+import { shelfOf } from './shelf';
+import { cornerOf, dayInput, setupOf } from './toCore';
+import { DEFAULT_UNCERTAIN, uncertainRanges } from './uncertainSchema';
+import { METRIC, US } from './units';
+import { applyWhatIf } from './whatIf';
 
 const setup = setupOf(demoProject, 'plan-tarn-anvil');
 

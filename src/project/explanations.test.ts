@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { simulateDay } from '../core';
-import { dayInput, explain, METRIC, type Setup, STARTER_DRUM, setupOf, type Topic, US } from './index';
+import { explain, type Topic } from './explanations';
+import { STARTER_DRUM } from './starters';
+import { dayInput, type Setup, setupOf } from './toCore';
+import { METRIC, US } from './units';
 
 const TOPICS: readonly Topic[] = [
   'energy',

@@ -1,5 +1,7 @@
 import { type AxleName, cornerOfWheel, type DayResult, rotorGeometry, wheelOf } from '../core';
-import { CALIPER_BODIES, PISTONS, ROTOR_MATERIALS, SHIMS } from './catalogue';
+import { ROTOR_MATERIALS } from './catalogue/materials';
+import { SHIMS } from './catalogue/pads';
+import { CALIPER_BODIES, PISTONS } from './catalogue/parts';
 import { chassisOf, frontSharePercent } from './chain';
 import type { Explanation, Facts, Input } from './explanation';
 import { FORCE_TOPICS, type ForceTopic } from './forceExplanations';

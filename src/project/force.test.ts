@@ -3,33 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import { type DayResult, failureCases, simulateDay, wheelClearances } from '../core';
-import {
-  applyWhatIf,
-  type Car,
-  dayInput,
-  explain,
-  FORCE_COLUMNS,
-  frontSharePercent,
-  keepWhatIf,
-  LIMIT_WORDS,
-  METRIC,
-  marginText,
-  momentText,
-  overrunText,
-  type Plan,
-  resultDocument,
-  type Setup,
-  savedValues,
-  setupOf,
-  stopRows,
-  stopsCsv,
-  toStored,
-  tracesCsv,
-  US,
-  unitOf,
-  verdictText,
-  wheelFit,
-} from './index';
+import type { Car } from './carSchema';
+import { frontSharePercent, wheelFit } from './chain';
+import { stopsCsv, tracesCsv } from './csv';
+import { explain } from './explanations';
+import type { Plan } from './projectSchema';
+import { FORCE_COLUMNS, resultDocument, stopRows } from './results';
+import { dayInput, type Setup, setupOf } from './toCore';
+import { METRIC, toStored, US, unitOf } from './units';
+import { applyWhatIf, keepWhatIf, savedValues } from './whatIf';
+import { LIMIT_WORDS, marginText, momentText, overrunText, verdictText } from './wording';
 
 const TARN = setupOf(demoProject, 'plan-tarn-anvil');
 const SKARN = setupOf(demoProject, 'plan-skarn-fen');

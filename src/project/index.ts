@@ -1,15 +1,21 @@
 export { attemptEdit, refusalText } from './attempt';
 export type { AxleBrakes } from './axleSchema';
 export { type Car, carSchema } from './carSchema';
-export * from './catalogue';
+export { EXPOSED_KIND_IDS, EXPOSED_KINDS, type ExposedKind } from './catalogue/exposed';
+export { MATERIAL_IDS, ROTOR_MATERIALS } from './catalogue/materials';
 export {
-  chainOf,
-  chassisOf,
-  effectiveRadiusMm,
-  frontSharePercent,
-  taperOf,
-  wheelFit,
-} from './chain';
+  nominalFriction,
+  SHIMS,
+} from './catalogue/pads';
+export {
+  CALIPER_BODIES,
+  MOUNTINGS,
+  PISTONS,
+  SURFACES,
+  VANE_IDS,
+  VANES,
+} from './catalogue/parts';
+export { chainOf, chassisOf, effectiveRadiusMm, taperOf, wheelFit } from './chain';
 export {
   changesOfWhatIf,
   changesProblem,
@@ -39,34 +45,40 @@ export {
   setupSchema,
 } from './compareSchema';
 export { csvText, stopsCsv, tracesCsv } from './csv';
-export * from './edits';
+export {
+  addCircuit,
+  addPart,
+  addVariant,
+  assignToPlan,
+  fitChanges,
+  renameProject,
+  selectPlan,
+  setClicks,
+  setCurrency,
+  setLegs,
+  setWeather,
+  takeFit,
+} from './edits';
 export type { Explanation } from './explanation';
 export { explain, type Topic } from './explanations';
 export { type Exposed, exposedPart, starterExposed } from './exposedSchema';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 export { readJson } from './json';
-export { deletionObstacle, type ItemOf, type Shelf } from './library';
 export {
-  alike,
-  conflictText,
-  differing,
-  mergeProjects,
-  type Sparse,
-} from './merge';
+  addParts,
+  copyItem,
+  deleteItem,
+  deletionObstacle,
+  type ItemOf,
+  renameItem,
+  replaceItem,
+  type Shelf,
+} from './library';
+export { alike, conflictText, differing, mergeProjects, type Sparse } from './merge';
 export { type Part, type PartKind, partSchema } from './partSchema';
 export { getAt, infoAt, type Path, setAt } from './paths';
-export {
-  loadSchema,
-  type Pedal,
-  pistonField,
-} from './pedalSchema';
-export {
-  changePrice,
-  ductPrice,
-  MADE_ROTOR_KEY,
-  madeRotorPrice,
-  partPrice,
-} from './prices';
+export { loadSchema, type Pedal, pistonField } from './pedalSchema';
+export { changePrice, ductPrice, MADE_ROTOR_KEY, madeRotorPrice, partPrice, withPrice } from './prices';
 export { type Problem, pathText } from './problem';
 export { circuitProblems, projectProblems } from './problems';
 export {
@@ -116,15 +128,23 @@ export {
   stopLength,
   vehicleOf,
 } from './toCore';
+export { DEFAULT_UNCERTAIN, type Uncertain, uncertainInfo, uncertainRanges } from './uncertainSchema';
 export {
-  DEFAULT_UNCERTAIN,
-  type Uncertain,
-  uncertainInfo,
-  uncertainRanges,
-} from './uncertainSchema';
-export * from './units';
+  formatQuantity,
+  formatValue,
+  METRIC,
+  QUANTITIES,
+  type Quantity,
+  SWITCHABLE,
+  toShown,
+  toStored,
+  type UnitChoice,
+  US,
+  unitOf,
+} from './units';
 export {
   applyWhatIf,
+  keepWhatIf,
   savedValues,
   type WhatIf,
   type WhatIfNumber,

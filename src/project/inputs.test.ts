@@ -14,35 +14,20 @@ import {
   simulateDay,
   wheelClearances,
 } from '../core';
-import {
-  type AxleBrakes,
-  carSchema,
-  circuitSchema,
-  dayInput,
-  exposedPart,
-  type FieldInfo,
-  type FieldLimits,
-  fieldInfo,
-  METRIC,
-  planSchema,
-  projectJsonSchema,
-  readProject,
-  resultDocument,
-  type Setup,
-  STARTER_DRUM,
-  setupOf,
-  stopsCsv,
-  taperOf,
-  toStored,
-  tracesCsv,
-  type UnitChoice,
-  US,
-  uncertainRanges,
-  unitOf,
-  wheelFit,
-  writeProject,
-} from './index';
-import { readProjectValue } from './readProject';
+import type { AxleBrakes } from './axleSchema';
+import { carSchema } from './carSchema';
+import { taperOf, wheelFit } from './chain';
+import { circuitSchema } from './circuitSchema';
+import { stopsCsv, tracesCsv } from './csv';
+import { exposedPart } from './exposedSchema';
+import { type FieldInfo, type FieldLimits, fieldInfo } from './field';
+import { planSchema } from './projectSchema';
+import { projectJsonSchema, readProject, readProjectValue, writeProject } from './readProject';
+import { resultDocument } from './results';
+import { STARTER_DRUM } from './starters';
+import { dayInput, type Setup, setupOf } from './toCore';
+import { uncertainRanges } from './uncertainSchema';
+import { METRIC, toStored, type UnitChoice, US, unitOf } from './units';
 
 type Rotor = AxleBrakes['rotor'];
 type Path = readonly (string | number)[];

@@ -5,23 +5,14 @@ import { anyProject } from '../../tests/support/anyProject';
 import { oneSession } from '../../tests/support/sessions';
 import { reportText } from '../cli/report';
 import { type DayResult, lapTime, simulateDay } from '../core';
-import {
-  type Car,
-  carSchema,
-  dayInput,
-  METRIC,
-  marginText,
-  type Plan,
-  projectProblems,
-  resultDocument,
-  type Setup,
-  setupOf,
-  stopRows,
-  stopsCsv,
-  tracesCsv,
-  verdictText,
-  worstText,
-} from './index';
+import { type Car, carSchema } from './carSchema';
+import { stopsCsv, tracesCsv } from './csv';
+import { projectProblems } from './problems';
+import type { Plan } from './projectSchema';
+import { resultDocument, stopRows } from './results';
+import { dayInput, type Setup, setupOf } from './toCore';
+import { METRIC } from './units';
+import { marginText, verdictText, worstText } from './wording';
 
 /** Places of a result that may hold no number, as docs/formats.md says. */
 const MAY_BE_NULL =

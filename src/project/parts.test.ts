@@ -4,44 +4,18 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import { simulateDay } from '../core';
+import { carSchema } from './carSchema';
+import { nominalFriction } from './catalogue/pads';
 import { BUILT_IN } from './catalogue/shelf';
-import { withFrontShare } from './chain';
-import {
-  addParts,
-  carSchema,
-  chainOf,
-  changeText,
-  choices,
-  cornerOf,
-  dayInput,
-  deleteItem,
-  deletionObstacle,
-  fadeText,
-  fitPart,
-  fluidOf,
-  frontSharePercent,
-  isBuiltIn,
-  limitText,
-  METRIC,
-  nominalFriction,
-  type Part,
-  type PartKind,
-  type Project,
-  padOf,
-  partSchema,
-  partsJsonSchema,
-  pedalText,
-  readDocument,
-  readProject,
-  setupOf,
-  shelfOf,
-  taperOf,
-  US,
-  verdictText,
-  wheelFit,
-  writeParts,
-  writeProject,
-} from './index';
+import { chainOf, frontSharePercent, taperOf, wheelFit, withFrontShare } from './chain';
+import { addParts, deleteItem, deletionObstacle } from './library';
+import { type Part, type PartKind, partSchema } from './partSchema';
+import type { Project } from './projectSchema';
+import { partsJsonSchema, readDocument, readProject, writeParts, writeProject } from './readProject';
+import { choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './shelf';
+import { cornerOf, dayInput, setupOf } from './toCore';
+import { METRIC, US } from './units';
+import { changeText, fadeText, limitText, pedalText, verdictText } from './wording';
 
 const own = (id: string, change: Partial<Part> = {}): Part => {
   const part = BUILT_IN.find((p) => p.id === id);

@@ -3,43 +3,21 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import { simulateDay } from '../core';
-import {
-  applyWhatIf,
-  type Circuit,
-  circuitClosing,
-  circuitProblems,
-  closeCircuit,
-  copyItem,
-  DEFAULT_UNCERTAIN,
-  dayInput,
-  deleteItem,
-  deletionObstacle,
-  formatQuantity,
-  frontSharePercent,
-  keepWhatIf,
-  METRIC,
-  PROJECT_VERSION,
-  type Project,
-  projectJsonSchema,
-  QUANTITIES,
-  type Quantity,
-  readProject,
-  resultDocument,
-  STARTER_DRUM,
-  savedValues,
-  setupOf,
-  starterLine,
-  starterStop,
-  stopsCsv,
-  toShown,
-  toStored,
-  tracesCsv,
-  US,
-  unitOf,
-  verdictText,
-  type WhatIf,
-  writeProject,
-} from './index';
+import { frontSharePercent } from './chain';
+import type { Circuit } from './circuitSchema';
+import { circuitClosing, closeCircuit } from './closeCircuit';
+import { stopsCsv, tracesCsv } from './csv';
+import { copyItem, deleteItem, deletionObstacle } from './library';
+import { circuitProblems } from './problems';
+import { PROJECT_VERSION, type Project } from './projectSchema';
+import { projectJsonSchema, readProject, writeProject } from './readProject';
+import { resultDocument } from './results';
+import { STARTER_DRUM, starterLine, starterStop } from './starters';
+import { dayInput, setupOf } from './toCore';
+import { DEFAULT_UNCERTAIN } from './uncertainSchema';
+import { formatQuantity, METRIC, QUANTITIES, type Quantity, toShown, toStored, US, unitOf } from './units';
+import { applyWhatIf, keepWhatIf, savedValues, type WhatIf } from './whatIf';
+import { verdictText } from './wording';
 
 /** A deep copy with one value replaced, by path. */
 function changed(path: (string | number)[], value: unknown): unknown {

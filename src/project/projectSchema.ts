@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { type Car, carSchema } from './carSchema';
-import { FLUIDS, PADS } from './catalogue';
+import { FLUIDS } from './catalogue/fluids';
+import { PADS } from './catalogue/pads';
 import { BUILT_IN } from './catalogue/shelf';
 import { type Circuit, circuitSchema } from './circuitSchema';
 import { compareSchema } from './compareSchema';

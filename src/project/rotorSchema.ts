@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { MATERIAL_IDS, SURFACE_IDS, VANE_IDS } from './catalogue';
+import { MATERIAL_IDS } from './catalogue/materials';
+import { SURFACE_IDS, VANE_IDS } from './catalogue/parts';
 import { numberField } from './field';
 
 /** A disc as stored. */

@@ -2,21 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { recordFigure } from '../../tests/support/validation';
 import { boilingPoint, tableAt, uniformTable, ZERO_CELSIUS } from '../core';
-import {
-  type Car,
-  cornerOf,
-  dayInput,
-  FLUIDS,
-  fluidBoilingPointC,
-  fluidWater,
-  MATERIAL_IDS,
-  nominalFriction,
-  PADS,
-  ROTOR_MATERIALS,
-  setupOf,
-  starterStop,
-  stopLength,
-} from './index';
+import type { Car } from './carSchema';
+import { FLUIDS } from './catalogue/fluids';
+import { MATERIAL_IDS, ROTOR_MATERIALS } from './catalogue/materials';
+import { nominalFriction, PADS } from './catalogue/pads';
+import { starterStop } from './starters';
+import { cornerOf, dayInput, fluidBoilingPointC, fluidWater, setupOf, stopLength } from './toCore';
 
 const setup = setupOf(demoProject, 'plan-ovel-nettle');
 

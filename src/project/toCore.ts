@@ -13,7 +13,9 @@ import {
 } from '../core';
 import type { AxleBrakes } from './axleSchema';
 import type { Car } from './carSchema';
-import { CALIPER_BODIES, MOUNTINGS, nominalFriction, PISTONS, ROTOR_MATERIALS, SHIMS } from './catalogue';
+import { ROTOR_MATERIALS } from './catalogue/materials';
+import { nominalFriction, SHIMS } from './catalogue/pads';
+import { CALIPER_BODIES, MOUNTINGS, PISTONS } from './catalogue/parts';
 import { chainOf, chassisOf } from './chain';
 import type { Circuit, CircuitStop } from './circuitSchema';
 import type { Part } from './partSchema';

@@ -2,18 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import { type Moment, simulateDay } from '../core';
-import {
-  clockText,
-  dayInput,
-  METRIC,
-  marginText,
-  momentText,
-  type Plan,
-  setupOf,
-  temperatureText,
-  US,
-  verdictText,
-} from './index';
+import type { Plan } from './projectSchema';
+import { dayInput, setupOf } from './toCore';
+import { METRIC, US } from './units';
+import { clockText, marginText, momentText, temperatureText, verdictText } from './wording';
 
 const run = (id: string, change: (plan: Plan) => Plan = (plan) => plan) => {
   const setup = setupOf(demoProject, id);

@@ -1,17 +1,17 @@
-import {
-  type AxleName,
-  type DayResult,
-  type ForceMargin,
-  type ForcePart,
-  type LapKind,
-  type LimitedPart,
-  type Margin,
-  type Moment,
-  type Side,
-  type StopLimit,
-  type Unbraked,
-  ZERO_CELSIUS,
+import type {
+  AxleName,
+  DayResult,
+  ForceMargin,
+  ForcePart,
+  LapKind,
+  LimitedPart,
+  Margin,
+  Moment,
+  Side,
+  StopLimit,
+  Unbraked,
 } from '../core';
+import { ZERO_CELSIUS } from '../core';
 import { formatQuantity, type UnitChoice } from './units';
 
 /** What each judged part is called, and what passing its limit means. */

@@ -23,10 +23,4 @@ export {
   unlistLog,
 } from './logStorage';
 export { type Found, openProject, saveProject } from './projectStorage';
-export {
-  beginWork,
-  browserRunStore,
-  forgetWork,
-  keepPiece,
-  keptPieces,
-} from './runStorage';
+export { beginWork, browserRunStore, forgetWork, keepPiece, keptPieces } from './runStorage';

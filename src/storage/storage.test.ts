@@ -4,27 +4,22 @@ import { demoProject } from '../../demo/project';
 import { memoryStore } from '../../tests/support/memoryStore';
 import type { RawLog } from '../core';
 import type { Project } from '../project';
+import { deleteKept, keptTexts } from './keptAside';
+import type { KeyValueStore } from './keyValueStore';
 import {
-  beginWork,
-  deleteKept,
-  forgetWork,
-  type KeyValueStore,
   keepLog,
-  keepPiece,
-  keptPieces,
-  keptTexts,
   type LogEntry,
   listLogs,
   openKeptLog,
-  openProject,
   relistLog,
   rememberedMapping,
   rememberMapping,
   renameLog,
-  saveProject,
   sweepLogs,
   unlistLog,
-} from './index';
+} from './logStorage';
+import { openProject, saveProject } from './projectStorage';
+import { beginWork, forgetWork, keepPiece, keptPieces } from './runStorage';
 
 const failing = (name: string): KeyValueStore => {
   const fail = async () => {

@@ -3,7 +3,8 @@ import psychrolib from 'psychrolib';
 import { describe, expect, it } from 'vitest';
 import { recordFigure } from '../../../tests/support/validation';
 import { STANDARD_GRAVITY, STEFAN_BOLTZMANN } from '../constants';
-import { airProperties, moistAirDensity, standardPressure } from './index';
+import { moistAirDensity, standardPressure } from './atmosphere';
+import { airProperties } from './properties';
 
 const KELVIN_AT = (height: number) => 288.15 - 0.0065 * height;
 

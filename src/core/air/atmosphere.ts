@@ -1,5 +1,5 @@
 import { STANDARD_GRAVITY } from '../constants';
-import { exp, power } from '../math';
+import { exp, power } from '../numeric';
 
 /** Specific gas constant of dry air, J/(kg·K). U.S. Standard Atmosphere 1976. */
 const DRY_AIR_GAS_CONSTANT = 287.05287;

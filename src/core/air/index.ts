@@ -1,7 +1,2 @@
 export { moistAirDensity, standardPressure } from './atmosphere';
-export {
-  type AirProperties,
-  airConductivity,
-  airProperties,
-  airViscosity,
-} from './properties';
+export { type AirProperties, airConductivity, airProperties, airViscosity } from './properties';

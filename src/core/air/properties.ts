@@ -1,4 +1,4 @@
-import { power } from '../math';
+import { power } from '../numeric';
 /** Transport properties of the air that passes the brakes. All SI. */
 export interface AirProperties {
   /** kg/m³ */

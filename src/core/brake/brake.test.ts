@@ -3,32 +3,17 @@ import { describe, expect, it } from 'vitest';
 import { recordFigure } from '../../../tests/support/validation';
 import { airProperties } from '../air';
 import { ZERO_CELSIUS } from '../constants';
-import { type Corner, type Fluid, uniformTable } from '../index';
-import {
-  boilingPoint,
-  CHANNEL,
-  CHANNEL_COUNT,
-  caliperCoefficient,
-  cornerNetwork,
-  crackShare,
-  diameterGrowth,
-  discViewFactor,
-  drumGeometry,
-  ductFlowArea,
-  faceCoefficient,
-  faceExposure,
-  faceStress,
-  fillDrive,
-  frictionAt,
-  GLAZED_LOSS,
-  glazeAfter,
-  HOLE_STRESS,
-  passage,
-  rotorGeometry,
-  rotorHeatShare,
-  surfaceConcentration,
-  waterAfter,
-} from './index';
+import { uniformTable } from '../numeric';
+import { caliperCoefficient, ductFlowArea, faceCoefficient, faceExposure, passage } from './convection';
+import { CHANNEL, CHANNEL_COUNT, cornerNetwork } from './cornerNetwork';
+import { fillDrive } from './drive';
+import { boilingPoint, type Fluid, waterAfter } from './fluid';
+import { frictionAt, GLAZED_LOSS, glazeAfter } from './friction';
+import { rotorHeatShare } from './partition';
+import type { Corner } from './parts';
+import { drumGeometry, rotorGeometry } from './rotorGeometry';
+import { crackShare, diameterGrowth, faceStress, HOLE_STRESS, surfaceConcentration } from './strain';
+import { discViewFactor } from './viewFactor';
 
 const constant = (value: number) => uniformTable([[300, value]]);
 

@@ -1,6 +1,6 @@
 import { type AirProperties, airConductivity, airViscosity } from '../air';
 import { STANDARD_GRAVITY } from '../constants';
-import { cubeRoot, exp, power } from '../math';
+import { cubeRoot, exp, power } from '../numeric';
 import type { Corner, CornerAir, VaneType } from './parts';
 import { type RotorGeometry, rotorGeometry } from './rotorGeometry';
 

@@ -1,15 +1,7 @@
 import { airConductivity } from '../air';
 import { STEFAN_BOLTZMANN } from '../constants';
-import {
-  AMBIENT,
-  gradedSlab,
-  type Network,
-  NetworkBuilder,
-  type SlabGrid,
-  type UniformTable,
-  uniformTable,
-} from '../heat';
-import { power } from '../math';
+import { AMBIENT, gradedSlab, type Network, NetworkBuilder, type SlabGrid } from '../heat';
+import { power, type UniformTable, uniformTable } from '../numeric';
 import { naturalCoefficient } from './convection';
 import { rotorHeatShare } from './partition';
 import { type Corner, rubbedMaterial } from './parts';

@@ -1,4 +1,4 @@
-import { exp, log, power } from '../math';
+import { exp, log, power } from '../numeric';
 /** Water content at which a fluid's wet boiling point is given, % by mass. 49 CFR 571.116. */
 export const WET_WATER = 3.7;
 /** Temperature the boiling curve falls towards, K (120 °C, from memory). */

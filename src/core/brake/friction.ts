@@ -1,5 +1,4 @@
-import { tableAt } from '../heat';
-import { exp } from '../math';
+import { exp, tableAt } from '../numeric';
 import type { Pad } from './parts';
 
 /** Share of its friction a wholly glazed pad has lost (from memory). */

@@ -1,4 +1,4 @@
-import { tableAt } from '../heat';
+import { tableAt } from '../numeric';
 import { type Corner, type Pad, type RotorMaterial, rubbedMaterial } from './parts';
 import { drumGeometry, rotorGeometry } from './rotorGeometry';
 

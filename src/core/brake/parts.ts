@@ -1,4 +1,4 @@
-import type { UniformTable } from '../heat';
+import type { UniformTable } from '../numeric';
 
 /** A rotor material. All SI; tables over temperature in K. */
 export interface RotorMaterial {

@@ -1,4 +1,4 @@
-import { power } from '../math';
+import { power } from '../numeric';
 import type { Rotor, RotorMaterial } from './parts';
 import { rotorGeometry } from './rotorGeometry';
 

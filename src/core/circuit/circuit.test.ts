@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { closeLine, closingError, type Segment, sampleLine } from './index';
+import { closeLine, closingError } from './closing';
+import { sampleLine } from './sampleLine';
+import type { Segment } from './segments';
 
 const straight = (length: number, grade = 0): Segment => ({ kind: 'straight', length, grade });
 const corner = (radius: number, degrees: number, hand: 'left' | 'right' = 'left', grade = 0): Segment => ({

@@ -1,4 +1,4 @@
-import { cos, sin } from '../math';
+import { cos, sin } from '../numeric';
 import { type Segment, segmentLength, segmentTurn } from './segments';
 
 /** How far the end of a line misses its start. */

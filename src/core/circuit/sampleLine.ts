@@ -1,4 +1,4 @@
-import { cos, sin } from '../math';
+import { cos, sin } from '../numeric';
 import { type Segment, segmentLength, segmentTurn } from './segments';
 
 /** A line sampled at equal distances; n intervals, n + 1 points. */

@@ -1,5 +1,5 @@
+import type { UniformTable } from '../numeric';
 import type { Network, NetworkLink, NetworkNode, NetworkSource } from './network';
-import type { UniformTable } from './table';
 
 /** Puts a network together part by part. Nodes and links carry names, so that a drawing can say what flows where. */
 export class NetworkBuilder {

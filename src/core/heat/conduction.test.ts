@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { recordFigure } from '../../../tests/support/validation';
 import { STEFAN_BOLTZMANN } from '../constants';
-import { AMBIENT, gradedSlab, Integrator, type NetworkLink, type NetworkNode, uniformTable } from './index';
+import { uniformTable } from '../numeric';
+import { gradedSlab } from './grid';
+import { Integrator } from './integrator';
+import { AMBIENT, type NetworkLink, type NetworkNode } from './network';
 
 interface Slab {
   thickness: number;

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recordFigure } from '../../../tests/support/validation';
 import { factor, planElimination, solve } from './elimination';
-import { AMBIENT, Integrator, type NetworkLink } from './index';
+import { Integrator } from './integrator';
+import { AMBIENT, type NetworkLink } from './network';
 
 const link = (from: number, to: number, coefficient: number): NetworkLink => ({
   from,

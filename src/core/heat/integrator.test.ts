@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { Outcome, Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
-import { AMBIENT, GAMMA, Integrator, type Network, type NetworkLink, tableAt, uniformTable } from './index';
+import { tableAt, uniformTable } from '../numeric';
+import { GAMMA, Integrator } from './integrator';
+import { AMBIENT, type Network, type NetworkLink } from './network';
 
 const link = (from: number, to: number, coefficient: number, radiation = 0): NetworkLink => ({
   from,

@@ -1,7 +1,7 @@
+import { integralAt, integralInverse, integralTable, TABLE_COUNT, TABLE_START, TABLE_STEP } from '../numeric';
 import { type Elimination, factor, planElimination, solve } from './elimination';
 import { type CompiledLinks, compileLinks } from './links';
 import type { Network } from './network';
-import { integralAt, integralInverse, integralTable, TABLE_COUNT, TABLE_START, TABLE_STEP } from './table';
 
 /** Coefficient of the two-stage, stiffly accurate, L-stable SDIRK method (Alexander 1977, SIAM J. Numer. Anal. 14). */
 export const GAMMA = 1 - Math.SQRT1_2;

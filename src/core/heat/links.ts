@@ -1,6 +1,6 @@
+import { TABLE_COUNT, TABLE_START, TABLE_STEP } from '../numeric';
 import type { Elimination } from './elimination';
 import { AMBIENT, type Network, type NetworkLink } from './network';
-import { TABLE_COUNT, TABLE_START, TABLE_STEP } from './table';
 
 /** A network's links sorted by what makes them vary, so that each kind is added to the matrix in a loop of its own. */
 export interface CompiledLinks {

@@ -1,4 +1,4 @@
-import type { UniformTable } from './table';
+import type { UniformTable } from '../numeric';
 
 /** A lumped mass of the network. */
 export interface NetworkNode {

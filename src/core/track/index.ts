@@ -1,10 +1,6 @@
-export { bandedSolve } from './bandedSolve';
 export { cornersOf } from './corners';
-export {
-  findLaps,
-  gateAt,
-  lapsFrom,
-} from './passes';
+export { localPlane } from './localPlane';
+export { findLaps, type Gate, gateAt, lapsFrom } from './passes';
 export { type Smoothing, type SmoothLine, smoothTrack } from './smoothTrack';
 export type { Track } from './track';
 export { longestStraight, turnedLine } from './turnedLine';

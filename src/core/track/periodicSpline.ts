@@ -1,4 +1,4 @@
-import { bandedSolve } from './bandedSolve';
+import { bandedSolve } from '../numeric';
 
 /** Values at places of a closed line, to be smoothed together; n places, each list n values. */
 export interface Samples {

@@ -1,6 +1,5 @@
 import type { Segment } from '../circuit';
-import { cos, sin } from '../math';
-import { bandedSolve } from './bandedSolve';
+import { bandedSolve, cos, sin } from '../numeric';
 import type { SmoothLine } from './smoothTrack';
 
 /** Places along the line that the pieces are held to. */

@@ -1,5 +1,5 @@
 import type { SampledLine } from '../circuit';
-import { power } from '../math';
+import { power } from '../numeric';
 import type { FoundLap, Pass } from './passes';
 import { evaluate, freedom, gather, type PeriodicSpline, smoothGathered } from './periodicSpline';
 import { type Track, wayAlong } from './track';

@@ -1,8 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { randomNumbers } from '../random';
-import { findLaps, longestStraight, smoothTrack, type Track, turnedLine, withoutJumps } from './index';
+import { randomNumbers } from '../numeric/random';
+import { findLaps } from './passes';
 import { evaluate, freedom, gather, smoothGathered } from './periodicSpline';
+import { smoothTrack } from './smoothTrack';
+import type { Track } from './track';
+import { longestStraight, turnedLine } from './turnedLine';
+import { withoutJumps } from './withoutJumps';
 
 const value = (spline: ReturnType<typeof smoothGathered>, at: number, which = 0) => {
   const out = new Float64Array(3);

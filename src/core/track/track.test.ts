@@ -4,19 +4,14 @@ import { demoProject } from '../../../demo/project';
 import { recordFigure } from '../../../tests/support/validation';
 import { circuitInput, dayInput, setupOf } from '../../project';
 import { type Segment, sampleLine } from '../circuit';
-import { driveLap, lapTime, prepareCircuit } from '../drive';
-import { randomNumbers } from '../random';
-import {
-  bandedSolve,
-  cornersOf,
-  findLaps,
-  gateAt,
-  lapsFrom,
-  longestStraight,
-  smoothTrack,
-  type Track,
-  turnedLine,
-} from './index';
+import { driveLap, lapTime, prepareCircuit } from '../lap';
+import { bandedSolve } from '../numeric';
+import { randomNumbers } from '../numeric/random';
+import { cornersOf } from './corners';
+import { findLaps, gateAt, lapsFrom } from './passes';
+import { smoothTrack } from './smoothTrack';
+import type { Track } from './track';
+import { longestStraight, turnedLine } from './turnedLine';
 
 const still = { airDensity: 1.2, ductDragArea: 0 };
 const straight = (length: number): Segment => ({ kind: 'straight', length, grade: 0 });

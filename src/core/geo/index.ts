@@ -1,1 +1,0 @@
-export { localPlane } from './localPlane';

@@ -1,0 +1,109 @@
+import { BrakingState } from '../actuation';
+import { STANDARD_GRAVITY } from '../constants';
+import { findStops } from './findStops';
+import { assertOnTheRoad, type Forces, resistance } from './forces';
+import type { LapTrace } from './trace';
+import type { Vehicle } from './vehicle';
+
+/** A driven lap before its braking work is known; n + 1 points. */
+export interface DrivenLap {
+  /** m */
+  readonly distance: Float64Array;
+  /** m/s */
+  readonly speed: Float64Array;
+  /** Rise over run of each interval, 1; n */
+  readonly grade: Float64Array;
+  /** Curvature of each interval, 1/m, left positive; n. Left out where it is not known */
+  readonly curvature?: Float64Array;
+  /** Time spent on each interval, s; n. Needed where the speed reaches zero; otherwise from the mean speed. */
+  readonly duration?: Float64Array;
+  /** 1 where the brakes are on, 0 where what slows is taken for something else; n. Left out, whatever slows brakes */
+  readonly braking?: Uint8Array;
+  /** Name of the place at a distance, '' where it has none */
+  readonly nameAt: (distance: number) => string;
+}
+
+/**
+ * Work of the brakes along a lap: `m·δ·(−a) − drag − rolling − grade − engine − recovery`, never below zero, interval
+ * by interval, so that its sum over the lap is exact for the speeds given. It is shared between the axles as the brakes
+ * would with every pad at its best; a session shares it again by the friction there is.
+ * @throws RangeError for a speed at which the car would lift off
+ */
+export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace {
+  const n = lap.distance.length - 1;
+  assertOnTheRoad(
+    forces,
+    lap.speed.reduce((most, v) => Math.max(most, v), 0),
+  );
+  const time = new Float64Array(n + 1);
+  const frontHeat = new Float64Array(n + 1);
+  const rearHeat = new Float64Array(n + 1);
+  const frontLeftHeat = new Float64Array(n + 1);
+  const rearLeftHeat = new Float64Array(n + 1);
+  const recovered = new Float64Array(n + 1);
+  const slipped = new Float64Array(n + 1);
+  const heatShare = 1 - vehicle.slipShare;
+  const state = new BrakingState(vehicle.brakes, vehicle, vehicle.wheelRadius, vehicle.recovery);
+  state.takeNominal();
+  for (let i = 0; i < n; i++) {
+    const ds = lap.distance[i + 1] - lap.distance[i];
+    const v0 = lap.speed[i];
+    const v1 = lap.speed[i + 1];
+    const mid = Math.sqrt(0.5 * (v0 * v0 + v1 * v1));
+    const dt = lap.duration ? lap.duration[i] : (2 * ds) / (v0 + v1);
+    const grade = lap.grade[i];
+    const inertial = (0.5 * forces.mass * forces.inertia * (v0 * v0 - v1 * v1)) / ds;
+    const force = inertial - resistance(forces, mid, grade) - vehicle.engineBraking;
+    let front = 0;
+    let rear = 0;
+    let electric = 0;
+    if (force > 0 && lap.braking?.[i] !== 0) {
+      const { demand } = state;
+      demand.force = force;
+      demand.z = (v0 - v1) / (dt * STANDARD_GRAVITY);
+      demand.downforce = forces.downforce * mid * mid;
+      demand.electric = motorForce(vehicle, mid, force, dt, ds);
+      state.solve();
+      front = state.frontFriction * ds;
+      rear = state.rearFriction * ds;
+      electric = force * ds - front - rear;
+    }
+    time[i + 1] = time[i] + dt;
+    frontHeat[i + 1] = frontHeat[i] + front * heatShare;
+    rearHeat[i + 1] = rearHeat[i] + rear * heatShare;
+    const left = leftShare(vehicle, mid, lap.curvature?.[i] ?? 0);
+    frontLeftHeat[i + 1] = frontLeftHeat[i] + front * heatShare * left;
+    rearLeftHeat[i + 1] = rearLeftHeat[i] + rear * heatShare * left;
+    recovered[i + 1] = recovered[i] + electric;
+    slipped[i + 1] = slipped[i] + (front + rear) * vehicle.slipShare;
+  }
+  const trace = {
+    distance: lap.distance,
+    time,
+    speed: lap.speed,
+    frontHeat,
+    rearHeat,
+    frontLeftHeat,
+    rearLeftHeat,
+    recovered,
+    slipped,
+  };
+  return { ...trace, stops: findStops(trace, lap.nameAt) };
+}
+
+/** Braking the motor could do, N: its power, faded towards its lowest speed, never more than is asked. */
+function motorForce({ recovery }: Vehicle, speed: number, force: number, dt: number, ds: number): number {
+  if (!recovery) return 0;
+  const fade = Math.min(1, Math.max(0, speed / recovery.lowestSpeed - 1));
+  return Math.min(force, (recovery.power * fade * dt) / ds);
+}
+
+/**
+ * Share of an axle's braking on its left wheel: half, less (or more) what cornering takes off its load, `a_y·h/(g·t)`,
+ * as far as the brakes follow the loads. Never under a tenth or over nine.
+ */
+function leftShare(vehicle: Vehicle, speed: number, curvature: number): number {
+  const lateral = (speed * speed * curvature) / STANDARD_GRAVITY;
+  const shift = (vehicle.innerRelief * vehicle.gravityHeight * lateral) / vehicle.trackWidth;
+  return 0.5 - Math.min(0.4, Math.max(-0.4, shift));
+}

@@ -1,0 +1,154 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { circuitInput, dayInput, setupOf, stopsFromLap } from '../../project';
+import { airProperties } from '../air';
+import { GAMMA } from '../heat';
+import { emptySeries, emptyWheel, resizedSeries, resizedWheel } from '../run/record';
+import { DEFAULT_STEPS, lapSchedule } from '../run/schedule';
+import { type BrakeCap, driveLap, prepareCircuit } from './driveLap';
+import { type LapTrace, lapHeat, lapLength, lapTime } from './trace';
+
+const setup = setupOf(demoProject, 'plan-tarn-anvil');
+const input = dayInput(setup);
+const circuit = prepareCircuit(input.circuit);
+const still = { airDensity: 1.2, ductDragArea: 0 };
+const drive = (caps: readonly BrakeCap[] = []) =>
+  driveLap(circuit, input.vehicle, { ...input.driver, pace: 1 }, still, caps);
+const free = drive();
+
+/** Work of all braking up to a point, J: brakes, motor and slip. */
+const work = (trace: LapTrace, i: number) =>
+  trace.frontHeat[i] + trace.rearHeat[i] + trace.slipped[i] + trace.recovered[i];
+/** Greatest braking of a stop, N, over intervals of a metre. */
+function peak(trace: LapTrace, k: number): number {
+  const stop = trace.stops[k];
+  let most = 0;
+  for (let i = stop.startIndex; i < stop.endIndex; i++) {
+    most = Math.max(
+      most,
+      (work(trace, i + 1) - work(trace, i)) / (trace.distance[i + 1] - trace.distance[i]),
+    );
+  }
+  return most;
+}
+const caps = (available: (k: number) => number): BrakeCap[] =>
+  free.stops.map((stop, k) => ({
+    end: free.distance[stop.endIndex],
+    available: available(k),
+    needed: peak(free, k),
+  }));
+
+describe('a lap whose brakes are the limit', () => {
+  it('is the same lap where they could do more', () => {
+    const same = drive(caps(() => 1e6));
+    expect(Array.from(same.speed)).toEqual(Array.from(free.speed));
+    expect(same.stops).toEqual(free.stops);
+  });
+
+  it('never brakes harder than they can, ends as fast as it starts, and loses time', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.35, max: 0.9, noNaN: true }), (share) => {
+        const capped = drive(caps((k) => share * peak(free, k)));
+        capped.stops.forEach((_, k) => {
+          expect(peak(capped, k)).toBeLessThan(1.02 * share * peak(free, k));
+        });
+        expect(capped.speed[capped.speed.length - 1]).toBe(capped.speed[0]);
+        expect(lapTime(capped)).toBeGreaterThan(lapTime(free));
+        expect(lapLength(capped)).toBeCloseTo(lapLength(free), 9);
+        expect(capped.stops.length).toBe(free.stops.length);
+        // Corners are as fast as before; only the way to them is braked for earlier.
+        capped.stops.forEach((stop, k) => {
+          expect(stop.exitSpeed / free.stops[k].exitSpeed).toBeCloseTo(1, 2);
+          expect(stop.length).toBeGreaterThanOrEqual(free.stops[k].length);
+          expect(stop.startIndex).toBeLessThanOrEqual(free.stops[k].startIndex);
+        });
+      }),
+      { numRuns: 10 },
+    );
+  });
+
+  it('is changed at the weak stop and on the way to it alone', () => {
+    const weak = drive(caps((k) => (k === 3 ? 0.5 * peak(free, k) : 1e6)));
+    weak.stops.forEach((stop, k) => {
+      if (k === 3) expect(stop.length).toBeGreaterThan(1.5 * free.stops[k].length);
+      else expect(stop).toMatchObject({ entrySpeed: free.stops[k].entrySpeed, length: free.stops[k].length });
+    });
+  });
+
+  it('stretches typed stops by what is missing, within the way before them', () => {
+    const typed = circuitInput({ ...setup.circuit, layout: { kind: 'stops', stops: stopsFromLap(free) } });
+    const prepared = prepareCircuit(typed);
+    const lap = (list: readonly BrakeCap[]) =>
+      driveLap(prepared, input.vehicle, { ...input.driver, pace: 1 }, still, list);
+    const plain = lap([]);
+    const halves = plain.stops.map(
+      (stop, k): BrakeCap => ({
+        end: plain.distance[stop.endIndex],
+        available: 0.5 * peak(plain, k),
+        needed: peak(plain, k),
+      }),
+    );
+    const long = lap(halves);
+    expect(lapLength(long)).toBeCloseTo(lapLength(plain), 6);
+    long.stops.forEach((stop, k) => {
+      expect(stop.length).toBeGreaterThan(1.3 * plain.stops[k].length);
+      expect(Math.abs(stop.entrySpeed - plain.stops[k].entrySpeed)).toBeLessThan(0.05);
+    });
+    // A longer stop from the same speeds gives the brakes a little less to do: drag has more way.
+    expect(lapHeat(long)).toBeLessThan(lapHeat(plain));
+    expect(lap(halves.map((cap) => ({ ...cap, available: 2 * cap.needed }))).stops).toEqual(plain.stops);
+  });
+});
+
+describe('what a lap asks of its brakes, step by step', () => {
+  it.each(demoProject.plans.map((plan) => plan.id))('adds up to the lap: %s', (id) => {
+    const day = dayInput(setupOf(demoProject, id));
+    const trace = driveLap(prepareCircuit(day.circuit), day.vehicle, { ...day.driver, pace: 1 }, still);
+    const { demand, dt, inStop } = lapSchedule(
+      trace,
+      [day.front.left],
+      airProperties(1.2, 297),
+      day.vehicle.wheelRadius,
+      DEFAULT_STEPS,
+    );
+    const last = trace.time.length - 1;
+    const sum = (of: (k: number) => number) => dt.reduce((total, _, k) => total + of(k), 0);
+    expect(sum((k) => demand.way[k])).toBeCloseTo(lapLength(trace), 6);
+    expect(sum((k) => demand.force[k] * demand.way[k]) / work(trace, last)).toBeCloseTo(1, 9);
+    expect(sum((k) => demand.electric[k] * demand.way[k])).toBeCloseTo(trace.recovered[last], 3);
+    const heat = sum((k) => dt[k] * ((1 - GAMMA) * demand.early[k] + GAMMA * demand.late[k]));
+    expect(heat / lapHeat(trace)).toBeCloseTo(1, 9);
+    for (let k = 0; k < dt.length; k++) {
+      expect(demand.frontLeft[k]).toBeGreaterThanOrEqual(0.1 - 1e-9);
+      expect(demand.frontLeft[k]).toBeLessThanOrEqual(0.9 + 1e-9);
+      // Touches close together are one stop; between them the car may gather speed.
+      expect(demand.z[k]).toBeGreaterThanOrEqual(0);
+      if (inStop[k] === 0) expect(demand.force[k] * demand.way[k]).toBeLessThan(0.02 * work(trace, last));
+    }
+  });
+});
+
+describe('records that grow', () => {
+  it('keep what is in them, mark the new samples as nowhere, and give back what is spare', () => {
+    const wheel = emptyWheel(3, 2);
+    wheel.nodes.set([1, 2, 3, 4, 5, 6]);
+    wheel.friction.set([0.1, 0.2, 0.3]);
+    const grown = resizedWheel(wheel, 5);
+    expect(Array.from(grown.nodes)).toEqual([1, 2, 3, 4, 5, 6, 0, 0, 0, 0]);
+    expect(Array.from(grown.friction)).toEqual([0.1, 0.2, 0.3, 0, 0]);
+    expect(grown.nodeCount).toBe(2);
+    expect(resizedWheel(grown, 3)).toEqual(wheel);
+    expect(resizedWheel(wheel, 3).nodes).toBe(wheel.nodes);
+
+    const series = emptySeries(2);
+    series.time.set([1, 2]);
+    series.lap.set([0, 0]);
+    const longer = resizedSeries(series, 4);
+    expect(Array.from(longer.time)).toEqual([1, 2, 0, 0]);
+    expect(Array.from(longer.lap)).toEqual([0, 0, -1, -1]);
+    expect(Array.from(longer.stop)).toEqual([-1, -1, -1, -1]);
+    expect(longer.force.pedal.length).toBe(4);
+    expect(resizedSeries(longer, 2)).toEqual(series);
+  });
+});

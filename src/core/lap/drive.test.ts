@@ -1,0 +1,250 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { recordFigure } from '../../../tests/support/validation';
+import { plainBrakes, plainChassis } from '../../../tests/support/vehicles';
+import type { Segment } from '../circuit';
+import { STANDARD_GRAVITY } from '../constants';
+import { driveLap, prepareCircuit } from './driveLap';
+import { type LapTrace, lapHeat } from './trace';
+import { timeRange } from './typedStops';
+import type { Driver, Vehicle } from './vehicle';
+
+const car: Vehicle = {
+  mass: 1500,
+  rotatingInertia: 1.04,
+  dragArea: 0.7,
+  downforceArea: 0.6,
+  power: 180_000,
+  drivenShare: 0.6,
+  rollingResistance: 0.013,
+  engineBraking: 300,
+  lateralGrip: 1.2,
+  longitudinalGrip: 1.25,
+  loadSensitivity: 0.1,
+  slipShare: 0.05,
+  ...plainChassis,
+  brakes: plainBrakes(0.65),
+  wheelRadius: 0.31,
+  innerRelief: 0,
+  recovery: null,
+};
+/** Nothing but mass: the heat is the kinetic energy. */
+const bare: Vehicle = {
+  ...car,
+  rotatingInertia: 1,
+  dragArea: 0,
+  downforceArea: 0,
+  rollingResistance: 0,
+  engineBraking: 0,
+  slipShare: 0,
+};
+const driver: Driver = { brakingCommitment: 0.9, corneringCommitment: 0.92, brakeBuildUp: 0.25, pace: 1 };
+const still = { airDensity: 1.2, ductDragArea: 0 };
+const straight = (length: number, grade = 0): Segment => ({ kind: 'straight', length, grade });
+const turn = (radius: number, degrees: number): Segment => ({
+  kind: 'corner',
+  radius,
+  angle: (degrees * Math.PI) / 180,
+  hand: 'left',
+  grade: 0,
+});
+const SEGMENTS = [
+  straight(500, 0.01),
+  turn(30, 100),
+  straight(300),
+  turn(80, 80),
+  straight(450, -0.011),
+  turn(45, 100),
+  straight(220),
+  turn(60, 80),
+];
+const circuit = prepareCircuit({ kind: 'line', segments: SEGMENTS, names: SEGMENTS.map(() => '') });
+const typed = (entry: number, exit: number, length: number, toNext: number, grade = 0) => ({
+  name: '',
+  entrySpeed: entry / 3.6,
+  exitSpeed: exit / 3.6,
+  length,
+  grade,
+  toNext,
+  timeToNext: null,
+});
+const drive = (vehicle: Vehicle, pace = 1) => driveLap(circuit, vehicle, { ...driver, pace }, still);
+
+describe('braking work', () => {
+  it('is the kinetic energy when nothing else brakes: 1500 kg from 100 km/h, 578.7 kJ (½mv²)', () => {
+    const lap = prepareCircuit({ kind: 'stops', stops: [typed(100, 0, 60, 400)] });
+    const heat = lapHeat(driveLap(lap, bare, driver, still)) / 1000;
+    expect(heat).toBeCloseTo(578.7, 1);
+    recordFigure({
+      id: '7',
+      what: '1500 kg from 100 km/h',
+      expected: '578.7',
+      computed: heat,
+      unit: 'kJ',
+      source: '½mv²',
+    });
+  });
+
+  it('is four times as much at twice the speed and nine times at three times (common practice)', () => {
+    const heat = (speed: number) =>
+      lapHeat(
+        driveLap(prepareCircuit({ kind: 'stops', stops: [typed(speed, 0, 200, 900)] }), bare, driver, still),
+      );
+    expect(heat(120) / heat(60)).toBeCloseTo(4, 9);
+    expect(heat(180) / heat(60)).toBeCloseTo(9, 9);
+    recordFigure({
+      id: '24',
+      what: 'Twice the speed',
+      expected: '4',
+      computed: heat(120) / heat(60),
+      unit: '×',
+      source: 'common practice',
+    });
+    recordFigure({
+      id: '24',
+      what: 'Three times the speed',
+      expected: '9',
+      computed: heat(180) / heat(60),
+      unit: '×',
+      source: 'common practice',
+    });
+  });
+
+  it('is spared by drag, rolling, engine, slip and an upward grade, each by its own work', () => {
+    const energy = (vehicle: Vehicle, grade = 0) =>
+      driveLap(
+        prepareCircuit({ kind: 'stops', stops: [typed(150, 60, 100, 500, grade)] }),
+        vehicle,
+        // From the first instant at full braking, so that v² falls in a line.
+        { ...driver, brakeBuildUp: 0 },
+        still,
+      ).stops[0].energy;
+    const kinetic = energy(bare);
+    expect(kinetic - energy({ ...bare, engineBraking: 400 })).toBeCloseTo(400 * 100, 3);
+    const weight = 1500 * STANDARD_GRAVITY;
+    expect(kinetic - energy({ ...bare, rollingResistance: 0.015 })).toBeCloseTo(0.015 * weight * 100, 3);
+    expect(energy({ ...bare, slipShare: 0.05 })).toBeCloseTo(0.95 * kinetic, 3);
+    expect(kinetic - energy(bare, 0.05)).toBeCloseTo((0.05 / Math.sqrt(1.0025)) * weight * 100, 0);
+    // v² falls in a line, so the mean of v² is the mean of its ends.
+    const square = (150 ** 2 + 60 ** 2) / 2 / 3.6 ** 2;
+    expect(kinetic - energy({ ...bare, dragArea: 0.8 })).toBeCloseTo(0.5 * 1.2 * 0.8 * square * 100, 0);
+  });
+
+  it('is shared between front, rear, recovery and tyres without loss', () => {
+    const recovery = { axle: 'rear' as const, power: 60_000, lowestSpeed: 4, blending: 'blended' as const };
+    const plain = drive(car);
+    const electric = drive({ ...car, recovery });
+    const end = plain.time.length - 1;
+    const wheelWork = (t: LapTrace) => t.frontHeat[end] + t.rearHeat[end] + t.recovered[end] + t.slipped[end];
+    expect(electric.recovered[end]).toBeGreaterThan(0);
+    expect(electric.frontHeat[end]).toBe(plain.frontHeat[end]);
+    expect(electric.rearHeat[end] * (1 / 0.95) + electric.recovered[end]).toBeCloseTo(
+      plain.rearHeat[end] / 0.95,
+      3,
+    );
+    expect(wheelWork(electric)).toBeCloseTo(wheelWork(plain), 3);
+    const ofStops = plain.stops.reduce((sum, s) => sum + s.energy, 0);
+    expect(ofStops / lapHeat(plain)).toBeGreaterThan(0.995);
+  });
+});
+
+describe('the solved lap', () => {
+  it('ends as fast as it starts, and its clock fits its speeds', () => {
+    for (const pace of [1, 0.6]) {
+      const { speed, distance, time } = drive(car, pace);
+      const n = speed.length - 1;
+      expect(speed[n]).toBe(speed[0]);
+      let t = 0;
+      for (let i = 0; i < n; i++) t += (2 * (distance[i + 1] - distance[i])) / (speed[i] + speed[i + 1]);
+      expect(time[n]).toBeCloseTo(t, 9);
+    }
+  });
+
+  it('holds a circle at √(µ·g·r), and faster with downforce', () => {
+    const ring = prepareCircuit({ kind: 'line', segments: [turn(50, 180), turn(50, 180)], names: ['', ''] });
+    const flat = { ...bare, loadSensitivity: 0 };
+    const speed = driveLap(ring, flat, driver, still).speed[10];
+    expect(speed).toBeCloseTo(Math.sqrt(1.2 * 0.92 * STANDARD_GRAVITY * 50), 4);
+    expect(driveLap(ring, { ...flat, downforceArea: 3 }, driver, still).speed[10]).toBeGreaterThan(speed);
+  });
+
+  it('never asks more of the tyres than the friction ellipse gives', () => {
+    for (const vehicle of [car, { ...car, downforceArea: 3.5, mass: 900, power: 400_000 }]) {
+      const trace = drive(vehicle);
+      if (circuit.kind !== 'line') throw new Error('a line was expected');
+      for (let i = 1; i < trace.speed.length - 1; i++) {
+        const ds = trace.distance[i + 1] - trace.distance[i];
+        const v2 = 0.5 * (trace.speed[i] ** 2 + trace.speed[i + 1] ** 2);
+        const deceleration = (trace.speed[i] ** 2 - trace.speed[i + 1] ** 2) / (2 * ds);
+        const load = vehicle.mass * STANDARD_GRAVITY + 0.5 * 1.2 * vehicle.downforceArea * v2;
+        const grip = (1 - 0.1 * (load / (vehicle.mass * STANDARD_GRAVITY) - 1)) * load;
+        const sideways = (vehicle.mass * v2 * Math.abs(circuit.line.curvature[i])) / (1.2 * 0.92 * grip);
+        const drag =
+          0.5 * 1.2 * vehicle.dragArea * v2 +
+          (0.013 + circuit.line.grade[i]) * vehicle.mass * STANDARD_GRAVITY;
+        const along = Math.max(0, vehicle.mass * deceleration - drag) / (1.25 * 0.9 * grip);
+        expect(Math.hypot(sideways, along)).toBeLessThan(1.04);
+      }
+    }
+  });
+
+  it('takes the pedal off as downforce goes: a winged car’s deceleration falls along its stop', () => {
+    const trace = drive({ ...car, downforceArea: 3.5, mass: 900, power: 400_000, loadSensitivity: 0 });
+    const stop = trace.stops.reduce((a, b) => (b.energy > a.energy ? b : a));
+    const at = (i: number) =>
+      (trace.speed[i] ** 2 - trace.speed[i + 1] ** 2) / 2 / (trace.distance[i + 1] - trace.distance[i]);
+    const quarter = Math.round(stop.startIndex + 0.3 * (stop.endIndex - stop.startIndex));
+    const late = Math.round(stop.startIndex + 0.75 * (stop.endIndex - stop.startIndex));
+    expect(at(quarter)).toBeGreaterThan(at(late) + 2);
+  });
+
+  it('brakes earlier when the brakes build up slowly, and never gains by it', () => {
+    const lap = (brakeBuildUp: number) => driveLap(circuit, car, { ...driver, brakeBuildUp }, still);
+    const [quick, slow] = [lap(0), lap(0.4)];
+    expect(slow.time[slow.time.length - 1]).toBeGreaterThan(quick.time[quick.time.length - 1]);
+    slow.stops.forEach((stop, k) => {
+      expect(stop.startIndex).toBeLessThanOrEqual(quick.stops[k].startIndex);
+      expect(stop.length).toBeGreaterThan(quick.stops[k].length);
+    });
+  });
+});
+
+describe('typed stops', () => {
+  it('take the time they are told to, within what is possible', () => {
+    const speeds = fc.double({ min: 5, max: 60, noNaN: true });
+    fc.assert(
+      fc.property(
+        speeds,
+        speeds,
+        fc.double({ min: 50, max: 2000, noNaN: true }),
+        fc.double({ min: 0.02, max: 0.95, noNaN: true }),
+        (from, to, distance, share) => {
+          fc.pre(Math.abs(from - to) > 1 && from > 3);
+          const [least, most] = timeRange(from, to, distance);
+          const wanted = least + share * (most - least);
+          const stop = {
+            name: '',
+            entrySpeed: Math.max(from, to) + 5,
+            length: 50,
+            grade: 0,
+            toNext: distance,
+          };
+          const lap = prepareCircuit({
+            kind: 'stops',
+            stops: [
+              { ...stop, exitSpeed: from, timeToNext: wanted },
+              { ...stop, entrySpeed: to, exitSpeed: Math.min(from, to) - 1, timeToNext: null },
+            ],
+          });
+          const trace = driveLap(lap, bare, driver, still);
+          const start = trace.distance.findIndex((s) => s > 0.5 * distance + 50 - 1e-6);
+          const end = trace.distance.findIndex((s) => s > trace.distance[start] + distance - 1e-6);
+          expect(start).toBeGreaterThan(0);
+          expect(end).toBeGreaterThan(start);
+          expect(trace.time[end] - trace.time[start]).toBeCloseTo(wanted, 4);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});

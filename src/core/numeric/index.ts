@@ -1,0 +1,15 @@
+export { bandedSolve } from './bandedSolve';
+export { cos, cubeRoot, exp, log, power, sin } from './elementary';
+export { normalQuantile } from './normalQuantile';
+export { randomNumbers } from './random';
+export {
+  integralAt,
+  integralInverse,
+  integralTable,
+  TABLE_COUNT,
+  TABLE_START,
+  TABLE_STEP,
+  tableAt,
+  type UniformTable,
+  uniformTable,
+} from './table';

@@ -1,0 +1,163 @@
+import { CHANNEL_COUNT, type CornerNetwork } from '../brake';
+import { AMBIENT, GAMMA, type HeatPath, type NetworkLink } from '../heat';
+import { tableAt } from '../numeric';
+import type { DayRecord, WheelRecord } from './record';
+
+/** Parts a wheel's brake is drawn and balanced in. */
+export const GROUPS = ['rotor', 'hat', 'hub', 'pads', 'plate', 'pistons', 'fluid', 'caliper', 'air'] as const;
+export type Group = (typeof GROUPS)[number];
+
+/** The part each node belongs to; n. */
+export function groupsOf(layout: CornerNetwork): Group[] {
+  const { ringStart, ringCount, padFace, padCount } = layout;
+  return layout.network.nodes.map((_, i): Group => {
+    if (i >= ringStart && i < ringStart + ringCount) return 'rotor';
+    if (i >= padFace && i < padFace + padCount) return 'pads';
+    if (i === layout.hat) return 'hat';
+    if (i === layout.hub || i === layout.upright) return 'hub';
+    if (i === layout.plate) return 'plate';
+    if (i === layout.piston) return 'pistons';
+    if (i === layout.fluid || i === layout.hose) return 'fluid';
+    return 'caliper';
+  });
+}
+
+/** Heat along one link, W, from its first node to its second or the surroundings. */
+export function linkFlow(
+  link: NetworkLink,
+  temperatures: Float64Array,
+  drive: Float64Array,
+  ambient: number,
+): number {
+  const a = temperatures[link.from];
+  const b = link.to === AMBIENT ? ambient : temperatures[link.to];
+  const factor = link.factor ? tableAt(link.factor, 0.5 * (a + b)) : 1;
+  return (
+    link.coefficient * drive[link.channel] * factor * (a - b) +
+    link.radiation * (a * a + b * b) * (a + b) * (a - b)
+  );
+}
+
+/** Heat that goes from one part to another by one path. */
+export interface PartFlow {
+  readonly from: Group;
+  readonly to: Group;
+  readonly path: HeatPath;
+  /** W at a moment, or J over a while */
+  readonly heat: number;
+}
+
+interface Bundle {
+  readonly from: Group;
+  readonly to: Group;
+  readonly path: HeatPath;
+  readonly links: readonly { readonly link: NetworkLink; readonly sign: 1 | -1 }[];
+}
+
+/** Links between two parts by the same path, counted in one direction. */
+function bundlesOf(layout: CornerNetwork): Bundle[] {
+  const groups = groupsOf(layout);
+  const bundles = new Map<
+    string,
+    { from: Group; to: Group; path: HeatPath; links: Bundle['links'][number][] }
+  >();
+  for (const link of layout.network.links) {
+    const a = groups[link.from];
+    const b: Group = link.to === AMBIENT ? 'air' : groups[link.to];
+    if (a === b) continue;
+    const forward = GROUPS.indexOf(a) < GROUPS.indexOf(b);
+    const [from, to] = forward ? [a, b] : [b, a];
+    const key = `${from}/${to}/${link.path}`;
+    const bundle = bundles.get(key) ?? { from, to, path: link.path, links: [] };
+    bundle.links.push({ link, sign: forward ? 1 : -1 });
+    bundles.set(key, bundle);
+  }
+  return [...bundles.values()];
+}
+
+/** The flows between parts at one sample, W. */
+export function flowsAt(
+  layout: CornerNetwork,
+  record: WheelRecord,
+  sample: number,
+  ambient: number,
+): PartFlow[] {
+  const temperatures = nodesAt(record, sample);
+  const drive = driveAt(record, sample);
+  return bundlesOf(layout).map(({ from, to, path, links }) => ({
+    from,
+    to,
+    path,
+    heat: links.reduce((sum, { link, sign }) => sum + sign * linkFlow(link, temperatures, drive, ambient), 0),
+  }));
+}
+
+/** Where the heat of a while went, J. */
+export interface HeatBalance {
+  /** Made by friction in the rotor, and in the pads */
+  readonly intoRotor: number;
+  readonly intoPads: number;
+  readonly flows: readonly PartFlow[];
+  /** Gained by each part; negative when it gave more than it got */
+  readonly stored: Readonly<Record<Exclude<Group, 'air'>, number>>;
+}
+
+/**
+ * Where the heat between two samples went. Flows are summed with the mean of each step's two ends, so a part's gain and
+ * its flows differ by some percent of what passed through it in a stop; the gains are exact.
+ */
+export function heatBalance(
+  layout: CornerNetwork,
+  day: DayRecord,
+  record: WheelRecord,
+  from: number,
+  to: number,
+  ambient: number,
+): HeatBalance {
+  const bundles = bundlesOf(layout);
+  const sums = bundles.map(() => 0);
+  let made = 0;
+  for (let i = from + 1; i <= to; i++) {
+    const dt = day.time[i] - day.time[i - 1];
+    made += dt * ((1 - GAMMA) * record.early[i] + GAMMA * record.late[i]);
+    const drive = driveAt(record, i);
+    const before = nodesAt(record, i - 1);
+    const after = nodesAt(record, i);
+    bundles.forEach(({ links }, b) => {
+      for (const { link, sign } of links) {
+        const mean = linkFlow(link, before, drive, ambient) + linkFlow(link, after, drive, ambient);
+        sums[b] += 0.5 * sign * dt * mean;
+      }
+    });
+  }
+  const groups = groupsOf(layout);
+  const stored = Object.fromEntries(GROUPS.filter((g) => g !== 'air').map((g) => [g, 0])) as Record<
+    Exclude<Group, 'air'>,
+    number
+  >;
+  const start = nodesAt(record, from);
+  const end = nodesAt(record, to);
+  layout.network.nodes.forEach(({ scale, table }, i) => {
+    // Simpson over the table is exact enough within one stop: it is linear in pieces of 10 K.
+    const mean = table
+      ? (tableAt(table, start[i]) + 4 * tableAt(table, 0.5 * (start[i] + end[i])) + tableAt(table, end[i])) /
+        6
+      : 1;
+    stored[groups[i] as Exclude<Group, 'air'>] += scale * mean * (end[i] - start[i]);
+  });
+  return {
+    intoRotor: made * layout.ringHeatShare,
+    intoPads: made * (1 - layout.ringHeatShare),
+    flows: bundles.map(({ from: a, to: b, path }, k) => ({ from: a, to: b, path, heat: sums[k] })),
+    stored,
+  };
+}
+
+/** Temperatures of all nodes at a sample, K; a view into the record. */
+export function nodesAt(record: WheelRecord, sample: number): Float64Array {
+  return record.nodes.subarray(sample * record.nodeCount, (sample + 1) * record.nodeCount);
+}
+
+function driveAt(record: WheelRecord, sample: number): Float64Array {
+  return record.drive.subarray(sample * CHANNEL_COUNT, (sample + 1) * CHANNEL_COUNT);
+}

@@ -1,0 +1,74 @@
+import { PedalTravel } from '../actuation';
+import type { DayInput } from './input';
+import { timeOfStop } from './margins';
+import type { DayRecord } from './record';
+import type { ForceMargin, LapResult, LeastFade, Moment, StopForce } from './result';
+
+interface Braked {
+  readonly lap: LapResult;
+  readonly stop: number;
+  readonly force: StopForce;
+}
+
+/** What is left of the driver's force and of the pedal's travel over a day, and where least braking is in hand. */
+export function dayForces(
+  input: Pick<DayInput, 'vehicle'>,
+  record: DayRecord,
+  laps: readonly LapResult[],
+): { margins: ForceMargin[]; fade: LeastFade | null } {
+  const { forceLimit } = input.vehicle.brakes;
+  const travel = new PedalTravel(input.vehicle.brakes);
+  // The floor, or the end of the cylinder where that comes first.
+  const travelLimit = travel.pedal(travel.longestPush);
+  const braked = laps.flatMap((lap) => lap.forces.map((force, stop): Braked => ({ lap, stop, force })));
+  const hot = braked.filter(({ lap }) => lap.kind === 'hot');
+  const moment = ({ lap, stop }: Braked): Moment => ({
+    time: timeOfStop(record, lap.number - 1, stop),
+    session: lap.session,
+    lap: lap.number,
+    stop,
+    stand: null,
+    standingTime: 0,
+  });
+  const most = (list: readonly Braked[], of: (b: Braked) => number) =>
+    list.reduce((a, b) => (of(b) > of(a) ? b : a));
+  const margin = (
+    part: ForceMargin['part'],
+    limit: number,
+    list: readonly Braked[],
+    of: (b: Braked) => number,
+  ): ForceMargin[] => {
+    if (list.length === 0) return [];
+    const worst = most(list, of);
+    const first = list.find((b) => of(b) > limit);
+    const left = limit - of(worst);
+    return [
+      {
+        part,
+        limit,
+        worst: of(worst),
+        at: moment(worst),
+        margin: left,
+        share: left / limit,
+        passed: first ? moment(first) : null,
+      },
+    ];
+  };
+  const margins = [
+    ...margin('pedal', forceLimit, hot, (b) => b.force.pedal),
+    ...margin('travel', travelLimit, braked, (b) => b.force.travel),
+  ];
+  if (hot.length === 0) return { margins, fade: null };
+  const least = most(hot, (b) => -b.force.fadeMargin);
+  const longest = most(hot, (b) => b.force.extraDistance ?? Number.POSITIVE_INFINITY);
+  return {
+    margins,
+    fade: {
+      margin: least.force.fadeMargin,
+      at: moment(least),
+      limit: least.force.limit,
+      extraDistance: longest.force.extraDistance,
+      longest: moment(longest),
+    },
+  };
+}

@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { integrateNetwork } from '../../../tests/support/integrateNetwork';
+import { oneSession } from '../../../tests/support/sessions';
+import { recordFigure } from '../../../tests/support/validation';
+import { dayInput, type Setup, STARTER_DRUM, setupOf } from '../../project';
+import { flowsAt, GROUPS, heatBalance } from './flows';
+import type { WheelName } from './input';
+import { networkOf, networkRun } from './networkRun';
+import { simulateDay } from './simulate';
+
+const short = (id: string): Setup => {
+  const setup = setupOf(demoProject, id);
+  return { ...setup, plan: oneSession(setup.plan, { hotLaps: 2, paddockMin: 12 }) };
+};
+const tarn = short('plan-tarn-anvil');
+const CASES: readonly (readonly [string, Setup, WheelName])[] = [
+  ['vented iron', tarn, 'frontLeft'],
+  ['drum', { ...tarn, car: { ...tarn.car, rear: { ...tarn.car.rear, drum: STARTER_DRUM } } }, 'rearLeft'],
+  ['solid iron, outer side', short('plan-ovel-nettle'), 'rearRight'],
+  ['carbon', short('plan-skarn-fen'), 'frontLeft'],
+];
+
+describe('the exported network, integrated by npm odex at 1e-8', () => {
+  it.each(CASES)('%s: every peak of every node within 0.5 K', (name, setup, wheel) => {
+    const input = dayInput(setup);
+    const result = simulateDay(input);
+    const run = JSON.parse(JSON.stringify(networkRun(input, result, wheel))) as ReturnType<typeof networkRun>;
+    const { rows } = integrateNetwork(run, 1e-8);
+    let worst = 0;
+    run.nodes.forEach((_, i) => {
+      const ours = Math.max(...run.temperatures.map((row) => row[i]));
+      const theirs = Math.max(...rows.map((row) => row[i]));
+      worst = Math.max(worst, Math.abs(ours - theirs));
+    });
+    expect(worst).toBeLessThan(0.5);
+    // And not only at peaks: over the whole run every node follows, the moments of first contact included.
+    run.nodes.forEach((node, i) => {
+      const squares = rows.reduce((sum, row, k) => sum + (row[i] - run.temperatures[k][i]) ** 2, 0);
+      expect(Math.sqrt(squares / rows.length), node.name).toBeLessThan(1.5);
+    });
+    recordFigure({
+      id: '17',
+      what: `Whole corner by another method at 1e-8: worst peak of any node, ${name}`,
+      expected: 'under 0.5',
+      computed: worst,
+      unit: 'K',
+      source: 'npm odex',
+    });
+  });
+});
+
+describe('looking inside', () => {
+  const input = dayInput(tarn);
+  const result = simulateDay(input);
+  const layout = networkOf(input, 'frontLeft');
+  const record = result.record.wheels.frontLeft;
+  const { ambient } = input.sessions[0];
+
+  it('shows flows at a moment whose sum is what the parts gain', () => {
+    const sample = result.record.stop.findIndex((s, i) => s === 3 && result.record.lap[i] === 2);
+    const flows = flowsAt(layout, record, sample, ambient);
+    expect(
+      flows.find((f) => f.from === 'rotor' && f.to === 'air' && f.path === 'faces')?.heat,
+    ).toBeGreaterThan(500);
+    expect(flows.find((f) => f.path === 'vanes')?.heat).toBeGreaterThan(500);
+    // Fluid gains what plate and pistons hand on, less what it gives to body and hose.
+    const into = flows.reduce(
+      (sum, f) => sum + (f.to === 'fluid' ? f.heat : f.from === 'fluid' ? -f.heat : 0),
+      0,
+    );
+    const dt = result.record.time[sample + 1] - result.record.time[sample];
+    const capacity = [layout.fluid, layout.hose].map((i) => layout.network.nodes[i].scale);
+    const gained =
+      (capacity[0] * (record.fluid[sample + 1] - record.fluid[sample]) +
+        capacity[1] * (record.hose[sample + 1] - record.hose[sample])) /
+      dt;
+    expect(Math.abs(into / gained - 1)).toBeLessThan(0.1);
+  });
+
+  it('accounts for every joule of a stop and the way to the next, to 1 %', () => {
+    const lap = 2;
+    for (const stop of [0, 3, 5]) {
+      const inStop = (s: number) =>
+        result.record.stop.findIndex((k, i) => k === s && result.record.lap[i] === lap);
+      const [from, to] = [inStop(stop) - 1, inStop(stop + 1) - 1];
+      const balance = heatBalance(layout, result.record, record, from, to, ambient);
+      const made = balance.intoRotor + balance.intoPads;
+      const energy = result.laps[lap].forces[stop].frontHeat / 2;
+      expect(made / energy).toBeCloseTo(1, 6);
+      const toAir = balance.flows.reduce((sum, f) => sum + (f.to === 'air' ? f.heat : 0), 0);
+      const stored = GROUPS.reduce((sum, g) => sum + (g === 'air' ? 0 : balance.stored[g]), 0);
+      expect(Math.abs(made - toAir - stored) / made).toBeLessThan(0.01);
+    }
+  });
+});

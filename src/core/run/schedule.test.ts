@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { dayInput, setupOf } from '../../project';
+import { airProperties } from '../air';
+import { CHANNEL, CHANNEL_COUNT } from '../brake';
+import { GAMMA } from '../heat';
+import { driveLap, type LapTrace, lapHeat, prepareCircuit } from '../lap';
+import { lapSchedule } from './schedule';
+import { DEFAULT_NUMERICS } from './simulate';
+
+function scheduled(planId: string) {
+  const input = dayInput(setupOf(demoProject, planId));
+  const trace = driveLap(
+    prepareCircuit(input.circuit),
+    input.vehicle,
+    { ...input.driver, pace: 1 },
+    { airDensity: 1.2, ductDragArea: 0 },
+  );
+  const air = airProperties(1.2, 297);
+  const corners = [input.front.left, input.rear.left];
+  const schedule = lapSchedule(trace, corners, air, 0.3, DEFAULT_NUMERICS.steps);
+  return { trace, schedule };
+}
+
+/** Heat of all brakes up to a time, J, straight from the trace. */
+function heatUntil(trace: LapTrace, time: number): number {
+  let i = 0;
+  while (i < trace.time.length - 2 && trace.time[i + 1] <= time) i++;
+  const share = Math.min(1, (time - trace.time[i]) / (trace.time[i + 1] - trace.time[i]));
+  const made = (k: number) => trace.frontHeat[k] + trace.rearHeat[k];
+  return made(i) + share * (made(i + 1) - made(i));
+}
+
+describe.each(demoProject.plans.map((plan) => plan.id))('steps of a lap: %s', (id) => {
+  const { trace, schedule } = scheduled(id);
+  const { time, dt } = schedule;
+  const { demand, drives } = schedule;
+
+  it('cover the lap without a gap and end where the lap ends', () => {
+    let at = 0;
+    dt.forEach((step, k) => {
+      expect(step).toBeGreaterThan(0);
+      at += step;
+      expect(time[k]).toBeCloseTo(at, 9);
+    });
+    expect(at).toBeCloseTo(trace.time[trace.time.length - 1], 9);
+    expect(schedule.distance[dt.length - 1]).toBeCloseTo(trace.distance[trace.distance.length - 1], 6);
+  });
+
+  it('begin and end with each braking, and apply the pads only then', () => {
+    trace.stops.forEach((stop, k) => {
+      const inside = [...schedule.stop.keys()].filter(
+        (i) => schedule.stop[i] === k && schedule.inStop[i] === 1,
+      );
+      expect(inside.length).toBeGreaterThanOrEqual(DEFAULT_NUMERICS.steps.leastPerStop);
+      expect(time[inside[0]] - dt[inside[0]]).toBeCloseTo(trace.time[stop.startIndex], 9);
+      expect(time[inside[inside.length - 1]]).toBeCloseTo(trace.time[stop.endIndex], 9);
+      expect(schedule.event[inside[0]]).toBe(1);
+    });
+    for (let k = 0; k < dt.length; k++) {
+      const row = drives[0].subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
+      expect(row[CHANNEL.applied]).toBe(schedule.inStop[k]);
+      expect(row[CHANNEL.applied] + row[CHANNEL.released]).toBe(1);
+    }
+  });
+
+  it('carry each step’s exact heat in its two stage powers, none of them negative', () => {
+    for (let k = 0; k < dt.length; k++) {
+      const carried = dt[k] * ((1 - GAMMA) * demand.early[k] + GAMMA * demand.late[k]);
+      const exact = heatUntil(trace, time[k]) - heatUntil(trace, time[k] - dt[k]);
+      expect(Math.abs(carried - exact)).toBeLessThan(1e-6 * Math.max(1, lapHeat(trace)));
+      expect(demand.early[k]).toBeGreaterThanOrEqual(-1e-9);
+      expect(demand.late[k]).toBeGreaterThanOrEqual(-1e-9);
+    }
+  });
+});

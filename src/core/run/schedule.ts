@@ -1,0 +1,254 @@
+import type { AirProperties } from '../air';
+import { CHANNEL_COUNT, type Corner, fillDrive } from '../brake';
+import { STANDARD_GRAVITY } from '../constants';
+import { GAMMA } from '../heat';
+import type { LapTrace } from '../lap';
+
+/** Steps of the heat computation, s. */
+export interface StepSizes {
+  /** Longest while braking */
+  readonly braking: number;
+  /** Least number of steps in a braking, so that short ones show their peak */
+  readonly leastPerStop: number;
+  /** First step after a release; the following grow by half */
+  readonly release: number;
+  /** Longest while rolling */
+  readonly rolling: number;
+  /** Longest in the paddock */
+  readonly standing: number;
+}
+export const DEFAULT_STEPS: StepSizes = {
+  braking: 0.2,
+  leastPerStop: 13,
+  release: 0.15,
+  rolling: 2.5,
+  standing: 20,
+};
+
+/** Heat and force of a lap's braking, step by step, before wheels share it; m steps each. */
+export interface LapDemand {
+  /** Heat into all four brakes at the two stages of each step, W */
+  readonly early: Float64Array;
+  readonly late: Float64Array;
+  /** Braking at the tyres, friction and motor, N */
+  readonly force: Float64Array;
+  /** The motor's part, N */
+  readonly electric: Float64Array;
+  /** Deceleration over g */
+  readonly z: Float64Array;
+  /** Speed in the middle of the step, m/s */
+  readonly speed: Float64Array;
+  /** Way within the step, m */
+  readonly way: Float64Array;
+  /** Part of each axle's heat on its left wheel where both pads rub alike, 0 to 1 */
+  readonly frontLeft: Float64Array;
+  readonly rearLeft: Float64Array;
+}
+
+export interface LapSchedule {
+  /** End of each step, s since the lap's start; m */
+  readonly time: Float64Array;
+  /** s; m */
+  readonly dt: Float64Array;
+  /** 1 where the step begins or ends a braking; m */
+  readonly event: Uint8Array;
+  /** Distance at the end of each step, m; m */
+  readonly distance: Float64Array;
+  /** Stop during or after which each step lies, −1 before the first; m */
+  readonly stop: Int32Array;
+  /** 1 while braking in that stop; m */
+  readonly inStop: Uint8Array;
+  readonly demand: LapDemand;
+  /** Drive channels of each wheel asked for; m × CHANNEL_COUNT */
+  readonly drives: readonly Float64Array[];
+}
+
+/** Ratio of neighbouring steps after a release. */
+const GROWTH = 1.5;
+
+interface Span {
+  from: number;
+  to: number;
+  braking: boolean;
+  stop: number;
+}
+
+/** Cuts a lap into steps that begin and end with each braking. */
+export function lapSchedule(
+  trace: LapTrace,
+  corners: readonly Corner[],
+  air: AirProperties,
+  wheelRadius: number,
+  steps: StepSizes,
+): LapSchedule {
+  const ends: number[] = [];
+  const event: number[] = [];
+  const stop: number[] = [];
+  const inStop: number[] = [];
+  for (const span of spansOf(trace)) {
+    const duration = span.to - span.from;
+    const cuts = span.braking ? evenCuts(duration, steps) : growingCuts(duration, steps);
+    cuts.forEach((cut, k) => {
+      ends.push(k === cuts.length - 1 ? span.to : span.from + cut);
+      event.push(k === 0 ? 1 : 0);
+      stop.push(span.stop);
+      inStop.push(span.braking ? 1 : 0);
+    });
+  }
+  const time = Float64Array.from(ends);
+  const m = time.length;
+  const dt = Float64Array.from(ends, (t, k) => t - (k === 0 ? 0 : ends[k - 1]));
+  const distance = new Float64Array(m);
+  const speedMid = new Float64Array(m);
+  const sampler = traceSampler(trace);
+  for (let k = 0; k < m; k++) {
+    speedMid[k] = sampler(time[k] - 0.5 * dt[k], trace.speed);
+    distance[k] = sampler(time[k], trace.distance);
+  }
+  const inStopArray = Uint8Array.from(inStop);
+  const drives = corners.map((corner) => {
+    const drive = new Float64Array(m * CHANNEL_COUNT);
+    for (let k = 0; k < m; k++) {
+      const row = drive.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
+      fillDrive(row, corner, air, speedMid[k], wheelRadius, inStopArray[k] === 1);
+    }
+    return drive;
+  });
+  return {
+    time,
+    dt,
+    event: Uint8Array.from(event),
+    distance,
+    stop: Int32Array.from(stop),
+    inStop: inStopArray,
+    demand: demandOf(trace, time, dt, event, speedMid),
+    drives,
+  };
+}
+
+function demandOf(
+  trace: LapTrace,
+  time: Float64Array,
+  dt: Float64Array,
+  event: readonly number[],
+  speed: Float64Array,
+): LapDemand {
+  const m = time.length;
+  const sampler = traceSampler(trace);
+  /** What each step adds to a sum along the trace. */
+  const added = (values: Float64Array) => {
+    const out = new Float64Array(m);
+    let before = values[0];
+    for (let k = 0; k < m; k++) {
+      const now = sampler(time[k], values);
+      out[k] = now - before;
+      before = now;
+    }
+    return out;
+  };
+  const heat = trace.frontHeat.map((front, i) => front + trace.rearHeat[i]);
+  const work = added(heat.map((h, i) => h + trace.slipped[i] + trace.recovered[i]));
+  const recovered = added(trace.recovered);
+  const way = added(trace.distance);
+  const loss = added(trace.speed);
+  const halves = (left: Float64Array, both: Float64Array) => {
+    const part = added(left);
+    return added(both).map((all, k) => (all > 0 ? part[k] / all : 0.5));
+  };
+  return {
+    ...stagePowers(added(heat), dt, event),
+    force: work.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
+    electric: recovered.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
+    z: loss.map((dv, k) => Math.max(0, -dv / (dt[k] * STANDARD_GRAVITY))),
+    speed,
+    way,
+    frontLeft: halves(trace.frontLeftHeat, trace.frontHeat),
+    rearLeft: halves(trace.rearLeftHeat, trace.rearHeat),
+  };
+}
+
+function spansOf(trace: LapTrace): Span[] {
+  const spans: Span[] = [];
+  let at = 0;
+  trace.stops.forEach((stop, k) => {
+    const start = trace.time[stop.startIndex];
+    const end = trace.time[stop.endIndex];
+    if (start > at) spans.push({ from: at, to: start, braking: false, stop: k - 1 });
+    spans.push({ from: start, to: end, braking: true, stop: k });
+    at = end;
+  });
+  const end = trace.time[trace.time.length - 1];
+  if (end > at) spans.push({ from: at, to: end, braking: false, stop: trace.stops.length - 1 });
+  return spans;
+}
+
+function evenCuts(duration: number, steps: StepSizes): number[] {
+  const count = Math.max(steps.leastPerStop, Math.ceil(duration / steps.braking - 1e-9));
+  return Array.from({ length: count }, (_, k) => ((k + 1) * duration) / count);
+}
+
+function growingCuts(duration: number, steps: StepSizes): number[] {
+  const cuts: number[] = [];
+  let at = 0;
+  let step = steps.release;
+  while (at < duration - 1e-9) {
+    const left = duration - at;
+    at += left < 1.5 * step ? left : step;
+    cuts.push(at);
+    step = Math.min(steps.rolling, GROWTH * step);
+  }
+  return cuts;
+}
+
+/** Linear interpolation over the trace's time; times asked for must not fall much between calls to be quick. */
+function traceSampler(trace: LapTrace): (t: number, values: Float64Array) => number {
+  let i = 0;
+  const last = trace.time.length - 2;
+  return (t, values) => {
+    while (i > 0 && trace.time[i] > t) i--;
+    while (i < last && trace.time[i + 1] <= t) i++;
+    const span = trace.time[i + 1] - trace.time[i];
+    const share = Math.min(1, Math.max(0, (t - trace.time[i]) / span));
+    return values[i] + share * (values[i + 1] - values[i]);
+  };
+}
+
+/**
+ * Powers at the two stages of each step, from the heat made in each step: a line through each step with the
+ * slope of its neighbours, whose stage-weighted mean is the step's exact mean power.
+ */
+function stagePowers(made: Float64Array, dt: Float64Array, event: readonly number[]) {
+  const m = dt.length;
+  const mean = made.map((heat, k) => heat / dt[k]);
+  const early = new Float64Array(m);
+  const late = new Float64Array(m);
+  for (let k = 0; k < m; k++) {
+    const before = event[k] === 1 ? k : k - 1;
+    const after = k === m - 1 || event[k + 1] === 1 ? k : k + 1;
+    let rise = 0;
+    if (after > before) {
+      let span = 0.5 * (dt[before] + dt[after]);
+      if (after - before === 2) span += dt[k];
+      rise = ((mean[after] - mean[before]) / span) * dt[k];
+    }
+    const bound = 2 * mean[k];
+    rise = Math.min(bound, Math.max(-bound, rise));
+    early[k] = mean[k] + rise * (GAMMA - 0.5);
+    late[k] = mean[k] + 0.5 * rise;
+  }
+  return { early, late };
+}
+
+/** Steps of the time a car stands, s; they grow as it cools. */
+export function standingSteps(duration: number, { release, standing }: StepSizes): number[] {
+  const steps: number[] = [];
+  let left = duration;
+  let step = release;
+  while (left > 1e-9) {
+    const dt = left < 1.5 * step ? left : step;
+    steps.push(dt);
+    left -= dt;
+    step = Math.min(standing, 1.3 * step);
+  }
+  return steps;
+}

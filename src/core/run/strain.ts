@@ -1,0 +1,68 @@
+import {
+  type Corner,
+  coning,
+  crackShare,
+  diameterGrowth,
+  faceStress,
+  floatNeeded,
+  rubbedMaterial,
+  surfaceConcentration,
+} from '../brake';
+import type { LapTrace } from '../lap';
+import type { WheelRecord } from './record';
+import type { RotorStrain, StopHeat } from './result';
+
+interface StoppedLap {
+  readonly trace: LapTrace;
+  readonly heats: readonly StopHeat[];
+}
+
+/**
+ * What a day's heat does to one wheel's rotor or drum.
+ * @param cold temperature it was fitted at, K
+ */
+export function rotorStrain(
+  corner: Corner,
+  record: WheelRecord,
+  laps: readonly StoppedLap[],
+  cold: number,
+): RotorStrain {
+  const { rotor, drum } = corner;
+  const material = rubbedMaterial(corner);
+  let hottest = 0;
+  let ringOverHat = 0;
+  let stress = 0;
+  let needed = 0;
+  for (let i = 0; i < record.rotorBulk.length; i++) {
+    const bulk = record.rotorBulk[i];
+    const hat = record.hat[i];
+    hottest = Math.max(hottest, bulk);
+    ringOverHat = Math.max(ringOverHat, bulk - hat);
+    stress = Math.max(stress, -faceStress(material, record.rotorFace[i], bulk));
+    if (!drum) needed = Math.max(needed, floatNeeded(rotor, bulk - cold, hat - cold));
+  }
+  const concentration = drum ? 1 : surfaceConcentration(rotor);
+  // Each stop is one cycle: the face over its cheek at the stop's hottest, against what it was before.
+  let cracks: number | null = material.fatigueStrain === null ? null : 0;
+  for (const { heats } of laps) {
+    for (const heat of heats) {
+      const rise = heat.facePeak - 0.5 * (heat.bulkBefore + heat.bulkAfter);
+      const share = crackShare(material, rise, concentration);
+      if (cracks !== null && share !== null) cracks += share;
+    }
+  }
+  return {
+    growth: diameterGrowth(
+      material,
+      drum ? drum.innerDiameter : rotor.outerDiameter,
+      Math.max(0, hottest - cold),
+    ),
+    floatNeeded: needed,
+    ringOverHat,
+    coning: drum || !rotor.onePiece ? null : coning(rotor, ringOverHat),
+    faceStress: stress,
+    concentration,
+    crackShare: cracks,
+    glaze: record.glaze[record.glaze.length - 1],
+  };
+}

@@ -1,0 +1,103 @@
+import { clicksFor, nominalShare, withShare } from '../actuation';
+import {
+  type BalanceSweep,
+  balanceSweep,
+  type DayInput,
+  type DayResult,
+  type SessionPlan,
+  type SweepPoint,
+  simulateDay,
+} from '../run';
+import { type StopShares, stopShares } from './evenShares';
+import { leastMargin } from './least';
+
+/** A day with one way of setting the balance. */
+export interface BalanceChoice {
+  readonly kind: 'now' | 'grip' | 'even';
+  /** Front share with warm pads at no clicks, 0 to 1 */
+  readonly share: number;
+  /** Clicks at each stop of the lap, where the car has a control for it */
+  readonly clicks: readonly number[] | null;
+  /** Fewest kelvin left on each axle, and the least fade margin; null where nothing is braked hot */
+  readonly front: number;
+  readonly rear: number;
+  readonly fade: number | null;
+  /** Hot stops at which the rear is nearer to locking, of all */
+  readonly rearFirst: number;
+  readonly hotStops: number;
+}
+
+export interface BalanceChoices {
+  readonly sweep: BalanceSweep;
+  readonly choices: readonly BalanceChoice[];
+  /** Stops of the last hot lap as the day is now; empty without one */
+  readonly stops: readonly (StopShares & { readonly name: string })[];
+  readonly lap: number | null;
+  /** Whether the driver can set the balance stop by stop */
+  readonly control: boolean;
+}
+
+/**
+ * The balance that would use both axles' tyres alike against the one that would heat both alike: stop by stop, and what
+ * the day leaves with each. A car with a driver's control takes clicks at every stop, another one share for all.
+ */
+export function balanceChoices(input: DayInput): BalanceChoices {
+  const sweep = balanceSweep(input);
+  const now = simulateDay(input);
+  const hot = now.laps.filter((lap) => lap.kind === 'hot');
+  const lap = hot[hot.length - 1];
+  if (!lap)
+    return { sweep, choices: [choiceOf('now', sweep.now, null, now)], stops: [], lap: null, control: false };
+  const session: SessionPlan = input.sessions[lap.session];
+  const shares = stopShares(input, lap, session.ambient);
+  const stops = shares.map((stop, k) => ({ ...stop, name: lap.trace.stops[k].name }));
+  const { brakes } = input.vehicle;
+  const control = brakes.cylinders.kind === 'pair' && brakes.cylinders.click > 0;
+  const bounded = (share: number) => Math.min(0.97, Math.max(0.03, share));
+  const clicked = (kind: 'grip' | 'even') => {
+    const clicks = shares.map((stop, k) => {
+      const wanted = stop[kind] ?? stop.actual;
+      const more = clicksFor(brakes, bounded(stop.actual), bounded(wanted)) + (input.clicks[k] ?? 0);
+      return Math.min(30, Math.max(-30, more));
+    });
+    return choiceOf(kind, nominalShare(brakes), clicks, simulateDay({ ...input, clicks }));
+  };
+  const shared = (kind: 'grip' | 'even', wanted: number) => {
+    const vehicle = { ...input.vehicle, brakes: withShare(brakes, bounded(wanted)) };
+    return choiceOf(kind, bounded(wanted), null, simulateDay({ ...input, vehicle }));
+  };
+  // Where the day never evens out within the sweep, the share that comes nearest.
+  const nearest = sweep.points.reduce((a, b) => (apart(b) < apart(a) ? b : a)).share;
+  return {
+    sweep,
+    stops,
+    lap: lap.number,
+    control,
+    choices: [
+      choiceOf('now', sweep.now, control ? shares.map((_, k) => input.clicks[k] ?? 0) : null, now),
+      control ? clicked('grip') : shared('grip', sweep.ideal),
+      control ? clicked('even') : shared('even', sweep.even ?? nearest),
+    ],
+  };
+}
+
+const apart = ({ margin }: SweepPoint) => Math.abs(margin.front.share - margin.rear.share);
+
+function choiceOf(
+  kind: BalanceChoice['kind'],
+  share: number,
+  clicks: readonly number[] | null,
+  result: DayResult,
+): BalanceChoice {
+  const forces = result.laps.filter((lap) => lap.kind === 'hot').flatMap((lap) => lap.forces);
+  return {
+    kind,
+    share,
+    clicks,
+    front: leastMargin(result, 'front').margin,
+    rear: leastMargin(result, 'rear').margin,
+    fade: result.fade?.margin ?? null,
+    rearFirst: forces.filter((force) => force.locksFirst === 'rear').length,
+    hotStops: forces.length,
+  };
+}

@@ -1,0 +1,50 @@
+import type { Pad, RotorMaterial } from '../brake';
+import { rubbedMaterial } from '../brake';
+import { AXLES, type AxleName, axleOf, type DayInput, type LapResult, WHEELS } from '../run';
+
+/** Front shares of one stop: as braked, as the tyres would want, and as would heat both axles alike; 0 to 1. */
+export interface StopShares {
+  readonly actual: number;
+  readonly grip: number;
+  /**
+   * Share with which both axles' faces would peak at the same part of their limits' rise over the air in this stop, begun
+   * as hot as it was; 0 or 1 where even all of the braking on one axle would not bring it there; null where nothing is
+   * braked
+   */
+  readonly even: number | null;
+  readonly locksFirst: AxleName;
+}
+
+const faceLimit = (material: RotorMaterial, pad: Pad) => Math.min(material.faceLimit, pad.limit);
+
+/**
+ * Front shares by stop of a lap. A face's rise within a stop goes with the heat its axle takes, so the share that evens
+ * the peaks follows from a straight line each.
+ * @param ambient of the lap's session, K
+ */
+export function stopShares(input: DayInput, lap: LapResult, ambient: number): StopShares[] {
+  return lap.forces.map((force, stop): StopShares => {
+    const { frontHeat, rearHeat } = force;
+    const heat = frontHeat + rearHeat;
+    const shares = {
+      actual: force.share.mean,
+      grip: force.ideal.mean,
+      locksFirst: force.locksFirst,
+    };
+    if (!(heat > 0)) return { ...shares, even: null };
+    const part = frontHeat / heat;
+    // Peak over the limit's rise: start + slope · share of the heat.
+    const line = (axle: AxleName, own: number) => {
+      const wheels = WHEELS.filter((wheel) => axleOf(wheel) === axle).map((wheel) => lap.wheels[wheel][stop]);
+      const hotter = wheels.reduce((a, b) => (b.facePeak > a.facePeak ? b : a));
+      const { left } = input[axle];
+      const rise = Math.max(1, faceLimit(rubbedMaterial(left), left.pad) - ambient);
+      const slope = own > 1e-6 ? (hotter.facePeak - hotter.faceBefore) / own / rise : 0;
+      return { start: (hotter.faceBefore - ambient) / rise, slope };
+    };
+    const [front, rear] = AXLES.map((axle) => line(axle, axle === 'front' ? part : 1 - part));
+    const slopes = front.slope + rear.slope;
+    if (!(slopes > 0)) return { ...shares, even: null };
+    return { ...shares, even: Math.min(1, Math.max(0, (rear.start + rear.slope - front.start) / slopes)) };
+  });
+}

@@ -1,0 +1,25 @@
+export { type BalanceChoice, type BalanceChoices, balanceChoices } from './balanceChoices';
+export { type AxleNeed, type CoolingNeed, coolingNeed } from './coolingNeed';
+export type { StopShares } from './evenShares';
+export { type ExposedPart, exposedTemperature, type Protection } from './exposedPart';
+export { type FastestPlan, fastestPlan } from './fastestPlan';
+export { latinHypercube } from './latinHypercube';
+export { coldestBite, keepsAll, leastMargin } from './least';
+export type { PlanOption } from './planner';
+export {
+  CURVE_PARTS,
+  type CurvePart,
+  runLayout,
+  writeRun,
+} from './runRecord';
+export { BAND_SHARES, type LimitRisk, type RunStatistics, runStatistics } from './runStatistics';
+export { type DaySummary, type SummaryStop, summarise } from './summary';
+export {
+  ADDED,
+  drawn,
+  perturbed,
+  UNCERTAIN_INPUTS,
+  type UncertainInput,
+  type UncertainRange,
+  valueIn,
+} from './uncertain';

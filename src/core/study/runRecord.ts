@@ -1,0 +1,206 @@
+import { rubbedMaterial } from '../brake';
+import {
+  AXLES,
+  type AxleInput,
+  type AxleName,
+  type DayInput,
+  type DayRecord,
+  type DayResult,
+  type RecordedPart,
+  SIDES,
+  wheelOf,
+} from '../run';
+
+/** Limits watched in every run: seven an axle, and the foot's two. */
+export const WATCHED_PARTS = ['rotorFace', 'rotorBulk', 'padFace', 'plate', 'seal', 'fluid', 'hub'] as const;
+export type WatchedPart = (typeof WATCHED_PARTS)[number];
+export interface WatchedLimit {
+  readonly axle: AxleName | null;
+  readonly part: WatchedPart | 'pedal' | 'travel';
+}
+export const WATCHED_LIMITS: readonly WatchedLimit[] = [
+  ...AXLES.flatMap((axle) => WATCHED_PARTS.map((part) => ({ axle, part }))),
+  { axle: null, part: 'pedal' },
+  { axle: null, part: 'travel' },
+];
+
+/** Parts whose temperature is kept as a curve. */
+export const CURVE_PARTS = ['rotorFace', 'rotorBulk', 'padFace', 'fluid'] as const;
+export type CurvePart = (typeof CURVE_PARTS)[number];
+
+/** Where the numbers of one run lie: margins limit by limit over the laps, then curves. */
+export interface RunLayout {
+  readonly laps: number;
+  /** Parts each lap is cut into for the curves, and each time standing */
+  readonly perLap: number;
+  readonly perStand: number;
+  /** Points of a curve, and of each: lap counted from 0 with its fraction, or minutes of the last standing time */
+  readonly points: readonly { readonly lap: number; readonly standing: number }[];
+  /** Numbers of one run */
+  readonly width: number;
+}
+
+const STAND_PARTS = 12;
+
+/** The layout of the runs of a day. */
+export function runLayout(day: DayInput): RunLayout {
+  const legs = day.sessions.flatMap((session) => session.legs);
+  const laps = legs.reduce((sum, leg) => sum + ('laps' in leg ? leg.laps : 0), 0);
+  const perLap = laps > 24 ? 10 : 20;
+  const points: { lap: number; standing: number }[] = [];
+  let lap = 0;
+  for (const leg of legs) {
+    if ('laps' in leg) {
+      for (let n = 0; n < leg.laps; n++, lap++) {
+        for (let k = 0; k < perLap; k++) points.push({ lap: lap + (k + 0.5) / perLap, standing: 0 });
+      }
+    } else {
+      for (let k = 0; k < STAND_PARTS; k++) {
+        points.push({ lap, standing: ((k + 1) * leg.duration) / STAND_PARTS / 60 });
+      }
+    }
+  }
+  return {
+    laps,
+    perLap,
+    perStand: STAND_PARTS,
+    points,
+    width: WATCHED_LIMITS.length * (laps + 1) + 2 * CURVE_PARTS.length * points.length,
+  };
+}
+
+/** Limit of a watched part of an axle, K. */
+function limitOf(axle: AxleInput, part: WatchedPart, hub: number): number {
+  const { left } = axle;
+  switch (part) {
+    case 'rotorFace':
+      return rubbedMaterial(left).faceLimit;
+    case 'rotorBulk':
+      return rubbedMaterial(left).bulkLimit;
+    case 'padFace':
+      return left.pad.limit;
+    case 'plate':
+      return left.pad.plateLimit;
+    case 'seal':
+      return left.caliper.sealLimit;
+    case 'fluid':
+      return axle.boilingPoint;
+    case 'hub':
+      return hub;
+  }
+}
+
+/**
+ * Writes what is kept of one run: for every watched limit the margin left up to the end of each lap and of the day (K; N
+ * for the pedal, mm for its travel), then the curves, each the hotter side's hottest within each piece, K.
+ * @param into layout.width numbers from `at` on
+ */
+export function writeRun(
+  day: DayInput,
+  result: DayResult,
+  layout: RunLayout,
+  into: Float32Array,
+  at: number,
+): void {
+  const { record, margins, forceMargins } = result;
+  const columns = layout.laps + 1;
+  let next = at;
+  const samples = record.time.length;
+  for (const axle of AXLES) {
+    const hub = margins.find((m) => m.axle === axle && m.part === 'hub')?.limit ?? 0;
+    for (const part of WATCHED_PARTS) {
+      const limit = limitOf(day[axle], part, hub);
+      const series = seriesOf(record, axle, part === 'fluid' ? ['fluid', 'hose'] : [part]);
+      let hottest = series[0][0];
+      into.fill(limit - hottest, next, next + columns);
+      for (let i = 0; i < samples; i++) {
+        for (let k = 0; k < series.length; k++) {
+          const value = series[k][i];
+          if (value > hottest) hottest = value;
+        }
+        // Standing counts to the lap after it, and the last to the day's end.
+        const lap = record.lap[i];
+        if (lap >= 0) into[next + lap] = limit - hottest;
+      }
+      into[next + columns - 1] = limit - hottest;
+      next += columns;
+    }
+  }
+  for (const part of ['pedal', 'travel'] as const) {
+    const limit = forceMargins.find((m) => m.part === part)?.limit ?? 0;
+    const scale = part === 'pedal' ? 1 : 1000;
+    let least = limit;
+    result.laps.forEach((lap, k) => {
+      if (part === 'travel' || lap.kind === 'hot') {
+        for (const force of lap.forces) least = Math.min(least, limit - force[part]);
+      }
+      // What no leg can press is far beyond any limit.
+      into[next + k] = Math.max(-1e6, least * scale);
+    });
+    into[next + columns - 1] = Math.max(-1e6, least * scale);
+    next += columns;
+  }
+  writeCurves(result, layout, into, next);
+}
+
+function writeCurves(result: DayResult, layout: RunLayout, into: Float32Array, at: number): void {
+  const { record, laps, legs } = result;
+  const { points, perLap, perStand } = layout;
+  const samples = record.time.length;
+  const firstPoint = pointsBefore(result, layout);
+  // The piece of the day each sample lies in.
+  const piece = new Int32Array(samples);
+  for (let i = 1; i < samples; i++) {
+    const lap = record.lap[i];
+    const leg = legs[record.leg[i]];
+    const [start, length, parts] =
+      lap >= 0
+        ? [laps[lap].startTime, laps[lap].lapTime, perLap]
+        : [leg.startTime, leg.endTime - leg.startTime, perStand];
+    const within = Math.ceil(((record.time[i] - start) / length) * parts - 1e-9) - 1;
+    const first = lap >= 0 ? firstPoint.lap[lap] : firstPoint.leg[record.leg[i]];
+    piece[i] = first + Math.min(parts - 1, Math.max(0, within));
+  }
+  let next = at;
+  for (const axle of AXLES) {
+    for (const part of CURVE_PARTS) {
+      into.fill(0, next, next + points.length);
+      for (const series of seriesOf(record, axle, [part])) {
+        for (let i = 0; i < samples; i++) {
+          const p = next + piece[i];
+          if (series[i] > into[p]) into[p] = series[i];
+        }
+      }
+      // A piece without a sample of its own goes on as the one before it.
+      for (let p = 1; p < points.length; p++) if (into[next + p] === 0) into[next + p] = into[next + p - 1];
+      next += points.length;
+    }
+  }
+}
+
+/** Temperatures of some parts of an axle's wheels; those of wheels that share a record once. */
+function seriesOf(record: DayRecord, axle: AxleName, parts: readonly RecordedPart[]): Float64Array[] {
+  const [left, right] = SIDES.map((side) => record.wheels[wheelOf(axle, side)]);
+  return (left === right ? [left] : [left, right]).flatMap((wheel) => parts.map((part) => wheel[part]));
+}
+
+/** First curve point of each lap and of each standing leg. */
+function pointsBefore({ laps, legs }: DayResult, { perLap, perStand }: RunLayout) {
+  const ofLap: number[] = [];
+  const ofLeg: number[] = [];
+  let point = 0;
+  let lap = 0;
+  legs.forEach((leg, k) => {
+    ofLeg[k] = point;
+    if (leg.kind === 'pit' || leg.kind === 'paddock') {
+      point += perStand;
+      return;
+    }
+    while (lap < laps.length && laps[lap].startTime < leg.endTime - 1e-9) {
+      ofLap[lap] = point;
+      point += perLap;
+      lap += 1;
+    }
+  });
+  return { lap: ofLap, leg: ofLeg };
+}

@@ -1,0 +1,164 @@
+import { lapHeat, lapTime } from '../lap';
+import {
+  AXLES,
+  type AxleName,
+  axleOf,
+  cornerOfWheel,
+  type DayInput,
+  type DayResult,
+  ductDragArea,
+  hottestLap,
+  type LapKind,
+  type StopForce,
+  type StopLimit,
+  WHEELS,
+  type WheelName,
+} from '../run';
+import { padWear } from './padWear';
+
+/** One axle's hotter brake through one stop, K. */
+export interface AxleStop {
+  readonly faceBefore: number;
+  readonly facePeak: number;
+  readonly bulkAfter: number;
+  readonly padFaceBefore: number;
+  readonly fluidAfter: number;
+}
+
+export interface SummaryStop extends Readonly<Record<AxleName, AxleStop>> {
+  readonly name: string;
+  /** Where it begins, m from the start line */
+  readonly distance: number;
+  /** m/s */
+  readonly entrySpeed: number;
+  readonly exitSpeed: number;
+  /** Heat into all four brakes, J */
+  readonly energy: number;
+  readonly force: StopForce;
+}
+
+/** A lap as far as words and a comparison need it. */
+export interface SummaryLap {
+  readonly kind: LapKind;
+  readonly number: number;
+  readonly session: number;
+  readonly numberInSession: number;
+  readonly startTime: number;
+  readonly lapTime: number;
+  readonly trace: { readonly stops: readonly { readonly name: string }[] };
+}
+
+/** A day without its series: small enough to keep many of. */
+export interface DaySummary
+  extends Pick<
+    DayResult,
+    | 'legs'
+    | 'verdict'
+    | 'fade'
+    | 'audit'
+    | 'margins'
+    | 'forceMargins'
+    | 'strain'
+    | 'peaks'
+    | 'drivingTime'
+    | 'heldByLift'
+  > {
+  readonly laps: readonly SummaryLap[];
+  /** Hot lap as first driven, s; and the heat into all four brakes in it, J */
+  readonly lapTime: number;
+  readonly lapHeat: number;
+  /** Mean braking power of the hot lap, W */
+  readonly lapPower: number;
+  /** Heat into all four brakes over the day, J */
+  readonly heat: number;
+  /** Car as driven, kg */
+  readonly mass: number;
+  /** Drag area of the ducts, m² */
+  readonly ductDragArea: number;
+  /** Lap whose stops are listed: the hottest */
+  readonly stopsOfLap: number;
+  readonly stops: readonly SummaryStop[];
+  /** What limits the hot laps' stops: how many of each kind */
+  readonly limits: Readonly<Partial<Record<StopLimit, number>>>;
+  /** Hot laps' stops at which the rear is nearer to locking, and all of them */
+  readonly rearFirst: number;
+  readonly hotStops: number;
+  /** Friction material one pad loses over the day, m; an index */
+  readonly padWear: Readonly<Record<WheelName, number>>;
+}
+
+/** Sums a day up. */
+export function summarise(input: DayInput, result: DayResult): DaySummary {
+  const { laps, trace } = result;
+  const stopsOfLap = hottestLap(result);
+  const lap = laps[stopsOfLap - 1];
+  const limits: Partial<Record<StopLimit, number>> = {};
+  let [rearFirst, hotStops] = [0, 0];
+  for (const { kind, forces } of laps) {
+    if (kind !== 'hot') continue;
+    for (const force of forces) {
+      limits[force.limit] = (limits[force.limit] ?? 0) + 1;
+      hotStops += 1;
+      if (force.locksFirst === 'rear') rearFirst += 1;
+    }
+  }
+  const wear = new Map<unknown, number>();
+  const worn = (wheel: WheelName) => {
+    // Wheels that are alike share their record.
+    const record = result.record.wheels[wheel];
+    const known = wear.get(record);
+    if (known !== undefined) return known;
+    const lost = padWear(cornerOfWheel(input, wheel), result.record, wheel);
+    wear.set(record, lost);
+    return lost;
+  };
+  return {
+    legs: result.legs,
+    verdict: result.verdict,
+    fade: result.fade,
+    audit: result.audit,
+    margins: result.margins,
+    forceMargins: result.forceMargins,
+    strain: result.strain,
+    peaks: result.peaks,
+    drivingTime: result.drivingTime,
+    heldByLift: result.heldByLift,
+    laps: laps.map(({ kind, number, session, numberInSession, startTime, lapTime: time, trace: own }) => ({
+      kind,
+      number,
+      session,
+      numberInSession,
+      startTime,
+      lapTime: time,
+      trace: { stops: own.stops.map(({ name }) => ({ name })) },
+    })),
+    lapTime: lapTime(trace),
+    lapHeat: lapHeat(trace),
+    lapPower: lapHeat(trace) / lapTime(trace),
+    heat: result.audit.supplied,
+    mass: input.vehicle.mass,
+    ductDragArea: ductDragArea(input),
+    stopsOfLap,
+    stops: lap.trace.stops.map((stop, k): SummaryStop => {
+      const axle = (name: AxleName): AxleStop => {
+        const own = WHEELS.filter((wheel) => axleOf(wheel) === name).map((wheel) => lap.wheels[wheel][k]);
+        const hotter = own.reduce((a, b) => (b.facePeak > a.facePeak ? b : a));
+        const { faceBefore, facePeak, bulkAfter, padFaceBefore, fluidAfter } = hotter;
+        return { faceBefore, facePeak, bulkAfter, padFaceBefore, fluidAfter };
+      };
+      return {
+        name: stop.name,
+        distance: lap.trace.distance[stop.startIndex],
+        entrySpeed: stop.entrySpeed,
+        exitSpeed: stop.exitSpeed,
+        energy: stop.energy,
+        force: lap.forces[k],
+        ...(Object.fromEntries(AXLES.map((name) => [name, axle(name)])) as Record<AxleName, AxleStop>),
+      };
+    }),
+    limits,
+    rearFirst,
+    hotStops,
+    padWear: Object.fromEntries(WHEELS.map((wheel) => [wheel, worn(wheel)])) as Record<WheelName, number>,
+  };
+}
