@@ -7,6 +7,7 @@ export * from './heat';
 export * from './lap';
 export * from './numeric';
 export * from './run';
+export * from './schedule';
 export * from './signal';
 export * from './study';
 export * from './track';

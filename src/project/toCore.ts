@@ -212,7 +212,8 @@ export function dayInput({ car, circuit, plan, parts }: Setup): DayInput {
   const axle = (brakes: AxleBrakes): AxleInput => {
     const left = cornerOf(brakes, 'left', parts);
     // Sides differ in nothing but their air, so the rest is one object.
-    return { left, right: { ...left, air: cornerOf(brakes, 'right', parts).air }, boilingPoint: boiling };
+    const right = { ...left, air: cornerOf(brakes, 'right', parts).air };
+    return { left, right, boilingPoint: boiling, water: fluidWater(car) };
   };
   return {
     vehicle: vehicleOf(car, parts),
@@ -229,6 +230,7 @@ export function dayInput({ car, circuit, plan, parts }: Setup): DayInput {
     rear: axle(car.rear),
     clicks: plan.clicks,
     brakesEarlier: plan.brakesEarlier,
+    start: null,
     sessions: plan.sessions.map((session) => ({
       name: session.name,
       ambient: kelvin(session.ambientC),

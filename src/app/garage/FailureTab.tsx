@@ -18,6 +18,7 @@ const WORDS: Record<Failure, { name: string; means: string }> = {
   'only-circuit': { name: 'The one circuit lost', means: 'Nothing brakes but the hand brake.' },
 };
 const HELD: Record<FailureCase['heldBy'], string> = {
+  asked: 'the target',
   tyres: 'the tyres',
   pedal: 'the driver’s force',
   travel: 'the pedal’s travel',

@@ -229,9 +229,12 @@ function StopRows({
         },
         { head: 'fluid, front', means: 'In the bores', cell: (s) => temperatureText(s.fluid.front, units) },
         {
-          head: 'held by',
-          means: 'What held the stop',
-          cell: (s) => ({ asked: 'what was asked', tyres: 'the tyres', pedal: 'the pedal' })[s.heldBy],
+          head: 'limited by',
+          means: 'What limited the stop',
+          cell: (s) =>
+            ({ asked: 'the target', tyres: 'the tyres', pedal: 'the pedal', travel: 'the pedal’s travel' })[
+              s.heldBy
+            ],
         },
       ]}
     />

@@ -1,4 +1,4 @@
-import type { CornerNetwork, Group, PartFlow } from '../../core';
+import type { CornerNetwork, FlowEnd, PartFlow } from '../../core';
 import { temperatureText } from '../../project';
 import { heatColor } from '../charts/heatColor';
 import { useUnits } from '../state/preferences';
@@ -117,7 +117,7 @@ export function BrakeSection({
   );
 }
 
-export const flowKey = ({ from, to, path }: { from: Group; to: Group; path: string }) =>
+export const flowKey = ({ from, to, path }: { from: FlowEnd; to: FlowEnd; path: string }) =>
   `${from}/${to}/${path}`;
 
 function Arrow({

@@ -1,4 +1,4 @@
-import type { CornerNetwork } from '../../core';
+import type { CornerNetwork, RecordedPart } from '../../core';
 
 export type Box = readonly [x: number, y: number, width: number, height: number];
 /** A part as it is drawn. */
@@ -11,11 +11,17 @@ export interface Part {
   readonly label: readonly [x: number, y: number, side: 'left' | 'right', height: number];
 }
 
+/** Node of a part that lies in one. */
+const part =
+  (name: RecordedPart) =>
+  (layout: CornerNetwork): number =>
+    layout.recorded[name][0];
+
 /** Parts of a disc brake cut along its axis; the disc's ring in the middle, the wheel's axis below. */
 export const DISC: readonly Part[] = [
   {
     name: 'caliper',
-    node: (l) => l.caliper,
+    node: part('caliper'),
     boxes: [
       [196, 26, 328, 30],
       [196, 56, 62, 130],
@@ -25,7 +31,7 @@ export const DISC: readonly Part[] = [
   },
   {
     name: 'pistons',
-    node: (l) => l.piston,
+    node: part('piston'),
     boxes: [
       [232, 96, 46, 54],
       [442, 96, 46, 54],
@@ -34,17 +40,17 @@ export const DISC: readonly Part[] = [
   },
   {
     name: 'fluid',
-    node: (l) => l.fluid,
+    node: part('fluid'),
     boxes: [
       [206, 100, 26, 46],
       [488, 100, 26, 46],
     ],
     label: [218, 112, 'left', 80],
   },
-  { name: 'hose fluid', node: (l) => l.hose, boxes: [[514, 114, 56, 18]], label: [560, 122, 'right', 112] },
+  { name: 'hose fluid', node: part('hose'), boxes: [[514, 114, 56, 18]], label: [560, 122, 'right', 112] },
   {
     name: 'plate',
-    node: (l) => l.plate,
+    node: part('plate'),
     boxes: [
       [278, 80, 14, 90],
       [428, 80, 14, 90],
@@ -95,15 +101,15 @@ export const DISC: readonly Part[] = [
   },
   {
     name: 'hat',
-    node: (l) => l.hat,
+    node: part('hat'),
     boxes: [
       [376, 246, 92, 14],
       [454, 260, 14, 62],
     ],
     label: [461, 270, 'right', 246],
   },
-  { name: 'hub', node: (l) => l.hub, boxes: [[468, 272, 58, 68]], label: [505, 284, 'right', 292] },
-  { name: 'upright', node: (l) => l.upright, boxes: [[526, 252, 64, 92]], label: [570, 262, 'right', 268] },
+  { name: 'hub', node: part('hub'), boxes: [[468, 272, 58, 68]], label: [505, 284, 'right', 292] },
+  { name: 'upright', node: part('upright'), boxes: [[526, 252, 64, 92]], label: [570, 262, 'right', 268] },
 ];
 
 /** The same for a drum: the rim outside, a shoe within. */
@@ -134,20 +140,20 @@ export const DRUM: readonly Part[] = [
   },
   {
     name: 'shoes',
-    node: (l) => l.plate,
+    node: part('plate'),
     boxes: [
       [236, 121, 214, 14],
       [330, 135, 24, 40],
     ],
     label: [248, 128, 'left', 156],
   },
-  { name: 'pistons', node: (l) => l.piston, boxes: [[296, 178, 40, 34]], label: [306, 186, 'left', 192] },
-  { name: 'fluid', node: (l) => l.fluid, boxes: [[336, 178, 30, 34]], label: [356, 186, 'right', 170] },
-  { name: 'cylinder', node: (l) => l.caliper, boxes: [[284, 212, 94, 20]], label: [370, 224, 'right', 206] },
-  { name: 'hose fluid', node: (l) => l.hose, boxes: [[200, 214, 84, 16]], label: [210, 222, 'left', 224] },
-  { name: 'web', node: (l) => l.hat, boxes: [[470, 60, 14, 262]], label: [477, 120, 'right', 120] },
-  { name: 'hub', node: (l) => l.hub, boxes: [[484, 272, 44, 68]], label: [512, 284, 'right', 292] },
-  { name: 'upright', node: (l) => l.upright, boxes: [[528, 252, 64, 92]], label: [572, 262, 'right', 268] },
+  { name: 'pistons', node: part('piston'), boxes: [[296, 178, 40, 34]], label: [306, 186, 'left', 192] },
+  { name: 'fluid', node: part('fluid'), boxes: [[336, 178, 30, 34]], label: [356, 186, 'right', 170] },
+  { name: 'cylinder', node: part('caliper'), boxes: [[284, 212, 94, 20]], label: [370, 224, 'right', 206] },
+  { name: 'hose fluid', node: part('hose'), boxes: [[200, 214, 84, 16]], label: [210, 222, 'left', 224] },
+  { name: 'web', node: part('hat'), boxes: [[470, 60, 14, 262]], label: [477, 120, 'right', 120] },
+  { name: 'hub', node: part('hub'), boxes: [[484, 272, 44, 68]], label: [512, 284, 'right', 292] },
+  { name: 'upright', node: part('upright'), boxes: [[528, 252, 64, 92]], label: [572, 262, 'right', 268] },
 ];
 
 /** Where the arrow of a flow is drawn: from, to. */

@@ -1,4 +1,4 @@
-export { BrakingState } from './brakingState';
+export { BrakingState, type Demand } from './brakingState';
 export {
   type AxleForce,
   type BrakeChain,

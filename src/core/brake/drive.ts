@@ -1,6 +1,6 @@
 import type { AirProperties } from '../air';
+import { CHANNEL } from './channels';
 import { caliperCoefficient, ductOnFaces, faceCoefficient, faceExposure, passage } from './convection';
-import { CHANNEL } from './cornerNetwork';
 import type { Corner } from './parts';
 
 /**

@@ -1,11 +1,19 @@
+export { CHANNEL, CHANNEL_COUNT } from './channels';
 export { ductFlowArea } from './convection';
-export { CHANNEL, CHANNEL_COUNT, type CornerNetwork, cornerNetwork } from './cornerNetwork';
+export { type CornerNetwork, cornerNetwork } from './cornerNetwork';
 export { fillDrive } from './drive';
 export { boilingPoint, waterAfter } from './fluid';
 export { frictionAt, glazeAfter } from './friction';
+export { GROUPS, type Group, RECORDED_PARTS, type RecordedPart } from './groups';
 export { rotorHeatShare } from './partition';
 export { type Corner, type Pad, type RotorMaterial, rubbedMaterial } from './parts';
 export { drumGeometry, rotorGeometry } from './rotorGeometry';
+export {
+  assertState,
+  type BrakeState,
+  freshState,
+  warmed,
+} from './state';
 export {
   coning,
   crackShare,
@@ -15,3 +23,17 @@ export {
   surfaceConcentration,
 } from './strain';
 export { discViewFactor } from './viewFactor';
+export {
+  AXLES,
+  type AxleInput,
+  type AxleName,
+  axleOf,
+  type CarState,
+  cornerOfWheel,
+  SIDES,
+  type Side,
+  sideOf,
+  WHEELS,
+  type WheelName,
+  wheelOf,
+} from './wheels';

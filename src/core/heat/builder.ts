@@ -1,15 +1,18 @@
 import type { UniformTable } from '../numeric';
 import type { Network, NetworkLink, NetworkNode, NetworkSource } from './network';
 
-/** Puts a network together part by part. Nodes and links carry names, so that a drawing can say what flows where. */
-export class NetworkBuilder {
+/**
+ * Puts a network together part by part. Nodes and links carry names, so that a drawing can say what flows where.
+ * @typeParam Group names of the parts that nodes belong to
+ */
+export class NetworkBuilder<Group extends string> {
   private readonly nodes: NetworkNode[] = [];
   private readonly links: NetworkLink[] = [];
   private readonly sources: NetworkSource[] = [];
 
   /** Adds a mass: J/K, or kg with a table of J/(kg·K). @returns its index */
-  node(name: string, scale: number, table: UniformTable | null = null): number {
-    return this.nodes.push({ name, scale, table }) - 1;
+  node(name: string, group: Group, scale: number, table: UniformTable | null = null): number {
+    return this.nodes.push({ name, group, scale, table }) - 1;
   }
 
   /** Joins two nodes, or one with AMBIENT, by `coefficient · drive[channel] · factor`. */

@@ -49,7 +49,12 @@ describe('sparse elimination', () => {
     fc.assert(
       fc.property(network, ({ n, pairs, right }) => {
         const links = pairs.filter(([a, b]) => a !== b).map(([a, b, g]) => link(a, b, g));
-        const nodes = Array.from({ length: n }, (_, i) => ({ name: `${i}`, scale: 1, table: null }));
+        const nodes = Array.from({ length: n }, (_, i) => ({
+          name: `${i}`,
+          group: 'any',
+          scale: 1,
+          table: null,
+        }));
         const plan = planElimination({ nodes, links, sources: [], channels: 1 });
         const diagonal = new Float64Array(n).fill(1);
         const entries = new Float64Array(plan.neighbour.length);
@@ -77,7 +82,12 @@ describe('sparse elimination', () => {
   });
 
   it('costs a chain no more than a tri-diagonal solve', () => {
-    const nodes = Array.from({ length: 20 }, (_, i) => ({ name: `${i}`, scale: 1, table: null }));
+    const nodes = Array.from({ length: 20 }, (_, i) => ({
+      name: `${i}`,
+      group: 'any',
+      scale: 1,
+      table: null,
+    }));
     const links = Array.from({ length: 19 }, (_, i) => link(i, i + 1, 1));
     const plan = planElimination({ nodes, links, sources: [], channels: 1 });
     expect(plan.neighbour.length).toBe(19);
@@ -90,7 +100,7 @@ describe('repeated equal stops, lumped: Limpert; Newcomb and Spurr', () => {
     const [capacity, conductance, pause, heat] = [4000, 20, 40, 400_000];
     const run = new Integrator(
       {
-        nodes: [{ name: 'rotor', scale: capacity, table: null }],
+        nodes: [{ name: 'rotor', group: 'any', scale: capacity, table: null }],
         links: [link(0, AMBIENT, conductance)],
         sources: [{ node: 0, share: 1 }],
         channels: 1,

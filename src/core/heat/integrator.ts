@@ -25,6 +25,7 @@ export class Integrator {
   /** All by place in the elimination; temperatures in K */
   private readonly now: Float64Array;
   private readonly before: Float64Array;
+  private readonly start: Float64Array;
   private readonly expected: Float64Array;
   private readonly early: Float64Array;
   private readonly late: Float64Array;
@@ -46,17 +47,19 @@ export class Integrator {
   /**
    * @param network the nodes, links and sources
    * @param ambient temperature of the surroundings, K
-   * @param start temperature of every node at the start, K
+   * @param start temperatures at the start, K: one for every node, or each node's own in the network's order
    */
-  constructor(network: Network, ambient: number, start: number) {
+  constructor(network: Network, ambient: number, start: number | ArrayLike<number>) {
     const n = network.nodes.length;
     this.ambient = ambient;
     this.plan = planElimination(network);
     const { place } = this.plan;
     this.links = compileLinks(network, this.plan);
     this.drive = new Float64Array(network.channels).fill(1);
-    this.now = new Float64Array(n).fill(start);
-    this.before = new Float64Array(n).fill(start);
+    this.now = new Float64Array(n);
+    for (let i = 0; i < n; i++) this.now[place[i]] = typeof start === 'number' ? start : start[i];
+    this.before = Float64Array.from(this.now);
+    this.start = Float64Array.from(this.now);
     this.expected = new Float64Array(n);
     this.early = new Float64Array(n);
     this.late = new Float64Array(n);
@@ -81,7 +84,7 @@ export class Integrator {
     for (const s of network.sources) this.source[place[s.node]] += s.share;
     this.sourceShare = this.source.reduce((a, b) => a + b, 0);
     this.heated = Int32Array.from(new Set(network.sources.map((s) => place[s.node])));
-    for (let i = 0; i < n; i++) this.enthalpy[i] = this.enthalpyAt(i, start);
+    for (let i = 0; i < n; i++) this.enthalpy[i] = this.enthalpyAt(i, this.now[i]);
   }
 
   /** Temperature of a node, K. */
@@ -94,11 +97,11 @@ export class Integrator {
     return this.enthalpy[this.plan.place[node]];
   }
 
-  /** Heat stored in all nodes over one temperature, J; from the temperatures, so that it checks the state. */
-  storedOver(temperature: number): number {
+  /** Heat stored in all nodes since the start, J; from the temperatures, so that it checks the state. */
+  stored(): number {
     let sum = 0;
     for (let i = 0; i < this.now.length; i++) {
-      sum += this.enthalpyAt(i, this.now[i]) - this.enthalpyAt(i, temperature);
+      sum += this.enthalpyAt(i, this.now[i]) - this.enthalpyAt(i, this.start[i]);
     }
     return sum;
   }

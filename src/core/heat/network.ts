@@ -2,7 +2,10 @@ import type { UniformTable } from '../numeric';
 
 /** A lumped mass of the network. */
 export interface NetworkNode {
+  /** Its own in the network */
   readonly name: string;
+  /** The part it is drawn and balanced with */
+  readonly group: string;
   /** Heat capacity, J/K: `scale` alone, or times a table over temperature in K (then kg × J/(kg·K)) */
   readonly scale: number;
   readonly table: UniformTable | null;

@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { circuitInput, dayInput, setupOf, stopsFromLap } from '../../project';
-import { airProperties } from '../air';
 import { GAMMA } from '../heat';
 import { emptySeries, emptyWheel, resizedSeries, resizedWheel } from '../run/record';
-import { DEFAULT_STEPS, lapSchedule } from '../run/schedule';
+import { lapSteps } from '../schedule/lapSteps';
+import { DEFAULT_STEPS } from '../schedule/steps';
 import { type BrakeCap, driveLap, prepareCircuit } from './driveLap';
 import { type LapTrace, lapHeat, lapLength, lapTime } from './trace';
 
@@ -105,13 +105,8 @@ describe('what a lap asks of its brakes, step by step', () => {
   it.each(demoProject.plans.map((plan) => plan.id))('adds up to the lap: %s', (id) => {
     const day = dayInput(setupOf(demoProject, id));
     const trace = driveLap(prepareCircuit(day.circuit), day.vehicle, { ...day.driver, pace: 1 }, still);
-    const { demand, dt, inStop } = lapSchedule(
-      trace,
-      [day.front.left],
-      airProperties(1.2, 297),
-      day.vehicle.wheelRadius,
-      DEFAULT_STEPS,
-    );
+    const { demand, dt, inStop } = lapSteps(trace, DEFAULT_STEPS);
+    if (!demand) throw new Error('a lap has a demand');
     const last = trace.time.length - 1;
     const sum = (of: (k: number) => number) => dt.reduce((total, _, k) => total + of(k), 0);
     expect(sum((k) => demand.way[k])).toBeCloseTo(lapLength(trace), 6);

@@ -1,5 +1,6 @@
 export { bandedSolve } from './bandedSolve';
 export { cos, cubeRoot, exp, log, power, sin } from './elementary';
+export { largestThat } from './largestThat';
 export { normalQuantile } from './normalQuantile';
 export { randomNumbers } from './random';
 export {

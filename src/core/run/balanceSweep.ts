@@ -1,7 +1,8 @@
 import { nominalShare, withShare } from '../actuation';
-import { AXLES, type AxleName, type DayInput } from './input';
+import { AXLES, type AxleName } from '../brake';
+import type { DayInput } from '../schedule';
+import { simulateDay } from './day';
 import type { Margin } from './result';
-import { simulateDay } from './simulate';
 
 /** One front share and what a day with it leaves. */
 export interface SweepPoint {

@@ -1,91 +1,95 @@
 import {
+  type BrakeState,
   CHANNEL_COUNT,
   type Corner,
   type CornerNetwork,
   cornerNetwork,
   frictionAt,
   glazeAfter,
+  RECORDED_PARTS,
+  type RecordedPart,
   rubbedMaterial,
 } from '../brake';
 import { Integrator } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
 import { emptyWheel, resizedWheel, type WheelRecord } from './record';
 
-/** A wheel's network being integrated, with the temperatures people ask for. */
+/** Parts that are read off one or two nodes, and where they are. */
+interface Reading {
+  readonly part: RecordedPart;
+  readonly first: number;
+  readonly second: number;
+}
+
+/** One wheel's brake being run: its network integrated, its state carried on, its record written. */
 export class CornerRun {
   readonly layout: CornerNetwork;
   readonly integrator: Integrator;
   record: WheelRecord;
+  private readonly readings: readonly Reading[];
   private readonly ringMass: number;
   private readonly integral: Float64Array;
   private readonly specificHeat: Float64Array;
-  private readonly start: number;
   private lastBulk: number;
-  private glaze = 0;
+  private glaze: number;
 
   /**
-   * @param ambient temperature of everything at the start, K
-   * @param samples that will be written
+   * @param start gives the state it begins in for its network
+   * @param ambient temperature of the first air, K
+   * @param pressure of the air, Pa
+   * @param refinement whole factor on the number of cells
    */
   constructor(
     private readonly corner: Corner,
+    start: (layout: CornerNetwork) => BrakeState,
     ambient: number,
     pressure: number,
     refinement: number,
-    samples: number,
   ) {
     this.layout = cornerNetwork(corner, ambient, pressure, refinement);
-    const { network, ringStart, ringCount } = this.layout;
-    this.integrator = new Integrator(network, ambient, ambient);
+    const { network, recorded } = this.layout;
+    this.begun = start(this.layout);
+    const { temperatures, glaze } = this.begun;
+    this.integrator = new Integrator(
+      network,
+      ambient,
+      network.nodes.map(({ name }) => temperatures[name]),
+    );
+    this.readings = RECORDED_PARTS.filter((part) => part !== 'rotorBulk').map((part) => {
+      const nodes = recorded[part];
+      return { part, first: nodes[0], second: nodes[nodes.length - 1] };
+    });
     this.specificHeat = rubbedMaterial(corner).specificHeat;
     this.integral = integralTable(this.specificHeat);
-    this.ringMass = network.nodes
-      .slice(ringStart, ringStart + ringCount)
-      .reduce((sum, node) => sum + node.scale, 0);
-    this.start = ambient;
-    this.lastBulk = ambient;
-    this.record = emptyWheel(samples, network.nodes.length);
+    this.ringMass = recorded.rotorBulk.reduce((sum, i) => sum + network.nodes[i].scale, 0);
+    this.lastBulk = temperatures[network.nodes[this.layout.ringStart].name];
+    this.glaze = glaze;
+    this.record = emptyWheel(1, network.nodes.length);
     this.write(0, 0);
   }
 
-  /** Makes room for at least so many samples, keeping what is written. */
+  /** What it began with; what no run moves yet is carried on from it. */
+  private readonly begun: BrakeState;
+
+  /** Makes room for so many samples, keeping what is written. */
   reserve(samples: number): void {
     this.record = resizedWheel(this.record, samples);
   }
 
-  /** One step of a lap. @param drive rows of drive channels, k the one to use; early, late W */
-  step(
-    drive: Float64Array,
-    k: number,
-    dt: number,
-    event: boolean,
-    early: number,
-    late: number,
-    sample: number,
-  ): void {
+  /**
+   * One step; the integrator's drive has been set.
+   * @param dt s
+   * @param event whether something is switched at its start
+   * @param early friction power at the step's first stage, W
+   * @param late friction power at its end, W
+   */
+  step(dt: number, event: boolean, early: number, late: number, sample: number): void {
     const { integrator, record } = this;
-    for (let c = 0; c < CHANNEL_COUNT; c++) integrator.drive[c] = drive[k * CHANNEL_COUNT + c];
     if (event) integrator.markEvent();
     integrator.step(dt, early, late);
     record.early[sample] = early;
     record.late[sample] = late;
     this.write(sample, dt);
-  }
-
-  /** One step of evenly spread power, W; the drive channels have been set. */
-  free(dt: number, event: boolean, power: number, sample: number): void {
-    if (event) this.integrator.markEvent();
-    this.integrator.step(dt, power, power);
-    this.write(sample, dt);
-  }
-
-  /** Runs the car standing; the drive channels have been set. */
-  stand(steps: readonly number[], sample: number): void {
-    this.integrator.markEvent();
-    for (let k = 0; k < steps.length; k++) {
-      this.integrator.step(steps[k], 0, 0);
-      this.write(sample + k, steps[k]);
-    }
   }
 
   /** Temperature of the ring if its heat were spread evenly, K. */
@@ -97,37 +101,37 @@ export class CornerRun {
     return this.lastBulk;
   }
 
-  private write(sample: number, dt: number): void {
-    const { layout, integrator, record } = this;
-    const { nodeCount, nodes } = record;
-    const at = sample * nodeCount;
-    integrator.writeTemperatures(nodes, at);
-    for (let c = 0; c < CHANNEL_COUNT; c++) record.drive[sample * CHANNEL_COUNT + c] = integrator.drive[c];
-    record.rotorFace[sample] = nodes[at + layout.ringStart];
-    record.rotorBulk[sample] = this.bulk();
-    record.rotorInner[sample] = nodes[at + layout.ringStart + layout.cheekCount - 1];
-    record.hat[sample] = nodes[at + layout.hat];
-    record.hub[sample] = nodes[at + layout.hub];
-    record.upright[sample] = nodes[at + layout.upright];
-    const padFace = nodes[at + layout.padFace];
-    record.padFace[sample] = padFace;
-    record.plate[sample] = nodes[at + layout.plate];
-    const piston = nodes[at + layout.piston];
-    const caliper = nodes[at + layout.caliper];
-    record.piston[sample] = piston;
-    record.caliper[sample] = caliper;
-    // A seal sits in the body and touches the piston.
-    record.seal[sample] = 0.5 * (piston + caliper);
-    record.fluid[sample] = nodes[at + layout.fluid];
-    record.hose[sample] = nodes[at + layout.hose];
-    this.glaze = glazeAfter(this.corner.pad, this.glaze, padFace, dt);
-    record.glaze[sample] = this.glaze;
-    record.friction[sample] = frictionAt(this.corner.pad, padFace, this.glaze);
+  /** The brake as it is now. */
+  state(): BrakeState {
+    const { nodes } = this.layout.network;
+    return {
+      ...this.begun,
+      temperatures: Object.fromEntries(nodes.map(({ name }, i) => [name, this.integrator.temperature(i)])),
+      glaze: this.glaze,
+    };
   }
 
   /** Heat supplied, stored and lost, J, of this one wheel. */
   audit(): { supplied: number; stored: number; lost: number } {
     const { supplied, lost } = this.integrator;
-    return { supplied, lost, stored: this.integrator.storedOver(this.start) };
+    return { supplied, lost, stored: this.integrator.stored() };
+  }
+
+  private write(sample: number, dt: number): void {
+    const { integrator, record, readings } = this;
+    const { nodeCount, nodes } = record;
+    const at = sample * nodeCount;
+    integrator.writeTemperatures(nodes, at);
+    for (let c = 0; c < CHANNEL_COUNT; c++) record.drive[sample * CHANNEL_COUNT + c] = integrator.drive[c];
+    for (let i = 0; i < readings.length; i++) {
+      const { part, first, second } = readings[i];
+      record[part][sample] =
+        first === second ? nodes[at + first] : 0.5 * (nodes[at + first] + nodes[at + second]);
+    }
+    record.rotorBulk[sample] = this.bulk();
+    const padFace = record.padFace[sample];
+    this.glaze = glazeAfter(this.corner.pad, this.glaze, padFace, dt);
+    record.glaze[sample] = this.glaze;
+    record.friction[sample] = frictionAt(this.corner.pad, padFace, this.glaze);
   }
 }

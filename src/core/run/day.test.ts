@@ -4,11 +4,12 @@ import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
 import { type Car, dayInput, type Plan, type Setup, setupOf } from '../../project';
+import { WHEELS } from '../brake';
 import { lapHeat } from '../lap';
-import { type DayInput, WHEELS } from './input';
+import type { DayInput } from '../schedule';
+import { simulateDay } from './day';
 import { outlook } from './outlook';
 import { distinctWheels } from './record';
-import { simulateDay } from './simulate';
 
 const day = setupOf(demoProject, 'plan-tarn-day');
 const with_ = (setup: Setup, car: (car: Car) => Car, plan: (plan: Plan) => Plan = (p) => p): DayInput =>

@@ -1,10 +1,11 @@
 import { type AxleForce, type BrakeChain, BrakingState } from '../actuation';
-import { moistAirDensity } from '../air';
-import { STANDARD_GRAVITY } from '../constants';
-import { assertOnTheRoad, forcesOf, loadFactor, resistance, tyreLoad } from '../lap';
-import type { DayInput } from './input';
-import { pressureOf } from './pressure';
-import { meanOverDistance } from './procedures';
+import { assertOnTheRoad, forcesOf, resistance, tyreLoad } from '../lap';
+import { airAt, listedSchedule, stopPiece } from '../schedule';
+import type { Observer } from './observer';
+import { meanOverDistance, type ProcedureCar } from './procedures';
+import type { HeldBy, StopTold } from './result';
+import { run } from './run';
+import { mostBraking } from './stopping';
 
 export type Failure = 'none' | 'booster' | 'front-circuit' | 'rear-circuit' | 'one-diagonal' | 'only-circuit';
 
@@ -20,7 +21,7 @@ export interface FailureCase {
   /** Pedal force for `MODEST` deceleration from half the speed, N; infinite where it cannot be reached */
   readonly pedalForModest: number;
   /** What holds the stop back */
-  readonly heldBy: 'tyres' | 'pedal' | 'travel' | 'nothing brakes';
+  readonly heldBy: HeldBy | 'nothing brakes';
 }
 
 /** Deceleration asked of what is left, m/s²: what UN R13-H wants of a secondary brake (from memory). */
@@ -73,51 +74,29 @@ export function failed(chain: BrakeChain, failure: Failure): BrakeChain {
 }
 
 /** All failures of a car from a speed, m/s. @throws RangeError for a speed at which the car would lift off */
-export function failureCases(input: DayInput, speed: number): FailureCase[] {
-  return failuresOf(input.vehicle.brakes).map((failure) => failureCase(input, failure, speed));
+export function failureCases(car: ProcedureCar, speed: number): FailureCase[] {
+  return failuresOf(car.vehicle.brakes).map((failure) => failureCase(car, failure, speed));
 }
 
-const STEP = 0.02;
-
-function failureCase(input: DayInput, failure: Failure, speed: number): FailureCase {
-  const { vehicle, driver } = input;
-  const chain = failed(vehicle.brakes, failure);
-  const density = moistAirDensity(pressureOf(input), input.sessions[0].ambient, input.humidity);
-  const forces = forcesOf(vehicle, { ...driver, pace: 1 }, density, 0);
-  assertOnTheRoad(forces, speed);
-  const whole = forces.mass * forces.inertia;
-  const state = new BrakingState(chain, vehicle, vehicle.wheelRadius, null);
-  state.takeNominal();
+function failureCase(car: ProcedureCar, failure: Failure, speed: number): FailureCase {
+  const { vehicle, driver } = car;
+  const { ambient } = car.sessions[0];
+  const brakes = failed(vehicle.brakes, failure);
   // On one diagonal a single wheel does its axle's part, on half its axle's load.
-  const wheels = failure === 'one-diagonal' ? 0.5 : 1;
-  let heldBy: FailureCase['heldBy'] = 'tyres';
-  const solve = (force: number, v: number) => {
-    state.demand.force = force;
-    state.demand.z = (force + resistance(forces, v, 0)) / (whole * STANDARD_GRAVITY);
-    state.demand.downforce = forces.downforce * v * v;
-    state.solve();
-  };
-  const can = (force: number, v: number): boolean => {
-    solve(force, v);
-    const load = tyreLoad(forces, v, 0);
-    const grip = wheels * forces.brakingGrip * loadFactor(forces, load);
-    if (Math.max(state.frontUse, state.rearUse) > grip) heldBy = 'tyres';
-    else if (!(state.pedal <= chain.forceLimit)) heldBy = 'pedal';
-    else if ((state.travel - chain.freeTravel) / chain.pedalRatio > state.travelModel.longestPush) {
-      heldBy = 'travel';
-    } else return true;
-    return false;
-  };
-  const most = (v: number): number => {
-    let [low, high] = [0, 1.5 * forces.brakingGrip * tyreLoad(forces, v, 0)];
-    for (let i = 0; i < 40; i++) {
-      const middle = 0.5 * (low + high);
-      if (can(middle, v)) low = middle;
-      else high = middle;
-    }
-    return low;
-  };
-  if (most(speed) < 1) {
+  const tyres = failure === 'one-diagonal' ? 0.5 : 1;
+  const forces = forcesOf(vehicle, { ...driver, pace: 1 }, airAt(car, ambient).density, 0);
+  assertOnTheRoad(forces, speed);
+  const state = new BrakingState(brakes, vehicle, vehicle.wheelRadius, null);
+  state.takeNominal();
+  const most = (v: number, wanted: number) =>
+    mostBraking(state, forces, {
+      speed: v,
+      drag: resistance(forces, v, 0),
+      wanted,
+      pedal: brakes.forceLimit,
+      tyres,
+    });
+  if (most(speed, 1.2 * forces.brakingGrip * tyreLoad(forces, speed, 0)).force < 1) {
     return {
       failure,
       deceleration: 0,
@@ -127,28 +106,24 @@ function failureCase(input: DayInput, failure: Failure, speed: number): FailureC
       heldBy: 'nothing brakes',
     };
   }
-  let [v, distance, pedal, time] = [speed, 0, 0, 0];
-  let hardest: FailureCase['heldBy'] = heldBy;
-  while (v > 1e-6) {
-    const share = driver.brakeBuildUp > 0 ? Math.min(1, (time + STEP / 2) / driver.brakeBuildUp) : 1;
-    const force = share * most(v);
-    if (time === 0) hardest = heldBy;
-    solve(force, v);
-    pedal = Math.max(pedal, state.pedal);
-    const deceleration = (force + resistance(forces, v, 0)) / whole;
-    const dt = Math.min(STEP, v / deceleration);
-    distance += v * dt - 0.5 * deceleration * dt * dt;
-    v -= deceleration * dt;
-    time += dt;
-  }
+  const left = { ...car, vehicle: { ...vehicle, brakes, recovery: null } };
+  const ask = { atMost: brakes.forceLimit };
+  const piece = stopPiece({ from: speed, to: 0, ask, ambient, gripUsed: driver.brakingCommitment, tyres });
+  const told: StopTold[] = [];
+  const after: Observer['after'] = ({ stop }) => {
+    if (stop) told.push(stop);
+  };
+  run(left, left, listedSchedule([piece]), ambient, [{ after }], { pads: 'at best' });
+  const [{ distance, pedal, heldBy }] = told;
+  const whole = forces.mass * forces.inertia;
   const modest = Math.max(0, whole * MODEST - resistance(forces, speed / 2, 0));
-  const reached = can(modest, speed / 2);
+  const reached = most(speed / 2, modest).by === 'asked';
   return {
     failure,
     deceleration: meanOverDistance(speed, distance),
     distance,
     pedal,
     pedalForModest: reached ? state.pedal : Number.POSITIVE_INFINITY,
-    heldBy: hardest,
+    heldBy,
   };
 }

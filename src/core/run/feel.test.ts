@@ -5,9 +5,10 @@ import { oneSession } from '../../../tests/support/sessions';
 import { type Car, dayInput, type Plan, type Setup, setupOf } from '../../project';
 import { rotorGeometry } from '../brake';
 import { tableAt } from '../numeric';
-import { ProcedureRun } from './procedure';
+import { givenPiece, listedSchedule, type Piece, rollSteps, type StopPiece, stopPiece } from '../schedule';
+import { simulateDay } from './day';
+import { stopsOf } from './procedures';
 import type { DayResult } from './result';
-import { simulateDay } from './simulate';
 
 const TARN = setupOf(demoProject, 'plan-tarn-anvil');
 const OVEL = setupOf(demoProject, 'plan-ovel-nettle');
@@ -176,8 +177,12 @@ describe('what the foot feels of each part', () => {
 
 describe('a stop on a straight road', () => {
   const input = (buildUp = 0) => dayInput({ ...TARN, plan: { ...TARN.plan, brakeBuildUpS: buildUp } });
-  const started = (buildUp = 0) =>
-    new ProcedureRun(input(buildUp), { temperature: 350, ambient: 297, engineEngaged: false });
+  /** Stops and rolls driven in a row by brakes at 350 K. */
+  const driven = (buildUp: number, ...pieces: Piece[]) =>
+    stopsOf(input(buildUp), listedSchedule(pieces), 350);
+  const stop = (from: number, to: number, ask: StopPiece['ask']) =>
+    stopPiece({ from, to, ask, ambient: 297 });
+  const roll = (from: number, to: number, time: number) => givenPiece(rollSteps(from, to, time), 297);
 
   it('held at a deceleration takes v²/2a and v/a, whatever the car', () => {
     for (const [kmh, a] of [
@@ -186,7 +191,7 @@ describe('a stop on a straight road', () => {
       [130, 8],
     ] as const) {
       const v = kmh / 3.6;
-      const made = started().stop(v, 0, { deceleration: a });
+      const [made] = driven(0, stop(v, 0, { deceleration: a }));
       expect(made.distance / ((v * v) / (2 * a))).toBeCloseTo(1, 4);
       expect(made.time / (v / a)).toBeCloseTo(1, 4);
       expect(made.heldBy).toBe('asked');
@@ -196,9 +201,8 @@ describe('a stop on a straight road', () => {
 
   it('warms the rotors by the energy it gives up over their heat capacity', () => {
     const v = 120 / 3.6;
-    const procedure = started();
-    const first = procedure.stop(v, 0, { deceleration: 7 });
-    const second = procedure.stop(v, 0, { deceleration: 7 });
+    const again = stop(v, 0, { deceleration: 7 });
+    const [first, second] = driven(0, again, again);
     const { vehicle, front } = input();
     const corner = front.left;
     const geometry = rotorGeometry(corner.rotor);
@@ -213,7 +217,7 @@ describe('a stop on a straight road', () => {
   });
 
   it('never asks more of the tyres than they have, and stops no shorter with a stronger foot once they are the limit', () => {
-    const at = (newton: number) => started(0.2).stop(100 / 3.6, 0, { atMost: newton });
+    const at = (newton: number) => driven(0.2, stop(100 / 3.6, 0, { atMost: newton }))[0];
     const [weak, enough, more] = [at(150), at(450), at(900)];
     expect(weak.heldBy).toBe('pedal');
     expect(weak.distance).toBeGreaterThan(enough.distance + 10);
@@ -225,18 +229,14 @@ describe('a stop on a straight road', () => {
   it('says where it cannot stop instead of going on for ever', () => {
     const { vehicle } = input();
     const weak = { ...input(), vehicle: { ...vehicle, dragArea: 0, rollingResistance: 0 } };
-    const procedure = new ProcedureRun(weak, { temperature: 300, ambient: 297, engineEngaged: false });
-    expect(() => procedure.stop(50, 0, { deceleration: 0.0001 })).toThrow(
-      /after five minutes it still goes 180 km\/h/,
-    );
+    const schedule = listedSchedule([stop(50, 0, { deceleration: 0.0001 })]);
+    expect(() => stopsOf(weak, schedule, 300)).toThrow(/after five minutes it still goes 50.0 m\/s/);
   });
 
   it('cools while it rolls, the faster the faster', () => {
     const rolled = (speed: number) => {
-      const procedure = started();
-      procedure.stop(40, 0, { deceleration: 8 });
-      procedure.roll(speed, speed, 120);
-      return procedure.stop(10, 9, { deceleration: 3 }).before.front;
+      const pieces = [stop(40, 0, { deceleration: 8 }), roll(speed, speed, 120)];
+      return driven(0, ...pieces, stop(10, 9, { deceleration: 3 }))[1].before.front;
     };
     expect(rolled(40)).toBeLessThan(rolled(15));
     expect(rolled(15)).toBeLessThan(rolled(0));

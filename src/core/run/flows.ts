@@ -1,26 +1,11 @@
-import { CHANNEL_COUNT, type CornerNetwork } from '../brake';
+import { CHANNEL_COUNT, type CornerNetwork, GROUPS, type Group } from '../brake';
 import { AMBIENT, GAMMA, type HeatPath, type NetworkLink } from '../heat';
 import { tableAt } from '../numeric';
 import type { DayRecord, WheelRecord } from './record';
 
-/** Parts a wheel's brake is drawn and balanced in. */
-export const GROUPS = ['rotor', 'hat', 'hub', 'pads', 'plate', 'pistons', 'fluid', 'caliper', 'air'] as const;
-export type Group = (typeof GROUPS)[number];
-
-/** The part each node belongs to; n. */
-export function groupsOf(layout: CornerNetwork): Group[] {
-  const { ringStart, ringCount, padFace, padCount } = layout;
-  return layout.network.nodes.map((_, i): Group => {
-    if (i >= ringStart && i < ringStart + ringCount) return 'rotor';
-    if (i >= padFace && i < padFace + padCount) return 'pads';
-    if (i === layout.hat) return 'hat';
-    if (i === layout.hub || i === layout.upright) return 'hub';
-    if (i === layout.plate) return 'plate';
-    if (i === layout.piston) return 'pistons';
-    if (i === layout.fluid || i === layout.hose) return 'fluid';
-    return 'caliper';
-  });
-}
+/** What heat flows between: the parts of a brake, and the air around them. */
+const ENDS = [...GROUPS, 'air'] as const;
+export type FlowEnd = (typeof ENDS)[number];
 
 /** Heat along one link, W, from its first node to its second or the surroundings. */
 export function linkFlow(
@@ -40,32 +25,32 @@ export function linkFlow(
 
 /** Heat that goes from one part to another by one path. */
 export interface PartFlow {
-  readonly from: Group;
-  readonly to: Group;
+  readonly from: FlowEnd;
+  readonly to: FlowEnd;
   readonly path: HeatPath;
   /** W at a moment, or J over a while */
   readonly heat: number;
 }
 
 interface Bundle {
-  readonly from: Group;
-  readonly to: Group;
+  readonly from: FlowEnd;
+  readonly to: FlowEnd;
   readonly path: HeatPath;
   readonly links: readonly { readonly link: NetworkLink; readonly sign: 1 | -1 }[];
 }
 
 /** Links between two parts by the same path, counted in one direction. */
 function bundlesOf(layout: CornerNetwork): Bundle[] {
-  const groups = groupsOf(layout);
+  const { groups } = layout;
   const bundles = new Map<
     string,
-    { from: Group; to: Group; path: HeatPath; links: Bundle['links'][number][] }
+    { from: FlowEnd; to: FlowEnd; path: HeatPath; links: Bundle['links'][number][] }
   >();
   for (const link of layout.network.links) {
     const a = groups[link.from];
-    const b: Group = link.to === AMBIENT ? 'air' : groups[link.to];
+    const b: FlowEnd = link.to === AMBIENT ? 'air' : groups[link.to];
     if (a === b) continue;
-    const forward = GROUPS.indexOf(a) < GROUPS.indexOf(b);
+    const forward = ENDS.indexOf(a) < ENDS.indexOf(b);
     const [from, to] = forward ? [a, b] : [b, a];
     const key = `${from}/${to}/${link.path}`;
     const bundle = bundles.get(key) ?? { from, to, path: link.path, links: [] };
@@ -99,7 +84,7 @@ export interface HeatBalance {
   readonly intoPads: number;
   readonly flows: readonly PartFlow[];
   /** Gained by each part; negative when it gave more than it got */
-  readonly stored: Readonly<Record<Exclude<Group, 'air'>, number>>;
+  readonly stored: Readonly<Record<Group, number>>;
 }
 
 /**
@@ -130,11 +115,8 @@ export function heatBalance(
       }
     });
   }
-  const groups = groupsOf(layout);
-  const stored = Object.fromEntries(GROUPS.filter((g) => g !== 'air').map((g) => [g, 0])) as Record<
-    Exclude<Group, 'air'>,
-    number
-  >;
+  const { groups } = layout;
+  const stored = Object.fromEntries(GROUPS.map((group) => [group, 0])) as Record<Group, number>;
   const start = nodesAt(record, from);
   const end = nodesAt(record, to);
   layout.network.nodes.forEach(({ scale, table }, i) => {
@@ -143,7 +125,7 @@ export function heatBalance(
       ? (tableAt(table, start[i]) + 4 * tableAt(table, 0.5 * (start[i] + end[i])) + tableAt(table, end[i])) /
         6
       : 1;
-    stored[groups[i] as Exclude<Group, 'air'>] += scale * mean * (end[i] - start[i]);
+    stored[groups[i]] += scale * mean * (end[i] - start[i]);
   });
   return {
     intoRotor: made * layout.ringHeatShare,

@@ -5,9 +5,9 @@ import { type Drive, oneSession } from '../../../tests/support/sessions';
 import { type Car, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../project';
 import { vapourVolume } from '../actuation';
 import { balanceSweep } from './balanceSweep';
+import { simulateDay } from './day';
 import { outlook } from './outlook';
 import type { DayResult } from './result';
-import { simulateDay } from './simulate';
 
 const TARN = setupOf(demoProject, 'plan-tarn-anvil');
 const OVEL = setupOf(demoProject, 'plan-ovel-nettle');

@@ -1,5 +1,5 @@
 import { PedalTravel } from '../actuation';
-import type { DayInput } from './input';
+import type { DayInput } from '../schedule';
 import { timeOfStop } from './margins';
 import type { DayRecord } from './record';
 import type { ForceMargin, LapResult, LeastFade, Moment, StopForce } from './result';

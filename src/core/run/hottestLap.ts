@@ -1,4 +1,4 @@
-import { WHEELS } from './input';
+import { WHEELS } from '../brake';
 import type { DayResult } from './result';
 
 /** The hot lap with the hottest front or rear face; the first lap when there is no hot one. */

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { dayInput, setupOf } from '../../project';
+import { RECORDED_PARTS } from '../brake';
 import type { LapTrace } from '../lap';
+import type { DayInput } from '../schedule';
 
-import type { DayInput } from './input';
 import { dayMargins, verdictOf } from './margins';
-import { type DayRecord, emptySeries, emptyWheel, RECORDED_PARTS } from './record';
+import { type DayRecord, emptySeries, emptyWheel } from './record';
 import type { LapResult, LegResult, StopHeat } from './result';
 
 const { front, rear } = dayInput(setupOf(demoProject));

@@ -2,19 +2,15 @@ import {
   AXLES,
   type AxleInput,
   type AxleName,
-  type DayInput,
+  RECORDED_PARTS,
+  type RecordedPart,
   SIDES,
   type Side,
   type WheelName,
   wheelOf,
-} from './input';
-import {
-  type DayRecord,
-  distinctWheels,
-  RECORDED_PARTS,
-  type RecordedPart,
-  type WheelRecord,
-} from './record';
+} from '../brake';
+import type { DayInput } from '../schedule';
+import { type DayRecord, distinctWheels, type WheelRecord } from './record';
 import type {
   ForceMargin,
   ForcePart,

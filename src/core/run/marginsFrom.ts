@@ -1,5 +1,5 @@
+import type { DayInput } from '../schedule';
 import { dayForces } from './forces';
-import type { DayInput } from './input';
 import { dayMargins } from './margins';
 import type { DayResult } from './result';
 

@@ -1,10 +1,8 @@
-import { CHANNEL_COUNT, type CornerNetwork, cornerNetwork } from '../brake';
+import { CHANNEL_COUNT, type CornerNetwork, cornerNetwork, cornerOfWheel, type WheelName } from '../brake';
 import { AMBIENT, GAMMA } from '../heat';
 import { TABLE_COUNT, TABLE_START, TABLE_STEP, type UniformTable } from '../numeric';
-import type { DayInput, WheelName } from './input';
-import { pressureOf } from './pressure';
+import { type DayInput, DEFAULT_NUMERICS, pressureOf } from '../schedule';
 import type { DayResult } from './result';
-import { cornerOfWheel, DEFAULT_NUMERICS } from './simulate';
 
 /** A function of temperature: linear between its points, held outside. */
 export interface ExportedTable {

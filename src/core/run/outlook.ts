@@ -1,7 +1,7 @@
-import type { DayInput, Leg, SessionPlan } from './input';
+import type { DayInput, Leg, SessionPlan } from '../schedule';
+import { simulateDay } from './day';
 import { marginsFrom } from './marginsFrom';
 import type { DayResult, ForcePart, LimitedPart, Margin } from './result';
-import { simulateDay } from './simulate';
 
 /** Most hot laps looked ahead. */
 const LOOK_AHEAD = 40;

@@ -1,7 +1,27 @@
-import type { DayInput } from './input';
-import { ProcedureRun, type ProcedureStop } from './procedure';
+import { AXLES, type AxleName, wheelOf } from '../brake';
+import {
+  type BrakedCar,
+  coldStopSchedule,
+  hotStopSchedule,
+  type RepeatedStops,
+  RULE_PEDAL,
+  repeatedStopsSchedule,
+  type Schedule,
+  type Site,
+  type Start,
+} from '../schedule';
+import type { Observer } from './observer';
+import type { StopTold } from './result';
+import { run } from './run';
 
-const KMH = 1 / 3.6;
+/** One stop of a procedure. Temperatures in K, of the left wheels. */
+export interface ProcedureStop extends StopTold {
+  /** Rotor faces and fluid at its end */
+  readonly face: Readonly<Record<AxleName, number>>;
+  readonly fluid: Readonly<Record<AxleName, number>>;
+  /** Rotors before it, mean over the ring */
+  readonly before: Readonly<Record<AxleName, number>>;
+}
 
 /** One requirement of a rule against what was computed. */
 export interface Requirement {
@@ -20,6 +40,11 @@ export interface ProcedureResult {
   readonly requirements: readonly Requirement[];
 }
 
+/** A car at a place; the air is the day's first. */
+export interface ProcedureCar extends BrakedCar, Site {
+  readonly sessions: readonly { readonly ambient: number }[];
+}
+
 const R13H = 'UN R13-H';
 const needs = (
   what: Requirement['what'],
@@ -36,106 +61,75 @@ const needs = (
   met: must === 'reach' ? value >= limit : value <= limit,
 });
 
-/** Pedal forces a rule allows, N. UN R13-H; 49 CFR 571.135. */
-const RULE_PEDAL = { least: 65, most: 500 } as const;
+/** All brake parts before a rule's stop, K (80 °C), and before stops in a row (60 °C). */
+const RULE_START = 353.15;
+const ROW_START = 333.15;
 
-const start = (input: DayInput, celsius: number, engineEngaged: boolean) => ({
-  temperature: 273.15 + celsius,
-  ambient: input.sessions[0].ambient,
-  engineEngaged,
-});
-
-function coldRequirements(stop: ProcedureStop): Requirement[] {
-  const v = stop.from / KMH;
-  return [
-    needs('distance', stop.distance, 'not exceed', 0.1 * v + 0.006 * v * v, R13H),
-    needs('deceleration', stop.meanDeceleration, 'reach', 6.43, R13H),
-    needs('pedal', stop.pedal, 'not exceed', RULE_PEDAL.most, R13H),
-    needs('pedal', stop.pedal, 'reach', RULE_PEDAL.least, R13H),
-  ];
+/** Cold stop from 100 km/h: brakes at 80 °C, pedal up to 500 N. UN R13-H, annex 3, type 0. */
+export function coldStop(car: ProcedureCar): ProcedureResult {
+  const [stop] = stopsOf(car, coldStopSchedule(car.sessions[0].ambient), RULE_START);
+  const v = stop.from * 3.6;
+  return {
+    stops: [stop],
+    requirements: [
+      needs('distance', stop.distance, 'not exceed', 0.1 * v + 0.006 * v * v, R13H),
+      needs('deceleration', stop.meanDeceleration, 'reach', 6.43, R13H),
+      needs('pedal', stop.pedal, 'not exceed', RULE_PEDAL.most, R13H),
+      needs('pedal', stop.pedal, 'reach', RULE_PEDAL.least, R13H),
+    ],
+  };
 }
-
-/** Cold stop from 100 km/h with the engine disconnected: brakes at 80 °C, pedal up to 500 N. UN R13-H, annex 3, type 0. */
-export function coldStop(input: DayInput): ProcedureResult {
-  const run = new ProcedureRun(input, start(input, 80, false));
-  const stop = run.stop(100 * KMH, 0, { atMost: RULE_PEDAL.most });
-  return { stops: [stop], requirements: coldRequirements(stop) };
-}
-
-/** The heating sequence's speeds: from 80 % of top speed, at most 120 km/h, to half of that, m/s. */
-export function heatingSpeeds(topSpeed: number): readonly [number, number] {
-  const from = Math.min(0.8 * topSpeed, 120 * KMH);
-  return [from, from / 2];
-}
-const SNUBS = 15;
-/** From the start of one to the start of the next, s. */
-const SNUB_CYCLE = 45;
-const SNUB_DECELERATION = 3;
-/** Evenly back to speed between snubs, m/s²; the rule leaves it to the car. */
-const SNUB_ACCELERATION = 1.5;
 
 /**
- * Heating and hot stop, UN R13-H annex 3 type I and 49 CFR 571.135 S7.13: a cold stop, then 15 snubs at 3 m/s², 45 s
- * apart, then at once the stop again with no more pedal force than the cold one took.
+ * Heating and hot stop after a cold one. UN R13-H annex 3 type I and 49 CFR 571.135 S7.13.
+ * @param topSpeed m/s
  */
-export function hotStop(input: DayInput, topSpeed: number): ProcedureResult {
-  const cold = coldStop(input).stops[0];
-  const run = new ProcedureRun(input, start(input, 80, true));
-  const [from, to] = heatingSpeeds(topSpeed);
-  const stops: ProcedureStop[] = [];
-  for (let k = 0; k < SNUBS; k++) {
-    const snub = run.stop(from, to, { deceleration: SNUB_DECELERATION });
-    stops.push(snub);
-    const left = SNUB_CYCLE - snub.time;
-    const back = Math.min(left, (from - to) / SNUB_ACCELERATION);
-    // After the last one the car goes straight on to the hot stop.
-    if (k === SNUBS - 1) break;
-    run.roll(to, from, back);
-    if (left > back) run.roll(from, from, left - back);
-  }
-  run.roll(to, cold.from, Math.max(1, (cold.from - to) / SNUB_ACCELERATION));
-  const hot = run.stop(cold.from, 0, { atMost: Math.min(RULE_PEDAL.most, cold.pedal) });
+export function hotStop(car: ProcedureCar, topSpeed: number): ProcedureResult {
+  const cold = coldStop(car).stops[0];
+  const schedule = hotStopSchedule(car.sessions[0].ambient, topSpeed, cold.pedal);
+  const stops = stopsOf(car, schedule, RULE_START);
+  const hot = stops[stops.length - 1];
+  const kept = hot.meanDeceleration / cold.meanDeceleration;
   return {
-    stops: [...stops, hot],
+    stops,
     requirements: [
-      needs(
-        'kept',
-        hot.meanDeceleration / cold.meanDeceleration,
-        'reach',
-        0.6,
-        'UN R13-H type I; 49 CFR 571.135 S7.13',
-      ),
+      needs('kept', kept, 'reach', 0.6, 'UN R13-H type I; 49 CFR 571.135 S7.13'),
       needs('prescribed', hot.meanDeceleration / 6.43, 'reach', 0.75, 'UN R13-H type I (from memory)'),
       needs('pedal', hot.pedal, 'not exceed', RULE_PEDAL.most, R13H),
     ],
   };
 }
 
-export interface RepeatedStops {
-  /** m/s */
-  readonly speed: number;
-  readonly count: number;
-  /** m/s² */
-  readonly deceleration: number;
-  /** Rolling back to speed between them, s */
-  readonly pause: number;
+/** Equal stops in a row from brakes at 60 °C. */
+export function repeatedStops(car: ProcedureCar, repeated: RepeatedStops): ProcedureResult {
+  const schedule = repeatedStopsSchedule(car.sessions[0].ambient, repeated);
+  return { stops: stopsOf(car, schedule, ROW_START), requirements: [] };
 }
 
-/** Equal stops in a row from one speed, each held at a deceleration as far as brakes, foot and tyres allow. */
-export function repeatedStops(
-  input: DayInput,
-  { speed, count, deceleration, pause }: RepeatedStops,
-): ProcedureResult {
-  const run = new ProcedureRun(input, start(input, 60, false));
+/**
+ * The stops of a schedule, told one by one.
+ * @throws NeverStops where the car does not come to a stop's speed
+ */
+export function stopsOf(car: BrakedCar & Site, schedule: Schedule, start: Start): ProcedureStop[] {
   const stops: ProcedureStop[] = [];
-  for (let k = 0; k < count; k++) {
-    if (k > 0) run.roll(0, speed, pause);
-    stops.push(run.stop(speed, 0, { deceleration }));
-  }
-  return { stops, requirements: [] };
+  const each = <T>(of: (axle: AxleName) => T) =>
+    Object.fromEntries(AXLES.map((axle) => [axle, of(axle)])) as Record<AxleName, T>;
+  const after: Observer['after'] = ({ stop, first, count }, { wheels }) => {
+    if (!stop) return;
+    const last = first + count - 1;
+    const of = (axle: AxleName) => wheels[wheelOf(axle, 'left')];
+    stops.push({
+      ...stop,
+      face: each((axle) => of(axle).rotorFace[last]),
+      fluid: each((axle) => of(axle).fluid[last]),
+      before: each((axle) => of(axle).rotorBulk[first - 1]),
+    });
+  };
+  run(car, car, schedule, start, [{ after }]);
+  return stops;
 }
 
-/** Distance put right for the speed it was driven at: `s·(v_target/v)²`. SAE J299. */
+/** Distance put right for the speed it was driven at: `s·(v_target/v)²`. SAE J299. All m and m/s. */
 export const correctedDistance = (distance: number, speed: number, target: number): number =>
   distance * (target / speed) ** 2;
 
@@ -147,5 +141,5 @@ export const correctedDistance = (distance: number, speed: number, target: numbe
 export const meanFullyDeveloped = (vb: number, ve: number, sb: number, se: number): number =>
   (vb * vb - ve * ve) / (25.92 * (se - sb));
 
-/** Mean deceleration of a stop from a speed over a distance, m/s²: `v²/2s`. */
+/** Mean deceleration of a stop from a speed, m/s, over a distance, m, in m/s²: `v²/2s`. */
 export const meanOverDistance = (speed: number, distance: number): number => (speed * speed) / (2 * distance);

@@ -1,23 +1,4 @@
-import { CHANNEL_COUNT } from '../brake';
-import { WHEELS, type WheelName } from './input';
-
-/** Parts whose temperatures are kept by name. */
-export const RECORDED_PARTS = [
-  'rotorFace',
-  'rotorBulk',
-  'rotorInner',
-  'hat',
-  'hub',
-  'upright',
-  'padFace',
-  'plate',
-  'piston',
-  'seal',
-  'caliper',
-  'fluid',
-  'hose',
-] as const;
-export type RecordedPart = (typeof RECORDED_PARTS)[number];
+import { CHANNEL_COUNT, RECORDED_PARTS, type RecordedPart, WHEELS, type WheelName } from '../brake';
 
 /** One wheel's brake over a day; n samples, K. */
 export interface WheelRecord extends Readonly<Record<RecordedPart, Float64Array>> {

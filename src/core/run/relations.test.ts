@@ -14,10 +14,10 @@ import {
 } from '../../project';
 import { AMBIENT } from '../heat';
 import { tableAt } from '../numeric';
+import { simulateDay } from './day';
 import { linkFlow, nodesAt } from './flows';
 import { networkOf, networkRun } from './networkRun';
 import type { DayResult } from './result';
-import { simulateDay } from './simulate';
 
 const short = (id: string): Setup => {
   const setup = setupOf(demoProject, id);

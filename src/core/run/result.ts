@@ -1,6 +1,7 @@
+import type { AxleName, CarState, RecordedPart, Side, WheelName } from '../brake';
 import type { LapTrace } from '../lap';
-import type { AxleName, LapKind, Side, StandKind, WheelName } from './input';
-import type { DayRecord, RecordedPart } from './record';
+import type { LapKind, LegKind, StandKind } from '../schedule';
+import type { DayRecord } from './record';
 
 /** One wheel's brake through one stop; temperatures in K. */
 export interface StopHeat {
@@ -15,6 +16,28 @@ export interface StopHeat {
   readonly frictionBefore: number;
   readonly frictionLeast: number;
   readonly frictionMean: number;
+}
+
+/** What held a stop back at its hardest. */
+export type HeldBy = 'asked' | 'tyres' | 'pedal' | 'travel';
+
+/** A stop whose speed followed from the brakes, as it was driven. */
+export interface StopTold {
+  /** m/s */
+  readonly from: number;
+  readonly to: number;
+  /** From first touch of the pedal, m and s */
+  readonly distance: number;
+  readonly time: number;
+  /** Mean fully developed deceleration between 80 and 10 % of the speed, m/s²; over the whole stop where it ends above */
+  readonly meanDeceleration: number;
+  /** Greatest pedal force, and those at the start and the end of full braking, N */
+  readonly pedal: number;
+  readonly pedalStart: number;
+  readonly pedalEnd: number;
+  /** m */
+  readonly travel: number;
+  readonly heldBy: HeldBy;
 }
 
 /** What limits a braking: who would have to give more for it to be shorter. */
@@ -79,7 +102,7 @@ export interface LapResult {
 /** A leg of the day as it came out. */
 export interface LegResult {
   readonly session: number;
-  readonly kind: LapKind | StandKind;
+  readonly kind: LegKind;
   /** s since the day's start */
   readonly startTime: number;
   readonly endTime: number;
@@ -220,6 +243,8 @@ export interface DayResult {
   readonly heldByLift: number | null;
   /** Of the first session, kg/m³ */
   readonly airDensity: number;
+  /** The brakes as the day left them */
+  readonly end: CarState;
   /** Heat steps computed, all wheels together */
   readonly steps: number;
 }

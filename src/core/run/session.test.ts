@@ -5,13 +5,12 @@ import { type Drive, oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
 import { type Car, cornerOf, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../project';
 import { airProperties } from '../air';
-import { fillDrive } from '../brake';
+import { type CornerNetwork, fillDrive, freshState, RECORDED_PARTS, WHEELS, wheelOf } from '../brake';
 import { lapHeat, lapTime } from '../lap';
+import { DEFAULT_NUMERICS } from '../schedule';
 import { CornerRun } from './cornerRun';
-import { WHEELS, wheelOf } from './input';
-import { RECORDED_PARTS } from './record';
+import { simulateDay } from './day';
 import type { DayResult } from './result';
-import { DEFAULT_NUMERICS, simulateDay } from './simulate';
 
 interface Change {
   car?: (car: Car) => Car;
@@ -295,7 +294,8 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
   it('cools a 30 mm vented front (the Ovel’s) from 500 to 250 °C in about 2 to 3 minutes at 100 km/h', () => {
     const corner = cornerOf(demoProject.cars[1].front);
     const ambient = 297;
-    const wheel = new CornerRun(corner, ambient, 101325, 1, 1);
+    const begun = (layout: CornerNetwork) => freshState(corner, layout, ambient, 0);
+    const wheel = new CornerRun(corner, begun, ambient, 101325, 1);
     const { integrator } = wheel;
     const roll = (applied: boolean) =>
       fillDrive(integrator.drive, corner, airProperties(1.19, ambient), 100 / 3.6, 0.338, applied);

@@ -8,23 +8,18 @@ import {
   rubbedMaterial,
   surfaceConcentration,
 } from '../brake';
-import type { LapTrace } from '../lap';
 import type { WheelRecord } from './record';
 import type { RotorStrain, StopHeat } from './result';
 
-interface StoppedLap {
-  readonly trace: LapTrace;
-  readonly heats: readonly StopHeat[];
-}
-
 /**
  * What a day's heat does to one wheel's rotor or drum.
+ * @param laps its stops, lap by lap
  * @param cold temperature it was fitted at, K
  */
 export function rotorStrain(
   corner: Corner,
   record: WheelRecord,
-  laps: readonly StoppedLap[],
+  laps: readonly (readonly StopHeat[])[],
   cold: number,
 ): RotorStrain {
   const { rotor, drum } = corner;
@@ -44,7 +39,7 @@ export function rotorStrain(
   const concentration = drum ? 1 : surfaceConcentration(rotor);
   // Each stop is one cycle: the face over its cheek at the stop's hottest, against what it was before.
   let cracks: number | null = material.fatigueStrain === null ? null : 0;
-  for (const { heats } of laps) {
+  for (const heats of laps) {
     for (const heat of heats) {
       const rise = heat.facePeak - 0.5 * (heat.bulkBefore + heat.bulkAfter);
       const share = crackShare(material, rise, concentration);

@@ -1,4 +1,4 @@
-import type { DayInput, Leg } from '../run';
+import type { DayInput, Leg } from '../schedule';
 import type { LogPiece } from './pieces';
 
 /** Pieces shorter than this are not driven but waited, s. */

@@ -2,7 +2,7 @@ import type { SampledLine } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
 import type { DrivenLap, Vehicle } from '../lap';
 import { type Forces, resistance } from '../lap';
-import type { LapKind } from '../run';
+import type { LapKind } from '../schedule';
 import { bridged, type Log } from './mend';
 import { type Braked, restore } from './restore';
 import type { SpeedTrace } from './smoothSpeed';

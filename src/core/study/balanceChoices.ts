@@ -1,13 +1,6 @@
 import { clicksFor, nominalShare, withShare } from '../actuation';
-import {
-  type BalanceSweep,
-  balanceSweep,
-  type DayInput,
-  type DayResult,
-  type SessionPlan,
-  type SweepPoint,
-  simulateDay,
-} from '../run';
+import { type BalanceSweep, balanceSweep, type DayResult, type SweepPoint, simulateDay } from '../run';
+import type { DayInput, SessionPlan } from '../schedule';
 import { type StopShares, stopShares } from './evenShares';
 import { leastMargin } from './least';
 

@@ -1,17 +1,7 @@
+import { AXLES, type AxleInput, type AxleName, axleOf, WHEELS } from '../brake';
 import { lapTime } from '../lap';
-import {
-  AXLES,
-  type AxleInput,
-  type AxleName,
-  axleOf,
-  type DayInput,
-  type DayResult,
-  ductDragArea,
-  type LimitedPart,
-  type Margin,
-  simulateDay,
-  WHEELS,
-} from '../run';
+import { type DayResult, type LimitedPart, type Margin, simulateDay } from '../run';
+import { type DayInput, ductDragArea } from '../schedule';
 import { AreaSearch, LARGEST_DUCT } from './areaSearch';
 import { coldestBite, leastMargin } from './least';
 

@@ -1,6 +1,7 @@
 import type { Pad, RotorMaterial } from '../brake';
-import { rubbedMaterial } from '../brake';
-import { AXLES, type AxleName, axleOf, type DayInput, type LapResult, WHEELS } from '../run';
+import { AXLES, type AxleName, axleOf, rubbedMaterial, WHEELS } from '../brake';
+import type { LapResult } from '../run';
+import type { DayInput } from '../schedule';
 
 /** Front shares of one stop: as braked, as the tyres would want, and as would heat both axles alike; 0 to 1. */
 export interface StopShares {

@@ -1,7 +1,15 @@
-import { CHANNEL, CHANNEL_COUNT, discViewFactor, rubbedMaterial } from '../brake';
+import {
+  CHANNEL,
+  CHANNEL_COUNT,
+  cornerOfWheel,
+  discViewFactor,
+  rubbedMaterial,
+  type WheelName,
+} from '../brake';
 import { STEFAN_BOLTZMANN } from '../constants';
 import { exp } from '../numeric';
-import { cornerOfWheel, type DayInput, type DayResult, type WheelName } from '../run';
+import type { DayResult } from '../run';
+import type { DayInput } from '../schedule';
 
 /** Something that must not get hot, near something that does. Values are for a square metre of what faces the heat. */
 export interface ExposedPart {

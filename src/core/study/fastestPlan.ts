@@ -1,4 +1,4 @@
-import type { DayInput } from '../run';
+import type { DayInput } from '../schedule';
 import { Planner, type PlanOption } from './planner';
 
 export interface FastestPlan {

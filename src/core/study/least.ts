@@ -1,4 +1,5 @@
-import type { AxleName, DayResult, Margin } from '../run';
+import type { AxleName } from '../brake';
+import type { DayResult, Margin } from '../run';
 
 /** Every hot limit of a day's brakes: all temperatures but the bite. */
 export const hotMargins = (result: Pick<DayResult, 'margins'>): readonly Margin[] =>

@@ -1,7 +1,7 @@
-import type { Corner } from '../brake';
+import type { Corner, WheelName } from '../brake';
 import { GAMMA } from '../heat';
 import { exp } from '../numeric';
-import type { DayRecord, WheelName } from '../run';
+import type { DayRecord } from '../run';
 
 /** Friction material lost for each joule up to the mild temperature, m³/J (from memory). */
 const MILD_WEAR = 5e-14;

@@ -1,18 +1,14 @@
 import { moistAirDensity } from '../air';
 import { driveLap, lapLength, lapTime, prepareCircuit } from '../lap';
 import {
-  type DayInput,
   type DayResult,
-  ductDragArea,
   type ForceMargin,
-  type Leg,
   type LegResult,
   type Margin,
   marginsFrom,
-  pressureOf,
-  type SessionPlan,
   simulateDay,
 } from '../run';
+import { type DayInput, ductDragArea, type Leg, pressureOf, type SessionPlan } from '../schedule';
 import { hotMargins, keepsAll, leastMargin } from './least';
 import type { SummaryLap } from './summary';
 

@@ -1,15 +1,14 @@
-import { rubbedMaterial } from '../brake';
 import {
   AXLES,
   type AxleInput,
   type AxleName,
-  type DayInput,
-  type DayRecord,
-  type DayResult,
   type RecordedPart,
+  rubbedMaterial,
   SIDES,
   wheelOf,
-} from '../run';
+} from '../brake';
+import type { DayRecord, DayResult } from '../run';
+import type { DayInput } from '../schedule';
 
 /** Limits watched in every run: seven an axle, and the foot's two. */
 export const WATCHED_PARTS = ['rotorFace', 'rotorBulk', 'padFace', 'plate', 'seal', 'fluid', 'hub'] as const;

@@ -1,4 +1,4 @@
-import { AXLES, type AxleName } from '../run';
+import { AXLES, type AxleName } from '../brake';
 import { CURVE_PARTS, type CurvePart, type RunLayout, WATCHED_LIMITS, type WatchedLimit } from './runRecord';
 import { firstOrderShares, quantile, sorted } from './spread';
 

@@ -1,19 +1,7 @@
+import { AXLES, type AxleName, axleOf, cornerOfWheel, WHEELS, type WheelName } from '../brake';
 import { lapHeat, lapTime } from '../lap';
-import {
-  AXLES,
-  type AxleName,
-  axleOf,
-  cornerOfWheel,
-  type DayInput,
-  type DayResult,
-  ductDragArea,
-  hottestLap,
-  type LapKind,
-  type StopForce,
-  type StopLimit,
-  WHEELS,
-  type WheelName,
-} from '../run';
+import { type DayResult, hottestLap, type StopForce, type StopLimit } from '../run';
+import { type DayInput, ductDragArea, type LapKind } from '../schedule';
 import { padWear } from './padWear';
 
 /** One axle's hotter brake through one stop, K. */

@@ -1,6 +1,6 @@
-import type { Corner } from '../brake';
+import type { AxleInput, Corner } from '../brake';
 import { normalQuantile } from '../numeric';
-import type { AxleInput, DayInput } from '../run';
+import type { DayInput } from '../schedule';
 
 /** What can be uncertain about a day. */
 export const UNCERTAIN_INPUTS = [

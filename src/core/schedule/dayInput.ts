@@ -1,21 +1,11 @@
-import type { Corner } from '../brake';
+import type { AxleInput, AxleName, CarState } from '../brake';
 import type { CircuitInput, DrivenLap, Driver, Vehicle } from '../lap';
-import type { StepSizes } from './schedule';
-
-export type AxleName = 'front' | 'rear';
-export const AXLES: readonly AxleName[] = ['front', 'rear'];
-export type Side = 'left' | 'right';
-export const SIDES: readonly Side[] = ['left', 'right'];
-export type WheelName = 'frontLeft' | 'frontRight' | 'rearLeft' | 'rearRight';
-export const WHEELS: readonly WheelName[] = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'];
-
-export const wheelOf = (axle: AxleName, side: Side): WheelName =>
-  `${axle}${side === 'left' ? 'Left' : 'Right'}`;
-export const axleOf = (wheel: WheelName): AxleName => (wheel.startsWith('front') ? 'front' : 'rear');
-export const sideOf = (wheel: WheelName): Side => (wheel.endsWith('Left') ? 'left' : 'right');
+import type { Site } from './site';
+import type { StepSizes } from './steps';
 
 export type LapKind = 'out' | 'hot' | 'cool';
 export type StandKind = 'pit' | 'paddock';
+export type LegKind = LapKind | StandKind;
 
 /** Some laps at one pace. */
 export interface LapLeg {
@@ -47,32 +37,25 @@ export interface SessionPlan {
   readonly legs: readonly Leg[];
 }
 
-/** One axle's brakes. */
-export interface AxleInput {
-  readonly left: Corner;
-  readonly right: Corner;
-  /** Boiling point of its fluid as it is today, K */
-  readonly boilingPoint: number;
-}
-
-/** All that a day's computation needs, in SI. */
-export interface DayInput {
+/** A car with its brakes. SI. */
+export interface BrakedCar extends Readonly<Record<AxleName, AxleInput>> {
   readonly vehicle: Vehicle;
   readonly driver: Omit<Driver, 'pace'>;
+}
+
+/** What the brakes are like when a run begins: all parts as warm as one temperature, K, or each as it was left. */
+export type Start = number | CarState;
+
+/** All that a day's computation needs, in SI. */
+export interface DayInput extends BrakedCar, Site {
   readonly circuit: CircuitInput;
-  /** Height of the circuit above sea level, m */
-  readonly altitude: number;
-  /** Air pressure at the circuit, Pa; null takes the standard one at its height */
-  readonly pressure: number | null;
-  /** Relative humidity, 0 to 1 */
-  readonly humidity: number;
-  readonly front: AxleInput;
-  readonly rear: AxleInput;
   /** Clicks on the driver's balance control at each stop of a lap; missing ones are 0 */
   readonly clicks: readonly number[];
   /** Whether the driver brakes earlier on the next lap where the brakes could not make a stop */
   readonly brakesEarlier: boolean;
-  /** In order, each begun as hot as the one before left it; the first as cold as its air */
+  /** How the brakes begin the day; null as cold as the first session's air */
+  readonly start: Start | null;
+  /** In order, each begun as hot as the one before left it */
   readonly sessions: readonly SessionPlan[];
 }
 

@@ -1,67 +1,7 @@
-import type { AirProperties } from '../air';
-import { CHANNEL_COUNT, type Corner, fillDrive } from '../brake';
 import { STANDARD_GRAVITY } from '../constants';
 import { GAMMA } from '../heat';
-import type { LapTrace } from '../lap';
-
-/** Steps of the heat computation, s. */
-export interface StepSizes {
-  /** Longest while braking */
-  readonly braking: number;
-  /** Least number of steps in a braking, so that short ones show their peak */
-  readonly leastPerStop: number;
-  /** First step after a release; the following grow by half */
-  readonly release: number;
-  /** Longest while rolling */
-  readonly rolling: number;
-  /** Longest in the paddock */
-  readonly standing: number;
-}
-export const DEFAULT_STEPS: StepSizes = {
-  braking: 0.2,
-  leastPerStop: 13,
-  release: 0.15,
-  rolling: 2.5,
-  standing: 20,
-};
-
-/** Heat and force of a lap's braking, step by step, before wheels share it; m steps each. */
-export interface LapDemand {
-  /** Heat into all four brakes at the two stages of each step, W */
-  readonly early: Float64Array;
-  readonly late: Float64Array;
-  /** Braking at the tyres, friction and motor, N */
-  readonly force: Float64Array;
-  /** The motor's part, N */
-  readonly electric: Float64Array;
-  /** Deceleration over g */
-  readonly z: Float64Array;
-  /** Speed in the middle of the step, m/s */
-  readonly speed: Float64Array;
-  /** Way within the step, m */
-  readonly way: Float64Array;
-  /** Part of each axle's heat on its left wheel where both pads rub alike, 0 to 1 */
-  readonly frontLeft: Float64Array;
-  readonly rearLeft: Float64Array;
-}
-
-export interface LapSchedule {
-  /** End of each step, s since the lap's start; m */
-  readonly time: Float64Array;
-  /** s; m */
-  readonly dt: Float64Array;
-  /** 1 where the step begins or ends a braking; m */
-  readonly event: Uint8Array;
-  /** Distance at the end of each step, m; m */
-  readonly distance: Float64Array;
-  /** Stop during or after which each step lies, −1 before the first; m */
-  readonly stop: Int32Array;
-  /** 1 while braking in that stop; m */
-  readonly inStop: Uint8Array;
-  readonly demand: LapDemand;
-  /** Drive channels of each wheel asked for; m × CHANNEL_COUNT */
-  readonly drives: readonly Float64Array[];
-}
+import { type LapTrace, lapTime } from '../lap';
+import type { StepDemand, StepSizes, Steps } from './steps';
 
 /** Ratio of neighbouring steps after a release. */
 const GROWTH = 1.5;
@@ -74,20 +14,14 @@ interface Span {
 }
 
 /** Cuts a lap into steps that begin and end with each braking. */
-export function lapSchedule(
-  trace: LapTrace,
-  corners: readonly Corner[],
-  air: AirProperties,
-  wheelRadius: number,
-  steps: StepSizes,
-): LapSchedule {
+export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
   const ends: number[] = [];
   const event: number[] = [];
   const stop: number[] = [];
   const inStop: number[] = [];
   for (const span of spansOf(trace)) {
     const duration = span.to - span.from;
-    const cuts = span.braking ? evenCuts(duration, steps) : growingCuts(duration, steps);
+    const cuts = span.braking ? evenCuts(duration, sizes) : growingCuts(duration, sizes);
     cuts.forEach((cut, k) => {
       ends.push(k === cuts.length - 1 ? span.to : span.from + cut);
       event.push(k === 0 ? 1 : 0);
@@ -99,30 +33,28 @@ export function lapSchedule(
   const m = time.length;
   const dt = Float64Array.from(ends, (t, k) => t - (k === 0 ? 0 : ends[k - 1]));
   const distance = new Float64Array(m);
-  const speedMid = new Float64Array(m);
+  const speed = new Float64Array(m);
   const sampler = traceSampler(trace);
   for (let k = 0; k < m; k++) {
-    speedMid[k] = sampler(time[k] - 0.5 * dt[k], trace.speed);
+    speed[k] = sampler(time[k] - 0.5 * dt[k], trace.speed);
     distance[k] = sampler(time[k], trace.distance);
   }
-  const inStopArray = Uint8Array.from(inStop);
-  const drives = corners.map((corner) => {
-    const drive = new Float64Array(m * CHANNEL_COUNT);
-    for (let k = 0; k < m; k++) {
-      const row = drive.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
-      fillDrive(row, corner, air, speedMid[k], wheelRadius, inStopArray[k] === 1);
-    }
-    return drive;
-  });
   return {
     time,
     dt,
     event: Uint8Array.from(event),
     distance,
+    speed,
+    fan: 0,
     stop: Int32Array.from(stop),
-    inStop: inStopArray,
-    demand: demandOf(trace, time, dt, event, speedMid),
-    drives,
+    inStop: Uint8Array.from(inStop),
+    demand: demandOf(trace, time, dt, event),
+    meanForce: trace.stops.map(({ startIndex, endIndex, length }) => {
+      const work = (i: number) =>
+        trace.frontHeat[i] + trace.rearHeat[i] + trace.slipped[i] + trace.recovered[i];
+      return (work(endIndex) - work(startIndex)) / length;
+    }),
+    duration: lapTime(trace),
   };
 }
 
@@ -131,8 +63,7 @@ function demandOf(
   time: Float64Array,
   dt: Float64Array,
   event: readonly number[],
-  speed: Float64Array,
-): LapDemand {
+): StepDemand {
   const m = time.length;
   const sampler = traceSampler(trace);
   /** What each step adds to a sum along the trace. */
@@ -160,7 +91,6 @@ function demandOf(
     force: work.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
     electric: recovered.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
     z: loss.map((dv, k) => Math.max(0, -dv / (dt[k] * STANDARD_GRAVITY))),
-    speed,
     way,
     frontLeft: halves(trace.frontLeftHeat, trace.frontHeat),
     rearLeft: halves(trace.rearLeftHeat, trace.rearHeat),
@@ -237,18 +167,4 @@ function stagePowers(made: Float64Array, dt: Float64Array, event: readonly numbe
     late[k] = mean[k] + 0.5 * rise;
   }
   return { early, late };
-}
-
-/** Steps of the time a car stands, s; they grow as it cools. */
-export function standingSteps(duration: number, { release, standing }: StepSizes): number[] {
-  const steps: number[] = [];
-  let left = duration;
-  let step = release;
-  while (left > 1e-9) {
-    const dt = left < 1.5 * step ? left : step;
-    steps.push(dt);
-    left -= dt;
-    step = Math.min(standing, 1.3 * step);
-  }
-  return steps;
 }

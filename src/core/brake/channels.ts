@@ -1,0 +1,20 @@
+/** Columns of the drive of a corner's network. */
+export const CHANNEL = {
+  /** Always 1 */
+  steady: 0,
+  /** 1 while the pads are applied */
+  applied: 1,
+  /** 1 while they are released */
+  released: 2,
+  /** Face heat transfer, W/(m²·K) */
+  face: 3,
+  /** Passage conductance, W/K */
+  passage: 4,
+  /** Caliper heat transfer, W/(m²·K) */
+  caliper: 5,
+  /** 1 standing, falling to 0 as the car moves */
+  still: 6,
+  /** Heat transfer of hub, upright and plate in the passing air, W/(m²·K) */
+  wheel: 7,
+} as const;
+export const CHANNEL_COUNT = 8;

@@ -1,0 +1,104 @@
+import { STEFAN_BOLTZMANN } from '../constants';
+import { AMBIENT, gradedSlab, type NetworkBuilder, type SlabGrid } from '../heat';
+import { power, type UniformTable } from '../numeric';
+import { CHANNEL } from './channels';
+import type { Group } from './groups';
+import { DRUM_INSIDE, VIEW_TO_SURROUNDINGS } from './networkConstants';
+import type { Corner } from './parts';
+import { drumGeometry, rotorGeometry } from './rotorGeometry';
+
+/** Where the rubbed ring or rim of a network lies. */
+export interface Ring {
+  readonly start: number;
+  /** Last node of the ring, which the hat hangs on */
+  readonly end: number;
+  /** Rubbed area that pads leave free, m² */
+  readonly free: number;
+  readonly depth: Float64Array;
+}
+/** Natural convection of a surface of a height, m, over the mean of surface and air, W/(m²·K). */
+export type Natural = (height: number) => UniformTable;
+
+/** Cheek points from the face inwards, then the vanes. */
+export function discRing(
+  build: NetworkBuilder<Group>,
+  corner: Corner,
+  points: number,
+  natural: Natural,
+): Ring {
+  const { rotor, pad, air } = corner;
+  const { material } = rotor;
+  const ring = rotorGeometry(rotor);
+  const cheek = slabPoints(ring.cheek, points, 2.8);
+  const section = 2 * ring.cheekArea;
+  let start = -1;
+  cheek.width.forEach((width, i) => {
+    const mass = material.density * section * width * ring.massFactor;
+    const node = build.node(`cheek ${i}`, 'rotor', mass, material.specificHeat);
+    if (i === 0) start = node;
+    else {
+      const coefficient = section / (cheek.depth[i] - cheek.depth[i - 1]);
+      build.link(node - 1, node, coefficient, CHANNEL.steady, material.conductivity);
+    }
+  });
+  const inner = start + points - 1;
+  const free = Math.max(0, 2 * ring.faceArea - 2 * pad.area);
+  const stillFace = natural(0.5 * rotor.outerDiameter);
+  build.link(start, AMBIENT, free * air.coolingFactor, CHANNEL.face, null, 'faces');
+  build.link(start, AMBIENT, free, CHANNEL.still, stillFace, 'faces');
+  const view = VIEW_TO_SURROUNDINGS * (1 - 0.35 * air.shield);
+  build.radiate(start, AMBIENT, material.emissivity * STEFAN_BOLTZMANN * view * free);
+  if (rotor.vaneGap <= 0) return { start, end: inner, free, depth: cheek.depth };
+  const vanes = build.node('vanes', 'rotor', ring.vaneMass, material.specificHeat);
+  // A fin that loses heat evenly is on average a third of its half length away from its root.
+  const coefficient = (2 * ring.vaneSection) / (rotor.vaneGap / 6);
+  build.link(inner, vanes, coefficient, CHANNEL.steady, material.conductivity);
+  const cheekWall = ring.cheekWall + ring.holeWall;
+  const walls = cheekWall + ring.vaneWall;
+  build.link(inner, AMBIENT, cheekWall / walls, CHANNEL.passage, null, 'vanes');
+  build.link(vanes, AMBIENT, ring.vaneWall / walls, CHANNEL.passage, null, 'vanes');
+  // Standing, air rises through about half of the passage.
+  build.link(inner, AMBIENT, 0.5 * ring.cheekWall, CHANNEL.still, stillFace, 'vanes');
+  return { start, end: vanes, free, depth: cheek.depth };
+}
+
+/** Rim points from the rubbed inside outwards. What cools a drum is its outside; inside the air goes round with it. */
+export function drumRing(
+  build: NetworkBuilder<Group>,
+  corner: Corner,
+  points: number,
+  natural: Natural,
+): Ring {
+  const { pad, air } = corner;
+  const drum = corner.drum!;
+  const { material } = drum;
+  const { rubbed, outer, rimMass } = drumGeometry(drum);
+  const rim = slabPoints(drum.rimThickness, points, 2.8);
+  let start = -1;
+  rim.width.forEach((width, i) => {
+    const node = build.node(
+      `rim ${i}`,
+      'rotor',
+      (rimMass * width) / drum.rimThickness,
+      material.specificHeat,
+    );
+    if (i === 0) start = node;
+    else {
+      const coefficient = rubbed / (rim.depth[i] - rim.depth[i - 1]);
+      build.link(node - 1, node, coefficient, CHANNEL.steady, material.conductivity);
+    }
+  });
+  const outside = start + points - 1;
+  const free = Math.max(0, rubbed - 2 * pad.area);
+  build.link(start, AMBIENT, DRUM_INSIDE * free * air.coolingFactor, CHANNEL.face, null, 'faces');
+  build.link(outside, AMBIENT, outer * air.coolingFactor, CHANNEL.face, null, 'air');
+  build.link(outside, AMBIENT, outer, CHANNEL.still, natural(drum.innerDiameter), 'air');
+  // Seen by the wheel's barrel, which takes about half of it away.
+  build.radiate(outside, AMBIENT, 0.5 * material.emissivity * STEFAN_BOLTZMANN * outer);
+  return { start, end: outside, free, depth: rim.depth };
+}
+
+/** Points through a slab, the last distance `lastOverFirst` times the first whatever their number. */
+export function slabPoints(thickness: number, points: number, lastOverFirst: number): SlabGrid {
+  return gradedSlab(thickness, points, power(lastOverFirst, 1 / Math.max(1, points - 2)));
+}

@@ -1,0 +1,111 @@
+import { cornerOfWheel, WHEELS, type WheelName } from '../brake';
+import { forcesOf, lapTime, liftSpeed } from '../lap';
+import { type DayInput, DEFAULT_NUMERICS, daySchedule, type LegPlan, type Numerics } from '../schedule';
+import { dayForces } from './forces';
+import { dayMargins, peaksOf, unbrakedOf, verdictOf } from './margins';
+import type { Observer } from './observer';
+import { type DayRecord, distinctWheels } from './record';
+import type { DayResult, LapResult, LegResult } from './result';
+import { run } from './run';
+import { stopHeats } from './stopHeats';
+import { rotorStrain } from './strain';
+
+/**
+ * Computes a whole day: the laps, their braking work, and the temperatures of every brake part from the first lap to the
+ * end of the last time standing.
+ * @param input a valid day, SI
+ * @throws RangeError naming what is not a number and where, or a speed at which the car would lift off
+ * @throws StateError for a start that these brakes cannot be in
+ */
+export function simulateDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERICS): DayResult {
+  const { ambient } = input.sessions[0];
+  const schedule = daySchedule(input, numerics);
+  const laps = new LapObserver(schedule.legs);
+  const start = input.start ?? ambient;
+  const { record, state, audit, layouts, steps } = run(input, input, schedule, start, [laps], {
+    refinement: numerics.refinement,
+  });
+  const { laps: driven, legs } = laps;
+  const margins = dayMargins(input, record, driven, legs);
+  const forces = dayForces(input, record, driven);
+  const first = driven.find((lap) => lap.kind === 'hot') ?? driven[0];
+  return {
+    trace: first.trace,
+    laps: driven,
+    legs,
+    record,
+    margins,
+    forceMargins: forces.margins,
+    fade: forces.fade,
+    verdict: verdictOf(margins, forces, driven, unbrakedOf(driven)),
+    audit,
+    peaks: eachDistinct(record, (wheel) => peaksOf(record.wheels[wheel])),
+    strain: eachDistinct(record, (wheel) =>
+      rotorStrain(
+        cornerOfWheel(input, wheel),
+        record.wheels[wheel],
+        driven.map((lap) => lap.wheels[wheel]),
+        ambient,
+      ),
+    ),
+    rotorShare: { front: layouts.frontLeft.ringHeatShare, rear: layouts.rearLeft.ringHeatShare },
+    drivingTime: driven.reduce((sum, lap) => sum + lap.lapTime, 0),
+    heldByLift: heldByLift(input, first, laps.firstDensity),
+    airDensity: laps.firstDensity,
+    end: state,
+    steps,
+  };
+}
+
+/** Tells a day lap by lap and leg by leg. */
+class LapObserver implements Observer {
+  readonly laps: LapResult[] = [];
+  readonly legs: LegResult[];
+  /** Of the air of the first piece, kg/m³ */
+  firstDensity = 0;
+  private reached = 0;
+
+  constructor(plans: readonly LegPlan[]) {
+    this.legs = plans.map(({ session, kind }) => ({ session, kind, startTime: 0, endTime: 0 }));
+  }
+
+  after: Observer['after'] = ({ piece, first, startTime, duration, forces, airDensity }, record) => {
+    if (this.firstDensity === 0) this.firstDensity = airDensity;
+    // A leg of no laps begins and ends where the one before it ended.
+    for (; this.reached <= piece.leg; this.reached++) {
+      this.legs[this.reached] = { ...this.legs[this.reached], startTime, endTime: startTime };
+    }
+    this.legs[piece.leg] = { ...this.legs[piece.leg], endTime: startTime + duration };
+    if (piece.kind !== 'given' || !piece.lap) return;
+    const { kind, session, trace } = piece.lap;
+    this.laps.push({
+      kind,
+      number: this.laps.length + 1,
+      session,
+      numberInSession: this.laps.filter((lap) => lap.session === session).length + 1,
+      startTime,
+      lapTime: lapTime(trace),
+      trace,
+      wheels: eachDistinct(record, (wheel) => stopHeats(record.wheels[wheel], piece.steps, first)),
+      forces,
+    });
+  };
+}
+
+/** One value for each wheel, made once for wheels that share their record. */
+function eachDistinct<T>(record: DayRecord, of: (wheel: WheelName) => T): Record<WheelName, T> {
+  const made = new Map<unknown, T>();
+  for (const wheel of distinctWheels(record.wheels)) made.set(record.wheels[wheel], of(wheel));
+  return Object.fromEntries(WHEELS.map((wheel) => [wheel, made.get(record.wheels[wheel]) as T])) as Record<
+    WheelName,
+    T
+  >;
+}
+
+/** Speed at which lift holds a solved lap, m/s; null where it does not. */
+function heldByLift(input: DayInput, { trace }: LapResult, airDensity: number): number | null {
+  const { vehicle, driver, circuit } = input;
+  if (circuit.kind !== 'line') return null;
+  const most = liftSpeed(forcesOf(vehicle, { ...driver, pace: 1 }, airDensity, 0));
+  return trace.speed.some((v) => v >= most * (1 - 1e-9)) ? most : null;
+}

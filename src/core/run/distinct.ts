@@ -1,0 +1,36 @@
+import { AXLES, type AxleInput, type AxleName, type Corner, type WheelName } from '../brake';
+import type { Start } from '../schedule';
+
+/** A wheel to compute, and the other of its axle where that is alike. */
+export interface DistinctWheel {
+  readonly wheel: WheelName;
+  readonly also: WheelName | null;
+}
+
+/**
+ * Wheels that must be computed: one an axle where both have the same parts, air, work and start.
+ * @param sided whether a wheel may brake otherwise than the other of its axle
+ */
+export function distinct(
+  axles: Readonly<Record<AxleName, AxleInput>>,
+  sided: boolean,
+  start: Start,
+): DistinctWheel[] {
+  return AXLES.flatMap((axle): DistinctWheel[] => {
+    const [left, right]: WheelName[] = [`${axle}Left`, `${axle}Right`];
+    const { left: a, right: b } = axles[axle];
+    const begunAlike = typeof start === 'number' || same(start[left], start[right]);
+    return !sided && begunAlike && sameCorner(a, b)
+      ? [{ wheel: left, also: right }]
+      : [left, right].map((wheel) => ({ wheel, also: null }));
+  });
+}
+
+/** Whether two brakes are the same in every value. */
+function sameCorner(a: Corner, b: Corner): boolean {
+  const keys = ['rotor', 'drum', 'pad', 'caliper', 'air'] as const satisfies readonly (keyof Corner)[];
+  return keys.every((key) => same(a[key], b[key]));
+}
+
+/** What is one object needs no look. */
+const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);

@@ -1,0 +1,41 @@
+import type { GivenPiece } from '../schedule';
+import type { DemandStep } from './demandStep';
+
+/**
+ * Writes one step of a piece that is known beforehand.
+ * @param k the step of the piece
+ * @param airDensity kg/m³
+ * @param downforceArea of the car, m²
+ */
+export function takeGiven(
+  step: DemandStep,
+  { steps, clicks }: GivenPiece,
+  k: number,
+  airDensity: number,
+  downforceArea: number,
+): void {
+  const { stop, inStop, dt } = steps;
+  const speed = steps.speed[k];
+  step.dt = dt[k];
+  step.event = steps.event[k] === 1;
+  step.speed = speed;
+  step.fan = steps.fan;
+  step.braking = inStop[k] === 1;
+  step.distance = steps.distance[k];
+  step.stop = stop[k];
+  const given = steps.demand;
+  step.early = given ? given.early[k] : 0;
+  step.late = given ? given.late[k] : 0;
+  if (!given) return;
+  step.frontLeft = given.frontLeft[k];
+  step.rearLeft = given.rearLeft[k];
+  const { demand } = step;
+  demand.force = given.force[k];
+  demand.electric = given.electric[k];
+  demand.z = given.z[k];
+  demand.downforce = 0.5 * airDensity * downforceArea * speed * speed;
+  demand.clicks = (stop[k] >= 0 && clicks[stop[k]]) || 0;
+  // Within a stop friction is carried on to the middle of the step, which makes the sharing of second order.
+  const within = k > 0 && inStop[k] === 1 && inStop[k - 1] === 1 && stop[k - 1] === stop[k];
+  step.ahead = within ? (0.5 * dt[k]) / dt[k - 1] : 0;
+}

@@ -1,0 +1,293 @@
+import type { AirProperties } from '../air';
+import {
+  assertState,
+  axleOf,
+  type CarState,
+  CHANNEL_COUNT,
+  type CornerNetwork,
+  cornerOfWheel,
+  fillDrive,
+  freshState,
+  WHEELS,
+  type WheelName,
+} from '../brake';
+import {
+  airAt,
+  type BrakedCar,
+  type GivenPiece,
+  type Piece,
+  pressureOf,
+  type Schedule,
+  type Site,
+  type Start,
+  type Steps,
+  type StopPiece,
+} from '../schedule';
+import { CornerRun } from './cornerRun';
+import { type DemandStep, emptyStep } from './demandStep';
+import { type DistinctWheel, distinct } from './distinct';
+import { takeGiven } from './givenStep';
+import type { Observer, PieceRun } from './observer';
+import { type DayRecord, type DaySeries, emptySeries, resizedSeries } from './record';
+import type { EnergyAudit } from './result';
+import { type PadCondition, Sharing } from './sharing';
+import { StopForces, writeFelt } from './stopForces';
+import { Stopping } from './stopping';
+
+export interface RunOptions {
+  /** Whole factor on the number of cells through rotor and pad, 1 by default */
+  readonly refinement?: number;
+  /** Where friction comes from, `as hot` by default */
+  readonly pads?: PadCondition;
+}
+
+/** What comes of a run. */
+export interface RunResult {
+  readonly record: DayRecord;
+  /** The brakes as they are afterwards */
+  readonly state: CarState;
+  readonly audit: EnergyAudit;
+  readonly layouts: Readonly<Record<WheelName, CornerNetwork>>;
+  /** Heat steps computed, all wheels together */
+  readonly steps: number;
+}
+
+/**
+ * The one stepping loop: drives a car's brakes through a schedule from a state. A day, a published procedure, a failure
+ * case and a logged drive differ in their schedule and in what observes them. Wheels of an axle that brake, cool and
+ * begin alike are computed once.
+ * @param car SI
+ * @param start temperature of every part, K, or the state of each brake
+ * @throws RangeError naming what is not a number and where
+ * @throws StateError for a state that these brakes cannot be in
+ */
+export function run(
+  car: BrakedCar,
+  site: Site,
+  schedule: Schedule,
+  start: Start,
+  observers: readonly Observer[] = [],
+  options: RunOptions = {},
+): RunResult {
+  const runner = new Runner(car, site, schedule, start, options);
+  const pieces = schedule.pieces();
+  let next = pieces.next();
+  while (!next.done) {
+    const done = runner.piece(next.value);
+    for (const observer of observers) observer.after(done, runner.record);
+    const available = done.forces.map((force) => force.available);
+    next = pieces.next({ available, duration: done.duration });
+  }
+  return runner.finish();
+}
+
+/** A run under way. */
+class Runner {
+  private readonly wheels: readonly DistinctWheel[];
+  private readonly runs: readonly CornerRun[];
+  private readonly sharing: Sharing;
+  private readonly forces: StopForces;
+  private readonly step: DemandStep = emptyStep();
+  /** Drive channels of steps in one air, by wheel: laps of one kind come again and again */
+  private readonly rows = new Map<Steps, { readonly ambient: number; readonly drives: Float64Array[] }>();
+  private series: DaySeries = emptySeries(1);
+  private room = 1;
+  /** The one that is written next */
+  private sample = 1;
+  /** s, at the end of the last piece */
+  private time = 0;
+  private lap = -1;
+  private ambient: number;
+  private air: AirProperties;
+
+  constructor(
+    private readonly car: BrakedCar,
+    private readonly site: Site,
+    schedule: Schedule,
+    start: Start,
+    { refinement = 1, pads = 'as hot' }: RunOptions,
+  ) {
+    this.ambient = schedule.ambient;
+    this.air = airAt(site, this.ambient);
+    this.wheels = distinct(car, schedule.sided, start);
+    const pressure = pressureOf(site);
+    this.runs = this.wheels.map(({ wheel }) => {
+      const corner = cornerOfWheel(car, wheel);
+      const begin = (layout: CornerNetwork) => {
+        if (typeof start === 'number') return freshState(corner, layout, start, car[axleOf(wheel)].water);
+        assertState(layout, start[wheel], wheel);
+        return start[wheel];
+      };
+      return new CornerRun(corner, begin, this.ambient, pressure, refinement);
+    });
+    this.sharing = new Sharing(
+      car,
+      this.byWheel((i) => this.runs[i]),
+      pads,
+    );
+    this.forces = new StopForces(car, this.sharing);
+    this.reserve(schedule.samples);
+  }
+
+  /** The run as far as it has come. */
+  get record(): DayRecord {
+    return { ...this.series, wheels: this.byWheel((i) => this.runs[i].record) };
+  }
+
+  piece(piece: Piece): PieceRun {
+    if (piece.ambient !== this.ambient) {
+      this.ambient = piece.ambient;
+      this.air = airAt(this.site, piece.ambient);
+      for (const { integrator } of this.runs) integrator.setAmbient(piece.ambient);
+    }
+    const [first, startTime] = [this.sample, this.time];
+    const came = piece.kind === 'given' ? this.given(piece) : this.stop(piece);
+    this.time += came.duration;
+    this.assertNumbers();
+    const count = this.sample - first;
+    return { piece, first, count, startTime, airDensity: this.air.density, ...came };
+  }
+
+  finish(): RunResult {
+    const { runs } = this;
+    // The spare room is given back only now, so that nothing is copied in the time loop.
+    for (const wheel of runs) wheel.reserve(this.sample);
+    this.series = resizedSeries(this.series, this.sample);
+    return {
+      record: this.record,
+      state: this.byWheel((i) => runs[i].state()),
+      audit: this.audit(),
+      layouts: this.byWheel((i) => runs[i].layout),
+      steps: runs.length * (this.sample - 1),
+    };
+  }
+
+  /** Runs a piece that is known beforehand. */
+  private given(piece: GivenPiece): Pick<PieceRun, 'duration' | 'forces' | 'stop'> {
+    const { step, runs } = this;
+    const { steps } = piece;
+    const { downforceArea } = this.car.vehicle;
+    const count = steps.dt.length;
+    const first = this.sample;
+    this.reserve(count);
+    if (piece.lap) this.lap += 1;
+    this.forces.begin(count);
+    const drives = this.drivesOf(steps);
+    for (let k = 0; k < count; k++) {
+      takeGiven(step, piece, k, this.air.density, downforceArea);
+      // What the motor brakes alone makes no heat, but the foot asks for it all the same.
+      if (step.early > 0 || step.late > 0 || step.braking) {
+        this.sharing.takeCondition(this.sample - 1, step.ahead);
+        this.sharing.solve(step);
+        this.forces.step(steps, k, this.series.force, this.sample);
+      }
+      for (let i = 0; i < runs.length; i++) {
+        const { drive } = runs[i].integrator;
+        for (let c = 0; c < CHANNEL_COUNT; c++) drive[c] = drives[i][k * CHANNEL_COUNT + c];
+      }
+      this.advance(this.time + steps.time[k], piece.leg, piece.lap ? this.lap : -1);
+    }
+    const forces = this.forces.stops(steps, this.series.force, first);
+    return { duration: steps.duration, forces, stop: null };
+  }
+
+  /** Runs a stop whose speed follows from the brakes. */
+  private stop(piece: StopPiece): Pick<PieceRun, 'duration' | 'forces' | 'stop'> {
+    const { step } = this;
+    const stopping = new Stopping(piece, this.car, this.sharing, this.air.density);
+    let elapsed = 0;
+    for (;;) {
+      this.sharing.takeCondition(this.sample - 1, 0);
+      if (!stopping.next(step)) break;
+      this.reserve(1);
+      this.sharing.solve(step);
+      stopping.take(step);
+      writeFelt(this.series.force, this.sample, this.sharing.state);
+      this.runs.forEach(({ integrator }, i) => {
+        this.fill(integrator.drive, i, step.speed, true, 0);
+      });
+      elapsed += step.dt;
+      this.advance(this.time + elapsed, piece.leg, -1);
+    }
+    return { duration: elapsed, forces: [], stop: stopping.told() };
+  }
+
+  /** Carries every wheel over the step; drives have been set and, where something is braked, it has been shared. */
+  private advance(time: number, leg: number, lap: number): void {
+    const { step, sample, series } = this;
+    const { dt, event, early, late } = step;
+    const hot = early > 0 || late > 0;
+    for (let i = 0; i < this.runs.length; i++) {
+      const { wheel, also } = this.wheels[i];
+      let share = 0;
+      if (hot) share = also ? 0.5 * this.sharing.axleShare(wheel) : this.sharing.shares[wheel];
+      this.runs[i].step(dt, event, share * early, share * late, sample);
+    }
+    series.time[sample] = time;
+    series.leg[sample] = leg;
+    series.lap[sample] = lap;
+    if (lap >= 0) {
+      series.distance[sample] = step.distance;
+      series.stop[sample] = step.stop;
+    }
+    this.sample += 1;
+  }
+
+  /** Drive channels of every step, by wheel. */
+  private drivesOf(steps: Steps): Float64Array[] {
+    const known = this.rows.get(steps);
+    if (known?.ambient === this.ambient) return known.drives;
+    const drives = this.runs.map((_, i) => {
+      const drive = new Float64Array(steps.dt.length * CHANNEL_COUNT);
+      for (let k = 0; k < steps.dt.length; k++) {
+        const row = drive.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
+        this.fill(row, i, steps.speed[k], steps.inStop[k] === 1, steps.fan);
+      }
+      return drive;
+    });
+    this.rows.set(steps, { ambient: this.ambient, drives });
+    return drives;
+  }
+
+  private fill(row: Float64Array, i: number, speed: number, braking: boolean, fan: number): void {
+    const corner = cornerOfWheel(this.car, this.wheels[i].wheel);
+    fillDrive(row, corner, this.air, speed, this.car.vehicle.wheelRadius, braking, fan);
+  }
+
+  /** Makes room for more samples: at first for the run as planned, later, where it grows longer, a good deal more. */
+  private reserve(steps: number): void {
+    const needed = this.sample + steps;
+    if (needed <= this.room) return;
+    this.room = this.room === 1 ? needed : Math.ceil(1.3 * needed);
+    this.series = resizedSeries(this.series, this.room);
+    for (const wheel of this.runs) wheel.reserve(this.room);
+  }
+
+  private byWheel<T>(of: (index: number) => T): Record<WheelName, T> {
+    const each = this.wheels.map((_, i) => of(i));
+    const at = (name: WheelName) => this.wheels.findIndex((w) => w.wheel === name || w.also === name);
+    return Object.fromEntries(WHEELS.map((wheel) => [wheel, each[at(wheel)]])) as Record<WheelName, T>;
+  }
+
+  private assertNumbers(): void {
+    this.runs.forEach(({ record }, i) => {
+      if (Number.isFinite(record.rotorBulk[this.sample - 1])) return;
+      throw new RangeError(
+        `The rotor of wheel ${this.wheels[i].wheel} has no temperature after ${this.time.toFixed(1)} s (lap ${this.lap + 1}).`,
+      );
+    });
+  }
+
+  private audit(): EnergyAudit {
+    let [supplied, stored, lost] = [0, 0, 0];
+    this.runs.forEach((wheel, i) => {
+      const count = this.wheels[i].also ? 2 : 1;
+      const one = wheel.audit();
+      supplied += count * one.supplied;
+      stored += count * one.stored;
+      lost += count * one.lost;
+    });
+    const residual = supplied > 0 ? Math.abs(supplied - stored - lost) / supplied : 0;
+    return { supplied, stored, lost, residual };
+  }
+}

@@ -1,0 +1,168 @@
+import type { BrakingState } from '../actuation';
+import { axleOf, type WheelName } from '../brake';
+import { GAMMA } from '../heat';
+import type { BrakedCar, Steps } from '../schedule';
+import type { ForceRecord } from './record';
+import type { StopForce, StopLimit } from './result';
+import type { Sharing } from './sharing';
+
+/** An overrun of more than this is no longer a stop, m. */
+const LONGEST_OVERRUN = 1000;
+
+/** What is kept of each step of a piece until its stops are told. */
+interface Scratch {
+  available: Float64Array;
+  byForce: Float64Array;
+  atBest: Float64Array;
+  /** Axle nearer to locking, 1 front, and how much friction it asks */
+  frontFirst: Uint8Array;
+  use: Float64Array;
+  frontHeat: Float64Array;
+  /** Pedal force of the stop's mean braking in the step's condition, N */
+  pedalAtMean: Float64Array;
+}
+
+/** What the driver's foot feels, watched step by step through a piece, and told stop by stop. */
+export class StopForces {
+  private scratch: Scratch = emptyScratch(0);
+
+  constructor(
+    private readonly car: BrakedCar,
+    private readonly sharing: Sharing,
+  ) {}
+
+  /** Begins a piece of so many steps. */
+  begin(steps: number): void {
+    if (this.scratch.use.length < steps) this.scratch = emptyScratch(steps);
+  }
+
+  /** Takes a braking step that has been solved and writes what is felt in it. @param k the step of the piece */
+  step(steps: Steps, k: number, record: ForceRecord, sample: number): void {
+    const { scratch } = this;
+    const { state, shares } = this.sharing;
+    scratch.frontHeat[k] = shares.frontLeft + shares.frontRight;
+    if (steps.inStop[k] === 0) return;
+    state.limit();
+    writeFelt(record, sample, state);
+    scratch.available[k] = state.available;
+    scratch.byForce[k] = state.availableByForce;
+    scratch.atBest[k] = state.availableAtBest;
+    scratch.frontFirst[k] = state.frontUse >= state.rearUse ? 1 : 0;
+    scratch.use[k] = Math.max(state.frontUse, state.rearUse);
+    scratch.pedalAtMean[k] = state.pedalOf(steps.meanForce[Math.max(0, steps.stop[k])]);
+  }
+
+  /** The stops of a piece that has been run. @param first its first sample */
+  stops(steps: Steps, record: ForceRecord, first: number): StopForce[] {
+    return steps.meanForce.map((_, stop) => {
+      const { from, to } = spanOfStop(steps, stop);
+      return this.stop(steps, from, to, record, first);
+    });
+  }
+
+  private stop(steps: Steps, from: number, to: number, record: ForceRecord, first: number): StopForce {
+    const { scratch } = this;
+    const { dt } = steps;
+    const demand = steps.demand!;
+    let [work, heat, frontHeat, missing] = [0, 0, 0, 0];
+    let [needed, available, margin] = [0, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
+    let [worst, hardest, share, ideal] = [from, from, 0, 0];
+    for (let k = from; k <= to; k++) {
+      const force = demand.force[k];
+      const done = force * demand.way[k];
+      const made = dt[k] * ((1 - GAMMA) * demand.early[k] + GAMMA * demand.late[k]);
+      work += done;
+      heat += made;
+      frontHeat += made * scratch.frontHeat[k];
+      share += done * record.share[first + k];
+      ideal += done * record.ideal[first + k];
+      needed = Math.max(needed, force);
+      available = Math.min(available, scratch.available[k]);
+      missing += Math.max(0, force - scratch.available[k]) * demand.way[k];
+      if (force > 0 && scratch.available[k] / force - 1 < margin) {
+        margin = scratch.available[k] / force - 1;
+        worst = k;
+      }
+      if (scratch.use[k] > scratch.use[hardest]) hardest = k;
+    }
+    const over = (series: Float64Array) => {
+      let most = 0;
+      for (let k = from; k <= to; k++) most = Math.max(most, series[first + k]);
+      return most;
+    };
+    const ends = (series: Float64Array, sum: number) => ({
+      start: series[first + from],
+      mean: work > 0 ? sum / work : 0,
+      end: series[first + to],
+    });
+    return {
+      pedal: over(record.pedal),
+      pedalBite: scratch.pedalAtMean[from],
+      pedalStay: scratch.pedalAtMean[to],
+      frontPressure: over(record.frontPressure),
+      rearPressure: over(record.rearPressure),
+      travel: over(record.travel),
+      share: ends(record.share, share),
+      ideal: ends(record.ideal, ideal),
+      locksFirst: scratch.frontFirst[hardest] === 1 ? 'front' : 'rear',
+      fadeMargin: margin,
+      available,
+      needed,
+      extraDistance: overrun(missing, Math.min(scratch.available[to], needed)),
+      limit: this.limitOf(margin, worst, demand.force[worst], first + worst - 1),
+      frontHeat,
+      rearHeat: heat - frontHeat,
+    };
+  }
+
+  private limitOf(margin: number, k: number, force: number, sample: number): StopLimit {
+    if (margin >= 0) return 'tyres';
+    const { scratch, car, sharing } = this;
+    if (scratch.byForce[k] >= force) return 'travel';
+    if (scratch.atBest[k] < force) return 'pedal';
+    // The axle whose pads have lost most of their best decides whether they are too hot or too cold.
+    const { front, rear } = car.vehicle.brakes;
+    const left = (wheel: WheelName, nominal: number) => sharing.frictionOf(wheel, sample) / nominal;
+    const atFront = left('frontLeft', front.nominalFriction) <= left('rearLeft', rear.nominalFriction);
+    const wheel = atFront ? 'frontLeft' : 'rearLeft';
+    const { windowLow } = car[axleOf(wheel)].left.pad;
+    return sharing.padFaceOf(wheel, sample) < windowLow ? 'cold' : 'fade';
+  }
+}
+
+/** Writes what the driver feels of a step that has been solved. */
+export function writeFelt(record: ForceRecord, sample: number, state: BrakingState): void {
+  record.pedal[sample] = state.pedal;
+  record.frontPressure[sample] = state.pressures.front;
+  record.rearPressure[sample] = state.pressures.rear;
+  record.travel[sample] = state.travel;
+  record.share[sample] = state.share;
+  record.ideal[sample] = state.ideal;
+}
+
+/** First and last step of a braking. */
+export function spanOfStop(steps: Steps, stop: number): { readonly from: number; readonly to: number } {
+  const from = steps.stop.findIndex((s, k) => s === stop && steps.inStop[k] === 1);
+  let to = from;
+  while (steps.inStop[to + 1] === 1 && steps.stop[to + 1] === stop) to++;
+  return { from, to };
+}
+
+/** The car still has what was not braked, J, and goes on at what the brakes can make at most, N; m, null without end. */
+function overrun(missing: number, available: number): number | null {
+  if (missing === 0) return 0;
+  const extra = missing / available;
+  return extra <= LONGEST_OVERRUN ? extra : null;
+}
+
+function emptyScratch(steps: number): Scratch {
+  return {
+    available: new Float64Array(steps),
+    byForce: new Float64Array(steps),
+    atBest: new Float64Array(steps),
+    frontFirst: new Uint8Array(steps),
+    use: new Float64Array(steps),
+    frontHeat: new Float64Array(steps),
+    pedalAtMean: new Float64Array(steps),
+  };
+}

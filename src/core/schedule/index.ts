@@ -1,0 +1,34 @@
+export { DEFAULT_NUMERICS, daySchedule, ductDragArea } from './day';
+export type {
+  BrakedCar,
+  DayInput,
+  LapKind,
+  Leg,
+  LegKind,
+  Numerics,
+  SessionPlan,
+  StandKind,
+  Start,
+} from './dayInput';
+export { ScheduleError } from './faults';
+export {
+  type Ask,
+  type GivenPiece,
+  givenPiece,
+  type LegPlan,
+  listedSchedule,
+  type Piece,
+  type Schedule,
+  type StopPiece,
+  stopPiece,
+} from './piece';
+export {
+  coldStopSchedule,
+  hotStopSchedule,
+  type RepeatedStops,
+  RULE_PEDAL,
+  repeatedStopsSchedule,
+} from './procedures';
+export { airAt, pressureOf, type Site } from './site';
+export type { Steps } from './steps';
+export { rollSteps, standSteps } from './unbraked';
