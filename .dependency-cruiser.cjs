@@ -10,6 +10,14 @@ const layer = (name, allowed) => ({
   },
 });
 
+const throughItsDoor = (room) => ({
+  name: `${room.replace('/', '-')}-through-its-door`,
+  comment: `everything else imports src/${room} from its index only`,
+  severity: 'error',
+  from: { path: `^(src/(?!${room}/)|demo/|bench/)`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^src/${room}/`, pathNot: `^src/${room}/index\\.ts$` },
+});
+
 module.exports = {
   forbidden: [
     {
@@ -26,35 +34,17 @@ module.exports = {
       from: { path: '^(src/(?!core/)|demo/|bench/)', pathNot: '\\.test\\.ts$' },
       to: { path: '^src/core/', pathNot: '^src/core/index\\.ts$' },
     },
-    {
-      name: 'project-through-its-door',
-      comment: 'everything else imports project from its index only',
-      severity: 'error',
-      from: { path: '^(src/(?!project/)|demo/|bench/)', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/project/', pathNot: '^src/project/index\\.ts$' },
-    },
-    {
-      name: 'files-through-its-door',
-      comment: 'everything else imports files from its index only',
-      severity: 'error',
-      from: { path: '^(src/(?!files/)|demo/|bench/)', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/files/', pathNot: '^src/files/index\\.ts$' },
-    },
-    {
-      name: 'decide-through-its-door',
-      comment: 'everything else imports decide from its index only',
-      severity: 'error',
-      from: { path: '^(src/(?!decide/)|demo/|bench/)', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/decide/', pathNot: '^src/decide/index\\.ts$' },
-    },
-    layer('project', ['core']),
-    layer('decide', ['project', 'core']),
-    layer('storage', ['project', 'core']),
-    layer('files', ['project', 'core']),
-    layer('workers', ['files', 'decide', 'storage', 'project', 'core']),
-    layer('server', ['project', 'core', 'demo']),
-    layer('cli', ['project', 'core', 'demo']),
-    layer('app', ['workers', 'decide', 'storage', 'files', 'project', 'core', 'demo']),
+    ...['model', 'io', 'services', 'text/en', 'report', 'compute', 'storage'].map(throughItsDoor),
+    layer('model', ['core']),
+    layer('io', ['model', 'core']),
+    layer('services', ['io', 'model', 'core']),
+    layer('text', ['services', 'io', 'model', 'core']),
+    layer('report', ['text', 'services', 'model', 'core']),
+    layer('storage', ['io', 'model', 'core']),
+    layer('compute', ['services', 'io', 'storage', 'text', 'model', 'core']),
+    layer('server', ['io', 'text', 'model', 'core', 'demo']),
+    layer('cli', ['report', 'text', 'io', 'model', 'core', 'demo']),
+    layer('app', ['compute', 'report', 'text', 'services', 'storage', 'io', 'model', 'core', 'demo']),
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
   ],

@@ -1,19 +1,10 @@
 import { closeSync, existsSync, mkdirSync, openSync, readSync, statSync, writeSync } from 'node:fs';
 import { demoProject } from '../demo/project';
 import { mendLog, smoothSpeed } from '../src/core';
-import {
-  analyseLog,
-  type ByteSource,
-  circuitFrom,
-  findLine,
-  guessMapping,
-  openLog,
-  prepareLog,
-  readLog,
-  readTrackFile,
-} from '../src/files';
-import { setupOf } from '../src/project';
+import { type ByteSource, guessMapping, openLog, prepareLog, readLog, readTrackFile } from '../src/io';
+import { setupOf } from '../src/model';
 import { LOGGER_COLUMNS, simulatedLog } from '../src/server/standIns/logger';
+import { analyseLog, circuitFrom, findLine } from '../src/services';
 import { DAY_FILE } from './dayFile';
 
 /** One simulated stint is written again and again, with its clock going on, until the file is as large. */

@@ -12,7 +12,7 @@ import {
   simulateDay,
   WHEELS,
 } from '../src/core';
-import { dayInput, setupOf } from '../src/project';
+import { dayInput, setupOf } from '../src/model';
 import { integrateNetwork } from '../tests/support/integrateNetwork';
 
 /** Median of repeated runs, ms. */

@@ -1,7 +1,7 @@
 import { demoProject } from '../demo/project';
 import { coolingNeed, fastestPlan, simulateDay } from '../src/core';
-import { waysToKeep } from '../src/decide';
-import { dayInput, setupOf } from '../src/project';
+import { dayInput, setupOf } from '../src/model';
+import { waysToKeep } from '../src/services';
 
 /** What finding ducts, ways and plans costs, in session runs and ms. Prints JSON. */
 const rows = demoProject.plans.map((plan) => {

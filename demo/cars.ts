@@ -1,4 +1,4 @@
-import { type AxleBrakes, type Car, starterExposed } from '../src/project';
+import { type AxleBrakes, type Car, starterExposed } from '../src/model';
 
 /** A plain wheel end: both sides alike, no tape, no shield. */
 const plainAir = {

@@ -1,5 +1,5 @@
-import type { Circuit, CircuitSegment } from '../src/project';
-import { closeCircuit } from '../src/project';
+import type { Circuit, CircuitSegment } from '../src/model';
+import { closeCircuit } from '../src/model';
 
 type Piece =
   | readonly [lengthM: number, gradePercent: number]

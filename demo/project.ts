@@ -1,5 +1,5 @@
-import type { Plan, PlanSession, Project } from '../src/project';
-import { DEFAULT_UNCERTAIN, PROJECT_FORMAT, PROJECT_VERSION } from '../src/project';
+import type { Plan, PlanSession, Project } from '../src/model';
+import { DEFAULT_UNCERTAIN, PROJECT_FORMAT, PROJECT_VERSION } from '../src/model';
 import { ovel, skarn, tarn } from './cars';
 import { anvilPark, longFen, nettleGlen } from './circuits';
 

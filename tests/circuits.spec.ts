@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { readProject } from '../src/project';
+import { readProject } from '../src/model';
 import { expect, stored, test, visit } from './page';
 import { exportedGpx } from './support/logs';
 

@@ -1,5 +1,5 @@
 import { demoProject } from '../demo/project';
-import { readProject } from '../src/project';
+import { readProject } from '../src/model';
 import { expect, open, settled, stored, test, type verdict } from './page';
 
 /** A gauge of the margin board: worst temperature and limit, °C. */

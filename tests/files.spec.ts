@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { demoProject } from '../demo/project';
-import { readProject, writeProject } from '../src/project';
+import { readProject, writeProject } from '../src/model';
 import { expect, exported, importText, open, settled, stored, test, verdict } from './page';
 
 test('a project goes out and comes back the same, also when dropped on the window', async ({ page }) => {

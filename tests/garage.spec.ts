@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { demoProject } from '../demo/project';
-import { readProject } from '../src/project';
+import { readProject } from '../src/model';
 import { expect, importText, open, settled, stored, test, verdict } from './page';
 
 const car = async (page: Page, index = 0) => {

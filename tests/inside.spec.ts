@@ -1,7 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
 import { demoProject } from '../demo/project';
 import { flowsAt, networkOf, simulateDay } from '../src/core';
-import { dayInput, METRIC, setupOf, temperatureText } from '../src/project';
+import { dayInput, METRIC, setupOf } from '../src/model';
+import { temperatureText } from '../src/text/en';
 import { expect, open, settled, stored, test, verdict } from './page';
 
 const setup = setupOf(demoProject);

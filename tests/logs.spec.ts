@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { readProject } from '../src/project';
+import { readProject } from '../src/model';
 import { expect, stored, test, visit } from './page';
 import { loggedCsv } from './support/logs';
 

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { test as base, expect, type Page } from '@playwright/test';
 import { demoProject } from '../demo/project';
-import { type Project, readProject } from '../src/project';
+import { type Project, readProject } from '../src/model';
 
 /** A page that fails its test when the application writes an error to the console. */
 export const test = base.extend<{ quiet: string[] }>({

@@ -1,7 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import { demoProject } from '../demo/project';
 import { simulateDay } from '../src/core';
-import { dayInput, METRIC, resultDocument, setupOf, stopsCsv, verdictText } from '../src/project';
+import { dayInput, METRIC, setupOf } from '../src/model';
+import { resultDocument, stopsCsv } from '../src/report';
+import { verdictText } from '../src/text/en';
 import { expect, exported, open, settled, test, verdict } from './page';
 
 const setup = setupOf(demoProject);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { getAt, infoAt, setAt } from '../project';
+import { getAt, infoAt, setAt } from '../model';
 import { parseNumber } from './components/parseNumber';
 import { inserted, moved } from './editors/listEdits';
 import { fileName, problemLines } from './shell/files';

@@ -2,16 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { demoProject } from '../../demo/project';
 import { STANDARD_GRAVITY } from '../core';
-import {
-  chainOf,
-  infoAt,
-  nominalFriction,
-  type Part,
-  padOf,
-  partSchema,
-  shelfOf,
-  vehicleOf,
-} from '../project';
+import { chainOf, infoAt, nominalFriction, type Part, padOf, partSchema, shelfOf, vehicleOf } from '../model';
 import { chainValues } from './garage/chainValues';
 
 const [tarn, ovel, skarn] = demoProject.cars;

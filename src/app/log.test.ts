@@ -1,14 +1,14 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../demo/project';
 import type { LogNote } from '../core';
-import type { LapFit, LapsLeft } from '../files';
-import { setupOf, takeFit } from '../project';
+import { setupOf, takeFit } from '../model';
+import type { LapFit, LapsLeft } from '../services';
+import { lapText } from '../text/en/lapText';
+import { leftText } from '../text/en/leftText';
+import { noteText } from '../text/en/noteText';
+import { windText } from '../text/en/windText';
 import { barLength, fitGround, turned } from './circuits/ground';
-import { windText } from './circuits/windText';
-import { lapText } from './log/lapText';
-import { leftText } from './log/leftText';
 import { LiveRecorder } from './log/liveRecorder';
-import { noteText } from './log/noteText';
 import { handOver, kindByName, takeHanded } from './shell/handedFile';
 
 /** A stream that does what the test tells it. */

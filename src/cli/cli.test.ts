@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { simulateDay } from '../core';
-import { dayInput, readProject, resultDocument, setupOf, starterStop, writeProject } from '../project';
+import { dayInput, readProject, setupOf, starterStop, writeProject } from '../model';
+import { resultDocument } from '../report';
 import { CliError, runCli } from './runCli';
 
 let folder = '';

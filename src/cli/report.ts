@@ -1,22 +1,19 @@
 import { AXLES, type DayResult, hottestLap, lapHeat, lapTime } from '../core';
+import { formatQuantity, METRIC, type Setup } from '../model';
+import { type StopRow, stopRows } from '../report';
 import {
   beyondSense,
   clockText,
   fadeText,
-  formatQuantity,
   limitText,
-  METRIC,
   marginText,
   momentText,
   PART_WORDS,
-  type Setup,
-  type StopRow,
-  stopRows,
   temperatureText,
   UNCALIBRATED_NOTE,
   verdictText,
   wheelWords,
-} from '../project';
+} from '../text/en';
 
 /** What the stop table shows of the hotter front wheel, °C. */
 function front(wheels: StopRow['wheels']): number[] {

@@ -5,19 +5,16 @@ import { type DayInput, type DayResult, networkRun, simulateDay, WHEELS } from '
 import {
   dayInput,
   LARGEST_FILE,
-  networkDocument,
   type Problem,
   type Project,
   partsJsonSchema,
   projectJsonSchema,
   projectProblems,
   readProject,
-  resultDocument,
   setupOf,
-  stopsCsv,
-  tracesCsv,
   writeProject,
-} from '../project';
+} from '../model';
+import { networkDocument, resultDocument, stopsCsv, tracesCsv } from '../report';
 import { reportText } from './report';
 
 /** A use of the command that cannot be carried out; shown without a stack, exit code 2. */

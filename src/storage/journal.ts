@@ -1,4 +1,4 @@
-import { differing, type Project, type Sparse } from '../project';
+import { differing, type Project, type Sparse } from '../model';
 
 const PREFIX = 'fervent-kettle-journal:';
 

@@ -1,4 +1,4 @@
-import type { Problem } from '../project';
+import type { Problem } from '../model';
 import type { KeyValueStore } from './keyValueStore';
 
 const PREFIX = 'unreadable-';

@@ -1,4 +1,4 @@
-import { type Problem, type Project, readProject, writeProject } from '../project';
+import { type Problem, type Project, readProject, writeProject } from '../model';
 import { keepAside } from './keptAside';
 import type { KeyValueStore } from './keyValueStore';
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { memoryStore } from '../../tests/support/memoryStore';
 import type { RawLog } from '../core';
-import type { Project } from '../project';
+import type { Project } from '../model';
 import { deleteKept, keptTexts } from './keptAside';
 import type { KeyValueStore } from './keyValueStore';
 import {

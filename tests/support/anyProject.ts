@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { z } from 'zod';
 import { demoProject } from '../../demo/project';
-import { fieldInfo, type Project } from '../../src/project';
-import { projectSchema } from '../../src/project/projectSchema';
+import { fieldInfo, type Project } from '../../src/model';
+import { projectSchema } from '../../src/model/schema/project';
 import { oneSession } from './sessions';
 
 type Loose = Record<string | number, unknown>;

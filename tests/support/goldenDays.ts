@@ -1,6 +1,6 @@
 import { demoProject } from '../../demo/project';
 import { type DayResult, failureCases, hotStop, RECORDED_PARTS, simulateDay, WHEELS } from '../../src/core';
-import { dayInput, setupOf } from '../../src/project';
+import { dayInput, setupOf } from '../../src/model';
 
 /** Every so many samples and laps are kept: enough to see any number move, small enough to keep. */
 const EVERY_SAMPLE = 40;

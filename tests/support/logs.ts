@@ -1,6 +1,7 @@
 import { demoProject } from '../../demo/project';
 import { sampleLine } from '../../src/core';
-import { circuitGpx, circuitInput } from '../../src/project';
+import { circuitGpx } from '../../src/io';
+import { circuitInput } from '../../src/model';
 import { loggerCsv, simulatedLog } from '../../src/server/standIns/logger';
 
 /** A file as the simulated logger writes it. */

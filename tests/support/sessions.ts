@@ -1,4 +1,4 @@
-import type { Plan, PlanLeg } from '../../src/project';
+import type { Plan, PlanLeg } from '../../src/model';
 
 export interface Drive {
   readonly outLaps?: number;

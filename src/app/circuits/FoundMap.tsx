@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { sampleLine } from '../../core';
-import type { FoundLine } from '../../files';
-import { type Circuit, circuitInput } from '../../project';
+import { type Circuit, circuitInput } from '../../model';
+import type { FoundLine } from '../../services';
 import { GroundMap } from './GroundMap';
 
 /** A line found in a file over its points, with its corners; a click moves the start line. */

@@ -1,5 +1,5 @@
-import type { FoundCircuit, FoundLine } from '../../files';
-import { formatQuantity } from '../../project';
+import { formatQuantity } from '../../model';
+import type { FoundCircuit, FoundLine } from '../../services';
 import { useUnits } from '../state/preferences';
 
 /** What was found in a track, in figures. */

@@ -1,6 +1,6 @@
 import { Minus, Plus, RotateCcw } from 'lucide-react';
 import { type ReactNode, useMemo } from 'react';
-import { unitOf } from '../../project';
+import { unitOf } from '../../model';
 import { useWidth } from '../charts/useSize';
 import { useUnits } from '../state/preferences';
 import { barLength, fitGround } from './ground';

@@ -8,7 +8,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { toShown, unitOf } from '../../project';
+import { toShown, unitOf } from '../../model';
 import { AXIS, TOOLTIP } from '../garage/chartStyle';
 import { useUnits } from '../state/preferences';
 

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { FoundCircuit, FoundLine } from '../../files';
-import { addCircuit, type Refused } from '../../project';
-import type { ListedTracks } from '../../workers';
+import type { ListedTracks } from '../../compute';
+import { addCircuit, type Refused } from '../../model';
+import type { FoundCircuit, FoundLine } from '../../services';
 import { FileDoor } from '../components/FileDoor';
 import { NumberField } from '../components/NumberField';
 import { Refusal } from '../components/Refusal';

@@ -2,16 +2,9 @@ import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { type AxleName, sampleLine } from '../../core';
-import {
-  type Circuit,
-  celsius,
-  circuitGeoJson,
-  circuitGpx,
-  circuitInput,
-  formatQuantity,
-  toShown,
-  unitOf,
-} from '../../project';
+import { circuitGeoJson, circuitGpx } from '../../io';
+import { type Circuit, circuitInput, formatQuantity, toShown, unitOf } from '../../model';
+import { celsius, windText } from '../../text/en';
 import { heatColor, heatGradient } from '../charts/heatColor';
 import { pictureOf, standaloneSvg } from '../charts/picture';
 import { SelectField } from '../components/SelectField';
@@ -25,7 +18,6 @@ import { GroundMap } from './GroundMap';
 import { turned } from './ground';
 import { HeightProfile } from './HeightProfile';
 import { heatAlong } from './heatAlong';
-import { windText } from './windText';
 
 /** The selected circuit on the ground, with what the brakes go through along it. */
 export function MapTab() {

@@ -10,7 +10,7 @@ import {
   dayInput,
   formatQuantity,
   type Quantity,
-} from '../../project';
+} from '../../model';
 import { SelectField } from '../components/SelectField';
 import { useBackground, useProject, useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';

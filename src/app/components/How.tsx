@@ -1,7 +1,7 @@
 import { CircleHelp } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import type { Explanation } from '../../project';
+import type { Explanation } from '../../text/en';
 
 /** Opens how a result was reached: the relation, what went into it here, the source and the limits. */
 export function How({

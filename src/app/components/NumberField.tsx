@@ -7,7 +7,7 @@ import {
   toStored,
   type UnitChoice,
   unitOf,
-} from '../../project';
+} from '../../model';
 import { useUnits } from '../state/preferences';
 import { parseNumber } from './parseNumber';
 

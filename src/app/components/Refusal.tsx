@@ -1,4 +1,4 @@
-import type { Problem } from '../../project';
+import type { Problem } from '../../model';
 import { problemLines } from '../shell/files';
 
 /** Why a file was not taken. */

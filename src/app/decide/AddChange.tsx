@@ -8,7 +8,7 @@ import {
   shelfOf,
   VANE_IDS,
   VANES,
-} from '../../project';
+} from '../../model';
 import { AxleField } from '../components/AxleField';
 import { NumberField } from '../components/NumberField';
 import { SelectField } from '../components/SelectField';

@@ -1,6 +1,6 @@
 import type { BalanceChoice, BalanceChoices } from '../../core';
-import { explainBalance } from '../../decide';
-import { fadeText, fitChanges, formatQuantity, type Setup, setClicks, type UnitChoice } from '../../project';
+import { fitChanges, formatQuantity, type Setup, setClicks, type UnitChoice } from '../../model';
+import { explainBalance, fadeText } from '../../text/en';
 import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';

@@ -1,6 +1,6 @@
 import { useDeferredValue, useMemo } from 'react';
-import type { Assessed } from '../../decide';
-import { type Car, carSchema, changePrice, variantSetup } from '../../project';
+import { type Car, carSchema, changePrice, variantSetup } from '../../model';
+import type { Assessed } from '../../services';
 import { useItem } from '../editors/useItem';
 import { useBackground, useProject, useSetup } from '../state/context';
 import { useSettled } from '../workbench/useSettled';

@@ -1,16 +1,18 @@
 import { memo, type ReactNode } from 'react';
 import { AXLES, coldestBite, leastMargin } from '../../core';
-import { explainComparison } from '../../decide';
+import { formatQuantity, formatValue, type UnitChoice, unitOf } from '../../model';
 import {
+  AXLE_WORDS,
   celsius,
   changeText,
+  explainComparison,
   fadeText,
-  formatQuantity,
-  formatValue,
-  type UnitChoice,
-  unitOf,
+  marginWords,
+  moneyText,
+  signedKelvin,
+  signedSeconds,
   verdictText,
-} from '../../project';
+} from '../../text/en';
 import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';
@@ -18,7 +20,6 @@ import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
 import type { Compared } from './compared';
 import { SetupMark } from './SetupMark';
-import { AXLE_WORDS, marginWords, moneyText, signedKelvin, signedSeconds } from './words';
 
 interface Row {
   readonly name: string;

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import type { AxleName, AxleNeed, CoolingNeed } from '../../core';
 import { AXLES } from '../../core';
-import { ductShapes, explainDuctDrag, explainNeed } from '../../decide';
 import {
   type Change,
   ductPrice,
@@ -10,7 +9,17 @@ import {
   partOf,
   type Setup,
   type UnitChoice,
-} from '../../project';
+} from '../../model';
+import { ductShapes } from '../../services';
+import {
+  AXLE_WORDS,
+  explainDuctDrag,
+  explainNeed,
+  marginWords,
+  moneyText,
+  noDuctWords,
+  signedSeconds,
+} from '../../text/en';
 import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { StateMark } from '../components/StateMark';
@@ -26,7 +35,6 @@ import { DuctCurve } from './DuctCurve';
 import { drivenKey } from './question';
 import { useAnswer } from './useAnswer';
 import { WaysPanel } from './WaysPanel';
-import { AXLE_WORDS, marginWords, moneyText, noDuctWords, signedSeconds } from './words';
 
 const QUIET = 500;
 

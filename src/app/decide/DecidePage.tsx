@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
-import { circuitProblems } from '../../project';
+import { circuitProblems } from '../../model';
 import { PageTitle } from '../components/PageTitle';
 import { TabNav } from '../components/TabNav';
 import { VerdictStrip } from '../editors/VerdictStrip';

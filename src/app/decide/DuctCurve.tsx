@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import type { AxleName, AxleNeed } from '../../core';
-import { celsius, formatQuantity, PART_WORDS, toShown, unitOf } from '../../project';
+import { formatQuantity, toShown, unitOf } from '../../model';
+import { AXLE_WORDS, celsius, PART_WORDS } from '../../text/en';
 import { type ChartRule, LineChart } from '../charts/LineChart';
 import { Key } from '../garage/Key';
 import { useUnits } from '../state/preferences';
-import { AXLE_WORDS } from './words';
 
 const whole = (value: number) => value.toFixed(0);
 const LINES = [

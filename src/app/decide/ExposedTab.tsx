@@ -1,10 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { type ExposedReport, type ExposedReports, explainExposed, type ProtectionKind } from '../../decide';
 import {
   type Car,
-  celsius,
-  clockText,
   EXPOSED_KIND_IDS,
   EXPOSED_KINDS,
   type Exposed,
@@ -13,7 +10,9 @@ import {
   starterExposed,
   toShown,
   unitOf,
-} from '../../project';
+} from '../../model';
+import type { ExposedReport, ExposedReports, ProtectionKind } from '../../services';
+import { celsius, clockText, explainExposed } from '../../text/en';
 import { LineChart } from '../charts/LineChart';
 import { AxleField } from '../components/AxleField';
 import { How } from '../components/How';

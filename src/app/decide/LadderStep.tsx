@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { type Assessed, type Check, checkText, isFreshFill, type Rung, stopsText } from '../../decide';
 import {
   changeWords,
   fitChanges,
@@ -9,14 +8,15 @@ import {
   priceInfo,
   type Setup,
   withPrice,
-} from '../../project';
+} from '../../model';
+import { type Assessed, type Check, isFreshFill, type Rung, stopsText } from '../../services';
+import { checkText, marginWords, moneyText, signedKelvin } from '../../text/en';
 import { NumberField } from '../components/NumberField';
 import { StateMark } from '../components/StateMark';
 import { useProject, useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { useEdit } from '../state/useEdit';
 import { addSetup } from './addSetup';
-import { marginWords, moneyText, signedKelvin } from './words';
 
 /** All steps from a setup's car, driven. */
 export interface Ladder {

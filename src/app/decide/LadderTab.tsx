@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
+import { setCurrency, withChanges } from '../../model';
 import {
   type Assessed,
   type Candidate,
-  explainLadder,
   type Rung,
   ranked,
   repriced,
@@ -12,8 +12,8 @@ import {
   type Target,
   targetMargin,
   worthwhilePairs,
-} from '../../decide';
-import { setCurrency, withChanges } from '../../project';
+} from '../../services';
+import { explainLadder, marginWords, moneyText, signedKelvin } from '../../text/en';
 import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';
 import { SelectField } from '../components/SelectField';
@@ -26,7 +26,6 @@ import { AnswerState } from './AnswerState';
 import { type Ladder, LadderStep, stepWords } from './LadderStep';
 import { drivenKey } from './question';
 import { useAnswer } from './useAnswer';
-import { marginWords, moneyText, signedKelvin } from './words';
 
 const QUIET = 500;
 const FIRST = 12;

@@ -1,18 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { FastestPlan, PlanOption } from '../../core';
-import { explainPlan } from '../../decide';
-import {
-  celsius,
-  clockText,
-  formatQuantity,
-  limitText,
-  momentText,
-  PART_WORDS,
-  setLegs,
-  toShown,
-  type UnitChoice,
-  unitOf,
-} from '../../project';
+import { formatQuantity, setLegs, toShown, type UnitChoice, unitOf } from '../../model';
+import { celsius, clockText, explainPlan, limitText, momentText, PART_WORDS } from '../../text/en';
 import { LineChart } from '../charts/LineChart';
 import { How } from '../components/How';
 import { ScrollPanel } from '../components/ScrollPanel';

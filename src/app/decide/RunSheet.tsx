@@ -1,16 +1,14 @@
 import { AXLES, type Margin, type Outlook } from '../../core';
+import { formatQuantity, padOf, type UnitChoice } from '../../model';
 import {
   celsius,
   fadeText,
-  formatQuantity,
   marginText,
   momentText,
   PART_WORDS,
-  padOf,
   UNCALIBRATED_NOTE,
-  type UnitChoice,
   verdictText,
-} from '../../project';
+} from '../../text/en';
 import { marginState, StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
 import type { Computed } from '../workbench/useSession';

@@ -12,7 +12,8 @@ import {
   type SetupVariant,
   setupSchema,
   withOneMore,
-} from '../../project';
+} from '../../model';
+import { moneyText } from '../../text/en';
 import { IconButton } from '../components/IconButton';
 import { NumberField } from '../components/NumberField';
 import { SelectField } from '../components/SelectField';
@@ -23,7 +24,6 @@ import { useUnits } from '../state/preferences';
 import { AddChange } from './AddChange';
 import { carOf } from './compared';
 import { SetupMark } from './SetupMark';
-import { moneyText } from './words';
 
 const otherCostInfo = fieldInfo(setupSchema.shape.otherCost);
 

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
-import { explainSheet } from '../../decide';
-import { dayInput } from '../../project';
+import { dayInput } from '../../model';
+import { explainSheet } from '../../text/en';
 import { How } from '../components/How';
 import { SelectField } from '../components/SelectField';
 import { WithSession } from '../garage/WithSession';

@@ -2,8 +2,9 @@ import { scaleLinear } from 'd3-scale';
 import { memo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { type AxleName, leastMargin, type SummaryStop } from '../../core';
-import { comparisonCsv } from '../../decide';
-import { celsius, formatQuantity, toShown, unitOf, verdictText } from '../../project';
+import { formatQuantity, toShown, unitOf } from '../../model';
+import { comparisonCsv } from '../../report';
+import { celsius, marginWords, moneyText, verdictText } from '../../text/en';
 import { pictureOf, standaloneSvg } from '../charts/picture';
 import { useWidth } from '../charts/useSize';
 import { AxleField } from '../components/AxleField';
@@ -14,7 +15,6 @@ import { usePickedStop } from '../state/picked';
 import { useUnits } from '../state/preferences';
 import type { Compared } from './compared';
 import { SETUP_LOOKS, SetupMark, SetupShape } from './SetupMark';
-import { marginWords, moneyText } from './words';
 
 type Quantity = keyof SummaryStop['front'];
 /** Height of a setup's lines in the legend. */

@@ -1,5 +1,6 @@
 import type { LapResult } from '../../core';
-import { celsius, clockText, fadeText, formatQuantity, pedalText, type UnitChoice } from '../../project';
+import { formatQuantity, type UnitChoice } from '../../model';
+import { celsius, clockText, fadeText, pedalText } from '../../text/en';
 import type { Computed } from '../workbench/useSession';
 
 const STOPS = 6;

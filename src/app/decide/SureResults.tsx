@@ -10,19 +10,16 @@ import {
   rubbedMaterial,
   runLayout,
 } from '../../core';
-import { explainChances } from '../../decide';
 import {
-  ANY_DRIVER,
-  celsius,
   dayInput,
   formatQuantity,
-  PART_WORDS,
   type Setup,
   toShown,
   uncertainInfo,
   uncertainRanges,
   unitOf,
-} from '../../project';
+} from '../../model';
+import { ANY_DRIVER, celsius, explainChances, PART_WORDS } from '../../text/en';
 import { LineChart } from '../charts/LineChart';
 import { AxleField } from '../components/AxleField';
 import { How } from '../components/How';

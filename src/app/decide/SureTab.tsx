@@ -1,6 +1,5 @@
 import { useEffect, useState } from 'react';
 import { UNCERTAIN_INPUTS, type UncertainInput } from '../../core';
-import { RUNS_A_PIECE } from '../../decide';
 import {
   DEFAULT_UNCERTAIN,
   fieldInfo,
@@ -10,7 +9,8 @@ import {
   type Uncertain,
   uncertainInfo,
   uncertainRanges,
-} from '../../project';
+} from '../../model';
+import { RUNS_A_PIECE } from '../../services';
 import { NumberField } from '../components/NumberField';
 import { SelectField } from '../components/SelectField';
 import { type Editing, useItem } from '../editors/useItem';

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { BalanceSweep } from '../../core';
-import { formatQuantity, PART_WORDS, toShown, unitOf } from '../../project';
+import { formatQuantity, toShown, unitOf } from '../../model';
+import { PART_WORDS } from '../../text/en';
 import { LineChart } from '../charts/LineChart';
 import { Key } from '../garage/Key';
 import { useUnits } from '../state/preferences';

@@ -1,7 +1,16 @@
 import { useState } from 'react';
 import type { CoolingNeed } from '../../core';
-import { checkText, explainWays, isGood, rankedWays, type Way } from '../../decide';
-import { changeWords, MADE_ROTOR_KEY, madeRotorPrice, priceInfo, type Setup, withPrice } from '../../project';
+import { changeWords, MADE_ROTOR_KEY, madeRotorPrice, priceInfo, type Setup, withPrice } from '../../model';
+import { isGood, rankedWays, type Way } from '../../services';
+import {
+  checkText,
+  explainWays,
+  marginWords,
+  moneyText,
+  NO_WAY_WORDS,
+  signedSeconds,
+  WAY_WORDS,
+} from '../../text/en';
 import { How } from '../components/How';
 import { NumberField } from '../components/NumberField';
 import { ScrollPanel } from '../components/ScrollPanel';
@@ -13,7 +22,6 @@ import { AnswerState } from './AnswerState';
 import { addSetup } from './addSetup';
 import { drivenKey } from './question';
 import { useAnswer } from './useAnswer';
-import { marginWords, moneyText, NO_WAY_WORDS, signedSeconds, WAY_WORDS } from './words';
 
 /** Ducts, vanes, iron, pads, cool-down laps and pace side by side: what keeps the margin for least. */
 export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {

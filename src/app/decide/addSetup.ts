@@ -1,4 +1,4 @@
-import { addVariant, type Change, MOST_SETUPS, type Setup, type SetupVariant } from '../../project';
+import { addVariant, type Change, MOST_SETUPS, type Setup, type SetupVariant } from '../../model';
 import { undoToast } from '../components/undoToast';
 import type { ProjectStore } from '../state/projectStore';
 

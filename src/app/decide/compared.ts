@@ -1,5 +1,5 @@
-import type { Assessed } from '../../decide';
-import type { Car, Project, Setup, SetupVariant } from '../../project';
+import type { Car, Project, Setup, SetupVariant } from '../../model';
+import type { Assessed } from '../../services';
 
 /** A setup of the comparison with its result. */
 export interface Compared {

@@ -2,9 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import type { AxleNeed } from '../../core';
-import { dayInput, METRIC, type Setup, setupOf, US } from '../../project';
+import { dayInput, METRIC, type Setup, setupOf, US } from '../../model';
+import {
+  marginWords,
+  moneyText,
+  noDuctWords,
+  signedKelvin,
+  signedSeconds,
+} from '../../text/en/decisionWords';
 import { drivenKey } from './question';
-import { marginWords, moneyText, noDuctWords, signedKelvin, signedSeconds } from './words';
 
 type NoDuct = NonNullable<AxleNeed['reason']>;
 type Path = readonly (string | number)[];

@@ -1,4 +1,4 @@
-import type { Setup } from '../../project';
+import type { Setup } from '../../model';
 
 /** Keys in one order: a project that was saved and opened again is the same question. */
 const inOrder = (_: string, value: unknown) =>

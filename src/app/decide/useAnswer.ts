@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import type { CrewProgress } from '../../workers';
+import type { CrewProgress } from '../../compute';
 
 /** A long question as a page shows it. */
 export interface Answer<T> {

@@ -1,9 +1,9 @@
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
+import { CancelledError } from '../../compute';
 import type { RunStatistics } from '../../core';
-import { pieceCount } from '../../decide';
-import { type Setup, uncertainRanges } from '../../project';
+import { type Setup, uncertainRanges } from '../../model';
+import { pieceCount } from '../../services';
 import { beginWork, browserRunStore, forgetWork, keepPiece, keptPieces } from '../../storage';
-import { CancelledError } from '../../workers';
 import { useBackground } from '../state/context';
 import { drivenKey } from './question';
 

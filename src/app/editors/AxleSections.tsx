@@ -16,7 +16,7 @@ import {
   STARTER_DRUM,
   SURFACES,
   VANES,
-} from '../../project';
+} from '../../model';
 import { SelectField } from '../components/SelectField';
 import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';

@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import { choices, fluidBoilingPointC, fluidOf, fluidWater, formatQuantity } from '../../project';
+import { choices, fluidBoilingPointC, fluidOf, fluidWater, formatQuantity } from '../../model';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
 import { useProject, useSetup } from '../state/context';

@@ -1,4 +1,4 @@
-import { fieldInfo, lapLegSchema, type PlanLeg, type PlanSession, standLegSchema } from '../../project';
+import { fieldInfo, lapLegSchema, type PlanLeg, type PlanSession, standLegSchema } from '../../model';
 import { NumberField } from '../components/NumberField';
 import { TextField } from '../components/TextField';
 import { FieldNotes } from './FieldNotes';

@@ -1,4 +1,4 @@
-import { type FieldInfo, formatQuantity } from '../../project';
+import { type FieldInfo, formatQuantity } from '../../model';
 import { useUnits } from '../state/preferences';
 
 /** What the columns of a table mean and what is usual in them; the fields themselves have no room for it. */

@@ -10,7 +10,7 @@ import {
   formatQuantity,
   straightSchema,
   type UnitChoice,
-} from '../../project';
+} from '../../model';
 import { NumberField } from '../components/NumberField';
 import { TextField } from '../components/TextField';
 import { useUnits } from '../state/preferences';

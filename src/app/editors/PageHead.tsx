@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { assignToPlan, type ItemOf, type Shelf, setupOf } from '../../project';
+import { assignToPlan, type ItemOf, type Shelf, setupOf } from '../../model';
 import { PageTitle } from '../components/PageTitle';
 import { useProject } from '../state/context';
 import { useEdit } from '../state/useEdit';

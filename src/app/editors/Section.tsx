@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { infoAt, type Path, type Shelf } from '../../project';
+import { infoAt, type Path, type Shelf } from '../../model';
 import { NumberField } from '../components/NumberField';
 import type { Editing } from './useItem';
 

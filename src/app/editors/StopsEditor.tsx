@@ -6,7 +6,7 @@ import {
   starterStop,
   stopLength,
   typedStopSchema,
-} from '../../project';
+} from '../../model';
 import { NumberField } from '../components/NumberField';
 import { TextField } from '../components/TextField';
 import { useUnits } from '../state/preferences';

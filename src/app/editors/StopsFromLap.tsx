@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { sampleLine } from '../../core';
-import { addCircuit, applyWhatIf, type Circuit, circuitInput, dayInput, stopsFromLap } from '../../project';
+import { addCircuit, applyWhatIf, type Circuit, circuitInput, dayInput, stopsFromLap } from '../../model';
 import { useEngine, useSetup } from '../state/context';
 import { useEdit } from '../state/useEdit';
 

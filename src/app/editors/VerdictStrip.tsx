@@ -1,6 +1,7 @@
 import { useMemo, useRef } from 'react';
 import { Link } from 'react-router';
-import { type Setup, verdictText, type WhatIf } from '../../project';
+import type { Setup, WhatIf } from '../../model';
+import { verdictText } from '../../text/en';
 import { StateMark } from '../components/StateMark';
 import { drivenKey } from '../decide/question';
 import { useSetup } from '../state/context';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { z } from 'zod';
-import { formatQuantity, type Plan, setWeather } from '../../project';
+import { formatQuantity, type Plan, setWeather } from '../../model';
 import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { useEdit } from '../state/useEdit';

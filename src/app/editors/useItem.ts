@@ -7,7 +7,7 @@ import {
   replaceItem,
   type Shelf,
   setAt,
-} from '../../project';
+} from '../../model';
 import { useProject, useStore } from '../state/context';
 
 /** An item being edited: every change is checked as a whole, then saved, or answered with what is wrong. */

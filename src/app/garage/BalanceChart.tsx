@@ -1,5 +1,5 @@
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { formatQuantity, type UnitChoice } from '../../project';
+import { formatQuantity, type UnitChoice } from '../../model';
 import { AXIS, TOOLTIP } from './chartStyle';
 import { Key } from './Key';
 

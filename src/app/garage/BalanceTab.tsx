@@ -2,7 +2,7 @@ import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { clicksFor, STANDARD_GRAVITY, type StopForce } from '../../core';
-import { fieldInfo, formatQuantity, nominalFriction, padOf, planSchema, vehicleOf } from '../../project';
+import { fieldInfo, formatQuantity, nominalFriction, padOf, planSchema, vehicleOf } from '../../model';
 import { NumberField } from '../components/NumberField';
 import { useItem } from '../editors/useItem';
 import { useProject, useSetup } from '../state/context';

@@ -1,4 +1,4 @@
-import { type Axle, fitPart, type PartKind, shelfOf } from '../../project';
+import { type Axle, fitPart, type PartKind, shelfOf } from '../../model';
 import { SelectField } from '../components/SelectField';
 import { BrakeKind } from '../editors/AxleSections';
 import { Field, Section } from '../editors/Section';

@@ -1,13 +1,6 @@
 import type { ReactNode } from 'react';
-import {
-  type Axle,
-  type Car,
-  effectiveRadiusMm,
-  formatQuantity,
-  lengthText,
-  pedalText,
-  type UnitChoice,
-} from '../../project';
+import { type Axle, type Car, effectiveRadiusMm, formatQuantity, type UnitChoice } from '../../model';
+import { lengthText, pedalText } from '../../text/en';
 import type { AxleValues, ChainValues } from './chainValues';
 
 const WIDTH = 1160;

@@ -1,14 +1,7 @@
 import { useState } from 'react';
 import { STANDARD_GRAVITY } from '../../core';
-import {
-  type Axle,
-  formatQuantity,
-  lengthText,
-  nominalFriction,
-  type Pedal,
-  padOf,
-  vehicleOf,
-} from '../../project';
+import { type Axle, formatQuantity, nominalFriction, type Pedal, padOf, vehicleOf } from '../../model';
+import { lengthText } from '../../text/en';
 import { SelectField } from '../components/SelectField';
 import { Field, Section } from '../editors/Section';
 import { useProject } from '../state/context';

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { type AxleBrakes, wheelFit } from '../../project';
+import { type AxleBrakes, wheelFit } from '../../model';
 
 const WIDTH = 460;
 const HEIGHT = 190;

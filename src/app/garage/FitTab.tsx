@@ -1,5 +1,5 @@
 import { type Clearance, wheelClearances } from '../../core';
-import { type Axle, formatQuantity, taperOf, wheelFit } from '../../project';
+import { type Axle, formatQuantity, taperOf, wheelFit } from '../../model';
 import { StateMark } from '../components/StateMark';
 import { Field, Section } from '../editors/Section';
 import { useProject } from '../state/context';

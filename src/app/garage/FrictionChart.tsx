@@ -1,5 +1,5 @@
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { formatQuantity } from '../../project';
+import { formatQuantity } from '../../model';
 import { useUnits } from '../state/preferences';
 import { AXIS } from './chartStyle';
 

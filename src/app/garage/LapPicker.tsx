@@ -1,4 +1,4 @@
-import { momentText } from '../../project';
+import { momentText } from '../../text/en';
 import { SelectField } from '../components/SelectField';
 import type { Computed } from '../workbench/useSession';
 

@@ -1,15 +1,8 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { STANDARD_GRAVITY, wheelLoads } from '../../core';
-import {
-  chassisOf,
-  fieldInfo,
-  formatQuantity,
-  lengthText,
-  loadSchema,
-  type UnitChoice,
-  vehicleOf,
-} from '../../project';
+import { chassisOf, fieldInfo, formatQuantity, loadSchema, type UnitChoice, vehicleOf } from '../../model';
+import { lengthText } from '../../text/en';
 import { IconButton } from '../components/IconButton';
 import { NumberField } from '../components/NumberField';
 import { TextField } from '../components/TextField';

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { z } from 'zod';
-import { infoAt, type Part, type Path, partSchema } from '../../project';
+import { infoAt, type Part, type Path, partSchema } from '../../model';
 import { IconButton } from '../components/IconButton';
 import { NumberField } from '../components/NumberField';
 import { SelectField } from '../components/SelectField';

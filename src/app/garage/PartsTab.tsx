@@ -13,7 +13,7 @@ import {
   shelfOf,
   type UnitChoice,
   writeParts,
-} from '../../project';
+} from '../../model';
 import { undoToast } from '../components/undoToast';
 import { download } from '../shell/files';
 import { useImport } from '../shell/ImportTarget';

@@ -8,7 +8,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { formatQuantity, toShown, type UnitChoice, unitOf } from '../../project';
+import { formatQuantity, toShown, type UnitChoice, unitOf } from '../../model';
 import { AXIS, TOOLTIP } from './chartStyle';
 import { Key } from './Key';
 

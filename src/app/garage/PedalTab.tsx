@@ -1,13 +1,6 @@
 import { useMemo, useState } from 'react';
-import {
-  fadeText,
-  formatQuantity,
-  LIMIT_WORDS,
-  lengthText,
-  overrunText,
-  pedalText,
-  stopText,
-} from '../../project';
+import { formatQuantity } from '../../model';
+import { fadeText, LIMIT_WORDS, lengthText, overrunText, pedalText, stopText } from '../../text/en';
 import { useItem } from '../editors/useItem';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';

@@ -11,7 +11,7 @@ import {
   shelfOf,
   taperOf,
   vehicleOf,
-} from '../../project';
+} from '../../model';
 import { AxleField } from '../components/AxleField';
 import { SelectField } from '../components/SelectField';
 import { useProject } from '../state/context';

@@ -1,5 +1,5 @@
 import { Minus, Plus } from 'lucide-react';
-import { type Axle, fieldInfo, pistonField } from '../../project';
+import { type Axle, fieldInfo, pistonField } from '../../model';
 import { NumberField } from '../components/NumberField';
 import type { Editing } from '../editors/useItem';
 

@@ -2,14 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { ProcedureResult, ProcedureStop, Requirement } from '../../core';
 import { correctedDistance } from '../../core';
-import {
-  changeText,
-  dayInput,
-  formatQuantity,
-  lengthText,
-  temperatureText,
-  type UnitChoice,
-} from '../../project';
+import { dayInput, formatQuantity, type UnitChoice } from '../../model';
+import { changeText, lengthText, temperatureText } from '../../text/en';
 import { StateMark } from '../components/StateMark';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { WhatIf } from '../../project';
+import type { WhatIf } from '../../model';
 import { useSetup } from '../state/context';
 import { type Computed, useSession } from '../workbench/useSession';
 

@@ -1,5 +1,5 @@
 import type { CornerNetwork, FlowEnd, PartFlow } from '../../core';
-import { temperatureText } from '../../project';
+import { temperatureText } from '../../text/en';
 import { heatColor } from '../charts/heatColor';
 import { useUnits } from '../state/preferences';
 import { DISC, DISC_LINES, DRUM, DRUM_LINES, type Line } from './brakeDrawing';

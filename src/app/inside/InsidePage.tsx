@@ -9,7 +9,8 @@ import {
   WHEELS,
   type WheelName,
 } from '../../core';
-import { celsius, clockText, dayInput, formatQuantity, stopText, type WhatIf } from '../../project';
+import { dayInput, formatQuantity, type WhatIf } from '../../model';
+import { celsius, clockText, stopText } from '../../text/en';
 import { heatGradient } from '../charts/heatColor';
 import { PageTitle } from '../components/PageTitle';
 import { ScrollPanel } from '../components/ScrollPanel';

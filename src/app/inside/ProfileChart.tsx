@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import type { CornerNetwork } from '../../core';
-import { celsius, toShown, unitOf } from '../../project';
+import { toShown, unitOf } from '../../model';
+import { celsius } from '../../text/en';
 import { PlaceAxis, ValueAxis } from '../charts/Axis';
 import { useWidth } from '../charts/useSize';
 import { useUnits } from '../state/preferences';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { heatBalance, networkOf, simulateDay } from '../../core';
-import { dayInput, setupOf } from '../../project';
+import { dayInput, setupOf } from '../../model';
 import { flowPicture } from './HeatFlow';
 import { inWordsOf, jouleText, sampleAt, spanOf, stopSpans, wattText } from './moments';
 

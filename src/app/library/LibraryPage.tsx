@@ -14,7 +14,7 @@ import {
   selectPlan,
   starterLine,
   starterStop,
-} from '../../project';
+} from '../../model';
 import { IconButton } from '../components/IconButton';
 import { PageTitle } from '../components/PageTitle';
 import { TextField } from '../components/TextField';

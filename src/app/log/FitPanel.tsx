@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { Fitted, LapFit, ListedPiece, LogAnalysis } from '../../files';
-import { formatQuantity, takeFit } from '../../project';
+import { formatQuantity, takeFit } from '../../model';
+import type { Fitted, LapFit, ListedPiece, LogAnalysis } from '../../services';
 import type { LogEntry } from '../../storage';
 import { useBackground, useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';

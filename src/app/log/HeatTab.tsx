@@ -1,16 +1,9 @@
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import type { LogAnalysis, MeasuredSeries } from '../../files';
-import { LOG_COLUMN_NAMES } from '../../files';
-import {
-  celsius,
-  clockText,
-  formatQuantity,
-  toShown,
-  UNCALIBRATED_NOTE,
-  unitOf,
-  verdictText,
-} from '../../project';
+import { LOG_COLUMN_NAMES } from '../../io';
+import { formatQuantity, toShown, unitOf } from '../../model';
+import type { LogAnalysis, MeasuredSeries } from '../../services';
+import { celsius, clockText, UNCALIBRATED_NOTE, verdictText } from '../../text/en';
 import { SelectField } from '../components/SelectField';
 import { StateMark } from '../components/StateMark';
 import { AXIS, TOOLTIP } from '../garage/chartStyle';

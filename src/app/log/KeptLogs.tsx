@@ -1,13 +1,12 @@
 import { Download, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { clockText } from '../../project';
 import { type LogEntry, relistLog, renameLog, unlistLog } from '../../storage';
+import { clockText, noteText } from '../../text/en';
 import { TextField } from '../components/TextField';
 import { undoToast } from '../components/undoToast';
 import { download, fileName } from '../shell/files';
 import { useBackground } from '../state/context';
-import { noteText } from './noteText';
 import { logStore, useLogs, useRefreshLogs } from './useLogs';
 
 /** Logs kept in this browser: to open, name, export, remove. */

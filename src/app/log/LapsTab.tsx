@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import type { ListedPiece } from '../../files';
-import { formatQuantity } from '../../project';
+import { formatQuantity } from '../../model';
+import type { ListedPiece } from '../../services';
+import { lapText, noteText } from '../../text/en';
 import { useUnits } from '../state/preferences';
 import { FitPanel } from './FitPanel';
-import { lapText } from './lapText';
 import type { LogViewProps } from './logView';
-import { noteText } from './noteText';
 import { SpeedChart } from './SpeedChart';
 import { StopComparison } from './StopComparison';
 

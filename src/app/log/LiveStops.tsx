@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { formatQuantity } from '../../project';
-import type { Analysed } from '../../workers';
+import type { Analysed } from '../../compute';
+import { formatQuantity } from '../../model';
 import { useUnits } from '../state/preferences';
 
 /** The newest stops of a recording. */

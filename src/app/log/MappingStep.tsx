@@ -7,7 +7,7 @@ import {
   type LogColumn,
   type LogMapping,
   mappingProblems,
-} from '../../files';
+} from '../../io';
 import { NumberField } from '../components/NumberField';
 
 const RATE = {

@@ -1,11 +1,11 @@
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { lapTime, speedAt } from '../../core';
-import type { ListedPiece, LogAnalysis } from '../../files';
-import { toShown, unitOf } from '../../project';
+import { toShown, unitOf } from '../../model';
+import type { ListedPiece, LogAnalysis } from '../../services';
+import { lapText } from '../../text/en';
 import { AXIS, TOOLTIP } from '../garage/chartStyle';
 import { Key } from '../garage/Key';
 import { useUnits } from '../state/preferences';
-import { lapText } from './lapText';
 
 const POINTS = 420;
 

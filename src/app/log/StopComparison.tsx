@@ -1,6 +1,6 @@
 import { energyUncertainty, pairStops } from '../../core';
-import type { ListedPiece, LogAnalysis } from '../../files';
-import { formatQuantity, vehicleOf } from '../../project';
+import { formatQuantity, vehicleOf } from '../../model';
+import type { ListedPiece, LogAnalysis } from '../../services';
 import { useUnits } from '../state/preferences';
 
 /** Stops of a logged lap with what is uncertain about their energy, beside those of the solved lap. */

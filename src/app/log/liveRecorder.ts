@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Channel, RawLog } from '../../core';
-import { type LogColumn, type StreamColumn, streamColumns } from '../../files';
+import { type LogColumn, type StreamColumn, streamColumns } from '../../io';
 
 /** Whether samples are coming. */
 export type LiveState = 'idle' | 'connecting' | 'live' | 'lost' | 'ended';

@@ -1,4 +1,4 @@
-import type { LogAnalysis } from '../../files';
+import type { LogAnalysis } from '../../services';
 import type { LogEntry } from '../../storage';
 
 /** What a view of an open log is given. */

@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { addParts, type Problem } from '../../project';
+import { addParts, type Problem } from '../../model';
 import { useReturnFocus } from '../components/useReturnFocus';
 import { useEngine } from '../state/context';
 import { useEdit } from '../state/useEdit';

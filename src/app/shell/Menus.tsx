@@ -9,12 +9,10 @@ import {
   projectJsonSchema,
   QUANTITIES,
   type Quantity,
-  resultDocument,
   SWITCHABLE,
-  stopsCsv,
-  tracesCsv,
   writeProject,
-} from '../../project';
+} from '../../model';
+import { resultDocument, stopsCsv, tracesCsv } from '../../report';
 import { useEngine, useProject, useSetup } from '../state/context';
 import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
 import { download, fileName } from './files';

@@ -1,7 +1,7 @@
 import { AlertDialog } from 'radix-ui';
 import { createContext, type ReactNode, useCallback, useContext, useState } from 'react';
 import { demoProject } from '../../../demo/project';
-import { type Project, writeProject } from '../../project';
+import { type Project, writeProject } from '../../model';
 import { useReturnFocus } from '../components/useReturnFocus';
 import { useStore } from '../state/context';
 import { useEdit } from '../state/useEdit';

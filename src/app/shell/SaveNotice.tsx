@@ -1,4 +1,4 @@
-import { type Project, writeProject } from '../../project';
+import { type Project, writeProject } from '../../model';
 import { useProjectState, useStore } from '../state/context';
 import { Notice } from '../workbench/Notices';
 import { download, fileName } from './files';

@@ -16,7 +16,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
-import { selectPlan } from '../../project';
+import { selectPlan } from '../../model';
 import { IconButton } from '../components/IconButton';
 import { useProject, useProjectState, useStore } from '../state/context';
 import { useTheme } from '../state/preferences';

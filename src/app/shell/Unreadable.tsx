@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import type { Problem } from '../../project';
+import type { Problem } from '../../model';
 import { problemLines } from './files';
 
 /** What was saved cannot be read: it is kept aside and can be exported; the demo opens when asked for. */

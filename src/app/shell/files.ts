@@ -1,6 +1,6 @@
 import { toast } from 'sonner';
-import { type DocumentResult, LARGEST_FILE, type Problem, type Refused } from '../../project';
-import type { EngineClient } from '../../workers';
+import type { EngineClient } from '../../compute';
+import { type DocumentResult, LARGEST_FILE, type Problem, type Refused } from '../../model';
 
 /** Offers text or a picture as a file. */
 export function download(name: string, content: string | Blob, type: string): void {

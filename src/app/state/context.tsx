@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
-import { type Project, type Setup, setupOf } from '../../project';
-import { Crew, createFileWorker, EngineClient, type FilesEngine } from '../../workers';
+import { Crew, createFileWorker, EngineClient, type FilesEngine } from '../../compute';
+import { type Project, type Setup, setupOf } from '../../model';
 import type { ProjectState, ProjectStore } from './projectStore';
 
 const StoreContext = createContext<ProjectStore | null>(null);

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { z } from 'zod';
-import { type Quantity, SWITCHABLE, type UnitChoice } from '../../project';
+import { type Quantity, SWITCHABLE, type UnitChoice } from '../../model';
 
 const preferencesSchema = z.object({
   theme: z.enum(['system', 'light', 'dark']).catch('system'),

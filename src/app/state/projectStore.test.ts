@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { memoryJournal, memoryStore } from '../../../tests/support/memoryStore';
-import type { Project } from '../../project';
+import type { Project } from '../../model';
 import { keptTexts, openProject, readJournals } from '../../storage';
 import { ProjectStore } from './projectStore';
 

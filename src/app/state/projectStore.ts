@@ -7,7 +7,7 @@ import {
   type Project,
   refusalText,
   writeProject,
-} from '../../project';
+} from '../../model';
 import {
   clearJournal,
   type JournalEntry,

@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
 import { toast } from 'sonner';
-import type { Project } from '../../project';
+import type { Project } from '../../model';
 import { undoToast } from '../components/undoToast';
 import { useStore } from './context';
 

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { type LapTrace, sampleLine } from '../../core';
-import { type Circuit, circuitInput } from '../../project';
+import { type Circuit, circuitInput } from '../../model';
 import { heatColor } from '../charts/heatColor';
 import { useWidth } from '../charts/useSize';
 

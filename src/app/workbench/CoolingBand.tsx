@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { dayInput, verdictText } from '../../project';
+import { dayInput } from '../../model';
+import { verdictText } from '../../text/en';
 import { StateMark } from '../components/StateMark';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';

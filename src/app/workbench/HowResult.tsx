@@ -1,5 +1,5 @@
 import type { AxleName } from '../../core';
-import { explain, type Topic } from '../../project';
+import { explain, type Topic } from '../../text/en';
 import { How } from '../components/How';
 import { useUnits } from '../state/preferences';
 import type { Computed } from './useSession';

@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, type PointerEvent, useMemo, useState } from 'react';
-import { celsius, formatQuantity, stopText, toShown, type UnitChoice, unitOf } from '../../project';
+import { formatQuantity, toShown, type UnitChoice, unitOf } from '../../model';
+import { celsius, stopText } from '../../text/en';
 import { PlaceAxis, ValueAxis } from '../charts/Axis';
 import { useWidth } from '../charts/useSize';
 import { useUnits } from '../state/preferences';

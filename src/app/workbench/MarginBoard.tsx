@@ -1,18 +1,17 @@
 import { memo } from 'react';
 import { AXLES, type AxleName, type ForceMargin, type LimitedPart, type Margin } from '../../core';
+import { formatQuantity, type UnitChoice } from '../../model';
 import {
   celsius,
   fadeText,
-  formatQuantity,
   LIMIT_WORDS,
   marginText,
   momentText,
   overrunText,
   PART_WORDS,
   temperatureText,
-  type UnitChoice,
   worstText,
-} from '../../project';
+} from '../../text/en';
 import { marginState, StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
 import { HowResult } from './HowResult';

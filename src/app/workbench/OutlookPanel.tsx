@@ -1,14 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { endsTheDrive, type Outlook } from '../../core';
-import {
-  beyondSense,
-  dayInput,
-  formatQuantity,
-  limitText,
-  PART_WORDS,
-  type UnitChoice,
-  wheelWords,
-} from '../../project';
+import { dayInput, formatQuantity, type UnitChoice } from '../../model';
+import { beyondSense, limitText, PART_WORDS, wheelWords } from '../../text/en';
 import { useBackground } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { HowResult } from './HowResult';

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { AXLES, type AxleName, type RotorStrain } from '../../core';
-import { formatQuantity, type Topic, type UnitChoice, wheelWords } from '../../project';
+import { formatQuantity, type UnitChoice } from '../../model';
+import { type Topic, wheelWords } from '../../text/en';
 import { useUnits } from '../state/preferences';
 import { HowResult } from './HowResult';
 import { shownWheel } from './selection';

@@ -1,7 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, useMemo, useState } from 'react';
 import { type DayResult, WHEELS } from '../../core';
-import { celsius, toShown, type UnitChoice, unitOf } from '../../project';
+import { toShown, type UnitChoice, unitOf } from '../../model';
+import { celsius } from '../../text/en';
 import { PlaceAxis, ValueAxis } from '../charts/Axis';
 import { densePath } from '../charts/paths';
 import { useWidth } from '../charts/useSize';

@@ -11,19 +11,9 @@ import {
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import { type AxleName, axleOf, distinctWheels, sideOf, type WheelName } from '../../core';
-import {
-  FORCE_COLUMNS,
-  formatValue,
-  LIMIT_WORDS,
-  type Quantity,
-  STOP_COLUMNS,
-  type StopRow,
-  stopRows,
-  type UnitChoice,
-  unitOf,
-  WHEEL_COLUMNS,
-  wheelWords,
-} from '../../project';
+import { formatValue, type Quantity, type UnitChoice, unitOf } from '../../model';
+import { FORCE_COLUMNS, STOP_COLUMNS, type StopRow, stopRows, WHEEL_COLUMNS } from '../../report';
+import { LIMIT_WORDS, wheelWords } from '../../text/en';
 import { useUnits } from '../state/preferences';
 import { HowResult } from './HowResult';
 import { shownWheel } from './selection';

@@ -1,15 +1,7 @@
 import { memo } from 'react';
 import { lapHeat, lapTime } from '../../core';
-import {
-  clockText,
-  formatQuantity,
-  formatValue,
-  type Topic,
-  UNCALIBRATED_NOTE,
-  type UnitChoice,
-  unitOf,
-  verdictText,
-} from '../../project';
+import { formatQuantity, formatValue, type UnitChoice, unitOf } from '../../model';
+import { clockText, type Topic, UNCALIBRATED_NOTE, verdictText } from '../../text/en';
 import { StateMark } from '../components/StateMark';
 import { useUnits } from '../state/preferences';
 import { CoolingBand } from './CoolingBand';

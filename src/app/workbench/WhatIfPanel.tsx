@@ -12,12 +12,12 @@ import {
   type Setup,
   savedValues,
   shelfOf,
-  temperatureText,
   type UnitChoice,
   type WhatIf,
   type WhatIfValues,
   whatIfBounds,
-} from '../../project';
+} from '../../model';
+import { temperatureText } from '../../text/en';
 import { addSetup } from '../decide/addSetup';
 import { useStore } from '../state/context';
 import { useUnits } from '../state/preferences';

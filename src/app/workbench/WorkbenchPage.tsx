@@ -2,7 +2,7 @@ import { lazy, memo, Suspense, useDeferredValue, useMemo, useRef, useState } fro
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { hottestLap, lapLength, WHEELS } from '../../core';
-import { keepWhatIf, type WhatIf } from '../../project';
+import { keepWhatIf, type WhatIf } from '../../model';
 import { PageTitle } from '../components/PageTitle';
 import { useSetup } from '../state/context';
 import { usePicked } from '../state/picked';

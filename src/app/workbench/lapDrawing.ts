@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
-import { celsius, toShown, type UnitChoice, unitOf } from '../../project';
+import { toShown, type UnitChoice, unitOf } from '../../model';
+import { celsius } from '../../text/en';
 import { densePath } from '../charts/paths';
 import { axlePower, lapSamples, topTemperature } from './lapSlice';
 import { type Selection, shownRecords } from './selection';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { hottestLap, simulateDay } from '../../core';
-import { dayInput, setupOf } from '../../project';
+import { dayInput, setupOf } from '../../model';
 import { axlePower, lapSamples, topTemperature } from './lapSlice';
 
 const result = simulateDay(dayInput(setupOf(demoProject)));

@@ -1,5 +1,5 @@
 import { type AxleName, type DayResult, WHEELS } from '../../core';
-import { celsius } from '../../project';
+import { celsius } from '../../text/en';
 
 /** Samples of one lap: first and last (excluded) in the session's record. */
 export function lapSamples(result: DayResult, lapNumber: number): readonly [from: number, to: number] {

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { LatestOnly } from '../../compute';
 import type { DayResult } from '../../core';
-import { applyWhatIf, circuitProblems, dayInput, type Problem, type Setup, type WhatIf } from '../../project';
-import { LatestOnly } from '../../workers';
+import { applyWhatIf, circuitProblems, dayInput, type Problem, type Setup, type WhatIf } from '../../model';
 import { useEngine } from '../state/context';
 import type { Selection } from './selection';
 

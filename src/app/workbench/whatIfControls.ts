@@ -1,4 +1,4 @@
-import type { Quantity, WhatIfNumber } from '../../project';
+import type { Quantity, WhatIfNumber } from '../../model';
 
 /** A slider of the what-if panel. */
 export interface Control {

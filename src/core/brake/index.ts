@@ -8,20 +8,8 @@ export { GROUPS, type Group, RECORDED_PARTS, type RecordedPart } from './groups'
 export { rotorHeatShare } from './partition';
 export { type Corner, type Pad, type RotorMaterial, rubbedMaterial } from './parts';
 export { drumGeometry, rotorGeometry } from './rotorGeometry';
-export {
-  assertState,
-  type BrakeState,
-  freshState,
-  warmed,
-} from './state';
-export {
-  coning,
-  crackShare,
-  diameterGrowth,
-  faceStress,
-  floatNeeded,
-  surfaceConcentration,
-} from './strain';
+export { assertState, type BrakeState, freshState, warmed } from './state';
+export { coning, crackShare, diameterGrowth, faceStress, floatNeeded, surfaceConcentration } from './strain';
 export { discViewFactor } from './viewFactor';
 export {
   AXLES,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { circuitInput, dayInput, setupOf, stopsFromLap } from '../../project';
+import { circuitInput, dayInput, setupOf, stopsFromLap } from '../../model';
 import { GAMMA } from '../heat';
 import { emptySeries, emptyWheel, resizedSeries, resizedWheel } from '../run/record';
 import { lapSteps } from '../schedule/lapSteps';

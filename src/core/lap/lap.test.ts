@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
 import { plainBrakes, plainChassis } from '../../../tests/support/vehicles';
-import { circuitInput, dayInput, setupOf } from '../../project';
+import { circuitInput, dayInput, setupOf } from '../../model';
 import type { Segment } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
 import { simulateDay } from '../run';

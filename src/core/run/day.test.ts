@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
-import { type Car, dayInput, type Plan, type Setup, setupOf } from '../../project';
+import { type Car, dayInput, type Plan, type Setup, setupOf } from '../../model';
 import { WHEELS } from '../brake';
 import { lapHeat } from '../lap';
 import type { DayInput } from '../schedule';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
-import { type Car, dayInput, type Plan, type Setup, setupOf } from '../../project';
+import { type Car, dayInput, type Plan, type Setup, setupOf } from '../../model';
 import { rotorGeometry } from '../brake';
 import { tableAt } from '../numeric';
 import { givenPiece, listedSchedule, type Piece, rollSteps, type StopPiece, stopPiece } from '../schedule';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { type Drive, oneSession } from '../../../tests/support/sessions';
-import { type Car, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../project';
+import { type Car, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../model';
 import { vapourVolume } from '../actuation';
 import { balanceSweep } from './balanceSweep';
 import { simulateDay } from './day';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { dayInput, setupOf } from '../../project';
+import { dayInput, setupOf } from '../../model';
 import { RECORDED_PARTS } from '../brake';
 import type { LapTrace } from '../lap';
 import type { DayInput } from '../schedule';

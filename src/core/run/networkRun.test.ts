@@ -3,7 +3,7 @@ import { demoProject } from '../../../demo/project';
 import { integrateNetwork } from '../../../tests/support/integrateNetwork';
 import { oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
-import { dayInput, type Setup, STARTER_DRUM, setupOf } from '../../project';
+import { dayInput, type Setup, STARTER_DRUM, setupOf } from '../../model';
 import type { WheelName } from '../brake';
 import { GROUPS } from '../brake';
 import { simulateDay } from './day';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { recordFigure } from '../../../tests/support/validation';
-import { type Car, changeOf, dayInput, setupOf } from '../../project';
+import { type Car, dayInput, setupOf } from '../../model';
+import { changeOf } from '../../text/en';
 import { failureCases, failuresOf, MODEST } from './failure';
 import {
   coldStop,

@@ -11,7 +11,7 @@ import {
   type Setup,
   STARTER_DRUM,
   setupOf,
-} from '../../project';
+} from '../../model';
 import { AMBIENT } from '../heat';
 import { tableAt } from '../numeric';
 import { simulateDay } from './day';

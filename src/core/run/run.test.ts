@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { dayInput, setupOf } from '../../project';
+import { dayInput, setupOf } from '../../model';
 import { type CarState, cornerNetwork, freshState, WHEELS, warmed } from '../brake';
 import {
   type DayInput,

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { type Drive, oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
-import { type Car, cornerOf, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../project';
+import { type Car, cornerOf, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../model';
 import { airProperties } from '../air';
 import { type CornerNetwork, fillDrive, freshState, RECORDED_PARTS, WHEELS, wheelOf } from '../brake';
 import { lapHeat, lapTime } from '../lap';

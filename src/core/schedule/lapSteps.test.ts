@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { dayInput, setupOf } from '../../project';
+import { dayInput, setupOf } from '../../model';
 import { GAMMA } from '../heat';
 import { driveLap, type LapTrace, lapHeat, prepareCircuit } from '../lap';
 import { lapSteps } from './lapSteps';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { circuitInput, dayInput, setupOf } from '../../project';
-import { stopsFromLap } from '../../project/stopsFromLap';
+import { circuitInput, dayInput, setupOf } from '../../model';
+import { stopsFromLap } from '../../model/edit/stopsFromLap';
 import { ductFlowArea, RECORDED_PARTS, WHEELS } from '../brake';
 import { sampleLine } from '../circuit';
 import { forcesOf, type LapTrace, lapTime } from '../lap';

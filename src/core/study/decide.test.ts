@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
-import { type Car, dayInput, type Setup, STARTER_DRUM, setupOf, typedStopSchema } from '../../project';
+import { type Car, dayInput, type Setup, STARTER_DRUM, setupOf, typedStopSchema } from '../../model';
 import { withShare } from '../actuation';
 import { AXLES, type AxleName, WHEELS } from '../brake';
 import { lapLength, lapTime } from '../lap';

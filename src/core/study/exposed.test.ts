@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
-import { dayInput, setupOf } from '../../project';
+import { dayInput, setupOf } from '../../model';
 import { CHANNEL, CHANNEL_COUNT, discViewFactor } from '../brake';
 import { type DayResult, simulateDay } from '../run';
 import { type ExposedPart, exposedTemperature, type Protection } from './exposedPart';

@@ -6,12 +6,7 @@ export { type FastestPlan, fastestPlan } from './fastestPlan';
 export { latinHypercube } from './latinHypercube';
 export { coldestBite, keepsAll, leastMargin } from './least';
 export type { PlanOption } from './planner';
-export {
-  CURVE_PARTS,
-  type CurvePart,
-  runLayout,
-  writeRun,
-} from './runRecord';
+export { CURVE_PARTS, type CurvePart, runLayout, writeRun } from './runRecord';
 export { BAND_SHARES, type LimitRisk, type RunStatistics, runStatistics } from './runStatistics';
 export { type DaySummary, type SummaryStop, summarise } from './summary';
 export {

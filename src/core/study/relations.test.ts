@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
-import { type Car, dayInput, type Plan, type Setup, setupOf } from '../../project';
+import { type Car, dayInput, type Plan, type Setup, setupOf } from '../../model';
 import { AXLES } from '../brake';
 import { simulateDay } from '../run';
 import type { DayInput } from '../schedule';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { recordFigure } from '../../../tests/support/validation';
-import { circuitInput, dayInput, setupOf } from '../../project';
+import { circuitInput, dayInput, setupOf } from '../../model';
 import { type Segment, sampleLine } from '../circuit';
 import { driveLap, lapTime, prepareCircuit } from '../lap';
 import { bandedSolve } from '../numeric';

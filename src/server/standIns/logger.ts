@@ -8,7 +8,7 @@ import {
   simulateDay,
   ZERO_CELSIUS,
 } from '../../core';
-import { circuitInput, dayInput, type Setup, setupOf } from '../../project';
+import { circuitInput, dayInput, type Setup, setupOf } from '../../model';
 
 /** How the invented car is driven and how badly it is measured. */
 export interface LoggerOptions {

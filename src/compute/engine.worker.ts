@@ -1,0 +1,132 @@
+import * as Comlink from 'comlink';
+import {
+  type BalanceChoices,
+  balanceChoices,
+  type CoolingNeed,
+  type Corner,
+  coldStop,
+  coolingNeed,
+  type DayInput,
+  type DayResult,
+  driveLap,
+  ductDragArea,
+  type FastestPlan,
+  failureCases,
+  fastestPlan,
+  hotStop,
+  moistAirDensity,
+  type Outlook,
+  outlook,
+  type ProcedureResult,
+  prepareCircuit,
+  pressureOf,
+  type RepeatedStops,
+  type RunStatistics,
+  repeatedStops,
+  type Severity,
+  severityOf,
+  simulateDay,
+} from '../core';
+import { type DocumentResult, dayInput, type Project, readDocument, type Setup } from '../model';
+import {
+  type Assessed,
+  assess,
+  type Candidate,
+  drivable,
+  type ExposedReports,
+  exposedReports,
+  singleSteps,
+  uncertainPiece,
+  uncertainStatistics,
+  type Way,
+  waysToKeep,
+} from '../services';
+
+export type Procedures = Readonly<Record<'cold' | 'hot' | 'repeated', ProcedureResult>>;
+
+/** Everything heavy the page asks for. */
+const engine = {
+  simulate(input: DayInput): DayResult {
+    const result = simulateDay(input);
+    return Comlink.transfer(result, buffersOf(result));
+  },
+  /** The same day with all forced cooling multiplied by a factor. */
+  simulateCooled(input: DayInput, coolingFactor: number): DayResult {
+    const scale = (corner: Corner): Corner => ({
+      ...corner,
+      air: { ...corner.air, coolingFactor: corner.air.coolingFactor * coolingFactor },
+    });
+    const axle = (a: DayInput['front']) => ({ ...a, left: scale(a.left), right: scale(a.right) });
+    return engine.simulate({ ...input, front: axle(input.front), rear: axle(input.rear) });
+  },
+  /** How long a session can go on; takes a second or more. */
+  outlook(input: DayInput, session: number): Outlook {
+    return outlook(input, session);
+  },
+  /** The day with other front shares, and what the stops want. */
+  balance(setup: Setup): BalanceChoices {
+    return balanceChoices(dayInput(setup));
+  },
+  /** A setup driven and summed up. */
+  assess(setup: Setup): Assessed {
+    return assess(setup);
+  },
+  /** Steps from a setup's car that can be put together, one at a time. */
+  steps(setup: Setup): Candidate[] {
+    return drivable(setup, singleSteps(setup));
+  },
+  /** Duct areas for the margin the plan wants to keep. */
+  coolingNeed(setup: Setup): CoolingNeed {
+    return coolingNeed(dayInput(setup), setup.plan.wishK);
+  },
+  /** Ways to that margin, each with its price. */
+  ways(project: Project, setup: Setup, need: CoolingNeed): Way[] {
+    return waysToKeep(project, setup, setup.plan.wishK, need);
+  },
+  /** The fastest plans for the plan's minutes. */
+  fastestPlan(setup: Setup, session: number): FastestPlan {
+    return fastestPlan(dayInput(setup), session, setup.plan.minutes * 60, setup.plan.wishK);
+  },
+  /** Some of a setup's uncertain runs. */
+  uncertainPiece(setup: Setup, piece: number): Float32Array {
+    const values = uncertainPiece(setup, piece);
+    return Comlink.transfer(values, [values.buffer as ArrayBuffer]);
+  },
+  /** What all of them say together. */
+  uncertainStatistics(setup: Setup, pieces: readonly Float32Array[]): RunStatistics {
+    return uncertainStatistics(setup, pieces);
+  },
+  /** Parts near brakes and exhaust over the day. */
+  exposed(setup: Setup): ExposedReports {
+    return exposedReports(setup);
+  },
+  /** Stops on a straight road, as the rules want them or in a row. */
+  procedures(input: DayInput, topSpeed: number, repeated: RepeatedStops): Procedures {
+    return { cold: coldStop(input), hot: hotStop(input, topSpeed), repeated: repeatedStops(input, repeated) };
+  },
+  failures: failureCases,
+  /** What a circuit asks of a car's brakes, at the pace of its hot laps. */
+  severity(input: DayInput): Severity {
+    const circuit = prepareCircuit(input.circuit);
+    const airDensity = moistAirDensity(pressureOf(input), input.sessions[0].ambient, input.humidity);
+    const conditions = { airDensity, ductDragArea: ductDragArea(input) };
+    const trace = driveLap(circuit, input.vehicle, { ...input.driver, pace: 1 }, conditions);
+    return severityOf(trace, circuit.kind === 'line' ? circuit.line : null);
+  },
+  readDocument(text: string): DocumentResult {
+    return readDocument(text);
+  },
+};
+export type Engine = typeof engine;
+
+/** Buffers of all typed arrays in a result, each once, to be moved instead of copied. */
+function buffersOf(value: unknown, found = new Set<ArrayBuffer>(), seen = new Set<object>()): ArrayBuffer[] {
+  if (typeof value === 'object' && value !== null && !seen.has(value)) {
+    seen.add(value);
+    if (ArrayBuffer.isView(value)) found.add(value.buffer as ArrayBuffer);
+    else for (const inner of Object.values(value)) buffersOf(inner, found, seen);
+  }
+  return [...found];
+}
+
+Comlink.expose(engine);

@@ -1,0 +1,186 @@
+import * as Comlink from 'comlink';
+import type { RawLog } from '../core';
+import { LogError, mendLog } from '../core';
+import {
+  type CsvLayout,
+  type FileTrack,
+  guessMapping,
+  type LogMapping,
+  layoutKey,
+  openLog,
+  prepareLog,
+  type ReadLog,
+  readLog,
+  readTrackFile,
+  trackLog,
+  writeLog,
+} from '../io';
+import type { Refused, Setup } from '../model';
+import {
+  analyseLog,
+  circuitFrom,
+  type FoundCircuit,
+  type FoundLine,
+  findLine,
+  fitLap,
+  type LapFit,
+  type LapsLeft,
+  type LineChoice,
+  type LogAnalysis,
+  lapsLeft,
+} from '../services';
+import { browserLogStore, keepLog, type LogEntry, openKeptLog } from '../storage';
+
+/** A file of tracks as the page lists it. */
+export interface ListedTracks {
+  readonly ok: true;
+  readonly kind: string;
+  readonly tracks: readonly { readonly name: string; readonly points: number; readonly timed: boolean }[];
+  readonly notes: readonly string[];
+}
+/** A table as the page shows it for its columns to be named. */
+export interface OpenedTable {
+  readonly ok: true;
+  readonly layout: CsvLayout;
+  readonly guess: LogMapping;
+  readonly key: string;
+}
+/** A log that was read and kept. */
+export interface KeptLog {
+  readonly ok: true;
+  readonly entry: LogEntry;
+  readonly rows: number;
+}
+export interface Analysed {
+  readonly analysis: LogAnalysis;
+  readonly left: LapsLeft | null;
+}
+
+const store = browserLogStore();
+let tracks: readonly FileTrack[] = [];
+let line: FoundLine | null = null;
+let held: { readonly id: string; readonly raw: RawLog } | null = null;
+let prepared: {
+  readonly id: string;
+  readonly setup: Setup;
+  readonly is: ReturnType<typeof prepareLog>;
+} | null = null;
+
+async function preparedFor(id: string, setup: Setup): Promise<ReturnType<typeof prepareLog>> {
+  if (held?.id !== id) {
+    const raw = await openKeptLog(store, id);
+    if (!raw) throw new Error('The values of this log are not in the browser’s storage any more.');
+    held = { id, raw };
+    prepared = null;
+  }
+  if (prepared?.id !== id || JSON.stringify(prepared.setup) !== JSON.stringify(setup)) {
+    prepared = { id, setup, is: prepareLog(held.raw, setup) };
+  }
+  return prepared.is;
+}
+
+/** Puts a log into the browser's storage; large ones never pass through the page. */
+async function keep(id: string, name: string, source: string, read: Omit<ReadLog, 'ok'>): Promise<KeptLog> {
+  const { raw, lineOf, notes, rows } = read;
+  const { time, channels } = raw;
+  const entry: LogEntry = {
+    id,
+    name: name.slice(0, 80),
+    source,
+    added: new Date().toISOString(),
+    samples: time.length,
+    duration: time[time.length - 1] - time[0],
+    channels: Object.keys(channels),
+    notes,
+    found: mendLog(raw).notes,
+    lineOf,
+  };
+  await keepLog(store, entry, raw);
+  held = { id, raw };
+  prepared = null;
+  return { ok: true, entry, rows };
+}
+
+/** Keeps what was read from a file under a new id, or hands on why it was not. */
+async function keepRead(read: ReadLog | Refused, source: string): Promise<KeptLog | Refused> {
+  if (!read.ok) return read;
+  try {
+    return await keep(crypto.randomUUID(), source.replace(/\.\w+$/, ''), source, read);
+  } catch (error) {
+    const { message } = error as Error;
+    const { first, perSample } = read.lineOf;
+    const line = error instanceof LogError && error.sample >= 0 ? first + error.sample * perSample : null;
+    return { ok: false, problems: [{ path: line ? `line ${line}` : '', message, severity: 'error' }] };
+  }
+}
+
+/** Files and logs, read and computed away from the page. One circuit file and one log are held at a time. */
+const files = {
+  async openTracks(file: File): Promise<ListedTracks | Refused> {
+    const read = readTrackFile(file.name, new Uint8Array(await file.arrayBuffer()));
+    if (!read.ok) return read;
+    tracks = read.tracks;
+    const list = read.tracks.map((t) => ({
+      name: t.name,
+      points: t.a.length,
+      timed: t.time.some((v) => Number.isFinite(v)),
+    }));
+    return { ok: true, kind: read.kind, tracks: list, notes: read.notes };
+  },
+  findLine(track: number, bound: number | null): FoundLine | Refused {
+    const found = findLine(tracks[track], bound);
+    line = found.ok ? found : null;
+    return found;
+  },
+  circuit(choice: LineChoice, id: string, name: string): FoundCircuit | Refused {
+    if (!line) throw new Error('The file is not open any more; choose it again.');
+    return circuitFrom(line, choice, id, name);
+  },
+
+  async openTable(file: File): Promise<OpenedTable | Refused> {
+    const opened = await openLog(file);
+    if (!opened.ok) return opened;
+    const { layout } = opened;
+    return { ok: true, layout, guess: guessMapping(layout), key: layoutKey(layout) };
+  },
+  async readTable(
+    file: File,
+    mapping: LogMapping,
+    progress: (share: number) => void,
+  ): Promise<KeptLog | Refused> {
+    return keepRead(await readLog(file, mapping, progress), file.name);
+  },
+  /** A track with times as a log. */
+  readTimedTrack(track: number, source: string): Promise<KeptLog | Refused> {
+    return keepRead(trackLog(tracks[track]), source);
+  },
+  /** Keeps a live recording, again and again while it grows. */
+  async keepRecording(id: string, name: string, raw: RawLog): Promise<void> {
+    const rows = raw.time.length;
+    await keep(id, name, 'live', { raw, rows, lineOf: { first: 1, perSample: 1 }, notes: [] });
+  },
+  async exportLog(id: string): Promise<string> {
+    const raw = held?.id === id ? held.raw : await openKeptLog(store, id);
+    if (!raw) throw new Error('The values of this log are not in the browser’s storage any more.');
+    return writeLog(raw);
+  },
+
+  async analyse(id: string, setup: Setup): Promise<LogAnalysis> {
+    // Copied, not moved: the traces are asked for again.
+    return analyseLog(await preparedFor(id, setup), setup);
+  },
+  /** A recording that is still growing. */
+  analyseLive(raw: RawLog, setup: Setup): Analysed {
+    const is = prepareLog(raw, setup);
+    return { analysis: analyseLog(is, setup), left: lapsLeft(is) };
+  },
+  /** Fits driver and power to one lap of the log. @param lap index in the analysed day */
+  async fit(id: string, setup: Setup, lap: number): Promise<LapFit> {
+    const is = await preparedFor(id, setup);
+    const { day } = analyseLog(is, setup);
+    return fitLap(is.input, day.laps[lap].trace, is.density, is.duct);
+  },
+};
+export type FilesEngine = typeof files;
+
+Comlink.expose(files);

@@ -1,0 +1,12 @@
+export { guessMapping, type LogMapping, layoutKey, mappingProblems, mappingSchema } from './logs/logMapping';
+export { LOG_COLUMN_NAMES, LOG_COLUMNS, LOG_UNITS, type LogColumn } from './logs/logUnits';
+export { isDriven, type PreparedLog, prepareLog } from './logs/prepareLog';
+export { type ByteSource, openLog, type ReadLog, readLog } from './logs/readLog';
+export { type StreamColumn, streamColumns } from './logs/streamColumns';
+export { writeLog } from './logs/writeLog';
+export { refuse } from './refusal';
+export type { CsvLayout } from './tables/csvLayout';
+export type { FileTrack } from './tracks/fileTrack';
+export { readTrackFile } from './tracks/trackFile';
+export { trackLog } from './tracks/trackLog';
+export { circuitGeoJson, circuitGpx } from './tracks/writeCircuit';

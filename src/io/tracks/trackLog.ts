@@ -1,0 +1,30 @@
+import type { Refused } from '../../model';
+import type { ReadLog } from '../logs/readLog';
+import { refuse } from '../refusal';
+import type { FileTrack } from './fileTrack';
+
+/** A track with times as a log: positions and heights, from which the speed is made. */
+export function trackLog(track: FileTrack): ReadLog | Refused {
+  const timed = Array.from(track.time.keys()).filter((i) => Number.isFinite(track.time[i]));
+  if (track.metric || timed.length < 20) {
+    return refuse(
+      `“${track.name}” has ${timed.length} points with a time; a log needs at least 20. It can still be imported as a circuit.`,
+    );
+  }
+  const pick = (values: Float64Array) => Float64Array.from(timed, (i) => values[i]);
+  const height = pick(track.height);
+  return {
+    ok: true,
+    raw: {
+      time: pick(track.time),
+      channels: {
+        latitude: pick(track.a),
+        longitude: pick(track.b),
+        ...(height.some((h) => Number.isFinite(h)) && { height }),
+      },
+    },
+    lineOf: { first: 1, perSample: 1 },
+    rows: timed.length,
+    notes: [],
+  };
+}

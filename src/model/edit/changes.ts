@@ -1,0 +1,159 @@
+import { BUILT_IN } from '../catalogue/builtIn';
+import { type Axle, fitPart } from '../catalogue/choices';
+import { VANES } from '../catalogue/parts';
+import { issueProblem } from '../file/readProject';
+import { formatQuantity, type UnitChoice } from '../quantity/units';
+import { type Car, carSchema } from '../schema/car';
+import type { Change, SetupVariant } from '../schema/compare';
+import type { Part } from '../schema/part';
+import type { Project } from '../schema/project';
+import { withFrontShare } from '../toCore/chain';
+import { type Setup, setupOf } from '../toCore/toCore';
+import type { WhatIf } from './whatIf';
+
+/** The part behind an id, built-in or the project's own. @throws RangeError for an unknown id */
+export function partOf(id: string, parts: readonly Part[]): Part {
+  const part = [...BUILT_IN, ...parts].find((p) => p.id === id);
+  if (!part) throw new RangeError(`There is no part "${id}" on the shelf or among the project’s own.`);
+  return part;
+}
+
+const PER_CAR = ['fluid', 'line'];
+/** Whether a part is for one axle; others are for the car. */
+export const isForAxle = (part: Pick<Part, 'kind'>): boolean => !PER_CAR.includes(part.kind);
+
+const onAxle = (car: Car, axle: Axle, change: Partial<Car['front']>): Car => ({
+  ...car,
+  [axle]: { ...car[axle], ...change },
+});
+
+/** A car with one change made. @throws RangeError for a part that is not there */
+export function withChange(car: Car, change: Change, parts: readonly Part[]): Car {
+  switch (change.kind) {
+    case 'part': {
+      const part = partOf(change.part, parts);
+      const fitted = fitPart(car, part, change.axle);
+      if (part.kind !== 'pad') return fitted;
+      // What is bought is new.
+      return onAxle(fitted, change.axle, { padThicknessMm: car[change.axle].newPadMm });
+    }
+    case 'duct':
+      return onAxle(car, change.axle, {
+        ductAreaCm2: change.areaCm2,
+        rightDuctAreaCm2: null,
+      });
+    case 'tape':
+      return onAxle(car, change.axle, { tapePercent: change.percent });
+    case 'vanes':
+      return onAxle(car, change.axle, {
+        rotor: { ...car[change.axle].rotor, vaneType: change.vaneType },
+      });
+    case 'thickness':
+      return onAxle(car, change.axle, {
+        rotor: { ...car[change.axle].rotor, thicknessMm: change.thicknessMm, weighedKg: null },
+      });
+    case 'mass':
+      return { ...car, massKg: change.massKg };
+    case 'balance':
+      return withFrontShare(car, change.frontSharePercent, parts);
+  }
+}
+
+/** A setup with changes made to its car, one after the other. */
+export function withChanges<S extends Pick<Setup, 'car' | 'parts'>>(setup: S, changes: readonly Change[]): S {
+  const car = changes.reduce((now, change) => withChange(now, change, setup.parts), setup.car);
+  return { ...setup, car };
+}
+
+/** What a change sets: two that set the same cannot both stand. */
+function setBy(change: Change, parts: readonly Part[]): string {
+  switch (change.kind) {
+    case 'mass':
+    case 'balance':
+      return change.kind;
+    case 'part': {
+      const part = [...BUILT_IN, ...parts].find((p) => p.id === change.part);
+      if (!part) return change.part;
+      return isForAxle(part) ? `${change.axle} ${part.kind}` : part.kind;
+    }
+    default:
+      return `${change.axle} ${change.kind}`;
+  }
+}
+
+/** Changes with one more, which takes the place of those that it undoes. */
+export function withOneMore(changes: readonly Change[], more: Change, parts: readonly Part[]): Change[] {
+  const set = setBy(more, parts);
+  const undone = [set];
+  // Another rotor comes with its own vanes and thickness.
+  if (more.kind === 'part' && set.endsWith(' rotor')) {
+    undone.push(`${more.axle} vanes`, `${more.axle} thickness`);
+  }
+  return [...changes.filter((change) => !undone.includes(setBy(change, parts))), more];
+}
+
+/** Why changes cannot be made together, in words; null when they can. */
+export function changesProblem(setup: Setup, changes: readonly Change[]): string | null {
+  const checked = carSchema.safeParse(withChanges(setup, changes).car);
+  if (checked.success) return null;
+  const { path, message } = issueProblem(checked.error.issues[0]);
+  return `${path} ${message}`;
+}
+
+/** Cars made of variants: as long as nothing of one changes it stays the same object, and what is known of it is known. */
+const made = new WeakMap<
+  SetupVariant,
+  { readonly of: Car; readonly parts: readonly Part[]; readonly car: Car }
+>();
+
+/** A plan's variant as a setup on the plan's own laps. */
+export function variantSetup(project: Project, planId: string, variant: SetupVariant): Setup {
+  const base = setupOf(project, planId);
+  const of = project.cars.find((c) => c.id === variant.carId) ?? base.car;
+  const known = made.get(variant);
+  if (known && known.of === of && known.parts === base.parts) return { ...base, car: known.car };
+  const changed = withChanges({ ...base, car: of }, variant.changes);
+  made.set(variant, { of, parts: base.parts, car: changed.car });
+  return changed;
+}
+
+/** A change in words: "front pads: Clubday sintered blend". */
+export function changeWords(change: Change, parts: readonly Part[], units: UnitChoice): string {
+  const axle = 'axle' in change ? change.axle : '';
+  switch (change.kind) {
+    case 'part': {
+      const part = [...BUILT_IN, ...parts].find((p) => p.id === change.part);
+      if (!part) return `a part that is gone (${change.part})`;
+      const noun = { rotor: 'rotors', pad: 'pads', caliper: 'calipers', duct: 'ducts' }[part.kind as string];
+      return noun ? `${axle} ${noun}: ${part.name}` : part.name;
+    }
+    case 'duct':
+      return `${axle} ducts of ${formatQuantity(change.areaCm2, 'area', units, 0)}`;
+    case 'tape':
+      return `${axle} ducts ${change.percent} % taped`;
+    case 'vanes':
+      return `${axle} vanes: ${VANES[change.vaneType].name.toLowerCase()}`;
+    case 'thickness':
+      return `${axle} rotors ${formatQuantity(change.thicknessMm, 'smallLength', units)} thick`;
+    case 'mass':
+      return `mass ${formatQuantity(change.massKg, 'mass', units, 0)}`;
+    case 'balance':
+      return `front share ${change.frontSharePercent} %`;
+  }
+}
+
+/** What is moved on the workbench, as far as it is about the car and not about the day. */
+export function changesOfWhatIf(whatIf: WhatIf): Change[] {
+  const changes: Change[] = [];
+  if (whatIf.massKg !== undefined) changes.push({ kind: 'mass', massKg: whatIf.massKg });
+  if (whatIf.frontPad !== undefined) changes.push({ kind: 'part', part: whatIf.frontPad, axle: 'front' });
+  if (whatIf.rearPad !== undefined) changes.push({ kind: 'part', part: whatIf.rearPad, axle: 'rear' });
+  if (whatIf.fluid !== undefined) changes.push({ kind: 'part', part: whatIf.fluid, axle: 'front' });
+  if (whatIf.frontDuctCm2 !== undefined)
+    changes.push({ kind: 'duct', axle: 'front', areaCm2: whatIf.frontDuctCm2 });
+  if (whatIf.rearDuctCm2 !== undefined)
+    changes.push({ kind: 'duct', axle: 'rear', areaCm2: whatIf.rearDuctCm2 });
+  if (whatIf.frontSharePercent !== undefined)
+    changes.push({ kind: 'balance', frontSharePercent: whatIf.frontSharePercent });
+  return changes;
+}

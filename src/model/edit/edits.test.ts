@@ -1,0 +1,210 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { anyProject } from '../../../tests/support/anyProject';
+import { BUILT_IN } from '../catalogue/builtIn';
+import { starterLine } from '../catalogue/starters';
+import { readProject, writeProject } from '../file/readProject';
+import type { Project } from '../schema/project';
+import { setupOf } from '../toCore/toCore';
+import { attemptEdit, refusalText } from './attempt';
+import * as edits from './edits';
+import { savedValues, type WhatIf, whatIfBounds } from './whatIf';
+
+type Edit = (project: Project) => Project;
+let ids = 0;
+const newId = () => `new-${ids++}`;
+const text = fc.string({ maxLength: 90 });
+/** Numbers as a slider, a fit or a weather service could give, and far past them. */
+const number = fc.oneof(
+  fc.double({ min: -200, max: 9000 }),
+  fc.constantFrom(0, 1, 100, 1e6, Number.NaN, Number.POSITIVE_INFINITY),
+);
+const shelf = fc.constantFrom('cars' as const, 'circuits' as const, 'plans' as const, 'parts' as const);
+const at = <T>(list: readonly T[], share: number): T =>
+  list[Math.min(list.length - 1, Math.floor(share * list.length))];
+const idAt = (list: readonly { readonly id: string }[], of: number) => at(list, of)?.id ?? '';
+const share = fc.double({ min: 0, max: 1, noNaN: true });
+const part = fc.constantFrom(...BUILT_IN);
+const selected = (p: Project) => p.selectedPlanId;
+const carId = (p: Project) => setupOf(p).car.id;
+
+/** Every edit there is, with anything it could be given; one that is forgotten here does not compile. */
+const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
+  renameProject: text.map((name) => (p) => edits.renameProject(p, name)),
+  setCurrency: text.map((sign) => (p) => edits.setCurrency(p, sign)),
+  selectPlan: fc.tuple(share, text).map(
+    ([s, id]) =>
+      (p) =>
+        edits.selectPlan(p, s < 0.8 ? at(p.plans, s).id : id),
+  ),
+  assignToPlan: fc.tuple(share, fc.boolean()).map(
+    ([s, car]) =>
+      (p) =>
+        edits.assignToPlan(p, car ? 'carId' : 'circuitId', car ? at(p.cars, s).id : at(p.circuits, s).id),
+  ),
+  addCircuit: text.map((name) => (p) => edits.addCircuit(p, starterLine(newId(), name))),
+  addPart: fc.tuple(part, text).map(
+    ([of, name]) =>
+      (p) =>
+        edits.addPart(p, { ...of, id: newId(), name }),
+  ),
+  addParts: fc.tuple(fc.array(part, { maxLength: 4 }), fc.nat(400)).map(
+    ([few, many]) =>
+      (p) =>
+        edits.addParts(p, many > 380 ? Array(many).fill(BUILT_IN[0]) : few, newId),
+  ),
+  copyItem: fc.tuple(shelf, share).map(
+    ([on, s]) =>
+      (p) =>
+        edits.copyItem(p, on, idAt(p[on], s), newId()),
+  ),
+  renameItem: fc.tuple(shelf, share, text).map(
+    ([on, s, name]) =>
+      (p) =>
+        edits.renameItem(p, on, idAt(p[on], s), name),
+  ),
+  deleteItem: fc.tuple(shelf, share).map(
+    ([on, s]) =>
+      (p) =>
+        edits.deleteItem(p, on, idAt(p[on], s)),
+  ),
+  replaceItem: number.map((massKg) => (p) => edits.replaceItem(p, 'cars', { ...p.cars[0], massKg })),
+  withPrice: fc.tuple(text, number).map(
+    ([key, price]) =>
+      (p) =>
+        edits.withPrice(p, key, price),
+  ),
+  addVariant: fc.tuple(text, number).map(
+    ([name, massKg]) =>
+      (p) =>
+        edits.addVariant(p, selected(p), {
+          id: newId(),
+          name,
+          carId: carId(p),
+          changes: [{ kind: 'mass', massKg }],
+          otherCost: 0,
+        }),
+  ),
+  fitChanges: fc.tuple(part, number, share).map(
+    ([of, value, s]) =>
+      (p) =>
+        edits.fitChanges(
+          p,
+          carId(p),
+          s < 0.4
+            ? [{ kind: 'part', part: of.id, axle: 'front' }]
+            : s < 0.7
+              ? [{ kind: 'balance', frontSharePercent: value }]
+              : [{ kind: 'thickness', axle: 'rear', thicknessMm: value }],
+        ),
+  ),
+  setClicks: fc
+    .array(number, { maxLength: 70 })
+    .map((clicks) => (p) => edits.setClicks(p, selected(p), clicks)),
+  setWeather: number.map(
+    (n) => (p) =>
+      edits.setWeather(p, selected(p), [
+        { temperatureC: n, humidityPercent: 50, pressureHpa: 1000, windKmh: n, windFromDeg: 10 },
+      ]),
+  ),
+  setLegs: fc.tuple(number, number).map(
+    ([laps, pace]) =>
+      (p) =>
+        edits.setLegs(p, selected(p), 0, [{ kind: 'hot', laps, pace }]),
+  ),
+  takeFit: fc.tuple(number, number).map(
+    ([grip, power]) =>
+      (p) =>
+        edits.takeFit(p, setupOf(p), {
+          cornering: { factor: grip / 50 },
+          braking: { factor: grip / 60 },
+          power: { factor: power / 100, atLimit: false },
+        }),
+  ),
+  keepWhatIf: fc
+    .dictionary(fc.constantFrom(...Object.keys(savedValues(setupOf(demoProject)))), number)
+    .map((moved) => (p) => edits.keepWhatIf(p, setupOf(p), moved as WhatIf)),
+};
+
+describe('edits', () => {
+  it('make nothing that cannot be written and read back, whatever they are given; what is refused is said', () => {
+    let [made, refused] = [0, 0];
+    const edit = fc.oneof(...Object.values(EDITS));
+    fc.assert(
+      fc.property(anyProject(3), fc.array(edit, { minLength: 1, maxLength: 8 }), (start, list) => {
+        let project = start;
+        for (const change of list) {
+          const attempt = attemptEdit(project, change);
+          if (!attempt.ok) {
+            refused += 1;
+            expect(refusalText(project, attempt.problems)).toMatch(/^\S.*[.!?]$/s);
+            continue;
+          }
+          made += 1;
+          project = attempt.project;
+          const read = readProject(writeProject(project));
+          // JSON knows no −0.
+          expect(read).toEqual(JSON.parse(JSON.stringify({ ok: true, project })));
+        }
+      }),
+      { numRuns: 150 },
+    );
+    // Neither may be the rule, or the property would say nothing.
+    expect(made).toBeGreaterThan(100);
+    expect(refused).toBeGreaterThan(100);
+  });
+
+  it('refuse by item, field and bound: 60 °C kept, grip past 3, a 201st car, a 301st part, a 601st price', () => {
+    const day = { ...demoProject, selectedPlanId: 'plan-tarn-day' };
+    const said = (project: Project, change: Edit) => {
+      const attempt = attemptEdit(project, change);
+      return attempt.ok ? 'made' : refusalText(project, attempt.problems);
+    };
+    const keep = (moved: WhatIf) => (p: Project) => edits.keepWhatIf(p, setupOf(p), moved);
+    expect(said(day, keep({ ambientC: 60 }))).toMatch(
+      /^Air temperature of “A club day at Anvil Park” must be at most 55 \(and \d more\)\.$/,
+    );
+    expect(said(day, keep({ gripPercent: 250 }))).toMatch(
+      /^Grip in braking of “Tarn Two club car” must be at most 3/,
+    );
+    expect(said(day, keep({ massKg: 6001 }))).toMatch(/^Mass of “Tarn Two club car” must be at most 6000\.$/);
+    const cars = {
+      ...day,
+      cars: Array.from({ length: 200 }, (_, i) => (i < 3 ? day.cars[i] : { ...day.cars[0], id: `c${i}` })),
+    };
+    expect(said(cars, (p) => edits.copyItem(p, 'cars', 'c7', 'c200'))).toBe(
+      'A project has at most 200 cars.',
+    );
+    const parts = edits.addParts(day, Array(160).fill(BUILT_IN[0]), newId);
+    expect(said(day, () => parts)).toBe('made');
+    expect(said(parts, (p) => edits.addParts(p, Array(160).fill(BUILT_IN[0]), newId))).toBe(
+      'A project has at most 300 parts.',
+    );
+    const prices = { ...day, prices: Array.from({ length: 600 }, (_, i) => ({ key: `k${i}`, price: 1 })) };
+    expect(said(prices, (p) => edits.withPrice(p, 'one-more', 5))).toBe('A project has at most 600 prices.');
+    expect(
+      said(day, (p) =>
+        edits.takeFit(p, setupOf(p), {
+          cornering: { factor: 1 },
+          braking: { factor: 1 },
+          power: { factor: 20, atLimit: false },
+        }),
+      ),
+    ).toMatch(/^Power at the wheels of “Tarn Two club car” must be at most 1500\.$/);
+  });
+
+  it('what a slider can reach can be kept, whatever the saved values are', () => {
+    fc.assert(
+      fc.property(anyProject(8), fc.constantFrom(0, 1), (project, end) => {
+        const bounds = Object.entries(whatIfBounds(setupOf(project)));
+        for (const [key, range] of bounds) {
+          if (key === 'frontSharePercent') continue; // Parts, not a bound, decide what a balance bar can give.
+          const attempt = attemptEdit(project, (p) => edits.keepWhatIf(p, setupOf(p), { [key]: range[end] }));
+          expect(attempt.ok ? 'made' : refusalText(project, attempt.problems), key).toBe('made');
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});

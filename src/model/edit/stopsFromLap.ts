@@ -1,0 +1,35 @@
+import type { LapTrace, SampledLine } from '../../core';
+import type { CircuitStop } from '../schema/circuit';
+
+const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;
+
+/**
+ * A list of stops that drives like a solved lap: the same speeds and distances, and the same time from one to the next.
+ * @param line the circuit's, for each stop's mean grade; without it the road is level and can be typed
+ */
+export function stopsFromLap(trace: LapTrace, line: SampledLine | null = null): CircuitStop[] {
+  const rise = (from: number, to: number) => (line ? heightAt(line, to) - heightAt(line, from) : 0);
+  return trace.stops.map((stop, k) => ({
+    name: stop.name || `Stop ${k + 1}`,
+    entryKmh: round(stop.entrySpeed * 3.6, 2),
+    exitKmh: round(stop.exitSpeed * 3.6, 2),
+    by: 'distance',
+    distanceM: round(stop.length, 2),
+    decelerationMs2: round(stop.deceleration, 2),
+    toNextM: round(stop.airDistance, 2),
+    timeToNextS: round(stop.airTime, 2),
+    gradePercent: round(
+      (100 * rise(trace.distance[stop.startIndex], trace.distance[stop.endIndex])) / stop.length,
+      2,
+    ),
+  }));
+}
+
+/** Height over the start line at a distance that may run past the lap, m. */
+function heightAt({ height, length }: SampledLine, distance: number): number {
+  const n = height.length - 1;
+  const laps = Math.floor(distance / length);
+  const at = (distance / length - laps) * n;
+  const i = Math.min(n - 1, Math.floor(at));
+  return laps * height[n] + height[i] + (at - i) * (height[i + 1] - height[i]);
+}

@@ -1,0 +1,150 @@
+import { z } from 'zod';
+import { type Problem, pathText } from '../check/problem';
+import { survey } from '../check/survey';
+import { migrate } from '../migrate/migrate';
+import { PARTS_FORMAT, type Part, partsFileSchema } from '../schema/part';
+import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from '../schema/project';
+import { readJson } from './json';
+
+export interface Refused {
+  readonly ok: false;
+  readonly problems: readonly Problem[];
+}
+export type ReadResult = { readonly ok: true; readonly project: Project } | Refused;
+/** A file that is either a project or parts. */
+export type DocumentResult = ReadResult | { readonly ok: true; readonly parts: readonly Part[] };
+
+/** Largest project file that is read, bytes. */
+export const LARGEST_FILE = 25 * 1024 * 1024;
+
+const failure = (message: string, path = ''): Refused => ({
+  ok: false,
+  problems: [{ path, message, severity: 'error' }],
+});
+
+/** JSON text as a value that is safe to read on, or what is wrong with it. */
+function parsed(text: string, expected: string): { readonly value: unknown } | Refused {
+  const json = readJson(text, expected);
+  if ('value' in json) {
+    const wrong = survey(json.value);
+    return wrong ? { ok: false, problems: [wrong] } : json;
+  }
+  return failure(json.message, json.place);
+}
+
+/** Reads a project from JSON text: everything wrong is said with its path, and nothing is half taken over. */
+export function readProject(text: string): ReadResult {
+  const json = parsed(text, 'A project exported from here');
+  return 'value' in json ? readSurveyed(json.value) : json;
+}
+
+/** Reads a project or a file of parts, whichever the text is. */
+export function readDocument(text: string): DocumentResult {
+  const json = parsed(text, 'A project or parts exported from here');
+  if (!('value' in json)) return json;
+  const format = (json.value as { format?: unknown } | null)?.format;
+  if (format !== PARTS_FORMAT) return readSurveyed(json.value);
+  const read = partsFileSchema.safeParse(json.value, { reportInput: true });
+  if (!read.success) return { ok: false, problems: read.error.issues.map(issueProblem) };
+  return { ok: true, parts: read.data.parts };
+}
+
+/** Parts as a file's text, to be read back by `readDocument`. */
+export function writeParts(parts: readonly Part[]): string {
+  return `${JSON.stringify({ format: PARTS_FORMAT, version: 1, parts }, null, 2)}\n`;
+}
+
+/** The same for parsed data. */
+export function readProjectValue(value: unknown): ReadResult {
+  const wrong = survey(value);
+  return wrong ? { ok: false, problems: [wrong] } : readSurveyed(value);
+}
+
+function readSurveyed(value: unknown): ReadResult {
+  const format = (value as { format?: unknown } | null)?.format;
+  if (typeof value !== 'object' || value === null || format !== PROJECT_FORMAT) {
+    return failure(
+      `This JSON is of another kind: "format" should be "${PROJECT_FORMAT}"${typeof format === 'string' ? `, and is "${format.slice(0, 60)}"` : ''}.`,
+      'format',
+    );
+  }
+  const version = (value as { version?: unknown }).version;
+  if (typeof version === 'number' && version > PROJECT_VERSION) {
+    return failure(
+      `The project is of version ${version}; this program reads up to version ${PROJECT_VERSION}. A newer program is needed.`,
+      'version',
+    );
+  }
+  const read = projectSchema.safeParse(migrate(value as Record<string, unknown>), { reportInput: true });
+  if (read.success) return { ok: true, project: read.data };
+  return { ok: false, problems: read.error.issues.map(issueProblem) };
+}
+
+/** A schema's complaint as a problem in the words used everywhere. */
+export function issueProblem(issue: z.core.$ZodIssue): Problem {
+  return { path: pathText(issue.path), message: issueMessage(issue), severity: 'error' };
+}
+
+function issueMessage(issue: z.core.$ZodIssue): string {
+  // A message of our own begins like this; Zod's begin with "Too small" and the like.
+  if (issue.message.startsWith('must ')) return issue.message;
+  switch (issue.code) {
+    case 'invalid_type':
+      return `must be ${EXPECTED[issue.expected] ?? `a ${issue.expected}`}, and is ${kindOf(issue.input)}`;
+    case 'too_small':
+      return issue.origin === 'array' || issue.origin === 'string'
+        ? issue.origin === 'string'
+          ? 'must not be empty'
+          : `must have at least ${issue.minimum}`
+        : `must be at least ${issue.minimum}`;
+    case 'too_big':
+      return issue.origin === 'array' || issue.origin === 'string'
+        ? `must have at most ${issue.maximum}${issue.origin === 'string' ? ' characters' : ''}`
+        : `must be at most ${issue.maximum}`;
+    case 'invalid_value':
+      return `must be one of ${issue.values.map((v) => `"${String(v)}"`).join(', ')}`;
+    case 'unrecognized_keys':
+      return `has keys nobody knows: ${issue.keys
+        .slice(0, 5)
+        .map((k) => `"${k.slice(0, 40)}"`)
+        .join(', ')}${issue.keys.length > 5 ? ` and ${issue.keys.length - 5} more` : ''}`;
+    default:
+      return issue.message;
+  }
+}
+
+/** What a schema wants, as a reader says it. */
+const EXPECTED: Readonly<Record<string, string>> = {
+  int: 'a whole number',
+  array: 'a list',
+  object: 'an object',
+};
+
+function kindOf(input: unknown): string {
+  if (input === undefined) return 'missing';
+  if (input === null) return 'null';
+  if (typeof input === 'number' && !Number.isFinite(input)) return 'not a number';
+  if (typeof input === 'object') return Array.isArray(input) ? 'a list' : 'an object';
+  return `a ${typeof input}`;
+}
+
+/** The project as JSON text, to be read back by `readProject`. */
+export function writeProject(project: Project): string {
+  return `${JSON.stringify(project, null, 2)}\n`;
+}
+
+/** The published JSON Schema of a file of parts. */
+export function partsJsonSchema(): object {
+  return {
+    title: 'Fervent Kettle parts',
+    ...z.toJSONSchema(partsFileSchema, { target: 'draft-2020-12', unrepresentable: 'any' }),
+  };
+}
+
+/** The published JSON Schema of the project file, made from the same source that checks it. */
+export function projectJsonSchema(): object {
+  return {
+    title: 'Fervent Kettle project',
+    ...z.toJSONSchema(projectSchema, { target: 'draft-2020-12', unrepresentable: 'any' }),
+  };
+}

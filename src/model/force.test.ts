@@ -1,0 +1,203 @@
+import Papa from 'papaparse';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../demo/project';
+import { oneSession } from '../../tests/support/sessions';
+import { type DayResult, failureCases, simulateDay, wheelClearances } from '../core';
+import { stopsCsv, tracesCsv } from '../report/csv';
+import { FORCE_COLUMNS, resultDocument, stopRows } from '../report/results';
+import { explain } from '../text/en/explanations';
+import { LIMIT_WORDS, marginText, momentText, overrunText, verdictText } from '../text/en/wording';
+import { applyWhatIf, keepWhatIf, savedValues } from './edit/whatIf';
+import { METRIC, toStored, US, unitOf } from './quantity/units';
+import type { Car } from './schema/car';
+import type { Plan } from './schema/project';
+import { frontSharePercent, wheelFit } from './toCore/chain';
+import { dayInput, type Setup, setupOf } from './toCore/toCore';
+
+const TARN = setupOf(demoProject, 'plan-tarn-anvil');
+const SKARN = setupOf(demoProject, 'plan-skarn-fen');
+const changed = (setup: Setup, car: (car: Car) => Car, plan: Partial<Plan> = {}): Setup => ({
+  ...setup,
+  car: car(setup.car),
+  plan: { ...oneSession(setup.plan, { hotLaps: 4, paddockMin: 1 }), ...plan },
+});
+const computed = (setup: Setup): { setup: Setup; result: DayResult } => ({
+  setup,
+  result: simulateDay(dayInput(setup)),
+});
+const strong = computed(changed(TARN, (car) => car));
+const weak = computed(changed(TARN, (car) => ({ ...car, pedal: { ...car.pedal, limitN: 250 } })));
+const boiled = computed(
+  changed(TARN, (car) => ({
+    ...car,
+    fluid: { ...car.fluid, measuredBoilingC: 92 },
+    front: { ...car.front, caliper: { ...car.front.caliper, fluidKg: 0.01, massKg: 1 } },
+  })),
+);
+
+describe('words of the foot', () => {
+  it('a weak foot: what gives out, where, by how much, and how long the stop runs', () => {
+    const { state, sentence, notes } = verdictText(weak.result, METRIC);
+    expect(state).toBe('Gives out');
+    expect(sentence).toMatch(
+      /^The pedal force gives out first: past the driver’s limit of 250 N on lap 2 at stop 1 \(Hammer\), before one hot lap is done\.$/,
+    );
+    expect(notes.join(' ')).toMatch(/The driver cannot press harder: the stop runs long\. Worst 4\d\d N/);
+    expect(notes.join(' ')).toMatch(
+      /The brakes cannot make every stop: −3\d % on lap \d at stop \d \(\w+\), limited by driver’s force; the stop runs \d+ m longer/,
+    );
+    expect(verdictText(weak.result, US).sentence).toContain('limit of 56 lbf');
+    const margin = weak.result.forceMargins.find((m) => m.part === 'pedal');
+    expect(margin && marginText(margin, METRIC)).toMatch(/^\d+ N over$/);
+  });
+
+  it('a strong one: only the least margin and its stop', () => {
+    const { notes } = verdictText(strong.result, METRIC);
+    expect(notes.at(-1)).toMatch(/^Least fade margin \d+ % on lap \d at stop \d \(\w+\)\.$/);
+    const { fade } = strong.result;
+    expect(fade && momentText(fade.at, strong.result)).toBe(
+      notes
+        .at(-1)
+        ?.replace(/^.* % /, '')
+        .replace(/\.$/, ''),
+    );
+  });
+
+  it('a boiled one: travel limits, and a pedal on the floor is said without a number', () => {
+    const limits = new Set(boiled.result.laps.flatMap((lap) => lap.forces.map((f) => f.limit)));
+    expect(limits.has('travel')).toBe(true);
+    expect(LIMIT_WORDS.travel).toBe('pedal travel');
+    expect(overrunText(null, METRIC)).toBe('does not end');
+    expect(overrunText(12.4, METRIC)).toBe('runs 12 m longer');
+    expect(overrunText(12.4, US)).toBe('runs 41 ft longer');
+  });
+
+  it('explanations carry the car’s own parts', () => {
+    const text = (topic: 'pedal' | 'balance' | 'travel' | 'fade', of = SKARN) => {
+      const { result } = of === SKARN ? computed(changed(SKARN, (car) => car)) : strong;
+      return JSON.stringify(explain(topic, of, result, 'front', METRIC));
+    };
+    expect(text('pedal')).toContain('17.8 mm front, 17.8 mm rear, 48.2 % of the push to the front');
+    expect(text('pedal')).toContain('pistons 27.0 mm, 32.0 mm, 38.0 mm');
+    expect(text('balance')).toContain('43.0 %');
+    expect(text('travel')).toContain('4 mm³ a bar and metre');
+    expect(text('fade', TARN)).toContain('600 N');
+  });
+});
+
+describe('what is written out of the foot', () => {
+  it('every stop has its force columns, in stored units, and they agree with the result', () => {
+    const { setup, result } = weak;
+    const rows = stopRows(setup, result, 3);
+    rows.forEach((row, k) => {
+      const force = result.laps[2].forces[k];
+      expect(row.pedalN).toBe(force.pedal);
+      expect(row.frontBar).toBeCloseTo(force.frontPressure / 1e5, 9);
+      expect(row.travelMm).toBeCloseTo(force.travel * 1000, 9);
+      expect(row.frontSharePercent + row.rearSharePercent).toBeCloseTo(100, 9);
+      expect(row.frontSharePercent).toBeCloseTo(
+        (100 * force.frontHeat) / (force.frontHeat + force.rearHeat),
+        9,
+      );
+      expect(row.fadeMarginPercent < 0).toBe(row.extraM !== 0);
+      expect(row.limit).toBe(force.limit);
+    });
+    for (const [key] of FORCE_COLUMNS) expect(Number.isFinite(rows[0][key]), key).toBe(true);
+  });
+
+  it('the stop list comes back from CSV in US units as it went', () => {
+    const { setup, result } = strong;
+    const read = Papa.parse<Record<string, string>>(stopsCsv(setup, result, US), { header: true });
+    const rows = result.laps.flatMap((lap) => stopRows(setup, result, lap.number));
+    expect(read.data.length).toBe(rows.length);
+    for (const [key, title, quantity] of FORCE_COLUMNS) {
+      const unit = unitOf(quantity, US);
+      const head = unit.label ? `${title} (${unit.label})` : title;
+      read.data.forEach((line, i) => {
+        const back = toStored(Number(line[head]), unit);
+        const went = rows[i][key] ?? Number.NaN;
+        expect(Math.abs(back - went), `${head} ${i}`).toBeLessThan(1e-6 * Math.max(1, Math.abs(went)));
+      });
+    }
+    expect(read.data.map((line) => line['limited by'])).toEqual(rows.map((row) => row.limit));
+    expect(read.data.map((line) => line['nearer to locking'])).toEqual(rows.map((row) => row.locksFirst));
+  });
+
+  it('traces carry force and share at every sample, 0 where nothing is braked', () => {
+    const { setup, result } = strong;
+    const read = Papa.parse<Record<string, string>>(tracesCsv(setup, result), { header: true });
+    const { force, time } = result.record;
+    expect(read.data.length).toBe(time.length);
+    let braked = 0;
+    read.data.forEach((line, i) => {
+      expect(Math.abs(Number(line['pedal force (N)']) - force.pedal[i])).toBeLessThan(
+        1e-6 * Math.max(1, force.pedal[i]),
+      );
+      if (force.pedal[i] === 0) expect(Number(line['front share of braking (%)'])).toBe(0);
+      else braked += 1;
+    });
+    expect(braked).toBeGreaterThan(200);
+    expect(Number(read.data[0]['pedal travel (mm)'])).toBe(0);
+  });
+
+  it('the whole result holds margins of force, the least fade and the records, as JSON without holes', () => {
+    const document = resultDocument(weak.setup, weak.result);
+    expect(document.version).toBe(4);
+    expect(document.force.margins.map((m) => m.part)).toEqual(['pedal', 'travel']);
+    expect(document.force.margins[0]).toMatchObject({ limit: 250, passed: { lap: 2, stop: 1 } });
+    expect(document.force.fade).toMatchObject({ limit: 'pedal' });
+    expect(document.record.pedalN.length).toBe(document.record.timeS.length);
+    expect(JSON.parse(JSON.stringify(document))).toEqual(document);
+  });
+});
+
+describe('front share in a what-if', () => {
+  it('moved, it rules; kept, it stands in the bar of a car that has one, else as measured', () => {
+    expect(savedValues(TARN).frontSharePercent).toBeCloseTo(63.3, 1);
+    expect(applyWhatIf(TARN, {}).car.frontSharePercent).toBeNull();
+    const moved = applyWhatIf(TARN, { frontSharePercent: 58 });
+    expect(moved.car.frontSharePercent).toBe(58);
+    const bar = applyWhatIf(SKARN, { frontSharePercent: 62 });
+    expect(bar.car.frontSharePercent).toBeNull();
+    expect(frontSharePercent(bar.car)).toBeCloseTo(62, 1);
+    const kept = keepWhatIf(demoProject, SKARN, { frontSharePercent: 62 });
+    const { cylinders } = kept.cars[2].pedal;
+    expect(cylinders.kind === 'pair' && cylinders.frontPushPercent).toBeGreaterThan(50);
+    expect(kept.cars[0]).toEqual(demoProject.cars[0]);
+  });
+
+  it('another pad moves the share that follows from the parts, and not a measured one', () => {
+    const other = { frontPad: 'sprint' };
+    expect(frontSharePercent(applyWhatIf(TARN, other).car)).toBeGreaterThan(frontSharePercent(TARN.car) + 2);
+    const measured = { ...TARN, car: { ...TARN.car, frontSharePercent: 61 } };
+    expect(frontSharePercent(applyWhatIf(measured, other).car)).toBe(61);
+  });
+});
+
+describe('the demo’s cars', () => {
+  it('fit their own wheels, new pads too, and have failures that still stop', () => {
+    for (const car of demoProject.cars) {
+      for (const axle of [car.front, car.rear]) {
+        for (const { what, clearance, wanted } of wheelClearances(wheelFit(axle))) {
+          expect(clearance, `${car.name}, ${what}`).toBeGreaterThanOrEqual(wanted);
+        }
+      }
+    }
+    for (const plan of demoProject.plans.slice(0, 3)) {
+      for (const { failure, distance } of failureCases(dayInput(setupOf(demoProject, plan.id)), 30)) {
+        expect(distance, `${plan.name}, ${failure}`).toBeGreaterThan(25);
+        expect(distance, `${plan.name}, ${failure}`).toBeLessThan(200);
+      }
+    }
+  });
+
+  it('share near what their tyres want, the rear never far ahead of the front', () => {
+    for (const { result } of [strong, computed(changed(SKARN, (car) => car))]) {
+      // Gentle laps want less in front than any fixed share gives them.
+      const hot = result.laps.filter((lap) => lap.kind === 'hot');
+      for (const { share, ideal } of hot.flatMap((lap) => lap.forces)) {
+        expect(Math.abs(share.mean - ideal.mean)).toBeLessThan(0.1);
+      }
+    }
+  });
+});

@@ -1,0 +1,139 @@
+export { type Axle, choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './catalogue/choices';
+export { EXPOSED_KIND_IDS, EXPOSED_KINDS, type ExposedKind } from './catalogue/exposed';
+export { MATERIAL_IDS, ROTOR_MATERIALS } from './catalogue/materials';
+export { nominalFriction, SHIMS } from './catalogue/pads';
+export { CALIPER_BODIES, MOUNTINGS, PISTONS, SURFACES, VANE_IDS, VANES } from './catalogue/parts';
+export {
+  changePrice,
+  ductPrice,
+  MADE_ROTOR_KEY,
+  madeRotorPrice,
+  partPrice,
+  withPrice,
+} from './catalogue/prices';
+export { STARTER_DRUM, starterLine, starterStop } from './catalogue/starters';
+export { type Problem, pathText } from './check/problem';
+export { circuitProblems, projectProblems } from './check/problems';
+export { attemptEdit, refusalText } from './edit/attempt';
+export {
+  changesOfWhatIf,
+  changesProblem,
+  changeWords,
+  isForAxle,
+  partOf,
+  variantSetup,
+  withChanges,
+  withOneMore,
+} from './edit/changes';
+export { circuitClosing, closeCircuit } from './edit/closeCircuit';
+export {
+  addCircuit,
+  addPart,
+  addVariant,
+  assignToPlan,
+  fitChanges,
+  renameProject,
+  selectPlan,
+  setClicks,
+  setCurrency,
+  setLegs,
+  setWeather,
+  takeFit,
+} from './edit/edits';
+export {
+  addParts,
+  copyItem,
+  deleteItem,
+  deletionObstacle,
+  type ItemOf,
+  renameItem,
+  replaceItem,
+  type Shelf,
+} from './edit/library';
+export { alike, conflictText, differing, mergeProjects, type Sparse } from './edit/merge';
+export { stopsFromLap } from './edit/stopsFromLap';
+export {
+  applyWhatIf,
+  keepWhatIf,
+  savedValues,
+  type WhatIf,
+  type WhatIfNumber,
+  type WhatIfValues,
+  whatIfBounds,
+} from './edit/whatIf';
+export { readJson } from './file/json';
+export {
+  type DocumentResult,
+  issueProblem,
+  LARGEST_FILE,
+  partsJsonSchema,
+  projectJsonSchema,
+  type Refused,
+  readDocument,
+  readProject,
+  writeParts,
+  writeProject,
+} from './file/readProject';
+export {
+  formatQuantity,
+  formatValue,
+  METRIC,
+  QUANTITIES,
+  type Quantity,
+  SWITCHABLE,
+  toShown,
+  toStored,
+  type UnitChoice,
+  US,
+  unitOf,
+} from './quantity/units';
+export type { AxleBrakes } from './schema/axle';
+export { type Car, carSchema } from './schema/car';
+export {
+  type Circuit,
+  type CircuitPlace,
+  type CircuitSegment,
+  type CircuitStop,
+  circuitSchema,
+  cornerSchema,
+  straightSchema,
+  typedStopSchema,
+} from './schema/circuit';
+export {
+  type Change,
+  type Compare,
+  changeSchema,
+  MOST_SETUPS,
+  type SetupVariant,
+  setupSchema,
+} from './schema/compare';
+export { type Exposed, exposedPart, starterExposed } from './schema/exposed';
+export { type FieldInfo, type FieldLimits, fieldInfo } from './schema/field';
+export { type Part, type PartKind, partSchema } from './schema/part';
+export { getAt, infoAt, type Path, setAt } from './schema/paths';
+export { loadSchema, type Pedal, pistonField } from './schema/pedal';
+export {
+  lapLegSchema,
+  type Plan,
+  type PlanLeg,
+  type PlanSession,
+  PROJECT_FORMAT,
+  PROJECT_VERSION,
+  type Project,
+  planSchema,
+  priceInfo,
+  standLegSchema,
+} from './schema/project';
+export { DEFAULT_UNCERTAIN, type Uncertain, uncertainInfo, uncertainRanges } from './schema/uncertain';
+export { chainOf, chassisOf, effectiveRadiusMm, frontSharePercent, taperOf, wheelFit } from './toCore/chain';
+export {
+  circuitInput,
+  cornerOf,
+  dayInput,
+  fluidBoilingPointC,
+  fluidWater,
+  type Setup,
+  setupOf,
+  stopLength,
+  vehicleOf,
+} from './toCore/toCore';

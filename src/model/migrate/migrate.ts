@@ -1,0 +1,175 @@
+import { DEFAULT_UNCERTAIN } from '../schema/uncertain';
+
+type Loose = Record<string, unknown>;
+
+/** What version 2 added to an axle, as version 1 computed it. */
+const AXLE_2 = {
+  drum: null,
+  shim: 'none',
+  rightDuctAreaCm2: null,
+  tapePercent: 0,
+  toCaliperPercent: 0,
+  shieldPercent: 0,
+  opennessPercent: 50,
+  leftFactor: 1,
+  rightFactor: 1,
+};
+const ROTOR_2 = {
+  vaneType: 'straight',
+  surface: 'plain',
+  holeCount: 60,
+  holeDiameterMm: 6,
+  slotCount: 8,
+  slotWidthMm: 1.5,
+  slotDepthMm: 1,
+  weighedKg: null,
+};
+
+const record = (value: unknown): Loose =>
+  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Loose) : {};
+const list = (value: unknown, change: (item: Loose) => unknown) =>
+  Array.isArray(value) ? value.map((item) => change(record(item))) : value;
+
+/** Version 1 had one session a plan, both sides alike, straight vanes and plain faces. */
+function from1(project: Loose): Loose {
+  const axle = (value: unknown) => ({
+    ...AXLE_2,
+    ...record(value),
+    rotor: { ...ROTOR_2, ...record(record(value).rotor) },
+  });
+  return {
+    ...project,
+    version: 2,
+    cars: list(project.cars, (car) => ({
+      gravityHeightMm: 480,
+      trackWidthMm: 1500,
+      innerReliefPercent: 0,
+      ...car,
+      fluid: { measuredBoilingC: null, ...record(car.fluid) },
+      front: axle(car.front),
+      rear: axle(car.rear),
+    })),
+    plans: list(project.plans, (plan) => {
+      const {
+        outLaps,
+        outPacePercent,
+        hotLaps,
+        coolDownLaps,
+        coolDownPacePercent,
+        paddockMin,
+        ambientC,
+        ...kept
+      } = plan;
+      const drive = (kind: string, laps: unknown, pacePercent: unknown) =>
+        laps === 0 ? [] : [{ kind, laps, pacePercent }];
+      return {
+        ...kept,
+        sessions: [
+          {
+            name: 'Session',
+            ambientC,
+            legs: [
+              ...drive('out', outLaps, outPacePercent),
+              ...drive('hot', hotLaps, 100),
+              ...drive('cool', coolDownLaps, coolDownPacePercent),
+              ...(paddockMin === 0 ? [] : [{ kind: 'paddock', minutes: paddockMin, fanKmh: 0 }]),
+            ],
+          },
+        ],
+      };
+    }),
+  };
+}
+
+/** Generic hydraulics, fit and weight for what version 2 did not know; a typed front share goes on to rule. */
+const CALIPER_3 = {
+  kind: 'fixed',
+  pistonsMm: [38, 42],
+  stiffnessKnMm: 150,
+  clearanceMm: 0.15,
+  bridgeMm: 20,
+  outerBodyMm: 35,
+  openingMm: 75,
+};
+const WHEEL_3 = { barrelMm: 420, spokesMm: 40, spacerMm: 0 };
+const PEDAL_3 = {
+  ratio: 4,
+  efficiencyPercent: 90,
+  booster: { gain: 5, kneeN: 1200 },
+  cylinders: { kind: 'tandem', boreMm: 23.8, strokeMm: 38, split: 'diagonal' },
+  valve: null,
+  hoseLengthMm: 400,
+  hoseGrowthMm3BarM: 12,
+  limitN: 500,
+  travelMm: 130,
+  freeTravelMm: 8,
+};
+
+function from2(project: Loose): Loose {
+  const axle = (value: unknown, rear: boolean) => {
+    const own = record(value);
+    const rotor = record(own.rotor);
+    return {
+      ...own,
+      newPadMm: own.padThicknessMm,
+      effectiveRadiusMm: null,
+      wheel: WHEEL_3,
+      rotor: { depthMm: 45, ...rotor },
+      drum: own.drum ? { shoes: 'leading-trailing', cylinderMm: 20.6, ...record(own.drum) } : own.drum,
+      caliper: { ...CALIPER_3, ...(rear && { pistonsMm: [30, 34] }), ...record(own.caliper) },
+    };
+  };
+  return {
+    ...project,
+    version: 3,
+    parts: [],
+    cars: list(project.cars, (car) => ({
+      wheelbaseMm: 2550,
+      frontWeightPercent: 52,
+      frontDownforcePercent: 42,
+      loads: [],
+      pedal: PEDAL_3,
+      ...car,
+      recovery: car.recovery ? { blending: 'blended', ...record(car.recovery) } : car.recovery,
+      front: axle(car.front, false),
+      rear: axle(car.rear, true),
+    })),
+    plans: list(project.plans, (plan) => ({ brakesEarlier: false, clicks: [], ...plan })),
+  };
+}
+
+/** Version 3 did not know where a circuit lies, nor the weather but for air and moisture. */
+function from3(project: Loose): Loose {
+  return {
+    ...project,
+    version: 4,
+    circuits: list(project.circuits, (circuit) => ({ place: null, ...circuit })),
+    plans: list(project.plans, (plan) => ({ pressureHpa: null, windKmh: 0, windFromDeg: 0, ...plan })),
+  };
+}
+
+/** Version 4 only predicted: nothing in it was compared, priced or uncertain. */
+function from4(project: Loose): Loose {
+  return {
+    ...project,
+    version: 5,
+    currency: '€',
+    prices: [],
+    cars: list(project.cars, (car) => ({ driverSide: 'left', exposed: [], ...car })),
+    plans: list(project.plans, (plan) => ({
+      wishK: 30,
+      minutes: 20,
+      compare: { setups: [], referenceId: null },
+      uncertain: DEFAULT_UNCERTAIN,
+      ...plan,
+    })),
+  };
+}
+
+/** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
+export function migrate(project: Loose): Loose {
+  const second = project.version === 1 ? from1(project) : project;
+  const third = second.version === 2 ? from2(second) : second;
+  const fourth = third.version === 3 ? from3(third) : third;
+  return fourth.version === 4 ? from4(fourth) : fourth;
+}

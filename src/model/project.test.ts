@@ -1,0 +1,520 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../demo/project';
+import { oneSession } from '../../tests/support/sessions';
+import { simulateDay } from '../core';
+import { stopsCsv, tracesCsv } from '../report/csv';
+import { resultDocument } from '../report/results';
+import { verdictText } from '../text/en/wording';
+import { STARTER_DRUM, starterLine, starterStop } from './catalogue/starters';
+import { circuitProblems } from './check/problems';
+import { circuitClosing, closeCircuit } from './edit/closeCircuit';
+import { copyItem, deleteItem, deletionObstacle } from './edit/library';
+import { applyWhatIf, keepWhatIf, savedValues, type WhatIf } from './edit/whatIf';
+import { projectJsonSchema, readProject, writeProject } from './file/readProject';
+import {
+  formatQuantity,
+  METRIC,
+  QUANTITIES,
+  type Quantity,
+  toShown,
+  toStored,
+  US,
+  unitOf,
+} from './quantity/units';
+import type { Circuit } from './schema/circuit';
+import { PROJECT_VERSION, type Project } from './schema/project';
+import { DEFAULT_UNCERTAIN } from './schema/uncertain';
+import { frontSharePercent } from './toCore/chain';
+import { dayInput, setupOf } from './toCore/toCore';
+
+/** A deep copy with one value replaced, by path. */
+function changed(path: (string | number)[], value: unknown): unknown {
+  const copy = structuredClone(demoProject) as unknown as Record<string | number, unknown>;
+  let at: Record<string | number, unknown> = copy;
+  for (const key of path.slice(0, -1)) at = at[key] as Record<string | number, unknown>;
+  if (value === undefined) delete at[path[path.length - 1]];
+  else at[path[path.length - 1]] = value;
+  return copy;
+}
+function problemsOf(text: string): string {
+  const read = readProject(text);
+  return read.ok ? 'none' : read.problems.map((p) => `${p.path}: ${p.message}`).join('\n');
+}
+
+describe('project files', () => {
+  it('come back as they went out, from values that are no defaults', () => {
+    const number = (low: number, high: number) => fc.double({ min: low, max: high, noNaN: true });
+    fc.assert(
+      fc.property(
+        number(300, 3000),
+        number(0, 5),
+        number(4, 15),
+        fc.boolean(),
+        (massKg, grip, gap, electric) => {
+          const [car] = demoProject.cars;
+          const project: Project = {
+            ...demoProject,
+            name: 'Größe "x" \u2028 <b>',
+            cars: [
+              {
+                ...car,
+                massKg,
+                downforceAreaM2: grip,
+                recovery: electric
+                  ? { axle: 'front', powerKw: 33.3, lowestSpeedKmh: 9, blending: 'added' }
+                  : null,
+                rear: { ...car.rear, rotor: { ...car.rear.rotor, vaneGapMm: gap } },
+              },
+              ...demoProject.cars.slice(1),
+            ],
+            selectedPlanId: 'plan-skarn-fen',
+          };
+          const read = readProject(writeProject(project));
+          expect(read).toEqual({ ok: true, project });
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  /** A document without what version 3 brought. */
+  function asVersion2<T>(document: T): T {
+    const dropped = new Set(
+      'parts wheelbaseMm frontWeightPercent frontDownforcePercent loads pedal blending newPadMm effectiveRadiusMm wheel depthMm pistonsMm stiffnessKnMm clearanceMm bridgeMm outerBodyMm openingMm brakesEarlier clicks'.split(
+        ' ',
+      ),
+    );
+    const strip = (value: unknown, key = ''): unknown => {
+      if (Array.isArray(value)) return value.map((item) => strip(item));
+      if (typeof value !== 'object' || value === null) return value;
+      const kept = Object.entries(value).filter(
+        ([name]) => !dropped.has(name) && !(key === 'caliper' && name === 'kind'),
+      );
+      return Object.fromEntries(kept.map(([name, inner]) => [name, strip(inner, name)]));
+    };
+    return { ...(strip(document) as T), version: 2 };
+  }
+
+  it('of version 4 compare nothing, have usual prices, and are as uncertain as any car', () => {
+    const { currency, prices, ...rest } = demoProject;
+    const [{ driverSide, exposed, ...car }, ...cars] = demoProject.cars;
+    const [{ wishK, minutes, compare, uncertain, ...plan }, ...plans] = demoProject.plans;
+    const read = readProject(
+      JSON.stringify({ ...rest, version: 4, cars: [car, ...cars], plans: [plan, ...plans] }),
+    );
+    if (!read.ok) throw new Error(read.problems[0].message);
+    expect(read.project.version).toBe(PROJECT_VERSION);
+    expect(read.project).toMatchObject({ currency: '€', prices: [] });
+    expect(read.project.cars[0]).toEqual({ ...car, driverSide: 'left', exposed: [] });
+    expect(read.project.plans[0]).toEqual({
+      ...plan,
+      wishK: 30,
+      minutes: 20,
+      compare: { setups: [], referenceId: null },
+      uncertain: DEFAULT_UNCERTAIN,
+    });
+  });
+
+  it('of version 3 lie nowhere in particular, in air of the height’s pressure', () => {
+    const [anvil] = demoProject.circuits;
+    const [plan] = demoProject.plans;
+    const { place, ...nowhere } = anvil;
+    const { pressureHpa, windKmh, windFromDeg, ...calm } = plan;
+    expect([place, pressureHpa, windKmh, windFromDeg]).not.toContain(undefined);
+    const read = readProject(
+      JSON.stringify({
+        ...demoProject,
+        version: 3,
+        circuits: [nowhere, ...demoProject.circuits.slice(1)],
+        plans: [calm],
+      }),
+    );
+    if (!read.ok) throw new Error(read.problems[0].message);
+    expect(read.project.version).toBe(PROJECT_VERSION);
+    expect(read.project.circuits[0]).toEqual({ ...anvil, place: null });
+    expect(read.project.plans[0]).toEqual({ ...plan, pressureHpa: null, windKmh: 0, windFromDeg: 0 });
+  });
+  it('of version 2 keep what they say of the front share, and get generic hydraulics', () => {
+    const old = asVersion2(demoProject);
+    old.cars[0].frontSharePercent = 61;
+    old.cars[1].rear.drum = { ...STARTER_DRUM };
+    const { shoes: _s, cylinderMm: _c, ...drum } = STARTER_DRUM;
+    (old.cars[1].rear as { drum: unknown }).drum = drum;
+    const read = readProject(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.problems.map((p) => `${p.path}: ${p.message}`).join('\n'));
+    const [tarn, ovel] = read.project.cars;
+    expect(frontSharePercent(tarn)).toBe(61);
+    expect(ovel.rear.drum).toEqual(STARTER_DRUM);
+    expect(ovel.recovery?.blending).toBe('blended');
+    expect(tarn.front.newPadMm).toBe(tarn.front.padThicknessMm);
+    expect(read.project).toMatchObject({ version: PROJECT_VERSION, parts: [] });
+    // The share that ruled then rules now: a short drive puts as much heat into the front as it says.
+    const setup = setupOf(read.project, 'plan-tarn-anvil');
+    const { trace } = simulateDay(dayInput({ ...setup, plan: oneSession(setup.plan, { hotLaps: 1 }) }));
+    const last = trace.time.length - 1;
+    const front = trace.frontHeat[last] / (trace.frontHeat[last] + trace.rearHeat[last]);
+    expect(front).toBeCloseTo(0.61, 9);
+  });
+
+  it('of version 1 become what they computed then: one session, both sides alike, plain rotors', () => {
+    const old = asVersion2(structuredClone(demoProject)) as unknown as Record<string, never>;
+    const loose = old as unknown as {
+      version: number;
+      cars: Record<string, unknown>[];
+      plans: Record<string, unknown>[];
+    };
+    loose.version = 1;
+    loose.plans = asVersion2(demoProject)
+      .plans.slice(0, 4)
+      .map(({ sessions, ...plan }) => ({
+        ...plan,
+        outLaps: 1,
+        outPacePercent: 65,
+        hotLaps: (sessions[0].legs[1] as { laps: number }).laps,
+        coolDownLaps: 1,
+        coolDownPacePercent: 40,
+        paddockMin: 30,
+        ambientC: sessions[0].ambientC,
+      }));
+    loose.cars = asVersion2(demoProject).cars.map((car) => {
+      const { gravityHeightMm: _h, trackWidthMm: _t, innerReliefPercent: _r, ...kept } = car;
+      const { measuredBoilingC: _m, ...fluid } = car.fluid;
+      const axle = ({ rotor, ...brakes }: (typeof car)['front']) => {
+        const { vaneType: _v, surface: _s, weighedKg: _w, ...measures } = rotor;
+        const {
+          holeCount: _a,
+          holeDiameterMm: _b,
+          slotCount: _c,
+          slotWidthMm: _d,
+          slotDepthMm: _e,
+          ...plain
+        } = measures;
+        const {
+          drum: _1,
+          shim: _2,
+          rightDuctAreaCm2: _3,
+          tapePercent: _4,
+          toCaliperPercent: _5,
+          ...rest
+        } = brakes;
+        const { shieldPercent: _6, opennessPercent: _7, leftFactor: _8, rightFactor: _9, ...old1 } = rest;
+        return { ...old1, rotor: plain };
+      };
+      return { ...kept, fluid, front: axle(car.front), rear: axle(car.rear) };
+    });
+    const read = readProject(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.problems.map((p) => `${p.path}: ${p.message}`).join('\n'));
+    expect(read.project.version).toBe(PROJECT_VERSION);
+    const [tarn] = read.project.cars;
+    expect(asVersion2(tarn.front)).toEqual(asVersion2(demoProject.cars[0].front));
+    expect(read.project.plans[0].sessions[0].legs).toEqual(demoProject.plans[0].sessions[0].legs);
+    expect(readProject(writeProject(read.project))).toEqual(read);
+    // What it cannot know is said with the path in the file as it is read.
+    loose.plans[0].hotLaps = 'many';
+    expect(problemsOf(JSON.stringify(old))).toMatch(/plans\[0\]\.sessions\[0\]\.legs\[1\]\.laps: must be/);
+  });
+
+  it.each([
+    ['', /empty/],
+    ['   \n', /empty/],
+    ['{"format": "fervent', /not JSON/],
+    ['\u0000\u0001PK', /not JSON/],
+    ['[1,2]', /another kind/],
+    ['null', /another kind/],
+    ['{"type":"FeatureCollection"}', /"format" should be "fervent-kettle-project"/],
+    [JSON.stringify({ ...demoProject, format: 'other' }), /and is "other"/],
+    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 5/],
+    [
+      `{"format":"fervent-kettle-project","version":1,"__proto__":{"polluted":true}}`,
+      /__proto__: .*not allowed/,
+    ],
+    [writeProject(demoProject).replace('"massKg": 1040', '"constructor": 3'), /cars\[0\]\.constructor/],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], 0)), /cars\[0\]\.massKg: must be at least 100/],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], -5)), /cars\[0\]\.massKg: must be at least 100/],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], 1e9)), /cars\[0\]\.massKg: must be at most 6000/],
+    [
+      JSON.stringify(changed(['cars', 0, 'massKg'], Number.NaN)),
+      /cars\[0\]\.massKg: must be a number, and is null/,
+    ],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], '1040')), /must be a number, and is a string/],
+    [JSON.stringify(changed(['cars', 0, 'massKg'], undefined)), /cars\[0\]\.massKg: .*missing/],
+    [JSON.stringify(changed(['cars', 0, 'colour'], 'red')), /cars\[0\]: has keys nobody knows: "colour"/],
+    [
+      JSON.stringify(changed(['cars', 1, 'front', 'pad'], 'cheese')),
+      /cars\[1\]\.front\.pad: names no pad of this project: cheese/,
+    ],
+    [
+      JSON.stringify(changed(['cars', 0, 'front', 'rotor', 'innerDiameterMm'], 300)),
+      /innerDiameterMm: must be under the outer/,
+    ],
+    [
+      JSON.stringify(changed(['cars', 0, 'front', 'rotor', 'vaneGapMm'], 22)),
+      /vaneGapMm: must leave two cheeks/,
+    ],
+    [JSON.stringify(changed(['cars', 0, 'front', 'padAreaCm2'], 249)), /padAreaCm2: must be under 60 %/],
+    [
+      JSON.stringify(changed(['circuits', 0, 'layout', 'segments', 1, 'radiusM'], 8)),
+      /segments\[1\]\.radiusM: .*tighter than the track is wide/,
+    ],
+    [
+      JSON.stringify(changed(['plans', 0, 'sessions', 0, 'legs', 1, 'laps'], 2.5)),
+      /plans\[0\]\.sessions\[0\]\.legs\[1\]\.laps: must be a whole number/,
+    ],
+    [
+      JSON.stringify(changed(['plans', 0, 'sessions', 0, 'legs', 1, 'laps'], 0)),
+      /legs\[1\]\.laps: must be at least 1/,
+    ],
+    [JSON.stringify(changed(['plans', 0, 'sessions'], [])), /plans\[0\]\.sessions: must have at least 1/],
+    [
+      JSON.stringify(changed(['plans', 0, 'sessions', 0, 'legs'], [{ kind: 'pit', minutes: 3, fanKmh: 0 }])),
+      /sessions\[0\]\.legs: must have at least one lap/,
+    ],
+    [
+      JSON.stringify(changed(['plans', 0, 'sessions', 0, 'ambientC'], -280)),
+      /ambientC: must be at least -30/,
+    ],
+    [
+      JSON.stringify(changed(['cars', 0, 'front', 'rotor', 'weighedKg'], 1.2)),
+      /weighedKg: must be over the hat’s mass/,
+    ],
+    [JSON.stringify(changed(['cars', 0, 'fluid', 'waterFirstYearPercent'], 101)), /must be at most 5/],
+    [
+      JSON.stringify(
+        changed(['cars', 0, 'rear', 'drum'], { ...STARTER_DRUM, innerDiameterMm: 130, widthMm: 20 }),
+      ),
+      /padAreaCm2: of two shoes must be under 90 %/,
+    ],
+    [JSON.stringify(changed(['plans', 0, 'carId'], 'gone')), /plans\[0\]\.carId: names no car/],
+    [JSON.stringify(changed(['selectedPlanId'], 'gone')), /selectedPlanId: names no plan/],
+    [JSON.stringify(changed(['cars', 1, 'id'], 'car-tarn')), /cars\[1\]\.id: is used twice/],
+    [
+      JSON.stringify(changed(['plans', 0, 'uncertain', 'ranges', 'mass', 'low'], 90)),
+      /plans\[0\]\.uncertain\.ranges\.mass\.low: must not be over the upper end \(25\): the range is upside down/,
+    ],
+    [
+      JSON.stringify(changed(['prices'], [{ key: 'duct-50', price: -1 }])),
+      /prices\[0\]\.price: must be at least 0/,
+    ],
+    [
+      JSON.stringify(
+        changed(
+          ['prices'],
+          [
+            { key: 'duct-50', price: 1 },
+            { key: 'duct-50', price: 2 },
+          ],
+        ),
+      ),
+      /prices\[1\]\.key: is priced twice: duct-50/,
+    ],
+    [
+      JSON.stringify(
+        changed(
+          ['plans', 0, 'compare', 'setups'],
+          [
+            {
+              id: 's',
+              name: 'S',
+              carId: 'gone',
+              changes: [{ kind: 'part', part: 'lost', axle: 'front' }],
+              otherCost: 0,
+            },
+          ],
+        ),
+      ),
+      /setups\[0\]\.carId: names no car of this project: gone[\s\S]*changes\[0\]\.part: names no part of this project: lost/,
+    ],
+    [
+      JSON.stringify(changed(['plans', 0, 'compare', 'referenceId'], 'none')),
+      /compare\.referenceId: names no setup/,
+    ],
+    [JSON.stringify(changed(['cars'], [])), /cars: must have at least 1/],
+  ])('say what is wrong and where: %#', (text, expected) => {
+    expect(problemsOf(text)).toMatch(expected);
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+  });
+
+  it('refuse a stop that is faster out than in', () => {
+    const stops = [{ ...starterStop('x'), entryKmh: 80, exitKmh: 120 }];
+    const text = JSON.stringify(changed(['circuits', 0, 'layout'], { kind: 'stops', stops }));
+    expect(problemsOf(text)).toMatch(/stops\[0\]\.exitKmh: must be under the entry speed \(80 km\/h\)/);
+  });
+
+  it('have a schema that carries each number’s meaning, limits and usual range', () => {
+    const schema = JSON.stringify(projectJsonSchema());
+    expect(schema).toContain('"title":"Mass"');
+    expect(schema).toContain('"minimum":100');
+    expect(schema).toContain('"usual":[700,2100]');
+    expect(schema).toContain('"additionalProperties":false');
+  });
+});
+
+describe('circuits', () => {
+  it('of the demo close, and a lap broken open is said to be, closed again, and good', () => {
+    for (const circuit of demoProject.circuits) expect(circuitProblems(circuit)).toEqual([]);
+    const [anvil] = demoProject.circuits;
+    if (anvil.layout.kind !== 'line') throw new Error('a line was expected');
+    const segments = anvil.layout.segments.map((s, i) =>
+      i === 2 && s.kind === 'straight' ? { ...s, lengthM: 800 } : s,
+    );
+    const open: Circuit = { ...anvil, layout: { kind: 'line', segments } };
+    const [problem] = circuitProblems(open);
+    expect(problem.severity).toBe('error');
+    expect(problem.message).toMatch(/ends 3\d\d m from its start/);
+    const closed = closeCircuit(open) as Circuit;
+    expect(circuitProblems(closed)).toEqual([]);
+    expect(circuitClosing(closed)?.gap).toBeLessThan(0.1);
+    expect(circuitProblems(starterLine('a', 'b'))).toEqual([]);
+  });
+
+  it('of typed stops say what no car can do and which times do not fit', () => {
+    const list = (stop: Partial<ReturnType<typeof starterStop>>): Circuit => ({
+      id: 'c',
+      name: 'c',
+      altitudeM: 0,
+      trackWidthM: 10,
+      place: null,
+      layout: { kind: 'stops', stops: [{ ...starterStop('a'), ...stop }] },
+    });
+    expect(circuitProblems(list({}))).toEqual([]);
+    expect(circuitProblems(list({ by: 'distance', distanceM: 3 }))[0].message).toMatch(/no car on wheels/);
+    const late = circuitProblems(list({ timeToNextS: 100 }))[0];
+    expect(late.path).toBe('layout.stops[0].timeToNextS');
+    expect(late.message).toMatch(/takes 9\.0 to 18\.0 s|takes 12\.0 to 18\.0 s/);
+  });
+});
+
+describe('units', () => {
+  it('out and back change nothing', () => {
+    const quantity = fc.constantFrom(...(Object.keys(QUANTITIES) as Quantity[]));
+    fc.assert(
+      fc.property(quantity, fc.double({ min: -1e4, max: 1e4, noNaN: true }), fc.boolean(), (q, value, us) => {
+        const unit = unitOf(q, us ? US : METRIC);
+        expect(Math.abs(toStored(toShown(value, unit), unit) - value)).toBeLessThan(1e-8);
+      }),
+    );
+  });
+
+  it('are the known ones', () => {
+    expect(formatQuantity(100, 'temperature', US)).toBe('212 °F');
+    expect(formatQuantity(100, 'difference', US)).toBe('180 °F');
+    expect(formatQuantity(160.9344, 'speed', US)).toBe('100 mph');
+    expect(formatQuantity(9.80665, 'deceleration', US)).toBe('1.00 g');
+    expect(formatQuantity(25.4, 'smallLength', { smallLength: 'us' })).toBe('1.000 in');
+    expect(formatQuantity(-3, 'temperature', METRIC)).toBe('−3 °C');
+    expect(formatQuantity(-0.2, 'temperature', METRIC)).toBe('0 °C');
+    expect(formatQuantity(1, 'months', METRIC)).toBe('1 month');
+  });
+});
+
+describe('what-if', () => {
+  const setup = setupOf(demoProject);
+  const whatIf: WhatIf = {
+    massKg: 1200,
+    gripPercent: 90,
+    frontPad: 'enduro',
+    fluid: 'race',
+    rearDuctCm2: 30,
+    hotLaps: 5,
+  };
+
+  it('moves what it names and nothing else, and leaves the saved setup as it was', () => {
+    const before = structuredClone(setup);
+    expect(applyWhatIf(setup, {})).toEqual(setup);
+    const moved = applyWhatIf(setup, whatIf);
+    expect(setup).toEqual(before);
+    // Another pad moves the share that follows from the parts.
+    const frontSharePercent = savedValues(moved).frontSharePercent;
+    expect(frontSharePercent).toBeLessThan(savedValues(setup).frontSharePercent);
+    expect(savedValues(moved)).toEqual({
+      ...savedValues(setup),
+      ...whatIf,
+      gripPercent: 100,
+      frontSharePercent,
+    });
+    expect(moved.car.tyres.longitudinalGrip).toBeCloseTo(0.9 * setup.car.tyres.longitudinalGrip, 3);
+  });
+
+  it('kept, is what was computed', () => {
+    const kept = keepWhatIf(demoProject, setup, whatIf);
+    expect(setupOf(kept)).toEqual(applyWhatIf(setup, whatIf));
+    expect(kept.cars.slice(1)).toEqual(demoProject.cars.slice(1));
+    expect(readProject(writeProject(kept)).ok).toBe(true);
+  });
+});
+
+describe('library', () => {
+  it('copies under a fresh name, again and again', () => {
+    const once = copyItem(demoProject, 'cars', 'car-tarn', 'x1');
+    const twice = copyItem(once, 'cars', 'x1', 'x2');
+    expect(twice.cars.map((c) => c.name).slice(0, 3)).toEqual([
+      'Tarn Two club car',
+      'Tarn Two club car (copy)',
+      'Tarn Two club car (copy 2)',
+    ]);
+    expect(twice.cars[2]).toEqual({ ...demoProject.cars[0], id: 'x2', name: 'Tarn Two club car (copy 2)' });
+  });
+
+  it('never deletes what is in use or the last of its kind', () => {
+    expect(deletionObstacle(demoProject, 'cars', 'car-tarn')).toMatch(
+      /Used by “Twenty minutes at Anvil Park”/,
+    );
+    expect(() => deleteItem(demoProject, 'circuits', 'circuit-fen')).toThrow(RangeError);
+    const one = { ...demoProject, plans: demoProject.plans.slice(0, 1) };
+    expect(deletionObstacle(one, 'plans', one.plans[0].id)).toMatch(/at least one plan/);
+  });
+
+  it('selects another plan when the selected one goes', () => {
+    const next = deleteItem(demoProject, 'plans', demoProject.selectedPlanId);
+    expect(next.selectedPlanId).toBe(demoProject.plans[1].id);
+    expect(readProject(writeProject(next)).ok).toBe(true);
+  });
+});
+
+describe('what is written out', () => {
+  const setup = setupOf(demoProject);
+  const result = simulateDay(dayInput(setup));
+
+  it('has every stop of every lap with units in the header, and the US ones when asked', () => {
+    const lines = stopsCsv(setup, result).split('\n');
+    expect(lines[0]).toContain('Entry speed (km/h)');
+    expect(lines[0]).toContain('Front face peak (°C)');
+    expect(lines.length - 1).toBe(result.laps.reduce((sum, lap) => sum + lap.trace.stops.length, 0));
+    const column = lines[0].split(',').indexOf('Front face peak (°C)');
+    const peak = Math.max(...lines.slice(1).map((line) => Number(line.split(',')[column])));
+    expect(peak).toBeCloseTo(result.peaks.frontLeft.rotorFace - 273.15, 6);
+    expect(stopsCsv(setup, result, US)).toContain('Entry speed (mph)');
+  });
+
+  it('has every sample of the session', () => {
+    const lines = tracesCsv(setup, result).split('\n');
+    expect(lines.length - 1).toBe(result.record.time.length);
+    expect(lines[0]).toMatch(
+      /^time \(s\),session,lap,distance in the lap \(m\),stop,pedal force \(N\),.*,ideal front share \(%\),front rotor face \(°C\)/,
+    );
+    expect(lines[lines.length - 1]).toContain('paddock');
+  });
+
+  it('defuses names that a spreadsheet would run', () => {
+    const circuit = structuredClone(setup.circuit);
+    if (circuit.layout.kind === 'line')
+      circuit.layout.segments[1] = { ...circuit.layout.segments[1], name: '=1+1' } as never;
+    const csv = stopsCsv(setup, simulateDay(dayInput({ ...setup, circuit })));
+    expect(csv).toContain("'=1+1");
+    expect(csv).not.toMatch(/,=1\+1/);
+  });
+
+  it('says the verdict in words that agree with its numbers, and never calls anything safe', () => {
+    for (const plan of demoProject.plans) {
+      const of = simulateDay(dayInput(setupOf(demoProject, plan.id)));
+      const { sentence, notes } = verdictText(of, METRIC);
+      const limit = `${(of.verdict.margin.limit - 273.15).toFixed(0)} °C`;
+      expect(sentence).toContain(limit);
+      const lap = of.laps[(of.verdict.margin.passed?.lap ?? 1) - 1];
+      if (of.verdict.margin.passed) expect(sentence).toContain(`on lap ${lap.numberInSession} `);
+      expect([sentence, ...notes].join(' ')).not.toMatch(/\bsafe/i);
+    }
+    expect(JSON.parse(JSON.stringify(resultDocument(setup, result))).verdict.state).toBe('Gives out');
+  });
+});

@@ -1,0 +1,298 @@
+import { z } from 'zod';
+import { SHIM_IDS } from '../catalogue/pads';
+import { numberField } from './field';
+import { idSchema } from './naming';
+import { pistonField, wheelSchema } from './pedal';
+import { drumSchema, rotorSchema } from './rotor';
+
+export const caliperSchema = z.strictObject({
+  kind: z.enum(['fixed', 'sliding']).meta({ title: 'Kind' }),
+  pistonsMm: z
+    .array(pistonField)
+    .min(1, 'must have at least one piston a side: without one it cannot press')
+    .max(6, 'must have at most six pistons a side')
+    .meta({ title: 'Pistons of one side, leading first' }),
+  stiffnessKnMm: numberField({
+    title: 'Stiffness',
+    quantity: 'stiffness',
+    min: 10,
+    max: 1000,
+    usual: [60, 250],
+    step: 5,
+    description: 'Clamping force over how far the caliper opens under it. A soft one makes a long pedal.',
+  }),
+  clearanceMm: numberField({
+    title: 'Gap of a released pad',
+    quantity: 'smallLength',
+    min: 0,
+    max: 2,
+    usual: [0.1, 0.3],
+    step: 0.05,
+    description:
+      'From pad to rotor. It must be closed before there is pressure: knocked-back pads make it large.',
+  }),
+  bridgeMm: numberField({
+    title: 'Height over the rotor',
+    quantity: 'smallLength',
+    min: 2,
+    max: 80,
+    usual: [14, 30],
+    step: 1,
+    description: 'How far the body stands over the rotor’s edge.',
+  }),
+  outerBodyMm: numberField({
+    title: 'Body outside the pads',
+    quantity: 'smallLength',
+    min: 2,
+    max: 100,
+    usual: [12, 45],
+    step: 1,
+    description: 'From the outer plate’s back with pistons drawn back to the caliper’s outermost point.',
+  }),
+  openingMm: numberField({
+    title: 'Room for rotor and pads',
+    quantity: 'smallLength',
+    min: 15,
+    max: 140,
+    usual: [45, 85],
+    step: 1,
+    description: 'Between the plates’ seats with all pistons drawn back.',
+  }),
+  body: z.enum(['aluminium', 'iron']).meta({ title: 'Body' }),
+  pistons: z.enum(['aluminium', 'steel', 'stainless', 'titanium-capped']).meta({ title: 'Pistons' }),
+  massKg: numberField({
+    title: 'Caliper mass',
+    quantity: 'mass',
+    min: 0.5,
+    max: 12,
+    usual: [2.5, 5],
+    step: 0.1,
+    description: 'Body with pistons and bridge. A heavy one warms up later and cools later.',
+  }),
+  wettedAreaCm2: numberField({
+    title: 'Surface in the air',
+    quantity: 'area',
+    min: 100,
+    max: 4000,
+    usual: [800, 1500],
+    step: 10,
+    description: 'Area that gives heat to passing air.',
+  }),
+  fluidKg: numberField({
+    title: 'Fluid in the bores',
+    quantity: 'mass',
+    min: 0.005,
+    max: 0.3,
+    usual: [0.03, 0.06],
+    step: 0.005,
+    description: 'Mass of fluid behind the pistons. Little fluid warms quickly.',
+  }),
+  sealLimitC: numberField({
+    title: 'Seal rating',
+    quantity: 'temperature',
+    min: 80,
+    max: 350,
+    usual: [150, 230],
+    step: 5,
+    description: 'What the piston seals are rated for. Take it from the maker’s data.',
+  }),
+});
+
+/** One axle’s brakes as stored; areas, ducts and masses are for one wheel. */
+export const axleSchema = z
+  .strictObject({
+    rotor: rotorSchema,
+    /** Set, the axle has drums and the rotor above is kept aside. */
+    drum: drumSchema.nullable(),
+    pad: idSchema.meta({ title: 'Pad' }),
+    padAreaCm2: numberField({
+      title: 'Pad area',
+      quantity: 'area',
+      min: 5,
+      max: 250,
+      usual: [30, 110],
+      step: 1,
+      description: 'Friction area of one pad.',
+    }),
+    padThicknessMm: numberField({
+      title: 'Pad left',
+      quantity: 'smallLength',
+      min: 1,
+      max: 40,
+      usual: [6, 18],
+      step: 0.5,
+      description: 'Friction material left on one pad. A thin pad passes more heat to the fluid.',
+    }),
+    newPadMm: numberField({
+      title: 'Pad when new',
+      quantity: 'smallLength',
+      min: 1,
+      max: 45,
+      usual: [8, 20],
+      step: 0.5,
+      description: 'Friction material of a new pad: what the caliper and the wheel must have room for.',
+    }),
+    effectiveRadiusMm: numberField({
+      title: 'Effective radius, if known',
+      quantity: 'smallLength',
+      min: 40,
+      max: 230,
+      usual: [100, 170],
+      step: 1,
+      description: 'Where the pad’s friction acts. Left empty, the middle of the ring.',
+    }).nullable(),
+    plateThicknessMm: numberField({
+      title: 'Pad plate',
+      quantity: 'smallLength',
+      min: 1,
+      max: 12,
+      usual: [4, 7],
+      step: 0.5,
+      description: 'Steel plate behind the friction material.',
+    }),
+    shim: z.enum(SHIM_IDS).meta({ title: 'Shim or cap' }),
+    caliper: caliperSchema,
+    wheel: wheelSchema,
+    ductAreaCm2: numberField({
+      title: 'Duct area',
+      quantity: 'area',
+      min: 0,
+      max: 300,
+      usual: [0, 80],
+      step: 1,
+      description:
+        'Open area of the duct to one wheel, 0 without. It feeds fresh air into the rotor and costs drag.',
+    }),
+    ductCoefficientPercent: numberField({
+      title: 'Duct flow',
+      quantity: 'percent',
+      min: 5,
+      max: 100,
+      usual: [35, 65],
+      step: 5,
+      description: 'Share of speed × area that flows through the duct; bends and hoses take the rest.',
+    }),
+    rightDuctAreaCm2: numberField({
+      title: 'Right duct, if different',
+      quantity: 'area',
+      min: 0,
+      max: 300,
+      usual: [0, 80],
+      step: 1,
+      description: 'Open area of the right wheel’s duct. Left empty, both sides are alike.',
+    }).nullable(),
+    tapePercent: numberField({
+      title: 'Taped shut',
+      quantity: 'percent',
+      min: 0,
+      max: 100,
+      usual: [0, 60],
+      step: 5,
+      description: 'Share of the duct’s mouth that is closed with tape, against cold brakes.',
+    }),
+    toCaliperPercent: numberField({
+      title: 'Air to the caliper',
+      quantity: 'percent',
+      min: 0,
+      max: 100,
+      usual: [0, 40],
+      step: 5,
+      description: 'Share of the duct’s air led to the caliper; the rest goes to the rotor.',
+    }),
+    shieldPercent: numberField({
+      title: 'Backing plate',
+      quantity: 'percent',
+      min: 0,
+      max: 100,
+      usual: [0, 80],
+      step: 5,
+      description:
+        'Share of the inner face it covers. It keeps dirt and heat from the hose, and air from the face.',
+    }),
+    opennessPercent: numberField({
+      title: 'Open wheel',
+      quantity: 'percent',
+      min: 0,
+      max: 100,
+      usual: [30, 70],
+      step: 5,
+      description: 'Share of the wheel’s face that is open; 50 is usual.',
+    }),
+    recirculationPercent: numberField({
+      title: 'Air going round',
+      quantity: 'percent',
+      min: 0,
+      max: 80,
+      usual: [15, 40],
+      step: 5,
+      description: 'Share of the rotor’s air that has been through the wheel well before, without a duct.',
+    }),
+    coolingFactor: numberField({
+      title: 'Cooling factor',
+      quantity: 'factor',
+      min: 0.2,
+      max: 4,
+      usual: [0.7, 1.4],
+      step: 0.05,
+      description: 'Multiplies forced cooling. 1 until temperatures measured on this car say otherwise.',
+    }),
+    leftFactor: numberField({
+      title: 'Left side factor',
+      quantity: 'factor',
+      min: 0.3,
+      max: 3,
+      usual: [0.8, 1.25],
+      step: 0.05,
+      description: 'Multiplies the left wheel’s cooling: wind side, hot parts near it. 1 until measured.',
+    }),
+    rightFactor: numberField({
+      title: 'Right side factor',
+      quantity: 'factor',
+      min: 0.3,
+      max: 3,
+      usual: [0.8, 1.25],
+      step: 0.05,
+      description: 'Multiplies the right wheel’s cooling. 1 until measured.',
+    }),
+  })
+  .check((ctx) => {
+    const axle = ctx.value;
+    const { rotor, drum, padAreaCm2 } = axle;
+    const fail = (path: string, message: string) =>
+      ctx.issues.push({ code: 'custom', input: axle, path: [path], message });
+    if (drum) {
+      const surface = Math.PI * drum.innerDiameterMm * drum.widthMm * 0.01;
+      if (2 * padAreaCm2 > 0.9 * surface) {
+        ctx.issues.push({
+          code: 'custom',
+          input: padAreaCm2,
+          path: ['padAreaCm2'],
+          message: `of two shoes must be under 90 % of the drum’s surface (${surface.toFixed(0)} cm²)`,
+        });
+      }
+      return;
+    }
+    if (axle.newPadMm < axle.padThicknessMm)
+      fail('newPadMm', `must not be under what is left (${axle.padThicknessMm} mm)`);
+    if (
+      axle.effectiveRadiusMm !== null &&
+      (axle.effectiveRadiusMm > rotor.outerDiameterMm / 2 ||
+        axle.effectiveRadiusMm < rotor.innerDiameterMm / 2)
+    ) {
+      fail(
+        'effectiveRadiusMm',
+        `must lie in the ring (${rotor.innerDiameterMm / 2} to ${rotor.outerDiameterMm / 2} mm)`,
+      );
+    }
+    const ring = (Math.PI / 4) * (rotor.outerDiameterMm ** 2 - rotor.innerDiameterMm ** 2) * 0.01;
+    if (ring > 0 && padAreaCm2 > 0.6 * ring) {
+      ctx.issues.push({
+        code: 'custom',
+        input: padAreaCm2,
+        path: ['padAreaCm2'],
+        message: `must be under 60 % of the ring’s face (${ring.toFixed(0)} cm²)`,
+      });
+    }
+  });
+
+export type AxleBrakes = z.infer<typeof axleSchema>;

@@ -1,0 +1,172 @@
+import { z } from 'zod';
+import { PAD_FAMILIES } from '../catalogue/pads';
+import { caliperSchema } from './axle';
+import { numberField } from './field';
+import { idSchema, nameSchema } from './naming';
+import { rotorSchema } from './rotor';
+
+const celsius = (title: string, usual: readonly [number, number], description: string) =>
+  numberField({
+    title,
+    quantity: 'temperature',
+    min: -20,
+    max: 1800,
+    usual,
+    step: 10,
+    description,
+  });
+const plain = (
+  title: string,
+  quantity: 'factor' | 'density' | 'smallLength' | 'area' | 'percent' | 'hoseGrowth' | 'friction',
+  min: number,
+  max: number,
+  usual: readonly [number, number],
+  description: string,
+) => numberField({ title, quantity, min, max, usual, description });
+
+const padValues = z
+  .strictObject({
+    family: z.enum(PAD_FAMILIES).meta({ title: 'Family' }),
+    friction: z
+      .array(
+        z.strictObject({
+          celsius: celsius('Face', [20, 900], 'Temperature of the rubbed face.'),
+          mu: plain('µ', 'friction', 0.01, 1.2, [0.2, 0.6], 'Friction coefficient at it.'),
+        }),
+      )
+      .min(2, 'must have at least two points of friction over temperature')
+      .max(40),
+    windowLowC: celsius('Window from', [20, 300], 'Lowest face temperature at which it works well.'),
+    windowHighC: celsius('Window to', [300, 900], 'Highest face temperature at which it works well.'),
+    limitC: celsius('Fades over', [380, 1050], 'Face temperature over which it fades and glazes.'),
+    plateLimitC: celsius('Plate up to', [280, 850], 'Temperature that bond and plate stand.'),
+    conductivity: plain('Conductivity', 'factor', 0.05, 80, [0.8, 7], 'Of the friction material, W/(m·K).'),
+    density: plain('Density', 'density', 500, 8000, [1700, 3000], 'Of the friction material.'),
+    specificHeat: plain('Specific heat', 'factor', 200, 3000, [800, 1300], 'Of it, J/(kg·K).'),
+    modulusMPa: plain(
+      'Stiffness',
+      'factor',
+      20,
+      20000,
+      [300, 1800],
+      'In compression, MPa: soft pads make a long pedal.',
+    ),
+  })
+  .check((ctx) => {
+    const { friction, windowLowC, windowHighC, limitC } = ctx.value;
+    const fail = (path: (string | number)[], message: string) =>
+      ctx.issues.push({ code: 'custom', input: ctx.value, path, message });
+    friction.forEach((point, i) => {
+      if (i > 0 && point.celsius <= friction[i - 1].celsius) {
+        fail(['friction', i, 'celsius'], `must be over the point before it (${friction[i - 1].celsius} °C)`);
+      }
+    });
+    if (windowHighC <= windowLowC)
+      fail(['windowHighC'], `must be over the window’s low end (${windowLowC} °C)`);
+    if (limitC < windowHighC) fail(['limitC'], `must not be under the window’s high end (${windowHighC} °C)`);
+  });
+
+const fluidValues = z
+  .strictObject({
+    class: z.string().trim().min(1).max(30).meta({ title: 'Class' }),
+    dryC: celsius('Boils dry at', [205, 330], 'With no water in it.'),
+    wetC: celsius('Boils wet at', [140, 205], 'With 3.7 % water by mass (49 CFR 571.116).'),
+    silicone: z.boolean().meta({ title: 'Silicone' }),
+    modulusMPa: plain(
+      'Stiffness',
+      'factor',
+      200,
+      4000,
+      [900, 1800],
+      'Bulk modulus at working temperature, MPa.',
+    ),
+  })
+  .check((ctx) => {
+    const { dryC, wetC } = ctx.value;
+    const fail = (path: string, message: string) =>
+      ctx.issues.push({ code: 'custom', input: ctx.value, path: [path], message });
+    if (wetC <= 120) fail('wetC', 'must be over 120 °C, which the boiling curve falls towards');
+    if (dryC <= wetC) fail('dryC', `must be over the wet point (${wetC} °C)`);
+  });
+
+const shared = {
+  id: idSchema,
+  name: nameSchema,
+  note: z.string().trim().max(300).meta({ title: 'Note' }),
+  /** 1 cheapest to 5 dearest of its kind */
+  price: numberField({
+    title: 'Price class',
+    quantity: 'count',
+    min: 1,
+    max: 5,
+    integer: true,
+    usual: [1, 5],
+    step: 1,
+    description: '1 cheapest to 5 dearest of its kind.',
+  }),
+  massKg: numberField({
+    title: 'Mass',
+    quantity: 'mass',
+    min: 0,
+    max: 60,
+    usual: [0.1, 12],
+    step: 0.1,
+    description: 'Of one piece.',
+  }),
+  source: z.string().trim().min(1).max(120).meta({ title: 'Source' }),
+};
+
+/** A part on the shelf, as stored and exported: generic ones of our own, and those a user adds. */
+export const partSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('rotor'), ...shared, values: rotorSchema }),
+  z.strictObject({ kind: z.literal('pad'), ...shared, values: padValues }),
+  z.strictObject({
+    kind: z.literal('caliper'),
+    ...shared,
+    values: caliperSchema.extend({
+      padAreaCm2: plain('Pad area', 'area', 5, 250, [30, 110], 'Friction area of one of its pads.'),
+    }),
+  }),
+  z.strictObject({
+    kind: z.literal('cylinder'),
+    ...shared,
+    values: z.strictObject({
+      boreMm: plain('Bore', 'smallLength', 8, 60, [14, 26], 'Of the master cylinder.'),
+      strokeMm: plain('Stroke', 'smallLength', 5, 80, [25, 40], 'Longest movement of its push rod.'),
+    }),
+  }),
+  z.strictObject({ kind: z.literal('fluid'), ...shared, values: fluidValues }),
+  z.strictObject({
+    kind: z.literal('line'),
+    ...shared,
+    values: z.strictObject({
+      growthMm3BarM: plain('Growth', 'hoseGrowth', 0, 60, [3, 25], 'Volume a metre gains with each bar.'),
+    }),
+  }),
+  z.strictObject({
+    kind: z.literal('duct'),
+    ...shared,
+    values: z.strictObject({
+      areaCm2: plain('Area', 'area', 0, 300, [15, 100], 'Open area of the duct to one wheel.'),
+      coefficientPercent: plain(
+        'Flow',
+        'percent',
+        5,
+        100,
+        [35, 65],
+        'Share of speed × area that flows through.',
+      ),
+    }),
+  }),
+]);
+export type Part = z.infer<typeof partSchema>;
+export type PartKind = Part['kind'];
+export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
+
+export const PARTS_FORMAT = 'fervent-kettle-parts';
+/** A file of parts. */
+export const partsFileSchema = z.strictObject({
+  format: z.literal(PARTS_FORMAT),
+  version: z.literal(1),
+  parts: z.array(partSchema).min(1).max(300),
+});

@@ -1,0 +1,69 @@
+import { z } from 'zod';
+import type { Shelf } from '../edit/library';
+import { carSchema } from './car';
+import { circuitSchema } from './circuit';
+import { type FieldInfo, type FieldLimits, fieldInfo } from './field';
+import { partSchema } from './part';
+import { planSchema } from './project';
+
+export const SCHEMAS = {
+  cars: carSchema,
+  circuits: circuitSchema,
+  plans: planSchema,
+  parts: partSchema,
+} as const;
+
+export type Path = readonly (string | number)[];
+
+/** The value at a path; undefined where the path ends early. */
+export function getAt(value: unknown, path: Path): unknown {
+  return path.reduce<unknown>((at, key) => (at as Record<string | number, unknown> | null)?.[key], value);
+}
+
+/** A copy with one value replaced; what lies beside the path is shared. */
+export function setAt(value: unknown, path: Path, next: unknown): unknown {
+  if (path.length === 0) return next;
+  const [key, ...rest] = path;
+  const copy = (Array.isArray(value) ? [...value] : { ...(value as object) }) as Record<
+    string | number,
+    unknown
+  >;
+  copy[key] = setAt(copy[key], rest, next);
+  return copy;
+}
+
+/** The schema at a path of names and indices; of a choice, the first option that has the whole path. */
+function schemaAt(
+  schema: z.ZodType,
+  path: readonly string[],
+): { schema: z.ZodType; nullable: boolean } | null {
+  const nullable = schema instanceof z.ZodNullable;
+  const at = nullable ? (schema.unwrap() as z.ZodType) : schema;
+  if (path.length === 0) return { schema: at, nullable };
+  const [key, ...rest] = path;
+  if (at instanceof z.ZodArray) return schemaAt(at.element as z.ZodType, rest);
+  if (at instanceof z.ZodObject) return at.shape[key] ? schemaAt(at.shape[key], rest) : null;
+  if (!(at instanceof z.ZodDiscriminatedUnion)) return null;
+  for (const option of at.options as z.ZodType[]) {
+    const found = schemaAt(option, path);
+    if (found) return found;
+  }
+  return null;
+}
+
+/** Title of the number at a dotted path, or null. */
+export function titleAt(schema: z.ZodType, path: string): string | null {
+  const found = schemaAt(schema, path.replace(/\[(\d+)\]/g, '.$1').split('.'));
+  try {
+    return found && fieldInfo(found.schema).title;
+  } catch {
+    return null;
+  }
+}
+
+/** The description of a number of a car, a circuit or a plan. */
+export function infoAt(shelf: Shelf, path: Path): FieldInfo & FieldLimits & { readonly nullable: boolean } {
+  const found = schemaAt(SCHEMAS[shelf], path.map(String));
+  if (!found) throw new RangeError(`infoAt: ${shelf} has no ${path.join('.')}`);
+  return { ...fieldInfo(found.schema), nullable: found.nullable };
+}

@@ -1,0 +1,342 @@
+import { z } from 'zod';
+import { BUILT_IN } from '../catalogue/builtIn';
+import { FLUIDS } from '../catalogue/fluids';
+import { PADS } from '../catalogue/pads';
+import { type Car, carSchema } from './car';
+import { type Circuit, circuitSchema } from './circuit';
+import { compareSchema } from './compare';
+import { fieldInfo, numberField } from './field';
+import { idSchema, nameSchema } from './naming';
+import { type Part, partSchema } from './part';
+import { uncertainSchema } from './uncertain';
+
+export const lapLegSchema = z.strictObject({
+  kind: z.enum(['out', 'hot', 'cool']),
+  laps: numberField({
+    title: 'Laps',
+    quantity: 'laps',
+    min: 1,
+    max: 60,
+    integer: true,
+    usual: [1, 15],
+    step: 1,
+    description: 'How many, one after the other.',
+  }),
+  pacePercent: numberField({
+    title: 'Pace',
+    quantity: 'percent',
+    min: 20,
+    max: 100,
+    usual: [40, 100],
+    step: 1,
+    description: 'Share of the hot laps’ forces used; speeds go about with its root.',
+  }),
+});
+
+export const standLegSchema = z.strictObject({
+  kind: z.enum(['pit', 'paddock']),
+  minutes: numberField({
+    title: 'Standing',
+    quantity: 'minutes',
+    min: 0.1,
+    max: 600,
+    usual: [1, 60],
+    step: 1,
+    description: 'Fluid is hottest some minutes after the car has stopped.',
+  }),
+  fanKmh: numberField({
+    title: 'Fan',
+    quantity: 'speed',
+    min: 0,
+    max: 60,
+    usual: [0, 25],
+    step: 1,
+    description: 'Air speed of a fan at the wheels; 0 without one.',
+  }),
+});
+
+const legSchema = z.discriminatedUnion('kind', [lapLegSchema, standLegSchema]);
+export type PlanLeg = z.infer<typeof legSchema>;
+
+const sessionSchema = z
+  .strictObject({
+    name: nameSchema,
+    ambientC: numberField({
+      title: 'Air temperature',
+      quantity: 'temperature',
+      min: -30,
+      max: 55,
+      usual: [5, 38],
+      step: 1,
+      description: 'Of the air that reaches the brakes in this session.',
+    }),
+    legs: z.array(legSchema).min(1).max(40),
+  })
+  .check((ctx) => {
+    if (!ctx.value.legs.some((leg) => 'laps' in leg)) {
+      ctx.issues.push({
+        code: 'custom',
+        input: ctx.value.legs,
+        path: ['legs'],
+        message: 'must have at least one lap: a session of standing only drives nothing',
+      });
+    }
+  });
+export type PlanSession = z.infer<typeof sessionSchema>;
+
+/** What is driven, where, in which weather, how hard; as stored. A day of one or more sessions. */
+export const planSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  carId: idSchema,
+  circuitId: idSchema,
+  sessions: z.array(sessionSchema).min(1).max(12),
+  humidityPercent: numberField({
+    title: 'Relative humidity',
+    quantity: 'percent',
+    min: 0,
+    max: 100,
+    usual: [30, 90],
+    step: 5,
+    description: 'Moist air is a little lighter.',
+  }),
+  /** At the circuit; null takes the standard pressure at its height */
+  pressureHpa: numberField({
+    title: 'Air pressure',
+    quantity: 'airPressure',
+    min: 500,
+    max: 1100,
+    usual: [960, 1040],
+    step: 1,
+    description: 'At the circuit, not reduced to sea level. Left empty, it follows from the height.',
+  }).nullable(),
+  windKmh: numberField({
+    title: 'Wind',
+    quantity: 'speed',
+    min: 0,
+    max: 150,
+    usual: [0, 40],
+    step: 1,
+    description: 'Drawn on the map; it does not enter the computation.',
+  }),
+  windFromDeg: numberField({
+    title: 'Wind from',
+    quantity: 'angle',
+    min: 0,
+    max: 360,
+    usual: [0, 360],
+    step: 5,
+    description: 'Compass direction it comes from; north is 0, east 90.',
+  }),
+  brakingCommitmentPercent: numberField({
+    title: 'Commitment in braking',
+    quantity: 'percent',
+    min: 20,
+    max: 100,
+    usual: [75, 97],
+    step: 1,
+    description: 'Share of the tyres’ grip the driver uses in braking.',
+  }),
+  corneringCommitmentPercent: numberField({
+    title: 'Commitment in corners',
+    quantity: 'percent',
+    min: 20,
+    max: 100,
+    usual: [80, 97],
+    step: 1,
+    description: 'Share of the tyres’ grip the driver uses in corners.',
+  }),
+  brakesEarlier: z.boolean().meta({ title: 'Brake earlier when the brakes fade' }),
+  /** On the driver's balance control at each stop in driving order; missing ones are 0 */
+  clicks: z
+    .array(
+      numberField({
+        title: 'Clicks',
+        quantity: 'count',
+        min: -30,
+        max: 30,
+        integer: true,
+        usual: [-5, 5],
+        step: 1,
+        description: 'More push to the front with each click, less with each negative one.',
+      }),
+    )
+    .max(60),
+  brakeBuildUpS: numberField({
+    title: 'Brake build-up',
+    quantity: 'seconds',
+    min: 0,
+    max: 1,
+    usual: [0.1, 0.4],
+    step: 0.05,
+    description: 'From first touch to full braking.',
+  }),
+  wishK: numberField({
+    title: 'Margin to keep',
+    quantity: 'difference',
+    min: 0,
+    max: 600,
+    usual: [10, 60],
+    step: 5,
+    description: 'At every temperature limit. An uncalibrated prediction deserves a wide one.',
+  }),
+  minutes: numberField({
+    title: 'Session lasts',
+    quantity: 'minutes',
+    min: 3,
+    max: 600,
+    usual: [15, 40],
+    step: 1,
+    description: 'From leaving the pit lane to being back in it.',
+  }),
+  compare: compareSchema,
+  uncertain: uncertainSchema,
+});
+export type Plan = z.infer<typeof planSchema>;
+
+export const PROJECT_FORMAT = 'fervent-kettle-project';
+export const PROJECT_VERSION = 5;
+
+const priceSchema = z.strictObject({
+  /** Id of a part, or a word for work and parts that are on no shelf */
+  key: idSchema,
+  price: numberField({
+    title: 'Price',
+    quantity: 'count',
+    min: 0,
+    max: 1_000_000,
+    usual: [10, 3000],
+    step: 10,
+    description: 'For both wheels of an axle, or for the car; fitted or not, as you count it.',
+  }),
+});
+export const priceInfo = fieldInfo(priceSchema.shape.price);
+
+function uniqueIds(list: readonly { id: string }[], path: string, issues: z.core.$ZodRawIssue[]) {
+  const seen = new Set<string>();
+  list.forEach((item, i) => {
+    if (seen.has(item.id)) {
+      issues.push({
+        code: 'custom',
+        input: item.id,
+        path: [path, i, 'id'],
+        message: `is used twice: ${item.id}`,
+      });
+    }
+    seen.add(item.id);
+  });
+}
+
+/** What a project holds at most, by list; also the most that is looked at of a file. */
+export const MOST_ITEMS = { cars: 200, circuits: 200, plans: 500, parts: 300, prices: 600 } as const;
+
+/** A document of items that each have a schema: whole ones for a file, unread ones where each was read before. */
+function documentOf<
+  C extends z.ZodType<Car>,
+  L extends z.ZodType<Circuit>,
+  P extends z.ZodType<Plan>,
+  Q extends z.ZodType<Part>,
+>(items: { readonly car: C; readonly circuit: L; readonly plan: P; readonly part: Q }) {
+  return z.strictObject({
+    format: z.literal(PROJECT_FORMAT),
+    version: z.literal(PROJECT_VERSION),
+    name: nameSchema,
+    cars: z.array(items.car).min(1).max(MOST_ITEMS.cars),
+    circuits: z.array(items.circuit).min(1).max(MOST_ITEMS.circuits),
+    plans: z.array(items.plan).min(1).max(MOST_ITEMS.plans),
+    /** The project's own parts; the built-in ones are not stored */
+    parts: z.array(items.part).max(MOST_ITEMS.parts),
+    /** What prices are in: a sign or a few letters */
+    currency: z.string().trim().min(1).max(6).meta({ title: 'Currency' }),
+    /** Prices of the user's own; other parts have the usual price of their class */
+    prices: z.array(priceSchema).max(MOST_ITEMS.prices),
+    selectedPlanId: idSchema,
+  });
+}
+
+/** Names that must be unique, and names that must name something. */
+function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
+  const { cars, circuits, plans, parts, prices, selectedPlanId } = value;
+  uniqueIds(cars, 'cars', issues);
+  uniqueIds(circuits, 'circuits', issues);
+  uniqueIds(plans, 'plans', issues);
+  uniqueIds(parts, 'parts', issues);
+  prices.forEach(({ key }, i) => {
+    if (prices.findIndex((p) => p.key === key) < i) {
+      issues.push({
+        code: 'custom',
+        input: key,
+        path: ['prices', i, 'key'],
+        message: `is priced twice: ${key}`,
+      });
+    }
+  });
+  const missing = (path: (string | number)[], id: string, what: string) =>
+    issues.push({
+      code: 'custom',
+      input: id,
+      path,
+      message: `names no ${what} of this project: ${id}`,
+    });
+  const known = (kind: Part['kind'], id: string) =>
+    Object.hasOwn(kind === 'pad' ? PADS : FLUIDS, id) ||
+    parts.some((part) => part.kind === kind && part.id === id);
+  const onShelf = (id: string) =>
+    BUILT_IN.some((part) => part.id === id) || parts.some((part) => part.id === id);
+  cars.forEach((car, i) => {
+    for (const axle of ['front', 'rear'] as const) {
+      const { pad } = car[axle];
+      if (!known('pad', pad)) missing(['cars', i, axle, 'pad'], pad, 'pad');
+    }
+    if (!known('fluid', car.fluid.kind)) missing(['cars', i, 'fluid', 'kind'], car.fluid.kind, 'fluid');
+  });
+  plans.forEach((plan, i) => {
+    if (!cars.some((c) => c.id === plan.carId)) missing(['plans', i, 'carId'], plan.carId, 'car');
+    if (!circuits.some((c) => c.id === plan.circuitId)) {
+      missing(['plans', i, 'circuitId'], plan.circuitId, 'circuit');
+    }
+    const { setups, referenceId } = plan.compare;
+    setups.forEach((setup, k) => {
+      const at = ['plans', i, 'compare', 'setups', k];
+      if (!cars.some((c) => c.id === setup.carId)) missing([...at, 'carId'], setup.carId, 'car');
+      setup.changes.forEach((change, n) => {
+        if (change.kind !== 'part' || onShelf(change.part)) return;
+        missing([...at, 'changes', n, 'part'], change.part, 'part');
+      });
+    });
+    if (referenceId !== null && !setups.some((setup) => setup.id === referenceId)) {
+      missing(['plans', i, 'compare', 'referenceId'], referenceId, 'setup');
+    }
+  });
+  if (!plans.some((p) => p.id === selectedPlanId)) missing(['selectedPlanId'], selectedPlanId, 'plan');
+}
+
+/** A whole project as stored and as exported. */
+export const projectSchema = documentOf({
+  car: carSchema,
+  circuit: circuitSchema,
+  plan: planSchema,
+  part: partSchema,
+}).check((ctx) => referenceIssues(ctx.value, ctx.issues));
+
+/** The same for a project whose items have each been read already: its lists, names and references. */
+export const frameSchema = documentOf({
+  car: z.custom<Car>(),
+  circuit: z.custom<Circuit>(),
+  plan: z.custom<Plan>(),
+  part: z.custom<Part>(),
+}).check((ctx) => referenceIssues(ctx.value, ctx.issues));
+
+/** A whole project. */
+export interface Project {
+  readonly format: typeof PROJECT_FORMAT;
+  readonly version: typeof PROJECT_VERSION;
+  readonly name: string;
+  readonly cars: Car[];
+  readonly circuits: Circuit[];
+  readonly plans: Plan[];
+  readonly parts: Part[];
+  readonly currency: string;
+  readonly prices: { readonly key: string; readonly price: number }[];
+  readonly selectedPlanId: string;
+}

@@ -1,0 +1,166 @@
+import {
+  type AxleForce,
+  type BrakeChain,
+  type Chassis,
+  type Cylinders,
+  loaded,
+  naturalShare,
+  padTaper,
+  pistonArea,
+  type WheelFit,
+  withShare,
+} from '../../core';
+import { type Axle, fluidOf, padOf } from '../catalogue/choices';
+import { nominalFriction } from '../catalogue/pads';
+import type { AxleBrakes } from '../schema/axle';
+import type { Car } from '../schema/car';
+import type { Part } from '../schema/part';
+import type { Pedal } from '../schema/pedal';
+
+const BAR = 1e5;
+/** Fluid in the hard line to one wheel, m³ (from memory). */
+const LINE_FLUID = 15e-6;
+/** Density of brake fluid, kg/m³ (from memory). */
+const FLUID_DENSITY = 1050;
+
+const circle = (mm: number) => (Math.PI / 4) * (mm / 1000) ** 2;
+
+/** Weight and its place, with the added loads. */
+export function chassisOf(car: Car): Chassis {
+  return loaded(
+    {
+      mass: car.massKg,
+      wheelbase: car.wheelbaseMm / 1000,
+      frontWeight: car.frontWeightPercent / 100,
+      gravityHeight: car.gravityHeightMm / 1000,
+      frontDownforce: car.frontDownforcePercent / 100,
+    },
+    car.loads.map((load) => ({
+      mass: load.massKg,
+      position: load.fromFrontMm / 1000,
+      height: load.heightMm / 1000,
+    })),
+  );
+}
+
+/** Where the pad's friction acts, mm: as known, else the middle of the ring or the drum's radius. */
+export function effectiveRadiusMm(brakes: AxleBrakes): number {
+  if (brakes.drum) return brakes.drum.innerDiameterMm / 2;
+  const { outerDiameterMm, innerDiameterMm } = brakes.rotor;
+  return brakes.effectiveRadiusMm ?? (outerDiameterMm + innerDiameterMm) / 4;
+}
+
+function cylindersOf({ cylinders }: Pedal): Cylinders {
+  const stroke = cylinders.strokeMm / 1000;
+  if (cylinders.kind === 'pair') {
+    return {
+      kind: 'pair',
+      frontArea: circle(cylinders.frontBoreMm),
+      rearArea: circle(cylinders.rearBoreMm),
+      stroke,
+      frontPush: cylinders.frontPushPercent / 100,
+      click: cylinders.clickPercent / 100,
+    };
+  }
+  return { kind: cylinders.kind, area: circle(cylinders.boreMm), stroke, split: cylinders.split };
+}
+
+function axleForce(car: Car, axle: Axle, parts: readonly Part[]): AxleForce {
+  const brakes = car[axle];
+  const { caliper, drum } = brakes;
+  const pad = padOf(brakes.pad, parts);
+  const fluid = caliper.fluidKg / FLUID_DENSITY + LINE_FLUID;
+  return {
+    kind: drum ? drum.shoes : 'disc',
+    pistonArea: drum ? circle(drum.cylinderMm) : pistonArea(caliper.pistonsMm.map((mm) => mm / 1000)),
+    radius: effectiveRadiusMm(brakes) / 1000,
+    correction: 1,
+    nominalFriction: nominalFriction(pad),
+    padArea: brakes.padAreaCm2 / 1e4,
+    padGive: brakes.padThicknessMm / 1000 / (pad.modulus * 1e6),
+    clearance: caliper.clearanceMm / 1000,
+    opening: 1e-6 / caliper.stiffnessKnMm,
+    hoseGrowth: ((car.pedal.hoseGrowthMm3BarM * 1e-9) / BAR) * (car.pedal.hoseLengthMm / 1000),
+    fluidGive: fluid / (fluidOf(car.fluid.kind, parts).modulus * 1e6),
+  };
+}
+
+/** The brakes from foot to tyre in SI; a measured front share corrects the torques of both axles. */
+export function chainOf(car: Car, parts: readonly Part[] = []): BrakeChain {
+  const { pedal } = car;
+  const { valve } = pedal;
+  const front = axleForce(car, 'front', parts);
+  const rear = axleForce(car, 'rear', parts);
+  const chain: BrakeChain = {
+    pedalRatio: pedal.ratio,
+    pedalEfficiency: pedal.efficiencyPercent / 100,
+    booster: pedal.booster && { gain: pedal.booster.gain, knee: pedal.booster.kneeN },
+    cylinders: cylindersOf(pedal),
+    valve: valve && {
+      knee: valve.kneeBar * BAR,
+      slope: valve.slopePercent / 100,
+      perLoad: valve.kind === 'load' ? (valve.barPerKn * BAR) / 1000 : 0,
+      missedLoad: valve.kind === 'load' ? valve.missedKn * 1000 : 0,
+    },
+    forceLimit: pedal.limitN,
+    travelLimit: pedal.travelMm / 1000,
+    freeTravel: pedal.freeTravelMm / 1000,
+    front,
+    rear,
+  };
+  return car.frontSharePercent === null ? chain : withShare(chain, car.frontSharePercent / 100);
+}
+
+/** Front share of a car's braking with warm pads, under the valve's knee, %. */
+export function frontSharePercent(car: Car, parts: readonly Part[] = []): number {
+  return car.frontSharePercent ?? 100 * naturalShare(chainOf(car, parts));
+}
+
+/** A car with another front share: by its balance bar where it has one, else as a measured share. */
+export function withFrontShare(car: Car, percent: number, parts: readonly Part[] = []): Car {
+  const { cylinders } = car.pedal;
+  if (cylinders.kind !== 'pair' || car.frontSharePercent !== null) {
+    return { ...car, frontSharePercent: percent };
+  }
+  const own = naturalShare(chainOf(car, parts));
+  const push = cylinders.frontPushPercent / 100;
+  // share/(1 − share) goes with push/(1 − push).
+  const odds = ((percent / (100 - percent)) * (push / (1 - push))) / (own / (1 - own));
+  const next = Math.round(1e4 * (odds / (1 + odds))) / 100;
+  return {
+    ...car,
+    pedal: { ...car.pedal, cylinders: { ...cylinders, frontPushPercent: next } },
+  };
+}
+
+/** An axle's wheel, caliper and pads as the clearance check wants them. */
+export function wheelFit(brakes: AxleBrakes): WheelFit {
+  const { caliper, rotor, wheel } = brakes;
+  return {
+    barrelDiameter: wheel.barrelMm / 1000,
+    spokes: wheel.spokesMm / 1000,
+    spacer: wheel.spacerMm / 1000,
+    rotorDiameter: rotor.outerDiameterMm / 1000,
+    rotorThickness: rotor.thicknessMm / 1000,
+    rotorDepth: rotor.depthMm / 1000,
+    bridge: caliper.bridgeMm / 1000,
+    outerBody: caliper.outerBodyMm / 1000,
+    sliding: caliper.kind === 'sliding',
+    opening: caliper.openingMm / 1000,
+    padThickness: brakes.padThicknessMm / 1000,
+    plateThickness: brakes.plateThicknessMm / 1000,
+    newPadThickness: brakes.newPadMm / 1000,
+  };
+}
+
+/** Where an axle's pads press, with what is left of them. */
+export function taperOf(brakes: AxleBrakes, parts: readonly Part[] = []) {
+  const { rotor } = brakes;
+  const height = 0.92 * (rotor.outerDiameterMm - rotor.innerDiameterMm) * 0.5;
+  return padTaper({
+    diameters: brakes.caliper.pistonsMm.map((mm) => mm / 1000),
+    padLength: (brakes.padAreaCm2 * 100) / height / 1000,
+    heldAt: (brakes.padThicknessMm + brakes.plateThicknessMm / 2) / 1000,
+    friction: nominalFriction(padOf(brakes.pad, parts)),
+  });
+}

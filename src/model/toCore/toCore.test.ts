@@ -1,0 +1,175 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { recordFigure } from '../../../tests/support/validation';
+import { boilingPoint, tableAt, uniformTable, ZERO_CELSIUS } from '../../core';
+import { FLUIDS } from '../catalogue/fluids';
+import { MATERIAL_IDS, ROTOR_MATERIALS } from '../catalogue/materials';
+import { nominalFriction, PADS } from '../catalogue/pads';
+import { starterStop } from '../catalogue/starters';
+import type { Car } from '../schema/car';
+import { cornerOf, dayInput, fluidBoilingPointC, fluidWater, setupOf, stopLength } from './toCore';
+
+const setup = setupOf(demoProject, 'plan-ovel-nettle');
+
+describe('from stored units to SI', () => {
+  it('converts each kind of quantity by its known factor', () => {
+    const input = dayInput(setup);
+    expect(input.vehicle).toMatchObject({
+      mass: 1930,
+      power: 165_000,
+      wheelRadius: 0.338,
+      slipShare: 0.04,
+      recovery: { axle: 'rear', power: 90_000, lowestSpeed: 12 / 3.6 },
+    });
+    expect(input.vehicle.rollingResistance).toBeCloseTo(0.011, 12);
+    expect(input).toMatchObject({ altitude: 340, humidity: 0.55 });
+    expect(input.sessions).toEqual([
+      {
+        name: 'First run',
+        ambient: 24 + ZERO_CELSIUS,
+        legs: [
+          { kind: 'out', laps: 1, pace: 0.65 },
+          { kind: 'hot', laps: 7, pace: 1 },
+          { kind: 'cool', laps: 1, pace: 0.4 },
+          { kind: 'paddock', duration: 1800, fan: 0 },
+        ],
+      },
+    ]);
+    const { rotor, pad, caliper, air } = input.front.left;
+    expect(rotor).toMatchObject({ outerDiameter: 0.345, thickness: 0.03, vaneGap: 0.011, vaneCount: 48 });
+    expect(pad.area).toBeCloseTo(74e-4, 12);
+    expect(pad.limit).toBeCloseTo(PADS.estate.limit + ZERO_CELSIUS, 9);
+    expect(caliper).toMatchObject({ mass: 4.6, fluidMass: 0.06, plateToFluid: 1.4 });
+    expect(air).toMatchObject({ ductArea: 0, openness: 0.5, coolingFactor: 1 });
+    expect(input.front.boilingPoint).toBe(input.rear.boilingPoint);
+  });
+
+  it('turns a corner into radians and keeps its hand', () => {
+    const input = dayInput(setup).circuit;
+    if (input.kind !== 'line' || setup.circuit.layout.kind !== 'line') throw new Error('a line was expected');
+    const stored = setup.circuit.layout.segments[1];
+    const given = input.segments[1];
+    if (stored.kind !== 'corner' || given.kind !== 'corner') throw new Error('a corner was expected');
+    expect(given.angle).toBeCloseTo((stored.angleDeg * Math.PI) / 180, 12);
+    expect(given.hand).toBe(stored.hand);
+    expect(input.names[1]).toBe('Bramble');
+  });
+
+  it('finds a typed stop’s length from its deceleration: (v1² − v2²)/2a', () => {
+    const stop = {
+      ...starterStop('x'),
+      entryKmh: 144,
+      exitKmh: 72,
+      by: 'deceleration' as const,
+      decelerationMs2: 6,
+    };
+    expect(stopLength(stop)).toBeCloseTo((40 ** 2 - 20 ** 2) / 12, 9);
+    expect(stopLength({ ...stop, by: 'distance', distanceM: 55 })).toBe(55);
+  });
+
+  it('names an unknown plan', () => {
+    expect(() => setupOf(demoProject, 'nobody')).toThrow(/no complete plan "nobody"/);
+  });
+});
+
+describe('fluid in a car', () => {
+  const aged = (ageMonths: number, kind: Car['fluid']['kind']): Car => ({
+    ...setup.car,
+    fluid: { kind, ageMonths, waterFirstYearPercent: 2, measuredBoilingC: null },
+  });
+
+  it('boils at its dry point when fresh, lower each month, and a good lower class beats a poor higher one', () => {
+    expect(fluidBoilingPointC(aged(0, 'road-sport'))).toBeCloseTo(FLUIDS['road-sport'].dry, 9);
+    expect(fluidWater(aged(12, 'road-sport'))).toBeCloseTo(2, 6);
+    let before = Number.POSITIVE_INFINITY;
+    for (let months = 0; months <= 60; months += 3) {
+      const now = fluidBoilingPointC(aged(months, 'race'));
+      expect(now).toBeLessThan(before);
+      before = now;
+    }
+    expect(fluidBoilingPointC(aged(12, 'road-sport'))).toBeGreaterThan(
+      fluidBoilingPointC(aged(12, 'class-51')),
+    );
+  });
+
+  // Dry and wet (3.7 % water), °C: 49 CFR 571.116 for the DOT classes, ISO 4925 (from memory) for 6 and 7.
+  it.each([
+    ['12', 'DOT 3', 'class-3', 205, 140, '49 CFR 571.116'],
+    ['12', 'DOT 4', 'class-4', 230, 155, '49 CFR 571.116'],
+    ['12', 'DOT 5.1', 'class-51', 260, 180, '49 CFR 571.116'],
+    ['13', 'class 6', 'class-6', 250, 165, 'ISO 4925 (m)'],
+    ['13', 'class 7', 'class-7', 260, 180, 'ISO 4925 (m)'],
+  ] as const)('%s: boils as its class must, dry and wet: %s', (id, name, kind, dry, wet, source) => {
+    const fluid = FLUIDS[kind];
+    const at = (water: number) =>
+      boilingPoint({ dry: fluid.dry + ZERO_CELSIUS, wet: fluid.wet + ZERO_CELSIUS, silicone: false }, water) -
+      ZERO_CELSIUS;
+    for (const [what, expected, computed] of [
+      ['dry', dry, at(0)],
+      ['wet', wet, at(3.7)],
+    ] as const) {
+      expect(computed).toBeCloseTo(expected, 6);
+      recordFigure({
+        id,
+        what: `${name}, ${what}`,
+        expected: String(expected),
+        computed,
+        unit: '°C',
+        source,
+      });
+    }
+  });
+
+  it('DOT 5 silicone has its dry point of 49 CFR 571.116', () => {
+    expect(FLUIDS.silicone).toMatchObject({ dry: 260, wet: 180, silicone: true });
+  });
+
+  it('silicone keeps its point only while no water got in', () => {
+    expect(fluidBoilingPointC(aged(0, 'silicone'))).toBeCloseTo(260, 9);
+    expect(fluidBoilingPointC(aged(6, 'silicone'))).toBeCloseTo(100, 6);
+  });
+});
+
+describe('catalogue', () => {
+  it('has pads whose window lies under their limit and whose plates stand less than their faces', () => {
+    for (const pad of Object.values(PADS)) {
+      expect(pad.window[0]).toBeLessThan(pad.window[1]);
+      expect(pad.window[1]).toBeLessThanOrEqual(pad.limit);
+      expect(pad.plateLimit).toBeLessThan(pad.limit);
+      const at = (celsius: number) =>
+        tableAt(uniformTable(pad.friction.map(([t, v]) => [t, v] as const)), celsius);
+      expect(nominalFriction(pad)).toBeGreaterThan(0.3);
+      // Cold bite under the window, most of it within, fade over the limit.
+      const middle = at(0.5 * (pad.window[0] + pad.window[1]));
+      expect(middle).toBeGreaterThan(0.9 * nominalFriction(pad));
+      expect(pad.friction[0][1]).toBeLessThan(middle);
+      expect(at(pad.limit)).toBeLessThan(0.9 * middle);
+      expect(at(pad.limit + 100)).toBeLessThan(at(pad.limit));
+    }
+  });
+
+  it('has fluids that boil later dry than wet, over the curve’s floor', () => {
+    for (const fluid of Object.values(FLUIDS)) {
+      expect(fluid.dry).toBeGreaterThan(fluid.wet);
+      expect(fluid.wet).toBeGreaterThan(120);
+      expect(fluid.source).not.toBe('');
+    }
+  });
+
+  it.each(MATERIAL_IDS)('has a material that stays physical from cold to its limit: %s', (id) => {
+    const { material, source } = ROTOR_MATERIALS[id];
+    expect(source).not.toBe('');
+    expect(material.faceLimit).toBeGreaterThan(material.bulkLimit);
+    for (let t = 260; t < material.faceLimit; t += 20) {
+      expect(tableAt(material.conductivity, t)).toBeGreaterThan(5);
+      expect(tableAt(material.specificHeat, t)).toBeGreaterThan(300);
+      expect(tableAt(material.specificHeat, t + 20)).toBeGreaterThan(0.9 * tableAt(material.specificHeat, t));
+    }
+  });
+
+  it('gives a floating ring far less contact with its hat than a one-piece', () => {
+    const front = setup.car.front;
+    const floating = cornerOf({ ...front, rotor: { ...front.rotor, mounting: 'floating' } });
+    expect(floating.rotor.hatConductance).toBeLessThan(0.3 * cornerOf(front).rotor.hatConductance);
+  });
+});

@@ -1,0 +1,126 @@
+import Papa from 'papaparse';
+import { type DayResult, RECORDED_PARTS, type RecordedPart } from '../core';
+import type { Setup } from '../model';
+import { METRIC, type Quantity, toShown, type UnitChoice, unitOf } from '../model';
+import { celsius } from '../text/en';
+import { FORCE_COLUMNS, finite, namedWheels, nine, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './results';
+
+const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+const heading = (title: string, quantity: Quantity, units: UnitChoice) => {
+  const { label } = unitOf(quantity, units);
+  return label ? `${title} (${label})` : title;
+};
+
+/**
+ * A table as CSV. Text that a spreadsheet would take for a formula gets a quote before it, also where it has more lines
+ * than one, which the library's own rule leaves out.
+ */
+export const csvText = (
+  fields: readonly string[],
+  data: readonly (readonly (string | number | null)[])[],
+): string =>
+  Papa.unparse(
+    { fields: [...fields], data: data.map((row) => [...row]) },
+    { newline: '\n', escapeFormulae: /^[=+\-@\t\r]/ },
+  );
+
+/** Every stop of every lap as CSV, units in the header. */
+export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
+  const wheels = namedWheels(result);
+  const fields = [
+    'session',
+    'lap',
+    'kind',
+    'stop',
+    'place',
+    ...[...STOP_COLUMNS, ...FORCE_COLUMNS].map(([, title, quantity]) => heading(title, quantity, units)),
+    'stops',
+    'nearer to locking',
+    'limited by',
+    ...wheels.flatMap(([, words]) =>
+      WHEEL_COLUMNS.map(([, title, quantity]) => heading(`${capital(words)} ${title}`, quantity, units)),
+    ),
+  ];
+  const shown = (value: number | null, quantity: Quantity) =>
+    value === null ? null : nine(toShown(value, unitOf(quantity, units)));
+  const data = result.laps.flatMap((lap) =>
+    stopRows(setup, result, lap.number).map((row) => [
+      row.session,
+      row.lap,
+      row.kind,
+      row.stop,
+      row.name,
+      ...[...STOP_COLUMNS, ...FORCE_COLUMNS].map(([key, , quantity]) => shown(row[key], quantity)),
+      row.stops ? 'yes' : 'no',
+      row.locksFirst,
+      row.limit,
+      ...wheels.flatMap(([wheel]) =>
+        WHEEL_COLUMNS.map(([key, , quantity]) => shown(row.wheels[wheel][key], quantity)),
+      ),
+    ]),
+  );
+  return csvText(fields, data);
+}
+
+const TRACE_TITLES: Readonly<Record<RecordedPart, string>> = {
+  rotorFace: 'rotor face',
+  rotorBulk: 'rotor bulk',
+  rotorInner: 'rotor inside',
+  hat: 'hat',
+  hub: 'hub',
+  upright: 'upright',
+  padFace: 'pad face',
+  plate: 'pad plate',
+  piston: 'pistons',
+  seal: 'seals',
+  caliper: 'caliper',
+  fluid: 'fluid',
+  hose: 'hose fluid',
+};
+
+/** Series of what the foot feels: heading, quantity, and from SI to the stored unit. */
+const TRACE_FORCES: readonly (readonly [keyof DayResult['record']['force'], string, Quantity, number])[] = [
+  ['pedal', 'pedal force', 'force', 1],
+  ['frontPressure', 'front line pressure', 'pressure', 1e-5],
+  ['rearPressure', 'rear line pressure', 'pressure', 1e-5],
+  ['travel', 'pedal travel', 'smallLength', 1000],
+  ['share', 'front share of braking', 'percent', 100],
+  ['ideal', 'ideal front share', 'percent', 100],
+];
+
+/** Every computed sample of the day as CSV, units in the header. */
+export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
+  const degree = unitOf('temperature', units);
+  const length = unitOf('distance', units);
+  const { record, legs } = result;
+  const wheels = namedWheels(result);
+  const fields = [
+    'time (s)',
+    'session',
+    'lap',
+    `distance in the lap (${length.label})`,
+    'stop',
+    ...TRACE_FORCES.map(([, title, quantity]) => heading(title, quantity, units)),
+    ...wheels.flatMap(([, words]) =>
+      RECORDED_PARTS.map((part) => `${words} ${TRACE_TITLES[part]} (${degree.label})`),
+    ),
+  ];
+  const data = Array.from(record.time, (time, i) => {
+    const leg = legs[record.leg[i]];
+    return [
+      nine(time),
+      setup.plan.sessions[leg.session]?.name ?? '',
+      record.lap[i] >= 0 ? record.lap[i] + 1 : leg.kind,
+      nine(toShown(record.distance[i], length)),
+      record.stop[i] < 0 ? '' : record.stop[i] + 1,
+      ...TRACE_FORCES.map(([key, , quantity, stored]) => {
+        const value = finite(record.force[key][i]);
+        return value === null ? null : nine(toShown(value * stored, unitOf(quantity, units)));
+      }),
+      ...wheels.flatMap(([wheel]) =>
+        RECORDED_PARTS.map((part) => nine(toShown(celsius(record.wheels[wheel][part][i]), degree))),
+      ),
+    ];
+  });
+  return csvText(fields, data);
+}

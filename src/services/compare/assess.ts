@@ -1,0 +1,36 @@
+import {
+  AXLES,
+  type AxleName,
+  type DaySummary,
+  drumGeometry,
+  nominalShare,
+  rotorGeometry,
+  simulateDay,
+  summarise,
+} from '../../core';
+import { dayInput, type Setup } from '../../model';
+
+/** A setup driven and summed up, with what is known of it without driving. */
+export interface Assessed {
+  readonly summary: DaySummary;
+  /** Front share with warm pads, 0 to 1 */
+  readonly frontShare: number;
+  /** One rotor or drum with its hat, kg */
+  readonly rotorMass: Readonly<Record<AxleName, number>>;
+}
+
+/** Drives a setup's day. */
+export function assess(setup: Setup): Assessed {
+  const input = dayInput(setup);
+  const mass = (axle: AxleName) => {
+    const { drum, rotor } = input[axle].left;
+    if (drum) return drumGeometry(drum).rimMass + drum.webMass;
+    const { cheekMass, vaneMass } = rotorGeometry(rotor);
+    return cheekMass + vaneMass + rotor.hatMass;
+  };
+  return {
+    summary: summarise(input, simulateDay(input)),
+    frontShare: nominalShare(input.vehicle.brakes),
+    rotorMass: Object.fromEntries(AXLES.map((axle) => [axle, mass(axle)])) as Record<AxleName, number>,
+  };
+}

@@ -1,0 +1,170 @@
+import { AXLES, type AxleName, wheelClearances } from '../../core';
+import {
+  type Car,
+  type Change,
+  carSchema,
+  issueProblem,
+  padOf,
+  partOf,
+  type Setup,
+  wheelFit,
+  withChanges,
+} from '../../model';
+import type { Assessed } from './assess';
+
+/** What was found about a change; `checkText` says it in words. */
+export type Finding =
+  /** Parts and wheel */
+  | { readonly kind: 'fits'; readonly found: 'fits' }
+  | { readonly kind: 'fits'; readonly found: 'invalid'; readonly path: string; readonly message: string }
+  | {
+      readonly kind: 'fits';
+      readonly found: 'carbon';
+      readonly axle: AxleName;
+      readonly wants: 'pads' | 'rotors';
+    }
+  /** `short`: room that is missing, or missing from what is usual, m */
+  | {
+      readonly kind: 'fits';
+      readonly found: 'touches' | 'tight';
+      readonly axle: AxleName;
+      readonly short: number;
+    }
+  /** The new fluid and the one that is in it */
+  | { readonly kind: 'mixes'; readonly found: 'mixes' | 'never' | 'silicone' }
+  /** The foot: most force, N, and most travel, m, over the day */
+  | {
+      readonly kind: 'pedal';
+      readonly found: 'usable' | 'too-heavy' | 'too-long' | 'heavier' | 'longer';
+      readonly force: number;
+      readonly travel: number;
+    }
+  /** Front share after less before, 0 to 1; stops at which the rear is nearer to locking, before, after, of all */
+  | {
+      readonly kind: 'balance';
+      readonly found: 'stays' | 'moves' | 'rear-first';
+      readonly moved: number;
+      readonly before: number;
+      readonly after: number;
+      readonly stops: number;
+    };
+
+/** One thing a change is looked at for. */
+export type Check = Finding & {
+  /** `no` rules a change out; `look` wants a second look */
+  readonly state: 'yes' | 'look' | 'no';
+};
+
+/** Whether parts go into the wheel and to each other; needs no day to be driven. */
+export function fits(setup: Setup, changes: readonly Change[]): Check & { kind: 'fits' } {
+  const { parts } = setup;
+  const { car } = withChanges(setup, changes);
+  const valid = carSchema.safeParse(car);
+  if (!valid.success) {
+    const { path, message } = issueProblem(valid.error.issues[0]);
+    return { kind: 'fits', state: 'no', found: 'invalid', path, message };
+  }
+  const friction = frictionPair(car, parts);
+  if (friction) return { kind: 'fits', state: 'no', found: 'carbon', ...friction };
+  let worst: { axle: AxleName; short: number; touches: boolean } | null = null;
+  for (const axle of AXLES) {
+    if (car[axle].drum) continue;
+    const before = setup.car[axle].drum ? [] : wheelClearances(wheelFit(setup.car[axle]));
+    for (const { what, clearance, wanted } of wheelClearances(wheelFit(car[axle]))) {
+      // What is as it was is not this change's doing.
+      if (before.some((b) => b.what === what && b.clearance <= clearance + 1e-6)) continue;
+      const short = wanted - clearance;
+      if (short > 1e-6 && (!worst || short > worst.short)) worst = { axle, short, touches: clearance < 0 };
+    }
+  }
+  if (!worst) return { kind: 'fits', state: 'yes', found: 'fits' };
+  const { axle, short, touches } = worst;
+  return touches
+    ? { kind: 'fits', state: 'no', found: 'touches', axle, short }
+    : { kind: 'fits', state: 'look', found: 'tight', axle, short };
+}
+
+/** Density under which a pad of the carbon family is carbon throughout, and not metal for iron rotors, kg/m³ (from memory). */
+const ALL_CARBON = 2100;
+
+/** Carbon rubs on carbon and on nothing else. */
+function frictionPair(car: Car, parts: Setup['parts']): { axle: AxleName; wants: 'pads' | 'rotors' } | null {
+  for (const axle of AXLES) {
+    const { rotor, drum, pad } = car[axle];
+    if (drum) continue;
+    const carbonRotor = rotor.material === 'carbon-carbon';
+    const { family, density } = padOf(pad, parts);
+    const carbonPad = family === 'carbon' && density < ALL_CARBON;
+    if (carbonRotor && !carbonPad) return { axle, wants: 'pads' };
+    if (carbonPad && !carbonRotor) return { axle, wants: 'rotors' };
+  }
+  return null;
+}
+
+/** Whether a new fluid may be filled in where the old one was. */
+export function mixes(setup: Setup, changes: readonly Change[]): Check | null {
+  const after = withChanges(setup, changes).car.fluid.kind;
+  const fluids = changes.filter(
+    (change) => change.kind === 'part' && partOf(change.part, setup.parts).kind === 'fluid',
+  );
+  if (fluids.length === 0) return null;
+  const silicone = (id: string) => {
+    const part = partOf(id, setup.parts);
+    return part.kind === 'fluid' && part.values.silicone;
+  };
+  const before = setup.car.fluid.kind;
+  if (silicone(before) !== silicone(after)) return { kind: 'mixes', state: 'no', found: 'never' };
+  return silicone(after)
+    ? { kind: 'mixes', state: 'look', found: 'silicone' }
+    : { kind: 'mixes', state: 'yes', found: 'mixes' };
+}
+
+const passed = ({ summary }: Assessed, part: 'pedal' | 'travel') =>
+  summary.forceMargins.some((margin) => margin.part === part && margin.passed);
+const worst = ({ summary }: Assessed, part: 'pedal' | 'travel') =>
+  summary.forceMargins.find((margin) => margin.part === part)?.worst ?? 0;
+
+/** Whether the foot can still work it. */
+export function pedalStays(before: Assessed, after: Assessed): Check {
+  const { force, travel } = { force: worst(after, 'pedal'), travel: worst(after, 'travel') };
+  const found = { kind: 'pedal', force, travel } as const;
+  const newly = (part: 'pedal' | 'travel') => passed(after, part) && !passed(before, part);
+  if (newly('travel')) return { ...found, state: 'no', found: 'too-long' };
+  if (newly('pedal')) return { ...found, state: 'no', found: 'too-heavy' };
+  const heavier = force / Math.max(1, worst(before, 'pedal'));
+  if (heavier > 1.25) return { ...found, state: 'look', found: 'heavier' };
+  if (travel - worst(before, 'travel') > 0.015) return { ...found, state: 'look', found: 'longer' };
+  return { ...found, state: 'yes', found: 'usable' };
+}
+
+/** Whether the rear does not come nearer to locking first. */
+export function balanceStays(before: Assessed, after: Assessed): Check {
+  const share = (a: Assessed) => a.summary.rearFirst / Math.max(1, a.summary.hotStops);
+  const moved = after.frontShare - before.frontShare;
+  const found = {
+    kind: 'balance',
+    moved,
+    before: before.summary.rearFirst,
+    after: after.summary.rearFirst,
+    stops: after.summary.hotStops,
+  } as const;
+  if (share(after) > share(before) + 0.02) return { ...found, state: 'no', found: 'rear-first' };
+  if (Math.abs(moved) > 0.02) return { ...found, state: 'look', found: 'moves' };
+  return { ...found, state: 'yes', found: Math.abs(moved) < 0.0005 ? 'stays' : 'moves' };
+}
+
+/** Everything a change is looked at for, once it has been driven. */
+export function checksOf(
+  setup: Setup,
+  changes: readonly Change[],
+  before: Assessed,
+  after: Assessed,
+): Check[] {
+  const fluid = mixes(setup, changes);
+  return [
+    fits(setup, changes),
+    ...(fluid ? [fluid] : []),
+    pedalStays(before, after),
+    balanceStays(before, after),
+  ];
+}

@@ -1,0 +1,273 @@
+import {
+  AXLES,
+  type AxleName,
+  type CoolingNeed,
+  coldestBite,
+  type DayResult,
+  type DaySummary,
+  keepsAll,
+  type Leg,
+  leastMargin,
+  type Margin,
+  type SessionPlan,
+  simulateDay,
+} from '../../core';
+import {
+  type Change,
+  changePrice,
+  dayInput,
+  type Project,
+  type Setup,
+  shelfOf,
+  withChanges,
+} from '../../model';
+import { assess } from '../compare/assess';
+import { type Check, checksOf, fits } from '../compare/compatibility';
+
+export type WayKind = 'ducts' | 'vanes' | 'rotor' | 'pad' | 'cool-downs' | 'pace';
+
+/** One way of keeping a margin over the planned day. */
+export interface Way {
+  readonly kind: WayKind;
+  /** `holds`: the wish is kept; `short`: even the most of it is not enough; `none`: there is nothing of it to change */
+  readonly state: 'holds' | 'short' | 'none';
+  /** What is changed about the car */
+  readonly changes: readonly Change[];
+  readonly price: number;
+  /** Limit with the fewest kelvin left with it; null where nothing was driven */
+  readonly least: Margin | null;
+  /** What that is over today, K */
+  readonly gain: number;
+  /** Hot laps between cool-down laps, and how many of those; for `cool-downs` */
+  readonly stint: number;
+  readonly cool: number;
+  /** Pace, share of the planned hot laps’; for `pace` */
+  readonly pace: number;
+  /** What it costs on a hot lap, s, and over the day's driving, s */
+  readonly perLap: number;
+  readonly perDay: number;
+  /** Axles whose pads are too cold at some braking point */
+  readonly tooCold: readonly AxleName[];
+  /** What the changes were looked at for and did not simply pass */
+  readonly checks: readonly Check[];
+  /** Why there is nothing to change */
+  readonly why: NoWay | null;
+  /** The same rotors, swapped left and right: their vanes were on the wrong sides */
+  readonly swapped: boolean;
+}
+
+/** Why there is nothing of a way to change. */
+export type NoWay = 'no-duct' | 'pump-already' | 'drums' | 'no-pad' | 'no-hot-laps' | 'one-hot-lap';
+
+/** Whether a way keeps the wish and nothing about the car rules it out. */
+export const isGood = (way: Way): boolean =>
+  way.state === 'holds' && way.tooCold.length === 0 && way.checks.every((check) => check.state !== 'no');
+
+/** A driven day, whole or summed up. */
+type Driven = Pick<DaySummary, 'margins' | 'forceMargins' | 'drivingTime'> & {
+  readonly laps: readonly Pick<DaySummary['laps'][number], 'kind' | 'lapTime'>[];
+};
+
+const NOTHING = {
+  changes: [],
+  price: 0,
+  least: null,
+  gain: 0,
+  stint: 0,
+  cool: 0,
+  pace: 1,
+  perLap: 0,
+  perDay: 0,
+  tooCold: [],
+  checks: [],
+  why: null,
+  swapped: false,
+} as const;
+const MOST_IRON = 2.2;
+const MOST_COOL = 3;
+
+/**
+ * Ways to keep a margin at every limit over the planned day, each with as little of it as does. Cars are changed only
+ * where the margin is missing.
+ * @param need of the same setup and wish
+ */
+export function waysToKeep(project: Project, setup: Setup, wish: number, need: CoolingNeed): Way[] {
+  const input = dayInput(setup);
+  const base = assess(setup);
+  const short = AXLES.filter((axle) => leastMargin(base.summary, axle).margin < wish);
+  const bare = { lap: hotLap(base.summary), day: base.summary.drivingTime };
+  const drive = (changes: readonly Change[]) => assess(withChanges(setup, changes));
+  const rate = (kind: WayKind, result: Driven, rest: Partial<Way>): Way => ({
+    ...NOTHING,
+    kind,
+    state: keepsAll(result, wish - 1) ? 'holds' : 'short',
+    least: leastMargin(result),
+    gain: leastMargin(result).margin - leastMargin(base.summary).margin,
+    perLap: hotLap(result) - bare.lap,
+    perDay: result.drivingTime - bare.day,
+    tooCold: AXLES.filter((axle) => (coldestBite(result, axle)?.margin ?? 1) < 0),
+    ...rest,
+  });
+  const priced = (changes: readonly Change[]) => ({
+    changes,
+    price: changes.reduce((sum, change) => sum + changePrice(project, change, setup.car), 0),
+  });
+  /** A way that changes the car. */
+  const fitted = (kind: WayKind, changes: readonly Change[], driven = drive(changes)): Way =>
+    rate(kind, driven.summary, {
+      ...priced(changes),
+      checks: checksOf(setup, changes, base, driven).filter((check) => check.state !== 'yes'),
+    });
+  const none = (kind: WayKind, why: NoWay): Way => ({ ...NOTHING, kind, state: 'none', why });
+  const discs = short.filter((axle) => !setup.car[axle].drum);
+  if (short.length === 0) return [];
+  return [
+    ducts(),
+    vanes(),
+    iron(),
+    pads(),
+    coolDowns(base.summary.laps.some((lap) => lap.kind === 'hot')),
+    pace(),
+  ];
+
+  function ducts(): Way {
+    const changes = AXLES.filter((axle) => need[axle].area > 0).flatMap((axle): Change[] => [
+      ...(setup.car[axle].tapePercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
+      { kind: 'duct', axle, areaCm2: Math.min(300, Math.ceil(need[axle].area * 1e5) / 10) },
+    ]);
+    if (changes.length === 0) return none('ducts', 'no-duct');
+    return fitted('ducts', changes);
+  }
+
+  function vanes(): Way {
+    const changes = discs
+      .filter((axle) => setup.car[axle].rotor.vaneGapMm > 0 && setup.car[axle].rotor.vaneType !== 'curved')
+      .map((axle): Change => ({ kind: 'vanes', axle, vaneType: 'curved' }));
+    if (changes.length === 0) return none('vanes', 'pump-already');
+    const way = fitted('vanes', changes);
+    const swapped = changes.every(
+      (change) => 'axle' in change && setup.car[change.axle].rotor.vaneType === 'curved-reversed',
+    );
+    return swapped ? { ...way, price: 0, swapped } : way;
+  }
+
+  function iron(): Way {
+    if (discs.length === 0) return none('rotor', 'drums');
+    const thicker = (factor: number) =>
+      discs.map((axle): Change => {
+        const { thicknessMm, vaneGapMm } = setup.car[axle].rotor;
+        const thickness = vaneGapMm + (thicknessMm - vaneGapMm) * factor;
+        return { kind: 'thickness', axle, thicknessMm: Math.min(60, Math.round(10 * thickness) / 10) };
+      });
+    let [low, high] = [1, MOST_IRON];
+    let found = thicker(high);
+    let result = drive(found);
+    while (keepsAll(result.summary, wish) && high - low > 0.02) {
+      const middle = 0.5 * (low + high);
+      const tried = thicker(middle);
+      const driven = drive(tried);
+      if (keepsAll(driven.summary, wish)) [high, found, result] = [middle, tried, driven];
+      else low = middle;
+    }
+    return fitted('rotor', found, result);
+  }
+
+  /** The cheapest pad that does on all axles that are short; else the one that comes nearest. */
+  function pads(): Way {
+    const choices = shelfOf('pad', setup.parts)
+      .map((part) => short.map((axle): Change => ({ kind: 'part', part: part.id, axle })))
+      .filter((changes) => fits(setup, changes).state !== 'no')
+      .sort((a, b) => priced(a).price - priced(b).price);
+    let best: Way | null = null;
+    for (const changes of choices) {
+      const way = fitted('pad', changes);
+      if (isGood(way)) return way;
+      if (!best || better(way, best)) best = way;
+    }
+    return best ?? none('pad', 'no-pad');
+  }
+
+  function coolDowns(hot: boolean): Way {
+    if (!hot) return none('cool-downs', 'no-hot-laps');
+    const longest = Math.max(
+      ...input.sessions.flatMap(({ legs }) =>
+        legs.map((leg) => (leg.kind === 'hot' && 'laps' in leg ? leg.laps : 0)),
+      ),
+    );
+    let last: DayResult | null = null;
+    for (let cool = 1; cool <= MOST_COOL; cool++) {
+      let [low, high] = [0, longest];
+      let found: DayResult | null = null;
+      while (high - low > 1) {
+        const stint = Math.ceil(0.5 * (low + high));
+        const driven = simulateDay({ ...input, sessions: input.sessions.map((s) => split(s, stint, cool)) });
+        last = driven;
+        if (keepsAll(driven, wish)) [low, found] = [stint, driven];
+        else high = stint;
+      }
+      if (found) return rate('cool-downs', found, { stint: low, cool });
+    }
+    return last ? rate('cool-downs', last, { stint: 1, cool: MOST_COOL }) : none('cool-downs', 'one-hot-lap');
+  }
+
+  function pace(): Way {
+    const slower = (factor: number) =>
+      simulateDay({
+        ...input,
+        sessions: input.sessions.map((session) => ({
+          ...session,
+          legs: session.legs.map((leg) =>
+            leg.kind === 'hot' && 'pace' in leg ? { ...leg, pace: leg.pace * factor } : leg,
+          ),
+        })),
+      });
+    let [low, high] = [0.5, 1];
+    let result = slower(low);
+    if (!keepsAll(result, wish)) return rate('pace', result, { pace: low });
+    while (high - low > 0.005) {
+      const middle = 0.5 * (low + high);
+      const driven = slower(middle);
+      if (keepsAll(driven, wish)) [low, result] = [middle, driven];
+      else high = middle;
+    }
+    return rate('pace', result, { pace: low });
+  }
+}
+
+const better = (a: Way, b: Way) =>
+  (a.state === 'holds') === (b.state === 'holds')
+    ? (a.least?.margin ?? 0) > (b.least?.margin ?? 0)
+    : a.state === 'holds';
+
+const hotLap = ({ laps }: Driven) => (laps.find((lap) => lap.kind === 'hot') ?? laps[0]).lapTime;
+
+/** A session with cool-down laps after every so many hot ones, except after the last. */
+function split(session: SessionPlan, stint: number, cool: number): SessionPlan {
+  const coolLeg = session.legs.find((leg) => leg.kind === 'cool' && 'pace' in leg);
+  const pace = coolLeg && 'pace' in coolLeg ? coolLeg.pace : 0.4;
+  return {
+    ...session,
+    legs: session.legs.flatMap((leg): Leg[] => {
+      if (leg.kind !== 'hot' || !('laps' in leg)) return [leg];
+      const legs: Leg[] = [];
+      for (let left = leg.laps; left > 0; left -= stint) {
+        if (legs.length > 0) legs.push({ kind: 'cool', laps: cool, pace: Math.min(pace, leg.pace) });
+        legs.push({ ...leg, laps: Math.min(stint, left) });
+      }
+      return legs;
+    }),
+  };
+}
+
+/** Ways that hold, the cheapest first in money, then in time; the others after them. */
+export function rankedWays(ways: readonly Way[]): Way[] {
+  const order = { holds: 0, short: 1, none: 2 };
+  return [...ways].sort(
+    (a, b) =>
+      order[a.state] - order[b.state] ||
+      Number(isGood(b)) - Number(isGood(a)) ||
+      a.tooCold.length - b.tooCold.length ||
+      a.price - b.price ||
+      a.perDay - b.perDay,
+  );
+}

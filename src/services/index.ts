@@ -1,0 +1,36 @@
+export { type Assessed, assess } from './compare/assess';
+export type { Check, Finding } from './compare/compatibility';
+export {
+  type Candidate,
+  drivable,
+  isFreshFill,
+  type Rung,
+  ranked,
+  repriced,
+  rungOf,
+  sensiblePairs,
+  singleSteps,
+  stopsText,
+  type Target,
+  targetMargin,
+  worthwhilePairs,
+} from './compare/ladder';
+export { ductShapes } from './cooling/ductShapes';
+export {
+  type ExposedReport,
+  type ExposedReports,
+  exposedReports,
+  type ProtectionKind,
+} from './cooling/exposedReport';
+export { isGood, type NoWay, rankedWays, type Way, type WayKind, waysToKeep } from './cooling/ways';
+export { analyseLog, type ListedPiece, type LogAnalysis, type MeasuredSeries } from './log/analyseLog';
+export { type Fitted, fitLap, type LapFit } from './log/fitLap';
+export { type LapsLeft, lapsLeft } from './log/lapsLeft';
+export {
+  circuitFrom,
+  type FoundCircuit,
+  type FoundLine,
+  findLine,
+  type LineChoice,
+} from './track/circuitFromTrack';
+export { pieceCount, RUNS_A_PIECE, uncertainPiece, uncertainStatistics } from './uncertain/uncertainRuns';

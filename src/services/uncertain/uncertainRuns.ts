@@ -1,0 +1,57 @@
+import {
+  drawn,
+  latinHypercube,
+  type RunStatistics,
+  runLayout,
+  runStatistics,
+  simulateDay,
+  writeRun,
+} from '../../core';
+import { dayInput, type Setup, uncertainRanges } from '../../model';
+
+/** Runs of one piece of work; small enough that little is lost with a worker, and progress is seen. */
+export const RUNS_A_PIECE = 10;
+
+/** How many pieces the runs of a setup come in. */
+export const pieceCount = ({ plan }: Setup): number => Math.ceil(plan.uncertain.runs / RUNS_A_PIECE);
+
+/**
+ * One piece of a setup's uncertain runs, from the seed alone, whoever computes it.
+ * @throws RangeError when no input is uncertain
+ */
+export function uncertainPiece(setup: Setup, piece: number): Float32Array {
+  const { ranges, design, day, width } = prepared(setup);
+  const { runs } = setup.plan.uncertain;
+  const from = piece * RUNS_A_PIECE;
+  const to = Math.min(runs, from + RUNS_A_PIECE);
+  const values = new Float32Array((to - from) * width);
+  const layout = runLayout(day);
+  for (let run = from; run < to; run++) {
+    const moved = drawn(day, ranges, design.subarray(run * ranges.length, (run + 1) * ranges.length));
+    writeRun(moved, simulateDay(moved), layout, values, (run - from) * width);
+  }
+  return values;
+}
+
+/** Bands, chances and what matters, from all pieces in order. */
+export function uncertainStatistics(setup: Setup, pieces: readonly Float32Array[]): RunStatistics {
+  const { ranges, design, day, width } = prepared(setup);
+  const values = new Float32Array(setup.plan.uncertain.runs * width);
+  let at = 0;
+  for (const piece of pieces) {
+    values.set(piece, at);
+    at += piece.length;
+  }
+  if (at !== values.length) {
+    throw new RangeError(`uncertainStatistics: ${at / width} of ${values.length / width} runs are there`);
+  }
+  return runStatistics(values, runLayout(day), design, ranges.length);
+}
+
+function prepared(setup: Setup) {
+  const day = dayInput(setup);
+  const ranges = uncertainRanges(setup.plan.uncertain);
+  if (ranges.length === 0) throw new RangeError('Nothing is uncertain: choose at least one input.');
+  const { runs, seed } = setup.plan.uncertain;
+  return { day, ranges, design: latinHypercube(runs, ranges.length, seed), width: runLayout(day).width };
+}

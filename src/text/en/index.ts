@@ -1,0 +1,52 @@
+export { checkText } from './checkText';
+export {
+  explainBalance,
+  explainChances,
+  explainComparison,
+  explainDuctDrag,
+  explainExposed,
+  explainLadder,
+  explainNeed,
+  explainPlan,
+  explainSheet,
+  explainWays,
+} from './decisionExplanations';
+export {
+  AXLE_WORDS,
+  marginWords,
+  moneyText,
+  NO_WAY_WORDS,
+  noDuctWords,
+  signedKelvin,
+  signedSeconds,
+  WAY_WORDS,
+} from './decisionWords';
+export type { Explanation } from './explanation';
+export { explain, type Topic } from './explanations';
+export { lapText } from './lapText';
+export { leftText } from './leftText';
+export { noteText } from './noteText';
+export { windText } from './windText';
+export {
+  ANY_DRIVER,
+  beyondSense,
+  celsius,
+  changeOf,
+  changeText,
+  clockText,
+  fadeText,
+  LIMIT_WORDS,
+  lengthText,
+  limitText,
+  marginText,
+  momentText,
+  overrunText,
+  PART_WORDS,
+  pedalText,
+  stopText,
+  temperatureText,
+  UNCALIBRATED_NOTE,
+  verdictText,
+  wheelWords,
+  worstText,
+} from './wording';

@@ -1,0 +1,111 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { oneSession } from '../../../tests/support/sessions';
+import { type Moment, simulateDay } from '../../core';
+import { METRIC, US } from '../../model/quantity/units';
+import type { Plan } from '../../model/schema/project';
+import { dayInput, setupOf } from '../../model/toCore/toCore';
+import { clockText, marginText, momentText, temperatureText, verdictText } from './wording';
+
+const run = (id: string, change: (plan: Plan) => Plan = (plan) => plan) => {
+  const setup = setupOf(demoProject, id);
+  return simulateDay(dayInput({ ...setup, plan: change(setup.plan) }));
+};
+const anvil = run('plan-tarn-anvil');
+const moment = (change: Partial<Moment>): Moment => ({
+  time: 0,
+  session: 0,
+  lap: 3,
+  stop: 1,
+  stand: null,
+  standingTime: 0,
+  ...change,
+});
+
+describe('places in a session', () => {
+  it.each([
+    [moment({}), 'on lap 3 at stop 2 (Tongs)'],
+    [moment({ lap: 1, stop: 0 }), 'on lap 1 (out lap) at stop 1 (Hammer)'],
+    [moment({ lap: 13, stop: 6 }), 'on lap 13 (cool-down) at stop 7 (Ingot)'],
+    [moment({ lap: 5, stop: -1 }), 'on lap 5 before the first stop'],
+    [moment({ lap: null, stop: -1, stand: 'paddock', standingTime: 185 }), '3:05 min after parking'],
+    [moment({ lap: null, stop: -1, stand: 'pit', standingTime: 61 }), '1:01 min into the pit stop'],
+  ])('%j', (at, text) => expect(momentText(at, anvil)).toBe(text));
+});
+
+describe('figures', () => {
+  it('carry their unit in either system', () => {
+    expect(temperatureText(373.15, METRIC)).toBe('100 °C');
+    expect(temperatureText(373.15, US)).toBe('212 °F');
+    expect(clockText(59.6)).toBe('1:00');
+    expect(clockText(3605)).toBe('60:05');
+  });
+
+  it('say of a margin how much is left or how much it is over, and of bite how much too cold', () => {
+    const [margin] = anvil.margins;
+    expect(marginText({ ...margin, margin: 12.4 }, METRIC)).toBe('12 K left');
+    expect(marginText({ ...margin, margin: -12.6 }, METRIC)).toBe('13 K over');
+    expect(marginText({ ...margin, margin: 10 }, US)).toBe('18 °F left');
+    expect(marginText({ ...margin, part: 'bite', margin: -30 }, METRIC)).toBe('30 K too cold');
+    expect(marginText({ ...margin, part: 'bite', margin: 30 }, METRIC)).toBe(
+      '30 K above the window’s low end',
+    );
+  });
+});
+
+describe('the verdict’s sentence', () => {
+  it('counts the hot laps done before the first limit', () => {
+    expect(verdictText(anvil, METRIC).sentence).toBe(
+      'The front pads give out first: past their limit of 700 °C on lap 5 at stop 4 (Quench), after 3 hot laps.',
+    );
+    const { sentence } = verdictText(run('plan-ovel-nettle'), METRIC);
+    expect(sentence).toMatch(
+      /^The front right brake fluid boils: .* after 7 hot laps\. Before that, the front right pads pass their limit of 460 °C on lap 2 /,
+    );
+  });
+
+  it('speaks of fluid in the singular, with what boiling means', () => {
+    const setup = setupOf(demoProject, 'plan-tarn-anvil');
+    const wet = {
+      ...setup.car,
+      front: { ...setup.car.front, pad: 'enduro' as const },
+      fluid: { ...setup.car.fluid, kind: 'class-3' as const, ageMonths: 60 },
+    };
+    const result = simulateDay(dayInput({ ...setup, car: wet }));
+    const { sentence, notes, state } = verdictText(result, METRIC);
+    expect(state).toBe('Gives out');
+    expect(sentence).toMatch(/^The front brake fluid boils: past its boiling point of \d+ °C on lap \d+ /);
+    expect(notes[0]).toMatch(/the next push can go to the floor/);
+  });
+
+  it('counts a bite that is too cold as plainly as a limit, alone or beside one', () => {
+    const cold = verdictText(run('plan-skarn-fen'), METRIC);
+    expect(cold.state).toBe('Too cold');
+    expect(cold.sentence).toMatch(
+      /^The (front|rear) pads are too cold to bite on lap 2 at stop 1 \(Sluice\): \d+ °C, under their window from 300 °C\.$/,
+    );
+    expect(cold.notes.join(' ')).toContain('Nothing passes a limit for heat in 12 hot laps');
+    const { car, ...rest } = setupOf(demoProject, 'plan-skarn-fen');
+    const old = { ...car, fluid: { ...car.fluid, measuredBoilingC: 91 } };
+    const both = verdictText(simulateDay(dayInput({ ...rest, car: old })), METRIC);
+    expect(both.state).toBe('Gives out');
+    expect(both.notes.join(' ')).toMatch(/Cold bite: on lap 2 at stop 1 \(Sluice\) the (front|rear) pads/);
+  });
+
+  it('names sessions where the day has several', () => {
+    const parked = moment({ session: 2, lap: null, stop: -1, stand: 'paddock', standingTime: 200 });
+    expect(momentText(parked, run('plan-tarn-day'))).toBe('3:20 min after parking, session 3');
+    expect(verdictText(run('plan-tarn-day'), METRIC).sentence).toMatch(/on lap \d+ of session \d at stop/);
+  });
+
+  it('names what is closest when nothing is passed', () => {
+    expect(
+      verdictText(
+        run('plan-tarn-fen', (plan) => oneSession(plan, { hotLaps: 1 })),
+        METRIC,
+      ).sentence,
+    ).toMatch(
+      /^Nothing passes a limit in 1 hot lap\. Closest: the (front|rear) [a-z ]+, \d+ K left to (its|their) /,
+    );
+  });
+});

@@ -1,0 +1,332 @@
+import type {
+  AxleName,
+  DayResult,
+  ForceMargin,
+  ForcePart,
+  LapKind,
+  LimitedPart,
+  Margin,
+  Moment,
+  Side,
+  StopLimit,
+  Unbraked,
+} from '../../core';
+import { ZERO_CELSIUS } from '../../core';
+import { formatQuantity, type UnitChoice } from '../../model';
+
+/** What each judged part is called, and what passing its limit means. */
+export const PART_WORDS: Readonly<
+  Record<LimitedPart | ForcePart, { name: string; plural: boolean; limit: string; means: string }>
+> = {
+  rotorFace: {
+    name: 'rotor faces',
+    plural: true,
+    limit: 'face limit',
+    means: 'Heat checks grow into cracks, and the surface changes under the pad.',
+  },
+  rotorBulk: {
+    name: 'rotors',
+    plural: true,
+    limit: 'bulk limit',
+    means: 'The iron softens and scales; the ring can cone or crack.',
+  },
+  padFace: {
+    name: 'pads',
+    plural: true,
+    limit: 'limit',
+    means: 'Friction falls, the pedal needs more force, and the pad can glaze for good.',
+  },
+  plate: {
+    name: 'pad plates',
+    plural: true,
+    limit: 'limit',
+    means: 'The bond ages and much more heat goes on to pistons and fluid.',
+  },
+  seal: {
+    name: 'caliper seals',
+    plural: true,
+    limit: 'rating',
+    means: 'Seals harden, then weep or drag.',
+  },
+  fluid: {
+    name: 'brake fluid',
+    plural: false,
+    limit: 'boiling point',
+    means: 'Vapour forms once the pedal is released; the next push can go to the floor.',
+  },
+  hub: {
+    name: 'wheel bearings',
+    plural: true,
+    limit: 'limit',
+    means: 'Grease thins and runs out.',
+  },
+  pedal: {
+    name: 'pedal force',
+    plural: false,
+    limit: 'the driver’s limit',
+    means: 'The driver cannot press harder: the stop runs long.',
+  },
+  travel: {
+    name: 'pedal',
+    plural: false,
+    limit: 'travel',
+    means: 'It reaches the floor before there is pressure enough.',
+  },
+  bite: {
+    name: 'pads',
+    plural: true,
+    limit: 'working window',
+    means: 'Too cold at the braking point: the first push bites late.',
+  },
+};
+
+/** "front", or "front left" where the sides differ. */
+export const wheelWords = (axle: AxleName, side: Side | 'both') =>
+  side === 'both' ? axle : `${axle} ${side}`;
+
+export const celsius = (kelvin: number) => kelvin - ZERO_CELSIUS;
+
+/** A temperature in K as text in the chosen unit. */
+export function temperatureText(kelvin: number, units: UnitChoice): string {
+  return formatQuantity(celsius(kelvin), 'temperature', units);
+}
+
+/** Seconds as minutes and seconds, "3:05". */
+export function clockText(seconds: number): string {
+  const whole = Math.round(seconds);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** As much of a day as words need: a whole result, or a summary of it. */
+export interface Told extends Pick<DayResult, 'verdict' | 'fade' | 'heldByLift'>, ToldPlaces {}
+/** As much of it as names a place. */
+export interface ToldPlaces {
+  readonly legs: readonly { readonly session: number }[];
+  readonly laps: readonly {
+    readonly kind: LapKind;
+    readonly numberInSession: number;
+    readonly trace: { readonly stops: readonly { readonly name: string }[] };
+  }[];
+}
+
+const severalSessions = (result: ToldPlaces) => result.legs.some((leg) => leg.session > 0);
+
+/** A stop by its number and, where it says more than that, its name: "stop 4 (Quench)". @param stop from 0 */
+export function stopText(stop: number, name = ''): string {
+  const numbered = `stop ${stop + 1}`;
+  return name === '' || name.trim().toLowerCase() === numbered ? numbered : `${numbered} (${name})`;
+}
+
+/** Where in a day a moment lies: "on lap 5 at stop 1 (Hammer)". */
+export function momentText(moment: Moment, result: ToldPlaces): string {
+  const of = severalSessions(result) ? ` of session ${moment.session + 1}` : '';
+  if (moment.lap === null) {
+    const where = moment.stand === 'pit' ? 'into the pit stop' : 'after parking';
+    const session = severalSessions(result) ? `, session ${moment.session + 1}` : '';
+    return moment.standingTime > 0
+      ? `${clockText(moment.standingTime)} min ${where}${session}`
+      : `at the start${of}`;
+  }
+  const lap = result.laps[moment.lap - 1];
+  const kind = lap.kind === 'hot' ? '' : lap.kind === 'out' ? ' (out lap)' : ' (cool-down)';
+  if (moment.stop < 0) return `on lap ${lap.numberInSession}${kind}${of} before the first stop`;
+  return `on lap ${lap.numberInSession}${kind}${of} at ${stopText(moment.stop, lap.trace.stops[moment.stop]?.name)}`;
+}
+
+/** A limit or a worst value of any part as text: a temperature, a force or a travel. */
+export function limitText(part: LimitedPart | ForcePart, value: number, units: UnitChoice): string {
+  if (part === 'pedal') return pedalText(value, units);
+  if (part === 'travel') return lengthText(value * 1000, units);
+  return temperatureText(value, units);
+}
+
+/** A length of some centimetres in whole mm, or in hundredths of an inch. */
+export const lengthText = (mm: number, units: UnitChoice) =>
+  formatQuantity(mm, 'smallLength', units, units.smallLength === 'us' ? 2 : 0);
+
+/** Pedal force over which a figure says no more than that nobody presses as hard, N. */
+export const ANY_DRIVER = 5000;
+
+/** A pedal force in N; beyond what makes sense it is said in words. */
+export function pedalText(newton: number, units: UnitChoice): string {
+  return newton > ANY_DRIVER ? 'beyond any driver’s limit' : formatQuantity(newton, 'force', units);
+}
+
+/** A worst value against a limit. */
+export type Judged = Pick<Margin | ForceMargin, 'part' | 'worst' | 'limit'>;
+
+/** Whether a worst value only says "failed": a pedal past the floor, a force that nobody has. */
+export const beyondSense = ({ part, worst, limit }: Judged): boolean =>
+  (part === 'travel' && worst > limit) || (part === 'pedal' && worst > ANY_DRIVER);
+
+/** A worst value against its limit, "735 °C of 700 °C"; what is past sense as a sentence. */
+export function worstText(margin: Judged, units: UnitChoice): string {
+  if (beyondSense(margin)) {
+    return margin.part === 'travel' ? 'the pedal reaches the floor' : 'no driver presses that hard';
+  }
+  return `${limitText(margin.part, margin.worst, units)} of ${limitText(margin.part, margin.limit, units)}`;
+}
+
+/** What is left to a limit, or how far it was passed, as text. */
+export function marginText(margin: Margin | ForceMargin, units: UnitChoice): string {
+  if (beyondSense(margin)) return margin.part === 'travel' ? 'on the floor' : 'beyond any driver’s limit';
+  if (margin.part === 'pedal' || margin.part === 'travel') {
+    const text = limitText(margin.part, Math.abs(margin.margin), units);
+    return margin.margin < 0 ? `${text} over` : `${text} left`;
+  }
+  const amount = formatQuantity(Math.abs(margin.margin), 'difference', units);
+  if (margin.part === 'bite')
+    return margin.margin < 0 ? `${amount} too cold` : `${amount} above the window’s low end`;
+  return margin.margin < 0 ? `${amount} over` : `${amount} left`;
+}
+
+/** What limits a stop, in words. */
+export const LIMIT_WORDS: Readonly<Record<StopLimit, string>> = {
+  tyres: 'tyres',
+  pedal: 'driver’s force',
+  travel: 'pedal travel',
+  fade: 'fade',
+  cold: 'cold pads',
+};
+
+/** A fade margin as text; the brakes of a light tap could do hundreds of times as much. */
+export function fadeText(margin: number): string {
+  if (margin > 9.99) return 'over 999 %';
+  return `${(100 * margin).toFixed(0).replace('-', '−')} %`;
+}
+
+/** A change as a share of what was before and of what is after: the two are often mixed up. */
+export const changeOf = (before: number, after: number) => ({
+  ofBefore: (after - before) / before,
+  ofAfter: (after - before) / after,
+});
+
+/** A change in words that say of what: "55.6 % more than before". */
+export function changeText(before: number, after: number, whatBefore: string): string {
+  const { ofBefore } = changeOf(before, after);
+  const percent = `${Math.abs(100 * ofBefore).toFixed(1)} %`;
+  return Math.abs(ofBefore) < 5e-4
+    ? `as ${whatBefore}`
+    : `${percent} ${ofBefore > 0 ? 'more' : 'less'} than ${whatBefore}`;
+}
+
+/** What a stop does that the brakes cannot make: "runs 12 m longer". @param metres null where the car does not stop */
+export function overrunText(metres: number | null, units: UnitChoice): string {
+  return metres === null ? 'does not end' : `runs ${formatQuantity(metres, 'distance', units)} longer`;
+}
+
+function fadeNotes({ fade, ...result }: Told, units: UnitChoice): string[] {
+  if (!fade) return [];
+  const where = momentText(fade.at, result);
+  if (fade.margin >= 0) return [`Least fade margin ${fadeText(fade.margin)} ${where}.`];
+  if (fade.extraDistance === null) return [`The car does not stop ${momentText(fade.longest, result)}.`];
+  return [
+    `The brakes cannot make every stop: ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; the stop ${overrunText(fade.extraDistance, units)} ${momentText(fade.longest, result)}.`,
+  ];
+}
+
+export interface VerdictText {
+  /** One word or two, never colour alone */
+  readonly state: string;
+  readonly sentence: string;
+  /** Further sentences */
+  readonly notes: readonly string[];
+}
+
+const laps = (n: number) => `${n} hot lap${n === 1 ? '' : 's'}`;
+
+const UNBRAKED_WORDS: Readonly<Record<Unbraked, string>> = {
+  'no hot laps': 'The plan has no hot laps, so there is nothing to judge the brakes by.',
+  'no braking': 'No hot lap brakes anywhere: drag and the engine slow the car enough.',
+  motor: 'The motor does all the braking of the hot laps: the friction brakes stay as they are.',
+};
+
+/** Who and what passed a limit: "the front pads past their limit of 700 °C". */
+function partWords(margin: Margin | ForceMargin, units: UnitChoice) {
+  const words = PART_WORDS[margin.part];
+  const its = margin.part === 'pedal' ? '' : words.plural ? 'their ' : 'its ';
+  return {
+    words,
+    part: 'axle' in margin ? `${wheelWords(margin.axle, margin.side)} ${words.name}` : words.name,
+    limit: `${its}${words.limit} of ${limitText(margin.part, margin.limit, units)}`,
+  };
+}
+
+/** What happens when a limit is passed, as the beginning of a sentence. */
+function passedText(margin: Margin | ForceMargin, { fade }: Told, units: UnitChoice): string {
+  const { part, limit, words } = partWords(margin, units);
+  if (margin.part === 'travel') return 'The pedal reaches the floor';
+  if (margin.part === 'fluid') return `The ${part} boils: past ${limit}`;
+  if (margin.part === 'pedal' && fade?.extraDistance === null && fade.longest.time === margin.passed?.time) {
+    return `The car does not stop with all the driver’s ${limitText('pedal', margin.limit, units)}:`;
+  }
+  return `The ${part} ${words.plural ? 'give' : 'gives'} out first: past ${limit}`;
+}
+
+/** What was past its limit before what ends the drive, as a sentence; '' for nothing. */
+function beforeText(result: Told, units: UnitChoice): string {
+  const { margin, also } = result.verdict;
+  const earlier = also.filter((m) => m.passed && margin.passed && m.passed.time < margin.passed.time);
+  const [first] = earlier;
+  if (!first?.passed) return '';
+  const { part, limit, words } = partWords(first, units);
+  const others = earlier.length - 1;
+  const more = others === 0 ? '' : `; ${others} more limit${others === 1 ? ' is' : 's are'} passed as well`;
+  return ` Before that, the ${part} ${words.plural ? 'pass' : 'passes'} ${limit} ${momentText(first.passed, result)}${more}.`;
+}
+
+function liftNotes({ heldByLift }: Told, units: UnitChoice): string[] {
+  if (heldByLift === null) return [];
+  return [
+    `The lap is held to ${formatQuantity(heldByLift * 3.6, 'speed', units)}: faster, the body’s lift would leave less than a quarter of the weight on the tyres. Is ClA right?`,
+  ];
+}
+
+/** The verdict as sentences. A prediction is never called safe. */
+export function verdictText(result: Told, units: UnitChoice): VerdictText {
+  const { verdict } = result;
+  const { margin } = verdict;
+  const { words, part, limit } = partWords(margin, units);
+  const hot = result.laps.filter((lap) => lap.kind === 'hot').length;
+  const notes: string[] = [...fadeNotes(result, units), ...liftNotes(result, units)];
+  if (verdict.coldBite && verdict.kind !== 'too-cold') {
+    const cold = verdict.coldBite;
+    notes.push(
+      `Cold bite: ${momentText(cold.at, result)} the ${wheelWords(cold.axle, cold.side)} pads are at ${temperatureText(cold.worst, units)}, under their window from ${temperatureText(cold.limit, units)}; the first push there bites late.`,
+    );
+  }
+  if (verdict.kind === 'too-cold') {
+    return {
+      state: 'Too cold',
+      sentence: `The ${part} are too cold to bite ${momentText(margin.at, result)}: ${temperatureText(margin.worst, units)}, under their window from ${temperatureText(margin.limit, units)}.`,
+      notes: [`${words.means} Nothing passes a limit for heat in ${laps(hot)}.`, ...liftNotes(result, units)],
+    };
+  }
+  const reason = verdict.unbraked ? [UNBRAKED_WORDS[verdict.unbraked]] : [];
+  if (margin.passed) {
+    const done = verdict.hotLapsBefore ?? 0;
+    const after = done === 0 ? 'before one hot lap is done' : `after ${laps(done)}`;
+    const worst = beyondSense(margin)
+      ? ''
+      : ` Worst ${limitText(margin.part, margin.worst, units)} ${momentText(margin.at, result)}.`;
+    return {
+      state: 'Gives out',
+      sentence: `${passedText(margin, result, units)} ${momentText(margin.passed, result)}, ${after}.${beforeText(result, units)}`,
+      notes: [`${words.means}${worst}`, ...reason, ...notes],
+    };
+  }
+  if (verdict.kind === 'not-judged')
+    return { state: 'Not judged', sentence: reason[0], notes: liftNotes(result, units) };
+  const closest = `the ${part}, ${marginText(margin, units)} to ${limit} ${momentText(margin.at, result)}`;
+  return verdict.kind === 'close'
+    ? {
+        state: 'Close',
+        sentence: `Nothing passes a limit in ${laps(hot)}, but it is close: ${closest}.`,
+        notes,
+      }
+    : { state: 'In hand', sentence: `Nothing passes a limit in ${laps(hot)}. Closest: ${closest}.`, notes };
+}
+
+/** Stands beside every verdict. */
+export const UNCALIBRATED_NOTE =
+  'Not calibrated on this car: cooling is uncertain by about ±30 %. A prediction is no proof that brakes will hold.';
