@@ -4,6 +4,7 @@ import { createRoot, type Root } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { demoProject } from '../../demo/project';
 import { browserJournal, browserStore, type Found, openProject, readJournals } from '../storage';
+import { WorkbenchPage } from './pages/workbench/WorkbenchPage';
 import { download } from './shell/files';
 import { NotFound } from './shell/PageError';
 import { RouteError } from './shell/RouteError';
@@ -13,19 +14,18 @@ import { Waiting } from './shell/Waiting';
 import { Providers } from './state/context';
 import { applyTheme } from './state/preferences';
 import { ProjectStore } from './state/projectStore';
-import { WorkbenchPage } from './workbench/WorkbenchPage';
 
 applyTheme();
 
-const car = async () => ({ Component: (await import('./editors/CarPage')).CarPage });
-const circuit = async () => ({ Component: (await import('./editors/CircuitPage')).CircuitPage });
-const circuits = async () => ({ Component: (await import('./circuits/CircuitsPage')).CircuitsPage });
-const log = async () => ({ Component: (await import('./log/LogPage')).LogPage });
-const plan = async () => ({ Component: (await import('./editors/PlanPage')).PlanPage });
-const decide = async () => ({ Component: (await import('./decide/DecidePage')).DecidePage });
-const garage = async () => ({ Component: (await import('./garage/GaragePage')).GaragePage });
-const inside = async () => ({ Component: (await import('./inside/InsidePage')).InsidePage });
-const library = async () => ({ Component: (await import('./library/LibraryPage')).LibraryPage });
+const car = async () => ({ Component: (await import('./pages/editors/CarPage')).CarPage });
+const circuit = async () => ({ Component: (await import('./pages/editors/CircuitPage')).CircuitPage });
+const circuits = async () => ({ Component: (await import('./pages/circuits/CircuitsPage')).CircuitsPage });
+const log = async () => ({ Component: (await import('./pages/log/LogPage')).LogPage });
+const plan = async () => ({ Component: (await import('./pages/editors/PlanPage')).PlanPage });
+const decide = async () => ({ Component: (await import('./pages/decide/DecidePage')).DecidePage });
+const garage = async () => ({ Component: (await import('./pages/garage/GaragePage')).GaragePage });
+const inside = async () => ({ Component: (await import('./pages/inside/InsidePage')).InsidePage });
+const library = async () => ({ Component: (await import('./pages/library/LibraryPage')).LibraryPage });
 
 /** Time the browser's storage has to answer before it is said that it does not, ms. */
 const PATIENCE = 1500;

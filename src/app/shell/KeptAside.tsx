@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Dialog } from 'radix-ui';
 import { browserStore, deleteKept, keptTexts } from '../../storage';
-import { useReturnFocus } from '../components/useReturnFocus';
+import { useReturnFocus } from '../ui/useReturnFocus';
 import { download } from './files';
 
 const KEY = ['kept aside'];

@@ -1,6 +1,6 @@
 import type { FallbackProps } from 'react-error-boundary';
 import { Link } from 'react-router';
-import { PageTitle } from '../components/PageTitle';
+import { PageTitle } from '../ui/PageTitle';
 import { PageTrouble } from './PageTrouble';
 
 /** A page that broke: what broke it, and ways on. The project itself is not touched. */

@@ -1,6 +1,6 @@
 import { type ReactNode, useEffect } from 'react';
-import { PageTitle } from '../components/PageTitle';
 import { useProjectState, useStore } from '../state/context';
+import { PageTitle } from '../ui/PageTitle';
 
 /** What browsers say when a piece of the program cannot be fetched. */
 const NOT_FETCHED =

@@ -2,9 +2,9 @@ import { AlertDialog } from 'radix-ui';
 import { createContext, type ReactNode, useCallback, useContext, useState } from 'react';
 import { demoProject } from '../../../demo/project';
 import { type Project, writeProject } from '../../model';
-import { useReturnFocus } from '../components/useReturnFocus';
 import { useStore } from '../state/context';
 import { useEdit } from '../state/useEdit';
+import { useReturnFocus } from '../ui/useReturnFocus';
 import { download, fileName } from './files';
 
 /** A project that is to take the place of the one that is open. */

@@ -1,6 +1,6 @@
 import { type Project, writeProject } from '../../model';
+import { Notice } from '../shared/Notices';
 import { useProjectState, useStore } from '../state/context';
-import { Notice } from '../workbench/Notices';
 import { download, fileName } from './files';
 
 /** Says what joining with another page left open, and when what is on the screen is not in the browser's storage. */

@@ -1,7 +1,7 @@
 import { useCallback, useSyncExternalStore } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { Selection } from '../workbench/selection';
 import { useSetup } from './context';
+import type { Selection } from './selection';
 
 /** What has been picked so far of one plan's day. */
 type Picked = Partial<Selection>;

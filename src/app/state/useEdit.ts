@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
 import { toast } from 'sonner';
 import type { Project } from '../../model';
-import { undoToast } from '../components/undoToast';
+import { undoToast } from '../ui/undoToast';
 import { useStore } from './context';
 
 /** How an edit is told of. */

@@ -1,6 +1,0 @@
-import type { Editing } from '../editors/useItem';
-
-/** What every tab of the garage is given: the car being edited. */
-export interface TabProps {
-  readonly editing: Editing<'cars'>;
-}

@@ -1,0 +1,41 @@
+import { useParams } from 'react-router';
+import { CircuitTabs } from '../../shared/CircuitTabs';
+import { VerdictStrip } from '../../shared/VerdictStrip';
+import { useSetup } from '../../state/context';
+import { PageTitle } from '../../ui/PageTitle';
+import { ImportTab } from './ImportTab';
+import { MapTab } from './MapTab';
+import { SeverityTab } from './SeverityTab';
+
+const VIEWS = { map: MapTab, severity: SeverityTab, import: ImportTab };
+const TITLES = { map: 'Map', severity: 'How hard on brakes', import: 'Circuit from a file' };
+
+/** Circuits as maps, as demands on brakes, and from files. */
+export function CircuitsPage() {
+  const { circuit } = useSetup();
+  const { tab = 'map' } = useParams();
+  const known = Object.hasOwn(VIEWS, tab) ? (tab as keyof typeof VIEWS) : null;
+  const View = known ? VIEWS[known] : null;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageTitle names={[known ? TITLES[known] : 'Circuits', circuit.name]} />
+      <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
+        <div className="min-w-0">
+          <p className="caption">Circuit</p>
+          <h1 className="truncate text-[22px] leading-tight" title={circuit.name}>
+            {circuit.name}
+          </h1>
+        </div>
+        <VerdictStrip />
+      </header>
+      <CircuitTabs />
+      {View ? (
+        <View />
+      ) : (
+        <p className="panel px-4 py-6" role="alert">
+          There is no view “{tab.slice(0, 40)}” of circuits. Choose one of the above.
+        </p>
+      )}
+    </div>
+  );
+}

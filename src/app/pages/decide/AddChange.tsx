@@ -1,0 +1,172 @@
+import { useEffect, useRef, useState } from 'react';
+import {
+  type Change,
+  changeSchema,
+  fieldInfo,
+  isForAxle,
+  type PartKind,
+  shelfOf,
+  VANE_IDS,
+  VANES,
+} from '../../../model';
+import { AxleField } from '../../shared/AxleField';
+import { NumberField } from '../../shared/NumberField';
+import { useProject } from '../../state/context';
+import { SelectField } from '../../ui/SelectField';
+
+type Kind = PartKind | 'ductArea' | 'tape' | 'vanes' | 'thickness' | 'mass' | 'balance';
+const KINDS: readonly (readonly [Kind, string])[] = [
+  ['pad', 'Pads'],
+  ['rotor', 'Rotors'],
+  ['caliper', 'Calipers'],
+  ['fluid', 'Fluid'],
+  ['duct', 'Ducts of the shelf'],
+  ['ductArea', 'Ducts of any area'],
+  ['tape', 'Tape over the ducts'],
+  ['vanes', 'Other vanes'],
+  ['thickness', 'Rotor thickness'],
+  ['line', 'Lines'],
+  ['cylinder', 'Master cylinder'],
+  ['mass', 'Mass of the car'],
+  ['balance', 'Front share'],
+];
+const NUMBERS = {
+  ductArea: ['duct', 'areaCm2'],
+  tape: ['tape', 'percent'],
+  thickness: ['thickness', 'thicknessMm'],
+  mass: ['mass', 'massKg'],
+  balance: ['balance', 'frontSharePercent'],
+} as const;
+type NumberKind = keyof typeof NUMBERS;
+const isNumber = (kind: Kind): kind is NumberKind => kind in NUMBERS;
+
+/** The description of a change's number. */
+function infoOf(kind: NumberKind) {
+  const [change, field] = NUMBERS[kind];
+  const option = changeSchema.options.find((o) => o.shape.kind.value === change);
+  return fieldInfo((option as { shape: Record<string, Parameters<typeof fieldInfo>[0]> }).shape[field]);
+}
+
+/** Adds one change to a setup: what, where, and which. */
+export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Change) => void }) {
+  const project = useProject();
+  const car = project.cars.find((c) => c.id === carId) ?? project.cars[0];
+  const [open, setOpen] = useState(false);
+  const [kind, setKind] = useState<Kind>('pad');
+  const [axle, setAxle] = useState<'front' | 'rear'>('front');
+  const [picked, setPicked] = useState<string | null>(null);
+  const [typed, setTyped] = useState<number | null>(null);
+  // What had the focus goes away with each change of face.
+  const opener = useRef<HTMLButtonElement>(null);
+  const form = useRef<HTMLDivElement>(null);
+  const was = useRef(open);
+  useEffect(() => {
+    if (was.current === open) return;
+    was.current = open;
+    if (open) form.current?.querySelector('select')?.focus();
+    else opener.current?.focus();
+  }, [open]);
+  if (!open) {
+    return (
+      <button ref={opener} type="button" className="btn min-h-[26px] px-2" onClick={() => setOpen(true)}>
+        Add a change
+      </button>
+    );
+  }
+  const present: Record<NumberKind, number> = {
+    ductArea: car[axle].ductAreaCm2,
+    tape: car[axle].tapePercent,
+    thickness: car[axle].rotor.thicknessMm,
+    mass: car.massKg,
+    balance: car.frontSharePercent ?? 60,
+  };
+  const perAxle = isNumber(kind)
+    ? kind !== 'mass' && kind !== 'balance'
+    : kind === 'vanes' || (kind === 'cylinder' ? car.pedal.cylinders.kind === 'pair' : isForAxle({ kind }));
+  const options: readonly (readonly [string, string])[] = isNumber(kind)
+    ? []
+    : kind === 'vanes'
+      ? VANE_IDS.map((id) => [id, VANES[id].name] as const)
+      : shelfOf(kind, project.parts).map((part) => [part.id, part.name] as const);
+  const choice = options.some(([id]) => id === picked) ? (picked as string) : (options[0]?.[0] ?? '');
+  const change = (): Change => {
+    if (isNumber(kind)) {
+      const value = typed ?? present[kind];
+      switch (kind) {
+        case 'ductArea':
+          return { kind: 'duct', axle, areaCm2: value };
+        case 'tape':
+          return { kind: 'tape', axle, percent: value };
+        case 'thickness':
+          return { kind: 'thickness', axle, thicknessMm: value };
+        case 'mass':
+          return { kind: 'mass', massKg: value };
+        case 'balance':
+          return { kind: 'balance', frontSharePercent: value };
+      }
+    }
+    if (kind === 'vanes') return { kind: 'vanes', axle, vaneType: choice as (typeof VANE_IDS)[number] };
+    return { kind: 'part', part: choice, axle: perAxle ? axle : 'front' };
+  };
+  return (
+    <div ref={form} className="flex w-full flex-wrap items-end gap-2 border-t border-rule/60 pt-2">
+      <div className="w-[180px]">
+        <SelectField
+          label="What"
+          value={kind}
+          options={KINDS}
+          onChange={(next) => {
+            setKind(next);
+            setTyped(null);
+          }}
+        />
+      </div>
+      {perAxle && (
+        <div className="w-[110px]">
+          <AxleField
+            label="Where"
+            value={axle}
+            onChange={(next) => {
+              setAxle(next);
+              setTyped(null);
+            }}
+          />
+        </div>
+      )}
+      {isNumber(kind) ? (
+        <div className="w-[150px]">
+          <span className="font-[540]">Value</span>
+          <div className="mt-0.5">
+            <NumberField
+              compact
+              info={infoOf(kind)}
+              value={typed ?? present[kind]}
+              onCommit={(value) => {
+                setTyped(value);
+                return null;
+              }}
+            />
+          </div>
+        </div>
+      ) : (
+        <div className="w-[250px]">
+          <SelectField label="Which" value={choice} options={options} onChange={setPicked} />
+        </div>
+      )}
+      <button
+        type="button"
+        className="btn btn-main"
+        onClick={() => {
+          onAdd(change());
+          setOpen(false);
+          setTyped(null);
+        }}
+      >
+        Add
+      </button>
+      <button type="button" className="btn" onClick={() => setOpen(false)}>
+        Close
+      </button>
+    </div>
+  );
+}

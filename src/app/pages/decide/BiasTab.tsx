@@ -1,0 +1,211 @@
+import type { BalanceChoice, BalanceChoices } from '../../../core';
+import { fitChanges, formatQuantity, type Setup, setClicks, type UnitChoice } from '../../../model';
+import { explainBalance, fadeText } from '../../../text/en';
+import { How } from '../../shared/How';
+import { StateMark } from '../../shared/StateMark';
+import { useBackground, useSetup } from '../../state/context';
+import { usePickedStop } from '../../state/picked';
+import { useUnits } from '../../state/preferences';
+import { drivenKey } from '../../state/question';
+import { useEdit } from '../../state/useEdit';
+import { useSettled } from '../../state/useSettled';
+import { ScrollPanel } from '../../ui/ScrollPanel';
+import { AnswerState } from './AnswerState';
+import { ShareChart } from './ShareChart';
+import { SweepChart } from './SweepChart';
+import { useAnswer } from './useAnswer';
+
+const QUIET = 500;
+const NAMES: Readonly<Record<BalanceChoice['kind'], string>> = {
+  now: 'As it is',
+  grip: 'What the tyres want',
+  even: 'Both axles equally hot',
+};
+
+/** The balance that is best for grip against the one that is best for temperature, stop by stop. */
+export function BiasTab() {
+  const setup = useSetup();
+  const { decide } = useBackground();
+  const settled = useSettled(setup, QUIET);
+  const answer = useAnswer<{ balance: BalanceChoices; setup: Setup }>(
+    settled && ['balance', drivenKey(settled)],
+    async (signal) => {
+      const asked = settled ?? setup;
+      return { balance: await decide.call((remote) => remote.balance(asked), signal), setup: asked };
+    },
+  );
+  const { data } = answer;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      {(!data || answer.behind || answer.error) && (
+        <section className="panel px-4 py-3">
+          <AnswerState answer={answer} doing="Driving the day with twelve balances" />
+        </section>
+      )}
+      {data && (
+        <div className={`grid grid-cols-[minmax(0,1fr)] gap-3 ${answer.behind ? 'opacity-60' : ''}`}>
+          <Choices balance={data.balance} setup={data.setup} />
+          <ByStop balance={data.balance} />
+          <section className="panel px-4 py-3" aria-label="Balance sweep">
+            <h2 className="text-[15px]">What another balance would do to temperature</h2>
+            <SweepChart sweep={data.balance.sweep} />
+          </section>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
+
+function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) {
+  const units = useUnits();
+  const edit = useEdit();
+  const take = (choice: BalanceChoice) => {
+    edit(
+      `Balance: ${NAMES[choice.kind].toLowerCase()}`,
+      (project) =>
+        choice.clicks
+          ? setClicks(project, setup.plan.id, choice.clicks)
+          : fitChanges(project, setup.car.id, [
+              { kind: 'balance', frontSharePercent: Math.round(1000 * choice.share) / 10 },
+            ]),
+      { done: choice.clicks ? 'Clicks written into the plan' : 'Front share written into the car' },
+    );
+  };
+  return (
+    <ScrollPanel label="Balances compared">
+      <h2 className="text-[15px]">
+        {balance.control ? 'Clicks at every stop' : 'One balance for all stops'}, for grip or for temperature{' '}
+        <How name="the balances" told={() => explainBalance(balance, setup)} />
+      </h2>
+      <p className="mt-1 max-w-[100ch]">
+        What is best for temperature is not what is best for grip: a rear that locks first turns the car
+        round.
+        {balance.sweep.even === null &&
+          !balance.control &&
+          ' Within the balances tried both axles never get equally hot; the nearest is shown.'}
+      </p>
+      <table className="mt-2 w-full min-w-[720px] text-right">
+        <thead>
+          <tr className="caption">
+            <th className="text-left font-normal">Balance</th>
+            <th className="px-2 font-normal">{balance.control ? 'clicks, stop by stop' : 'front share'}</th>
+            <th className="px-2 font-normal">front, least margin</th>
+            <th className="px-2 font-normal">rear, least margin</th>
+            <th className="px-2 font-normal">fade margin</th>
+            <th className="px-2 font-normal">rear nearer to locking</th>
+            <th>
+              <span className="sr-only">Actions</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {balance.choices.map((choice) => (
+            <tr key={choice.kind} className="border-t border-rule/60">
+              <th className="py-1 text-left font-[560]">
+                <span className="flex items-center gap-1.5">
+                  <StateMark
+                    kind={Math.min(choice.front, choice.rear) < 0 ? 'gives-out' : 'in-hand'}
+                    className="h-[13px] w-[13px]"
+                  />
+                  {NAMES[choice.kind]}
+                </span>
+              </th>
+              <td className="px-2">
+                {choice.clicks ? choice.clicks.map(signed).join(' ') : percent(choice.share)}
+              </td>
+              <Kelvin value={choice.front} units={units} />
+              <Kelvin value={choice.rear} units={units} />
+              <td className="px-2">{choice.fade === null ? '—' : fadeText(choice.fade)}</td>
+              <td className={`px-2 ${choice.rearFirst > 0 ? 'text-over' : ''}`}>
+                {choice.rearFirst} of {choice.hotStops} stops
+              </td>
+              <td className="py-1">
+                {choice.kind !== 'now' && (
+                  <button
+                    type="button"
+                    className="btn"
+                    aria-label={`Set: ${NAMES[choice.kind]}`}
+                    onClick={() => take(choice)}
+                  >
+                    Set this
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </ScrollPanel>
+  );
+}
+
+const signed = (clicks: number) => (clicks === 0 ? '0' : `${clicks > 0 ? '+' : '−'}${Math.abs(clicks)}`);
+
+function Kelvin({ value, units }: { value: number; units: UnitChoice }) {
+  const text = formatQuantity(Math.abs(value), 'difference', units);
+  return (
+    <td className={`px-2 ${value < 0 ? 'font-[620] text-over' : ''}`}>
+      {value < 0 ? `${text} over` : `${text} left`}
+    </td>
+  );
+}
+
+function ByStop({ balance }: { balance: BalanceChoices }) {
+  const [picked, pick] = usePickedStop(balance.stops.length);
+  if (balance.lap === null || balance.stops.length === 0) {
+    return <p className="panel px-4 py-3 text-dim">No hot lap is braked, so there is no balance by stop.</p>;
+  }
+  const points = (value: number) => {
+    const text = Math.abs(100 * value).toFixed(1);
+    return Number(text) === 0 ? text : `${value > 0 ? '+' : '−'}${text}`;
+  };
+  return (
+    <section className="panel px-4 py-3" aria-label="Balance by stop">
+      <h2 className="text-[15px]">By stop, as the last hot lap is driven now</h2>
+      <p className="caption mt-0.5">
+        Equally hot: the share with which both axles’ faces would peak at the same part of their limits’ rise
+        over the air, the stop begun as hot as it is now. At 0 or 100 % even all of the braking on one axle
+        would not bring it there. A click picks a stop on every page; the keys , and . step through them.
+      </p>
+      <ShareChart stops={balance.stops} picked={picked} onPick={pick} />
+      <div className="overflow-x-auto">
+        <table className="mt-2 w-full min-w-[620px] text-right text-[13px]">
+          <thead>
+            <tr className="caption">
+              <th className="text-left font-normal">Stop</th>
+              <th className="px-2 font-normal">front share now</th>
+              <th className="px-2 font-normal">tyres want</th>
+              <th className="px-2 font-normal">equally hot at</th>
+              <th className="px-2 font-normal">now less tyres, points</th>
+              <th className="px-2 font-normal">equally hot less tyres, points</th>
+              <th className="px-2 font-normal">nearer to locking</th>
+            </tr>
+          </thead>
+          <tbody>
+            {balance.stops.map((stop, k) => (
+              <tr
+                // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
+                key={k}
+                className={`cursor-pointer border-t border-rule/60 ${k === picked ? 'bg-act/15' : 'hover:bg-sunk'}`}
+                aria-current={k === picked}
+                onClick={() => pick(k)}
+              >
+                <th className="text-left font-[520]">
+                  {k + 1} {stop.name}
+                </th>
+                <td className="px-2">{percent(stop.actual)}</td>
+                <td className="px-2">{percent(stop.grip)}</td>
+                <td className="px-2">{stop.even === null ? '—' : percent(stop.even)}</td>
+                <td className="px-2">{points(stop.actual - stop.grip)}</td>
+                <td className="px-2">{stop.even === null ? '—' : points(stop.even - stop.grip)}</td>
+                <td className="px-2">{stop.locksFirst}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,91 @@
+import { useDeferredValue, useMemo } from 'react';
+import { type Car, carSchema, changePrice, variantSetup } from '../../../model';
+import type { Assessed } from '../../../services';
+import { useBackground, useProject, useSetup } from '../../state/context';
+import { drivenKey } from '../../state/question';
+import { useItem } from '../../state/useItem';
+import { useSettled } from '../../state/useSettled';
+import { AnswerState } from './AnswerState';
+import { CompareTable } from './CompareTable';
+import { type Compared, carOf } from './compared';
+import { SetupList } from './SetupList';
+import { StopOverlay } from './StopOverlay';
+import { useAnswer } from './useAnswer';
+
+const QUIET = 250;
+
+const valid = new WeakMap<Car, boolean>();
+/** Whether a car can be at all; asked once of each. */
+function canBe(car: Car): boolean {
+  const known = valid.get(car) ?? carSchema.safeParse(car).success;
+  valid.set(car, known);
+  return known;
+}
+
+/** Up to six setups on the same laps. */
+export function CompareTab() {
+  const project = useProject();
+  const setup = useSetup();
+  const { crew } = useBackground();
+  const editing = useItem('plans', setup.plan.id);
+  const { compare } = setup.plan;
+  const wanted = useMemo(() => {
+    const own = { id: null, name: 'As the plan is', setup, price: 0, priced: true };
+    const others = compare.setups.map((variant) => ({
+      id: variant.id,
+      name: variant.name,
+      setup: variantSetup(project, setup.plan.id, variant),
+      price: variant.changes.reduce(
+        (sum, change) => sum + changePrice(project, change, carOf(project, variant)),
+        variant.otherCost,
+      ),
+      priced: variant.carId === setup.car.id || variant.otherCost > 0,
+    }));
+    return [own, ...others];
+  }, [project, setup, compare]);
+  // A setup that cannot be would spoil the others: nothing is driven until it is mended, and its own line says why.
+  const possible = useMemo(() => wanted.every((w) => canBe(w.setup.car)), [wanted]);
+  const settled = useSettled(wanted, QUIET);
+  const answer = useAnswer<{ results: readonly Assessed[]; seconds: number }>(
+    settled && possible ? ['compare', settled.map((w) => drivenKey(w.setup))] : null,
+    async (signal) => {
+      const begun = performance.now();
+      const results = await crew.run(
+        settled ?? [],
+        (remote, job) => remote.assess(job.setup) as Promise<Assessed>,
+        { signal },
+      );
+      return { results, seconds: (performance.now() - begun) / 1000 };
+    },
+  );
+  // Names and prices follow at once; results belong to the setups they were asked for.
+  const results = answer.data?.results;
+  const known = useMemo(
+    (): Compared[] | null =>
+      results && results.length === wanted.length
+        ? wanted.map((w, i) => ({ ...w, assessed: results[i] }))
+        : null,
+    [wanted, results],
+  );
+  // Drawn after what was pressed or typed has been answered.
+  const compared = useDeferredValue(known);
+  if (!editing) return null;
+  const reference = compared?.find((c) => c.id === compare.referenceId) ?? compared?.[0] ?? null;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <SetupList editing={editing} compare={compare} setup={setup} />
+      {possible && <AnswerState answer={answer} doing="Driving the setups" />}
+      {compared && reference && (
+        <div className={`grid grid-cols-[minmax(0,1fr)] gap-3 ${answer.behind ? 'opacity-60' : ''}`}>
+          <CompareTable compared={compared} reference={reference} />
+          <StopOverlay compared={compared} />
+          <p className="caption px-1">
+            {compared.length} setups driven in {answer.data?.seconds.toFixed(2)} s. All setups drive the
+            plan’s laps in its air; each solves its own lap, so that drag and mass count. Wear and crack
+            shares are indices to compare by, no life. A prediction is no proof that brakes will hold.
+          </p>
+        </div>
+      )}
+    </div>
+  );
+}

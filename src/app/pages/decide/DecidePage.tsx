@@ -1,0 +1,67 @@
+import { lazy, Suspense } from 'react';
+import { useParams } from 'react-router';
+import { circuitProblems } from '../../../model';
+import { VerdictStrip } from '../../shared/VerdictStrip';
+import { useSetup } from '../../state/context';
+import { PageTitle } from '../../ui/PageTitle';
+import { TabNav } from '../../ui/TabNav';
+import { CoolingTab } from './CoolingTab';
+
+const CompareTab = lazy(() => import('./CompareTab').then((m) => ({ default: m.CompareTab })));
+const LadderTab = lazy(() => import('./LadderTab').then((m) => ({ default: m.LadderTab })));
+const PaceTab = lazy(() => import('./PaceTab').then((m) => ({ default: m.PaceTab })));
+const BiasTab = lazy(() => import('./BiasTab').then((m) => ({ default: m.BiasTab })));
+const SureTab = lazy(() => import('./SureTab').then((m) => ({ default: m.SureTab })));
+const ExposedTab = lazy(() => import('./ExposedTab').then((m) => ({ default: m.ExposedTab })));
+const SheetTab = lazy(() => import('./SheetTab').then((m) => ({ default: m.SheetTab })));
+
+const TABS = [
+  { path: 'cooling', name: 'Cooling need', view: CoolingTab },
+  { path: 'compare', name: 'Compare setups', view: CompareTab },
+  { path: 'next', name: 'What to buy next', view: LadderTab },
+  { path: 'pace', name: 'Pace and plan', view: PaceTab },
+  { path: 'balance', name: 'Balance', view: BiasTab },
+  { path: 'sure', name: 'How sure', view: SureTab },
+  { path: 'exposed', name: 'Heat nearby', view: ExposedTab },
+  { path: 'sheet', name: 'Run sheet', view: SheetTab },
+] as const;
+
+/** From temperatures to decisions: ducts, parts, pace, balance, and how sure it all is. */
+export function DecidePage() {
+  const setup = useSetup();
+  const { tab = 'cooling' } = useParams();
+  const found = TABS.find((t) => t.path === tab);
+  const obstacle = circuitProblems(setup.circuit).find((problem) => problem.severity === 'error');
+  const View = found?.view;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageTitle names={[found?.name ?? 'Decide', setup.plan.name]} />
+      <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1 print:hidden">
+        <div className="min-w-0">
+          <p className="caption">Decide</p>
+          <h1 className="truncate text-[22px] leading-tight" title={setup.plan.name}>
+            {setup.plan.name}
+          </h1>
+        </div>
+        <VerdictStrip />
+      </header>
+      <TabNav
+        label="Decide"
+        tabs={TABS.map(({ path, name }) => ({ to: `/decide/${path}`, name, open: path === tab }))}
+      />
+      {!View ? (
+        <p className="panel px-4 py-6" role="alert">
+          There is nothing called “{tab.slice(0, 40)}” here. Choose one of the above.
+        </p>
+      ) : obstacle ? (
+        <p className="panel px-4 py-5" role="alert">
+          The circuit cannot be driven yet: {obstacle.message}.
+        </p>
+      ) : (
+        <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading" />}>
+          <View key={setup.plan.id} />
+        </Suspense>
+      )}
+    </div>
+  );
+}

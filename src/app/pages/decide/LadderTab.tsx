@@ -1,0 +1,181 @@
+import { useMemo, useState } from 'react';
+import { setCurrency, withChanges } from '../../../model';
+import {
+  type Assessed,
+  type Candidate,
+  type Rung,
+  ranked,
+  repriced,
+  rungOf,
+  sensiblePairs,
+  stopsText,
+  type Target,
+  targetMargin,
+  worthwhilePairs,
+} from '../../../services';
+import { explainLadder, marginWords, moneyText, signedKelvin } from '../../../text/en';
+import { How } from '../../shared/How';
+import { useBackground, useProject, useSetup } from '../../state/context';
+import { useUnits } from '../../state/preferences';
+import { drivenKey } from '../../state/question';
+import { useEdit } from '../../state/useEdit';
+import { useSettled } from '../../state/useSettled';
+import { ScrollPanel } from '../../ui/ScrollPanel';
+import { SelectField } from '../../ui/SelectField';
+import { TextField } from '../../ui/TextField';
+import { AnswerState } from './AnswerState';
+import { type Ladder, LadderStep, stepWords } from './LadderStep';
+import { useAnswer } from './useAnswer';
+
+const QUIET = 500;
+const FIRST = 12;
+
+/** The next thing to buy: every single step from today's car and sensible pairs, by margin for money. */
+export function LadderTab() {
+  const project = useProject();
+  const setup = useSetup();
+  const units = useUnits();
+  const { crew } = useBackground();
+  const [wanted, setWanted] = useState<Target | null>(null);
+  const [all, setAll] = useState(false);
+  const settled = useSettled(setup, QUIET);
+  const answer = useAnswer<Ladder>(
+    settled && ['ladder', drivenKey(settled), wanted],
+    async (signal, report) => {
+      const asked = settled ?? setup;
+      const [[base], [steps]] = await Promise.all([
+        crew.run([asked], (remote, job) => remote.assess(job) as Promise<Assessed>, { signal }),
+        crew.run([asked], (remote, job) => remote.steps(job) as Promise<Candidate[]>, { signal }),
+      ]);
+      const target = wanted ?? (base.summary.verdict.kind === 'too-cold' ? 'bite' : 'heat');
+      // Judged one by one as they come, so that the page stays smooth.
+      const drive = async (candidates: readonly Candidate[], before: number, of: number) => {
+        const judged: Rung[] = [];
+        await crew.run(
+          candidates,
+          (remote, candidate) => remote.assess(withChanges(asked, candidate.changes)) as Promise<Assessed>,
+          {
+            signal,
+            onDone: (assessed, i, { done }) => {
+              judged[i] = rungOf(project, asked, candidates[i], base, assessed, target);
+              report({ done: before + done, all: of });
+            },
+          },
+        );
+        return judged;
+      };
+      const singles = await drive(steps, 0, steps.length);
+      const pairs = sensiblePairs(singles, asked);
+      const more = await drive(pairs, steps.length, steps.length + pairs.length);
+      return {
+        setup: asked,
+        base,
+        rungs: [...singles, ...worthwhilePairs(more, singles)],
+        tried: steps.length + pairs.length,
+      };
+    },
+  );
+  const ladder = answer.data;
+  // Prices only order the steps: they are never driven again for them.
+  const rungs = useMemo(
+    () => (ladder ? ranked(ladder.rungs.map((rung) => repriced(project, ladder.setup, rung))) : []),
+    [ladder, project],
+  );
+  const target = ladder?.rungs[0]?.target ?? wanted ?? 'heat';
+  const useful = rungs.filter((rung) => rung.gain >= 0.5 && rung.possible);
+  const shown = all ? rungs : useful.slice(0, FIRST);
+  // What a step does to the stops is the same for most of them: said once, and where it differs.
+  const common = ladder && shown.length > 0 ? stopsText(ladder.base, shown[0].assessed, units) : null;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <section className="panel grid gap-x-6 gap-y-3 px-4 py-3 md:grid-cols-[240px_110px_minmax(0,1fr)]">
+        <SelectField
+          label="To gain"
+          value={target}
+          options={[
+            ['heat', 'Room under the limits'],
+            ['bite', 'Bite at the coldest braking'],
+          ]}
+          onChange={setWanted}
+        />
+        <Currency />
+        <div>
+          {ladder && (
+            <p>
+              Today the closest is the {marginWords(targetMargin(ladder.base, target), units)}.{' '}
+              {useful.length === 0
+                ? 'No single step of the shelf gains anything here.'
+                : `First step for the money: ${stepWords(useful[0], setup, units)}, ${signedKelvin(useful[0].gain, units)} for ${moneyText(useful[0].price, project.currency)}.`}
+            </p>
+          )}
+          <AnswerState answer={answer} doing="Driving the day with every step" />
+        </div>
+      </section>
+      {ladder && (
+        <ScrollPanel label="Upgrade ladder" className={`${answer.behind ? 'opacity-60' : ''}`}>
+          <div className="flex flex-wrap items-center gap-3">
+            <h2 className="mr-auto text-[15px]">
+              One step from today’s car, most margin for the money first{' '}
+              <How name="the ranking" told={() => explainLadder(ladder.tried, ladder.base, units)} />
+            </h2>
+            <label className="flex items-center gap-1.5">
+              <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />
+              all {rungs.length} steps, also those ruled out or of no use
+            </label>
+          </div>
+          {common && (
+            <p className="mt-1">
+              <strong className="font-[620]">What it does not do.</strong> {common} Where a step differs, it
+              says so.
+            </p>
+          )}
+          {shown.length === 0 ? (
+            <p className="mt-2">Nothing of the shelf gains margin here without standing in its own way.</p>
+          ) : (
+            <table className="mt-2 w-full min-w-[960px] border-collapse text-left">
+              <caption className="sr-only">Steps ranked by margin for each 100 of money</caption>
+              <thead>
+                <tr className="caption border-b border-rule">
+                  <th className="font-normal">Step</th>
+                  <th className="px-2 text-right font-normal">gains</th>
+                  <th className="w-[110px] px-2 text-right font-normal">costs, {project.currency}</th>
+                  <th className="px-2 text-right font-normal">for each 100</th>
+                  <th className="px-2 font-normal">closest then</th>
+                  <th className="px-2 font-normal">goes with the car?</th>
+                  <th>
+                    <span className="sr-only">Actions</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {shown.map((rung) => (
+                  <LadderStep key={rung.id} rung={rung} ladder={ladder} common={common} />
+                ))}
+              </tbody>
+            </table>
+          )}
+          <p className="caption mt-2">
+            Prices are usual ones of each class, from memory: type your own. They are for both wheels of an
+            axle, or for the car. Steps that are ruled out stay in the list with the reason when all are
+            shown. Brake parts are safety parts: what fits here must still fit on the car; fit and torque to
+            the maker’s data, by someone qualified, under the event’s rules and local law.
+          </p>
+        </ScrollPanel>
+      )}
+    </div>
+  );
+}
+
+function Currency() {
+  const { currency } = useProject();
+  const edit = useEdit();
+  return (
+    <TextField
+      label="Currency"
+      value={currency}
+      longest={6}
+      required
+      onCommit={(next) => edit('Currency', (project) => setCurrency(project, next), { key: 'currency' })}
+    />
+  );
+}

@@ -1,0 +1,104 @@
+import { scaleLinear } from 'd3-scale';
+import type { StopShares } from '../../../core';
+import { useWidth } from '../../ui/charts/useSize';
+
+const HEIGHT = 170;
+const [LEFT, RIGHT, TOP, BOTTOM] = [46, 10, 10, 34];
+
+/** Front shares stop by stop: as it is, for grip, for temperature. Told apart by shape and by colour. */
+export function ShareChart({
+  stops,
+  picked,
+  onPick,
+}: {
+  stops: readonly (StopShares & { readonly name: string })[];
+  /** Index of the picked stop */
+  picked: number | null;
+  onPick: (stop: number) => void;
+}) {
+  const [box, width] = useWidth<HTMLDivElement>(1000);
+  const all = stops.flatMap((s) => [s.actual, s.grip, ...(s.even === null ? [] : [s.even])]);
+  const y = scaleLinear([Math.min(...all), Math.max(...all)], [HEIGHT - BOTTOM, TOP]).nice(4);
+  const step = (width - LEFT - RIGHT) / stops.length;
+  const x = (k: number) => LEFT + (k + 0.5) * step;
+  return (
+    <div ref={box} className="mt-2">
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label="Front shares by stop; the table has the figures"
+      >
+        {y.ticks(4).map((tick) => (
+          <g key={tick}>
+            <line
+              x1={LEFT}
+              x2={width - RIGHT}
+              y1={y(tick)}
+              y2={y(tick)}
+              stroke="var(--rule)"
+              strokeWidth={0.7}
+            />
+            <text x={LEFT - 6} y={y(tick) + 4} fontSize={11} textAnchor="end" fill="var(--dim)">
+              {Math.round(100 * tick)} %
+            </text>
+          </g>
+        ))}
+        {stops.map((stop, k) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
+          // biome-ignore lint/a11y/noStaticElementInteractions: the keys comma and period step through the stops
+          <g key={k} className="cursor-pointer" onClick={() => onPick(k)}>
+            <rect
+              x={x(k) - step / 2}
+              y={TOP - 4}
+              width={step}
+              height={HEIGHT - TOP}
+              fill="var(--act)"
+              fillOpacity={k === picked ? 0.13 : 0}
+            />
+            {stop.even !== null && (
+              <>
+                <line
+                  x1={x(k)}
+                  x2={x(k)}
+                  y1={y(stop.even)}
+                  y2={y(stop.grip)}
+                  stroke="var(--rule)"
+                  strokeWidth={6}
+                />
+                <path
+                  d={`M${x(k)},${y(stop.even) - 6} l6,6 l-6,6 l-6,-6 Z`}
+                  fill="var(--panel)"
+                  stroke="var(--front)"
+                  strokeWidth={2}
+                />
+              </>
+            )}
+            <line
+              x1={x(k) - 12}
+              x2={x(k) + 12}
+              y1={y(stop.grip)}
+              y2={y(stop.grip)}
+              stroke="var(--ink)"
+              strokeWidth={2.4}
+            />
+            <circle cx={x(k)} cy={y(stop.actual)} r={4.5} fill="var(--act)" />
+            <text x={x(k)} y={HEIGHT - 19} fontSize={11} textAnchor="middle" fill="var(--ink)">
+              {k + 1}
+            </text>
+            {step > 56 && (
+              <text x={x(k)} y={HEIGHT - 6} fontSize={10} textAnchor="middle" fill="var(--dim)">
+                {stop.name.slice(0, Math.floor(step / 6))}
+              </text>
+            )}
+          </g>
+        ))}
+      </svg>
+      <p className="caption flex flex-wrap gap-x-4">
+        <span>● now</span>
+        <span>━ what the tyres want</span>
+        <span>◇ both axles equally hot</span>
+      </p>
+    </div>
+  );
+}

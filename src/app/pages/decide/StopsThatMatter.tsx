@@ -1,0 +1,100 @@
+import type { LapResult } from '../../../core';
+import { formatQuantity, type UnitChoice } from '../../../model';
+import { celsius, clockText, fadeText, pedalText } from '../../../text/en';
+import type { Computed } from '../../state/useSession';
+
+const STOPS = 6;
+const clicksText = (clicks: number) => (clicks === 0 ? '0' : `${clicks > 0 ? '+' : '−'}${Math.abs(clicks)}`);
+
+/** Stops of the session's last hot lap that count: hottest, most energy, least in hand. */
+export function StopsThatMatter({
+  computed,
+  session,
+  units,
+}: {
+  computed: Computed;
+  session: number;
+  units: UnitChoice;
+}) {
+  const { result, setup } = computed;
+  const hot = result.laps.filter((lap) => lap.kind === 'hot' && lap.session === session);
+  const lap: LapResult | undefined = hot[hot.length - 1];
+  if (!lap) return <p className="mt-2">No hot lap in this session.</p>;
+  const face = (k: number, axle: 'front' | 'rear') =>
+    Math.max(lap.wheels[`${axle}Left`][k].facePeak, lap.wheels[`${axle}Right`][k].facePeak);
+  const weight = (k: number) => {
+    const stop = lap.trace.stops[k];
+    const hottest = Math.max(...lap.trace.stops.map((_, i) => face(i, 'front')));
+    const most = Math.max(...lap.trace.stops.map((s) => s.energy));
+    return face(k, 'front') / hottest + stop.energy / most - 0.2 * Math.min(2, lap.forces[k].fadeMargin);
+  };
+  const chosen = lap.trace.stops
+    .map((_, k) => k)
+    .sort((a, b) => weight(b) - weight(a))
+    .slice(0, STOPS)
+    .sort((a, b) => a - b);
+  const temperature = (kelvin: number) =>
+    formatQuantity(celsius(kelvin), 'temperature', units).replace(/ .*/, '');
+  const bar = (pascal: number) => formatQuantity(pascal / 1e5, 'pressure', units, 0).replace(/ .*/, '');
+  const others = lap.trace.stops.flatMap((stop, k) => {
+    const clicks = setup.plan.clicks[k] ?? 0;
+    return clicks === 0 || chosen.includes(k) ? [] : [{ name: `${k + 1} ${stop.name}`, clicks }];
+  });
+  const clicked = setup.plan.clicks.some((c) => c !== 0);
+  const degree = units.temperature === 'us' ? '°F' : '°C';
+  return (
+    <section className="mt-2.5">
+      <h3 className="text-[13.5px]">
+        Stops that matter, lap {lap.numberInSession} ({clockText(lap.lapTime)} min)
+      </h3>
+      <table className="narrow w-full text-right text-[12.5px]">
+        <thead>
+          <tr className="caption border-b border-ink align-bottom">
+            <th className="text-left font-normal">Stop</th>
+            <th className="font-normal">from · to {units.speed === 'us' ? 'mph' : 'km/h'}</th>
+            <th className="font-normal">front face {degree}</th>
+            <th className="font-normal">rear face {degree}</th>
+            <th className="font-normal">pedal</th>
+            <th className="font-normal">line front · rear {units.pressure === 'us' ? 'psi' : 'bar'}</th>
+            <th className="font-normal">in hand</th>
+            <th className="font-normal">clicks</th>
+          </tr>
+        </thead>
+        <tbody>
+          {chosen.map((k) => {
+            const stop = lap.trace.stops[k];
+            const force = lap.forces[k];
+            const clicks = setup.plan.clicks[k] ?? 0;
+            return (
+              <tr key={k} className="border-b border-rule">
+                <th className="text-left font-[540]">
+                  {k + 1} {stop.name}
+                </th>
+                <td>
+                  {formatQuantity(stop.entrySpeed * 3.6, 'speed', units).replace(/ .*/, '')} ·{' '}
+                  {formatQuantity(stop.exitSpeed * 3.6, 'speed', units).replace(/ .*/, '')}
+                </td>
+                <td>{temperature(face(k, 'front'))}</td>
+                <td>{temperature(face(k, 'rear'))}</td>
+                <td>{pedalText(force.pedal, units)}</td>
+                <td>
+                  {bar(force.frontPressure)} · {bar(force.rearPressure)}
+                </td>
+                <td>{fadeText(force.fadeMargin)}</td>
+                <td>{clicked ? clicksText(clicks) : '—'}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="text-[12.5px]">
+        <strong className="font-[620]">Balance.</strong>{' '}
+        {!clicked
+          ? 'No clicks are set: it stays in its middle all lap.'
+          : others.length > 0
+            ? `Clicks at the other stops: ${others.map(({ name, clicks }) => `${name} ${clicksText(clicks)}`).join(', ')}; none where none are named.`
+            : 'Clicks as listed; none at the other stops.'}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,261 @@
+import { useEffect, useState } from 'react';
+import { UNCERTAIN_INPUTS, type UncertainInput } from '../../../core';
+import {
+  DEFAULT_UNCERTAIN,
+  fieldInfo,
+  issueProblem,
+  planSchema,
+  type Setup,
+  type Uncertain,
+  uncertainInfo,
+  uncertainRanges,
+} from '../../../model';
+import { RUNS_A_PIECE } from '../../../services';
+import { NumberField } from '../../shared/NumberField';
+import { useSetup } from '../../state/context';
+import { type Editing, useItem } from '../../state/useItem';
+import { SelectField } from '../../ui/SelectField';
+import { SureResults } from './SureResults';
+import { type UncertainState, useUncertain } from './useUncertain';
+
+/** How sure a prediction is: what is uncertain, the chance of each limit, and which input matters. */
+export function SureTab() {
+  const setup = useSetup();
+  const editing = useItem('plans', setup.plan.id);
+  if (!editing) return null;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[430px_minmax(0,1fr)]">
+      <Ranges editing={editing} uncertain={setup.plan.uncertain} />
+      <Runs setup={setup} editing={editing} />
+    </div>
+  );
+}
+
+const rangesShape = planSchema.shape.uncertain.shape.ranges.shape;
+
+function Ranges({ editing, uncertain }: { editing: Editing<'plans'>; uncertain: Uncertain }) {
+  return (
+    <section className="panel self-start px-4 py-3" aria-label="What is uncertain">
+      <div className="flex items-center gap-2">
+        <h2 className="mr-auto text-[15px]">What is uncertain, and how far</h2>
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            editing.set(['uncertain'], { ...uncertain, ranges: DEFAULT_UNCERTAIN.ranges }, 'Usual ranges')
+          }
+        >
+          Usual ranges
+        </button>
+      </div>
+      <p className="caption mt-0.5">
+        Even: every value within is as likely. Bell: most in the middle, 95 of 100 within. Usual ranges are
+        from memory, for a car that has not been measured.
+      </p>
+      <ul className="mt-2 grid gap-1.5">
+        {UNCERTAIN_INPUTS.map((input) => (
+          <RangeRow key={input} input={input} editing={editing} uncertain={uncertain} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function RangeRow({
+  input,
+  editing,
+  uncertain,
+}: {
+  input: UncertainInput;
+  editing: Editing<'plans'>;
+  uncertain: Uncertain;
+}) {
+  const range = uncertain.ranges[input];
+  const { title, description } = uncertainInfo(input);
+  // What is typed and cannot be yet, such as a range upside down on the way to a good one.
+  const [draft, setDraft] = useState<{ low: number; high: number } | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const saved = `${range.low}/${range.high}`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a value from elsewhere ends the draft
+  useEffect(() => {
+    setDraft(null);
+    setProblem(null);
+  }, [saved]);
+  const shown = draft ?? range;
+  const commit = (end: 'low' | 'high', value: number) => {
+    const next = { ...range, low: shown.low, high: shown.high, [end]: value };
+    const checked = rangesShape[input].safeParse(next);
+    if (!checked.success) {
+      setDraft({ low: next.low, high: next.high });
+      const { message } = issueProblem(checked.error.issues[0]);
+      setProblem(`${title}: the lower end ${message}. The last good range stays in use.`);
+      return null;
+    }
+    setDraft(null);
+    setProblem(null);
+    return editing.set(['uncertain', 'ranges', input], next, `Range of ${title}`);
+  };
+  const set = (with_: Partial<typeof range>) =>
+    editing.set(['uncertain', 'ranges', input], { ...range, ...with_ }, `Range of ${title}`);
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_78px_78px_66px] sm:grid-cols-[minmax(0,1fr)_92px_92px_84px] items-center gap-x-2 gap-y-0.5">
+      <label className="flex items-center gap-2" title={description}>
+        <input
+          type="checkbox"
+          checked={range.use}
+          onChange={(event) => set({ use: event.target.checked })}
+          aria-label={`${title} is uncertain`}
+        />
+        <span className={range.use ? 'font-[540]' : 'text-dim line-through'}>{title}</span>
+      </label>
+      {(['low', 'high'] as const).map((end) => (
+        <NumberField
+          key={end}
+          compact
+          label={`${title} ${end === 'low' ? 'from' : 'to'}`}
+          info={fieldInfo(rangesShape[input].shape[end])}
+          value={shown[end]}
+          onCommit={(value) => (value === null ? null : commit(end, value))}
+        />
+      ))}
+      <select
+        className="field px-1"
+        aria-label={`${title}: how likely within`}
+        value={range.shape}
+        onChange={(event) => set({ shape: event.target.value as 'even' | 'bell' })}
+      >
+        <option value="bell">bell</option>
+        <option value="even">even</option>
+      </select>
+      {problem && (
+        <p role="alert" className="col-span-4 text-[12.5px] text-over">
+          {problem}
+        </p>
+      )}
+    </li>
+  );
+}
+
+function Runs({ setup, editing }: { setup: Setup; editing: Editing<'plans'> }) {
+  const { state, pieces, run, cancel, forget, cores } = useUncertain(setup);
+  const [workers, setWorkers] = useState(cores);
+  const { uncertain } = setup.plan;
+  const { shape } = planSchema.shape.uncertain;
+  const nothing = uncertainRanges(uncertain).length === 0;
+  const field = (key: 'runs' | 'seed') => (
+    <NumberField
+      info={fieldInfo(shape[key])}
+      value={uncertain[key]}
+      onCommit={(value) => editing.set(['uncertain', key], value, key === 'runs' ? 'Runs' : 'Seed')}
+    />
+  );
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3">
+      <section className="panel px-4 py-3" aria-label="Runs">
+        <div className="grid gap-x-5 gap-y-2 sm:grid-cols-3">
+          {field('runs')}
+          {field('seed')}
+          <SelectField
+            label="Cores used"
+            value={String(workers)}
+            options={Array.from({ length: cores }, (_, i) => [String(i + 1), String(i + 1)] as const)}
+            onChange={(value) => setWorkers(Number(value))}
+            note="Fewer spare a laptop on its battery; the answer is the same."
+          />
+        </div>
+        <div className="mt-2.5 flex flex-wrap items-center gap-3" data-testid="runs-state">
+          <Status
+            state={state}
+            pieces={pieces}
+            runs={uncertain.runs}
+            nothing={nothing}
+            onRun={() => void run(workers)}
+            onCancel={cancel}
+            onForget={() => void forget()}
+          />
+        </div>
+      </section>
+      {state.kind === 'done' && <SureResults statistics={state.statistics} setup={state.setup} />}
+    </div>
+  );
+}
+
+function Status({
+  state,
+  pieces,
+  runs,
+  nothing,
+  onRun,
+  onCancel,
+  onForget,
+}: {
+  state: UncertainState;
+  pieces: number;
+  runs: number;
+  nothing: boolean;
+  onRun: () => void;
+  onCancel: () => void;
+  onForget: () => void;
+}) {
+  const of = (kept: number) => Math.min(runs, kept * RUNS_A_PIECE);
+  if (nothing) return <p role="alert">Nothing is uncertain: choose at least one input.</p>;
+  switch (state.kind) {
+    case 'looking':
+      return (
+        <p className="text-dim" role="status">
+          Looking for runs made before …
+        </p>
+      );
+    case 'running':
+      return (
+        <>
+          <button type="button" className="btn" onClick={onCancel}>
+            Cancel
+          </button>
+          <progress max={pieces} value={state.done} className="h-2 w-[220px]" aria-label="Runs done" />
+          <p role="status">
+            {of(state.done)} of {runs} days driven
+          </p>
+        </>
+      );
+    case 'failed':
+    case 'idle':
+      return (
+        <>
+          <button type="button" className="btn btn-main" onClick={onRun}>
+            {state.kept > 0 ? `Go on from ${of(state.kept)}` : `Drive ${runs} days`}
+          </button>
+          {state.kept > 0 && (
+            <button type="button" className="btn" onClick={onForget}>
+              Start anew
+            </button>
+          )}
+          <p
+            role={state.kind === 'failed' ? 'alert' : 'status'}
+            className={state.kind === 'failed' ? '' : 'text-dim'}
+          >
+            {state.kind === 'failed'
+              ? `It stopped: ${state.message} ${of(state.kept)} of ${runs} days are kept.`
+              : state.cancelled
+                ? `Cancelled; ${of(state.kept)} of ${runs} days are kept.`
+                : state.kept > 0
+                  ? `${of(state.kept)} of ${runs} days are kept from before.`
+                  : 'Not driven yet with these ranges.'}
+          </p>
+        </>
+      );
+    case 'done':
+      return (
+        <>
+          <p role="status">
+            {state.statistics.runs} days driven
+            {state.seconds !== null && ` in ${state.seconds.toFixed(1)} s`}, seed{' '}
+            {state.setup.plan.uncertain.seed}.
+          </p>
+          <button type="button" className="btn" onClick={onForget}>
+            Start anew
+          </button>
+        </>
+      );
+  }
+}

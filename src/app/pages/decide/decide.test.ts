@@ -1,0 +1,194 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../../demo/project';
+import type { AxleNeed } from '../../../core';
+import { dayInput, METRIC, type Setup, setupOf, US } from '../../../model';
+import {
+  marginWords,
+  moneyText,
+  noDuctWords,
+  signedKelvin,
+  signedSeconds,
+} from '../../../text/en/decisionWords';
+import { drivenKey } from '../../state/question';
+
+type NoDuct = NonNullable<AxleNeed['reason']>;
+type Path = readonly (string | number)[];
+
+/** Paths to every value in an object that is not an object itself. */
+function leaves(value: unknown, path: Path = []): Path[] {
+  if (typeof value !== 'object' || value === null) return [path];
+  return Object.entries(value).flatMap(([key, child]) =>
+    leaves(child, [...path, Array.isArray(value) ? Number(key) : key]),
+  );
+}
+/** A copy with the value at a path turned into another of its kind. */
+function turned<T>(whole: T, path: Path): T {
+  const copy = structuredClone(whole);
+  let at = copy as Record<string | number, unknown>;
+  for (const key of path.slice(0, -1)) at = at[key] as Record<string | number, unknown>;
+  const last = path[path.length - 1];
+  const value = at[last];
+  at[last] =
+    typeof value === 'number'
+      ? value * 1.01 + 0.013
+      : typeof value === 'boolean'
+        ? !value
+        : value === null
+          ? 1
+          : value;
+  return copy;
+}
+/** The day of a setup as text; null where it cannot be one. */
+function dayText(setup: Setup): string | null {
+  try {
+    return JSON.stringify(dayInput(setup));
+  } catch {
+    return null;
+  }
+}
+
+describe('what a question depends on', () => {
+  it.each(demoProject.plans.map((plan) => [plan.name, plan.id] as const))(
+    'is everything that changes the day: %s',
+    (_, id) => {
+      const setup = setupOf(demoProject, id);
+      const before = { key: drivenKey(setup), day: dayText(setup) };
+      let changing = 0;
+      for (const part of ['car', 'circuit', 'plan'] as const) {
+        for (const path of leaves(setup[part])) {
+          const other = turned(setup, [part, ...path]);
+          const day = dayText(other);
+          if (day === null || day === before.day) continue;
+          changing += 1;
+          expect(drivenKey(other), `${part}.${path.join('.')}`).not.toBe(before.key);
+        }
+      }
+      // It is no empty check: most of what is typed about a car changes its day.
+      expect(changing).toBeGreaterThan(100);
+    },
+  );
+
+  it('is nothing that does not: names, wishes, comparisons, ranges, what is near the brakes', () => {
+    const setup = setupOf(demoProject, 'plan-tarn-anvil');
+    const key = drivenKey(setup);
+    const { car, plan } = setup;
+    const same: Setup[] = [
+      { ...setup, car: { ...car, name: 'Another name', driverSide: 'left', exposed: [] } },
+      { ...setup, car: { ...car, driverSide: 'right' } },
+      { ...setup, plan: { ...plan, name: 'Renamed', wishK: 99, minutes: 61 } },
+      { ...setup, plan: { ...plan, uncertain: { ...plan.uncertain, seed: 77, runs: 300 } } },
+      {
+        ...setup,
+        plan: {
+          ...plan,
+          compare: {
+            setups: [{ id: 'a', name: 'A', carId: car.id, changes: [], otherCost: 5 }],
+            referenceId: 'a',
+          },
+        },
+      },
+    ];
+    for (const other of same) expect(drivenKey(other)).toBe(key);
+  });
+
+  it('does not depend on the order its keys are stored in', () => {
+    const backwards = (value: unknown): unknown =>
+      Array.isArray(value)
+        ? value.map(backwards)
+        : typeof value === 'object' && value !== null
+          ? Object.fromEntries(
+              Object.entries(value)
+                .reverse()
+                .map(([key, child]) => [key, backwards(child)]),
+            )
+          : value;
+    for (const plan of demoProject.plans) {
+      const setup = setupOf(demoProject, plan.id);
+      const turnedRound = backwards(setup) as Setup;
+      expect(Object.keys(turnedRound.car)[0]).not.toBe(Object.keys(setup.car)[0]);
+      expect(drivenKey(turnedRound)).toBe(drivenKey(setup));
+    }
+  });
+});
+
+describe('words of a decision', () => {
+  const reason: NoDuct = { kind: 'saturated', part: 'padFace', best: -14, gain: 31, rise: 210 };
+  const axle = (with_: Partial<NoDuct>): AxleNeed => ({
+    kind: 'impossible',
+    area: 0.03,
+    at: {
+      area: 0.03,
+      part: 'padFace',
+      margin: -14,
+      rotorFace: 900,
+      rotorBulk: 850,
+      padFace: 980,
+      fluid: 420,
+      bite: 12,
+    },
+    reason: { ...reason, ...with_ },
+    curve: [],
+  });
+
+  it('say why no duct does it, each reason its own, with its figures in the reader’s units', () => {
+    const kinds = ['wish', 'single-stop', 'no-effect', 'other-way', 'saturated'] as const;
+    const said = kinds.map((kind) => noDuctWords(axle({ kind }), 40, METRIC));
+    expect(new Set(said).size).toBe(kinds.length);
+    expect(said[0]).toContain('less than 40 K over the air');
+    expect(said[1]).toContain('One stop alone heats the faces by 210 K');
+    for (const text of said.slice(2)) {
+      expect(text).toContain('300 cm² to each wheel');
+      expect(text).toContain('gains 31 K');
+      expect(text).toContain('leaves the pads 14 K over their limit');
+    }
+    const left = noDuctWords(axle({ best: 12 }), 40, METRIC);
+    expect(left).toContain('leaves the pads 12 K');
+    expect(left).not.toContain('over their limit');
+    const american = noDuctWords(axle({}), 40, US);
+    expect(american).toContain('gains 56 °F');
+    expect(american).not.toMatch(/ K\b|cm²/);
+    expect(noDuctWords({ ...axle({}), kind: 'found', reason: null }, 40, METRIC)).toBe('');
+  });
+
+  it('give every margin its side of the limit', () => {
+    const at = (part: 'fluid' | 'bite', margin: number, units = METRIC) =>
+      marginWords({ axle: 'rear', part, margin }, units);
+    expect(at('fluid', 12.4)).toBe('rear brake fluid, 12 K left');
+    expect(at('fluid', -12.4)).toBe('rear brake fluid, 12 K over');
+    expect(at('bite', 30)).toBe('rear cold bite, 30 K above');
+    expect(at('bite', -30)).toBe('rear cold bite, 30 K too cold');
+    expect(at('fluid', -10, US)).toBe('rear brake fluid, 18 °F over');
+  });
+
+  it('keep sign and size of differences', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -900, max: 900, noNaN: true }), (kelvin) => {
+        const text = signedKelvin(kelvin, METRIC);
+        const number = Number(text.replace('−', '-').replace(' K', ''));
+        expect(Math.abs(number - kelvin)).toBeLessThanOrEqual(0.5 + 1e-9);
+        if (Math.abs(kelvin) >= 0.5) expect(text).toMatch(kelvin > 0 ? /^\+/ : /^−/);
+        else expect(text).toBe('0 K');
+      }),
+    );
+    fc.assert(
+      fc.property(fc.double({ min: -7200, max: 7200, noNaN: true }), (seconds) => {
+        const text = signedSeconds(seconds);
+        const [, sign, minutes, rest] = /^([+−]?)(?:(\d+):)?([\d.]+) (?:s|min)$/.exec(text) ?? [];
+        const size = 60 * Number(minutes ?? 0) + Number(rest);
+        expect(Math.abs(size - Math.abs(seconds))).toBeLessThanOrEqual(
+          Math.abs(seconds) < 9.99 ? 0.00501 : 0.501,
+        );
+        expect(Number(rest)).toBeLessThan(minutes === undefined ? 90 : 60);
+        if (size > 0) expect(sign).toBe(seconds > 0 ? '+' : '−');
+      }),
+    );
+  });
+
+  it('write money with its sign before and its letters after, and nothing as free', () => {
+    expect(moneyText(0, '€')).toBe('free');
+    expect(moneyText(1234.4, '€')).toBe('€1,234');
+    expect(moneyText(12.5, 'CHF')).toBe('12.50 CHF');
+    expect(moneyText(70, 'kr')).toBe('70 kr');
+  });
+});

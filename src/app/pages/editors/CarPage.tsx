@@ -1,0 +1,100 @@
+import { Link, useParams } from 'react-router';
+import { choices, fluidBoilingPointC, fluidOf, fluidWater, formatQuantity } from '../../../model';
+import { AxleSections } from '../../shared/AxleSections';
+import { Field, Section } from '../../shared/Section';
+import { useProject, useSetup } from '../../state/context';
+import { useUnits } from '../../state/preferences';
+import { type Editing, useItem } from '../../state/useItem';
+import { SelectField } from '../../ui/SelectField';
+import { TextField } from '../../ui/TextField';
+import { Missing, PageHead } from './PageHead';
+
+/** A car and its brakes. */
+export function CarPage() {
+  const setup = useSetup();
+  const { id = setup.car.id } = useParams();
+  const editing = useItem('cars', id);
+  if (!editing) return <Missing what="car" id={id} />;
+  return <CarForm key={id} editing={editing} />;
+}
+
+function CarForm({ editing }: { editing: Editing<'cars'> }) {
+  const { item: car } = editing;
+  const { parts } = useProject();
+  const fluid = fluidOf(car.fluid.kind, parts);
+  const units = useUnits();
+  const field = (...path: string[]) => (
+    <Field key={path.join('.')} shelf="cars" editing={editing} path={path} />
+  );
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageHead shelf="cars" item={car} />
+      <Section title="The car as driven">
+        <TextField
+          label="Name"
+          value={car.name}
+          longest={80}
+          required
+          onCommit={(name) => editing.set(['name'], name, 'Name of the car')}
+        />
+        {field('massKg')}
+        {field('powerKw')}
+        {field('drivenSharePercent')}
+        {field('dragAreaM2')}
+        {field('downforceAreaM2')}
+        {field('rollingResistancePercent')}
+        {field('rotatingInertia')}
+        {field('engineBrakingN')}
+        {field('gravityHeightMm')}
+        {field('trackWidthMm')}
+        {field('wheelbaseMm')}
+        {field('frontWeightPercent')}
+        {field('frontDownforcePercent')}
+      </Section>
+      <Section title="Tyres">
+        {[
+          'lateralGrip',
+          'longitudinalGrip',
+          'loadSensitivityPercent',
+          'slipSharePercent',
+          'rollingRadiusMm',
+        ].map((key) => field('tyres', key))}
+      </Section>
+      <Section
+        title="Braking"
+        note={
+          <>
+            Pedal, cylinders, calipers, balance, energy recovery and fit are in the{' '}
+            <Link className="underline" to="/garage">
+              garage
+            </Link>
+            , for the car of the selected plan.
+          </>
+        }
+      >
+        {field('frontSharePercent')}
+        {field('innerReliefPercent')}
+      </Section>
+      <Section title="Brake fluid">
+        <SelectField
+          label="Fluid"
+          value={car.fluid.kind}
+          options={choices('fluid', parts)}
+          onChange={(kind) => editing.set(['fluid', 'kind'], kind, 'Brake fluid')}
+          note={
+            <>
+              {fluid.note} Today {fluidWater(car).toFixed(1)} % water: boils at{' '}
+              {formatQuantity(fluidBoilingPointC(car, parts), 'temperature', units)}. Source of dry and wet
+              point: {fluid.source}. Never mix glycol and silicone.
+            </>
+          }
+        />
+        {field('fluid', 'ageMonths')}
+        {field('fluid', 'waterFirstYearPercent')}
+        {field('fluid', 'measuredBoilingC')}
+      </Section>
+      <AxleSections editing={editing} axle="front" />
+      <AxleSections editing={editing} axle="rear" />
+    </div>
+  );
+}

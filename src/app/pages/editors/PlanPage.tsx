@@ -1,0 +1,59 @@
+import { useParams } from 'react-router';
+import { Field, Section } from '../../shared/Section';
+import { useProject, useSetup } from '../../state/context';
+import { useItem } from '../../state/useItem';
+import { SelectField } from '../../ui/SelectField';
+import { TextField } from '../../ui/TextField';
+import { DayEditor } from './DayEditor';
+import { Missing, PageHead } from './PageHead';
+import { WeatherPanel } from './WeatherPanel';
+
+/** What is driven, where, in which weather, how hard. */
+export function PlanPage() {
+  const setup = useSetup();
+  const project = useProject();
+  const { id = setup.plan.id } = useParams();
+  const editing = useItem('plans', id);
+  if (!editing) return <Missing what="plan" id={id} />;
+  const plan = editing.item;
+  const field = (key: string) => <Field key={key} shelf="plans" editing={editing} path={[key]} />;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3" key={id}>
+      <PageHead shelf="plans" item={plan} />
+      <Section title="Who and where">
+        <TextField
+          label="Name"
+          value={plan.name}
+          longest={80}
+          required
+          onCommit={(name) => editing.set(['name'], name, 'Name of the plan')}
+        />
+        <SelectField
+          label="Car"
+          value={plan.carId}
+          options={project.cars.map((car) => [car.id, car.name] as const)}
+          onChange={(carId) => editing.set(['carId'], carId, 'Car of the plan')}
+        />
+        <SelectField
+          label="Circuit"
+          value={plan.circuitId}
+          options={project.circuits.map((circuit) => [circuit.id, circuit.name] as const)}
+          onChange={(circuitId) => editing.set(['circuitId'], circuitId, 'Circuit of the plan')}
+        />
+      </Section>
+      <Section title="The driver and the air">
+        {[
+          'brakingCommitmentPercent',
+          'corneringCommitmentPercent',
+          'brakeBuildUpS',
+          'humidityPercent',
+          'pressureHpa',
+          'windKmh',
+          'windFromDeg',
+        ].map(field)}
+        <WeatherPanel plan={plan} />
+      </Section>
+      <DayEditor editing={editing} />
+    </div>
+  );
+}

@@ -1,0 +1,146 @@
+import {
+  type CircuitStop,
+  circuitProblems,
+  fieldInfo,
+  formatQuantity,
+  starterStop,
+  stopLength,
+  typedStopSchema,
+} from '../../../model';
+import { FieldNotes } from '../../shared/FieldNotes';
+import { NumberField } from '../../shared/NumberField';
+import { useUnits } from '../../state/preferences';
+import type { Editing } from '../../state/useItem';
+import { TextField } from '../../ui/TextField';
+import { RowTools } from './RowTools';
+
+const { shape } = typedStopSchema;
+const INFO = {
+  entryKmh: fieldInfo(shape.entryKmh),
+  exitKmh: fieldInfo(shape.exitKmh),
+  distanceM: fieldInfo(shape.distanceM),
+  decelerationMs2: fieldInfo(shape.decelerationMs2),
+  toNextM: fieldInfo(shape.toNextM),
+  timeToNextS: fieldInfo(shape.timeToNextS.unwrap()),
+  gradePercent: fieldInfo(shape.gradePercent),
+};
+
+/** Stops as typed: from what speed to what, over what distance or how hard, and how far to the next. */
+export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
+  const units = useUnits();
+  const circuit = editing.item;
+  if (circuit.layout.kind !== 'stops') return null;
+  const { stops } = circuit.layout;
+  const put = (next: readonly CircuitStop[], label: string) => editing.set(['layout', 'stops'], next, label);
+  const problems = circuitProblems(circuit);
+  const total = stops.reduce((sum, stop) => sum + stopLength(stop) + stop.toNextM, 0);
+  return (
+    <section className="panel relative overflow-x-auto px-3 py-2" aria-label="List of stops">
+      <p className="caption">
+        {stops.length} {stops.length === 1 ? 'stop' : 'stops'} over {formatQuantity(total, 'distance', units)}
+        . The last leads back to the first. Between stops the car accelerates evenly, or takes the time that
+        is given.
+      </p>
+      <table className="mt-1 w-full min-w-[980px] text-left">
+        <thead>
+          <tr className="caption">
+            <th className="w-7 py-1 font-normal">No.</th>
+            <th className="font-normal">Place</th>
+            <th className="w-[122px] font-normal">Entry</th>
+            <th className="w-[122px] font-normal">Exit</th>
+            <th className="w-[124px] font-normal">Given by</th>
+            <th className="w-[104px] font-normal">Value</th>
+            <th className="w-[108px] font-normal">To the next</th>
+            <th className="w-[104px] font-normal">in, if known</th>
+            <th className="w-[92px] font-normal">Grade</th>
+            <th className="w-[112px] font-normal">
+              <span className="sr-only">Tools</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {stops.map((stop, i) => {
+            const name = stop.name || `stop ${i + 1}`;
+            const number = (key: keyof typeof INFO) => (
+              <NumberField
+                compact
+                label={`${INFO[key].title} of ${name}`}
+                info={INFO[key]}
+                value={stop[key]}
+                nullable={key === 'timeToNextS'}
+                onCommit={(value) =>
+                  editing.set(['layout', 'stops', i, key], value, `${INFO[key].title} of ${name}`)
+                }
+              />
+            );
+            const here = problems.filter((p) => p.path.startsWith(`layout.stops[${i}].`));
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: stops have no name of their own but their place
+              <tr key={i} className="border-t border-rule/60 align-top">
+                <td className="py-1.5 text-dim">{i + 1}</td>
+                <td className="py-1 pr-2">
+                  <TextField
+                    compact
+                    label={`Place of stop ${i + 1}`}
+                    value={stop.name}
+                    longest={60}
+                    required={false}
+                    onCommit={(value) => editing.set(['layout', 'stops', i, 'name'], value, 'Place')}
+                  />
+                  {here.map((p) => (
+                    <p key={p.message} role="alert" className="mt-1 text-[12.5px] text-over">
+                      {p.path.endsWith('timeToNextS') ? 'The time to the next ' : ''}
+                      {p.message}.
+                    </p>
+                  ))}
+                </td>
+                <td className="py-1 pr-2">{number('entryKmh')}</td>
+                <td className="py-1 pr-2">{number('exitKmh')}</td>
+                <td className="py-1 pr-2">
+                  <select
+                    className="field"
+                    aria-label={`What ${name} is given by`}
+                    value={stop.by}
+                    onChange={(event) => {
+                      const by = event.target.value as CircuitStop['by'];
+                      const length = stopLength(stop);
+                      const speeds = (stop.entryKmh / 3.6) ** 2 - (stop.exitKmh / 3.6) ** 2;
+                      const round = (v: number) => Math.round(v * 100) / 100;
+                      const same = {
+                        ...stop,
+                        by,
+                        distanceM: round(length),
+                        decelerationMs2: round(speeds / (2 * length)),
+                      };
+                      editing.set(['layout', 'stops', i], same, `What ${name} is given by`);
+                    }}
+                  >
+                    <option value="distance">distance</option>
+                    <option value="deceleration">deceleration</option>
+                  </select>
+                </td>
+                <td className="py-1 pr-2">
+                  {number(stop.by === 'distance' ? 'distanceM' : 'decelerationMs2')}
+                </td>
+                <td className="py-1 pr-2">{number('toNextM')}</td>
+                <td className="py-1 pr-2">{number('timeToNextS')}</td>
+                <td className="py-1 pr-2">{number('gradePercent')}</td>
+                <td className="py-1">
+                  <RowTools name={name} rows={stops} index={i} least={1} onPut={put} />
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <button
+        type="button"
+        className="btn mt-2"
+        onClick={() => put([...stops, starterStop(`Stop ${stops.length + 1}`)], 'Added a stop')}
+      >
+        Add a stop
+      </button>
+      <FieldNotes fields={Object.values(INFO)} />
+    </section>
+  );
+}

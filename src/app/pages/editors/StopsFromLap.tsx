@@ -1,0 +1,52 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { sampleLine } from '../../../core';
+import { addCircuit, applyWhatIf, type Circuit, circuitInput, dayInput, stopsFromLap } from '../../../model';
+import { useEngine, useSetup } from '../../state/context';
+import { useEdit } from '../../state/useEdit';
+
+/** Writes the lap, as the selected plan's car drives it, down as a list of stops: a new circuit beside this one. */
+export function StopsFromLap({ circuit }: { circuit: Circuit }) {
+  const edit = useEdit();
+  const engine = useEngine();
+  const setup = useSetup();
+  const navigate = useNavigate();
+  const [busy, setBusy] = useState(false);
+  const make = async () => {
+    setBusy(true);
+    try {
+      const wanted = applyWhatIf({ ...setup, circuit }, {});
+      const result = await engine.call((remote) => remote.simulate(dayInput(wanted)));
+      const line = circuitInput(circuit);
+      const stops = stopsFromLap(result.trace, line.kind === 'line' ? sampleLine(line.segments, 1) : null);
+      if (stops.length === 0) {
+        toast('This lap has no stop: nothing is braked for.');
+        return;
+      }
+      const id = crypto.randomUUID();
+      const copy: Circuit = {
+        ...circuit,
+        id,
+        name: `${circuit.name} as stops`.slice(0, 80),
+        layout: { kind: 'stops', stops },
+      };
+      if (edit('List of stops made', (p) => addCircuit(p, copy))) navigate(`/circuit/${id}`);
+    } catch (error) {
+      toast.error((error as Error).message);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <section className="panel px-3 py-2.5">
+      <p className="caption">
+        As driven by {setup.car.name} in “{setup.plan.name}”, this lap can be written down as a list of stops
+        and edited there.
+      </p>
+      <button type="button" className="btn mt-2" onClick={make} disabled={busy}>
+        {busy ? 'Driving the lap …' : 'Make a list of stops'}
+      </button>
+    </section>
+  );
+}

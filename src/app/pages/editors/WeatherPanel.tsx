@@ -1,0 +1,108 @@
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { z } from 'zod';
+import { formatQuantity, type Plan, setWeather } from '../../../model';
+import { useProject } from '../../state/context';
+import { useUnits } from '../../state/preferences';
+import { useEdit } from '../../state/useEdit';
+
+/** What a weather service answers; checked, as it comes from outside. */
+const answerSchema = z.object({
+  simulated: z.boolean().optional(),
+  hours: z
+    .array(
+      z.object({
+        time: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/),
+        temperatureC: z.number().min(-60).max(60),
+        pressureHpa: z.number().min(400).max(1100),
+        humidityPercent: z.number().min(0).max(100),
+        windKmh: z.number().min(0).max(300),
+        windFromDeg: z.number().min(0).max(360),
+      }),
+    )
+    .min(1),
+});
+type Hour = z.infer<typeof answerSchema>['hours'][number];
+
+/** Hour at which a session is taken to begin: from nine, two hours apart. */
+const hourOf = (session: number) => Math.min(23, 9 + 2 * session);
+
+/** Fetches a day's weather at the circuit and puts it into the plan. */
+export function WeatherPanel({ plan }: { plan: Plan }) {
+  const project = useProject();
+  const edit = useEdit();
+  const units = useUnits();
+  const [date, setDate] = useState(() => new Date().toISOString().slice(0, 10));
+  const [hours, setHours] = useState<readonly Hour[] | null>(null);
+  const [busy, setBusy] = useState(false);
+  const circuit = project.circuits.find((c) => c.id === plan.circuitId);
+  const ask = async () => {
+    setBusy(true);
+    try {
+      const place = circuit?.place;
+      const query = new URLSearchParams({
+        date,
+        latitude: String(place?.latitudeDeg ?? 46),
+        longitude: String(place?.longitudeDeg ?? 0),
+        height: String(circuit?.altitudeM ?? 0),
+      });
+      const response = await fetch(`/stand-in/weather?${query}`);
+      if (!response.ok) throw new Error(await response.text());
+      setHours(answerSchema.parse(await response.json()).hours);
+    } catch (error) {
+      toast.error(
+        `No weather came: ${error instanceof z.ZodError ? 'the answer was not as expected' : (error as Error).message}. The plan is as it was.`,
+      );
+    } finally {
+      setBusy(false);
+    }
+  };
+  const use = (all: readonly Hour[]) => {
+    const at = (session: number) => all[Math.min(all.length - 1, hourOf(session))];
+    const each = plan.sessions.map((_, i) => at(i));
+    const made = edit('Weather of the plan', (p) => setWeather(p, plan.id, each), {
+      done: 'The weather is in the plan',
+    });
+    if (made) setHours(null);
+  };
+  return (
+    <div className="sm:col-span-2 lg:col-span-3" data-testid="weather">
+      <div className="flex flex-wrap items-end gap-2">
+        <label className="grid">
+          <span className="font-[540]">Weather of a day</span>
+          <input
+            type="date"
+            className="field mt-0.5 w-[170px]"
+            value={date}
+            onChange={(e) => setDate(e.target.value)}
+          />
+        </label>
+        <button type="button" className="btn" disabled={busy || date === ''} onClick={ask}>
+          {busy ? 'Asking …' : 'Ask the weather service'}
+        </button>
+        <span className="caption pb-1.5">
+          A simulated service that comes with the program; a real one would be asked the same way.
+        </span>
+      </div>
+      {hours && (
+        <div className="mt-2 flex flex-wrap items-center gap-3" role="status">
+          {plan.sessions.map((session, i) => {
+            const hour = hours[Math.min(hours.length - 1, hourOf(i))];
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: sessions have no id, and their place is what they are
+              <span key={i}>
+                {session.name}, {hour.time.slice(11, 16)}:{' '}
+                {formatQuantity(hour.temperatureC, 'temperature', units)},{' '}
+                {formatQuantity(hour.pressureHpa, 'airPressure', units)}, {hour.humidityPercent} %, wind{' '}
+                {formatQuantity(hour.windKmh, 'speed', units)}
+              </span>
+            );
+          })}
+          <button type="button" className="btn btn-main" onClick={() => use(hours)}>
+            Put it into the plan
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}

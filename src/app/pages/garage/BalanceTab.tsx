@@ -1,0 +1,266 @@
+import { Printer } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { clicksFor, STANDARD_GRAVITY, type StopForce } from '../../../core';
+import { fieldInfo, formatQuantity, nominalFriction, padOf, planSchema, vehicleOf } from '../../../model';
+import { LapPicker, lastHotLap } from '../../shared/LapPicker';
+import { NumberField } from '../../shared/NumberField';
+import { WithSession } from '../../shared/WithSession';
+import { useProject, useSetup } from '../../state/context';
+import { useUnits } from '../../state/preferences';
+import { useItem } from '../../state/useItem';
+import type { Computed } from '../../state/useSession';
+import { SliderField } from '../../ui/SliderField';
+import { ForceTable } from '../../ui/WideTable';
+import { BalanceChart } from './BalanceChart';
+import { chainValues } from './chainValues';
+import { LoadsPanel, WheelLoads } from './LoadsPanel';
+import type { TabProps } from './tabProps';
+
+/** Where the load lies, how the brakes share, and what the tyres would want. */
+export function BalanceTab({ editing }: TabProps) {
+  return (
+    <>
+      <LoadsPanel editing={editing} />
+      <WheelLoads editing={editing} />
+      <ShareByDeceleration editing={editing} />
+      <WithSession>{(computed) => <StopBalance computed={computed} />}</WithSession>
+      <p className="panel px-4 py-3">
+        What another balance would do to temperature, and which one heats both axles alike, is under{' '}
+        <Link className="underline" to="/decide/balance">
+          Decide, Balance
+        </Link>
+        .
+      </p>
+    </>
+  );
+}
+
+/** Share over deceleration: as the parts make it and as the tyres would want it. */
+function ShareByDeceleration({ editing }: TabProps) {
+  const { item: car } = editing;
+  const { parts } = useProject();
+  const units = useUnits();
+  const [speed, setSpeed] = useState(120);
+  const vehicle = useMemo(() => vehicleOf(car, parts), [car, parts]);
+  const ask = {
+    speed: speed / 3.6,
+    front: nominalFriction(padOf(car.front.pad, parts)),
+    rear: nominalFriction(padOf(car.rear.pad, parts)),
+  };
+  const downforce = (0.6 * vehicle.downforceArea * ask.speed ** 2) / (vehicle.mass * STANDARD_GRAVITY);
+  const most = Math.max(0.6, vehicle.longitudinalGrip * (1 + downforce) * 1.05);
+  const at = (z: number) => chainValues(vehicle, { ...ask, deceleration: z * STANDARD_GRAVITY });
+  const points = Array.from({ length: 24 }, (_, k) => {
+    const z = 0.1 + ((most - 0.1) * k) / 23;
+    const v = at(z);
+    return {
+      z,
+      actual: v.force > 0 ? 100 * v.share : null,
+      ideal: 100 * v.ideal,
+      use: Math.max(v.front.use, v.rear.use),
+    };
+  });
+  const locking = points.find((p) => p.use > vehicle.longitudinalGrip);
+  const lock = locking && at(locking.z);
+  const first = lock && (lock.front.use >= lock.rear.use ? 'front' : 'rear');
+  return (
+    <section className="panel px-4 py-3" aria-label="Front share over deceleration">
+      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+        <div className="max-w-[62ch]">
+          <h2 className="text-[15px]">Front share over deceleration, pads warm</h2>
+          <p className="mt-1">
+            {first && locking ? (
+              <>
+                From {formatQuantity(locking.z * STANDARD_GRAVITY, 'deceleration', units)} on the{' '}
+                <strong className="font-[640]">{first} axle locks first</strong>
+                {first === 'rear'
+                  ? ': a locked rear axle turns the car round.'
+                  : ': the car goes straight on.'}
+              </>
+            ) : (
+              'Neither axle comes to its grip in this range.'
+            )}{' '}
+            Where the line of the parts runs over the tyres’ one, the front is nearer to locking.
+          </p>
+        </div>
+        <div className="w-[260px]">
+          <SliderField
+            label="Speed"
+            value={speed}
+            min={10}
+            max={320}
+            step={10}
+            text={formatQuantity(speed, 'speed', units)}
+            onChange={setSpeed}
+          />
+        </div>
+      </div>
+      <BalanceChart points={points} units={units} />
+      <p className="caption">
+        Ideal share (b + z·h)/L with each axle’s downforce: Limpert, Brake Design and Safety.
+      </p>
+    </section>
+  );
+}
+
+/** Both shares at each stop of a lap, and clicks for a driver's control. */
+function StopBalance({ computed }: { computed: Computed }) {
+  const units = useUnits();
+  const setup = useSetup();
+  const plan = useItem('plans', setup.plan.id);
+  const [picked, setPicked] = useState<number | null>(null);
+  const { result } = computed;
+  const number = Math.min(result.laps.length, picked ?? lastHotLap(computed));
+  const lap = result.laps[number - 1];
+  const chain = vehicleOf(computed.setup.car, computed.setup.parts).brakes;
+  const control = chain.cylinders.kind === 'pair' && chain.cylinders.click > 0;
+  const percent = (share: number) => `${(100 * share).toFixed(1)}`;
+  const wanted = (force: StopForce, stop: number) =>
+    (computed.setup.plan.clicks[stop] ?? 0) + clicksFor(chain, force.share.mean, force.ideal.mean);
+  const suggestion = lap.forces.map(wanted);
+  const setClick = (stop: number, value: number) => {
+    const clicks = lap.forces.map((_, k) => (k === stop ? value : (setup.plan.clicks[k] ?? 0)));
+    return plan?.set(['clicks'], clicks, 'Clicks') ?? null;
+  };
+  if (lap.forces.length === 0) return <p className="panel px-4 py-5 text-dim">No stop on this lap.</p>;
+  return (
+    <section className="panel print px-4 py-3" aria-label="Balance by stop">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <div className="mr-auto max-w-[64ch]">
+          <h2 className="text-[15px]">
+            Balance by stop
+            <span className="hidden print:inline">
+              {' '}
+              · {computed.setup.car.name} · {computed.setup.circuit.name}
+            </span>
+          </h2>
+          <p className="caption mt-0.5">
+            Front share of all braking, motor included, with the friction there was at that moment: as both
+            axles heat differently it moves within a stop and over the session.
+          </p>
+        </div>
+        <LapPicker computed={computed} lap={number} onChange={setPicked} />
+        {control && (
+          <>
+            <button
+              type="button"
+              className="btn"
+              onClick={() => plan?.set(['clicks'], suggestion, 'Clicks by stop')}
+            >
+              Set what the tyres want
+            </button>
+            <button type="button" className="btn" onClick={() => plan?.set(['clicks'], [], 'No clicks')}>
+              All to 0
+            </button>
+            <button type="button" className="btn" onClick={() => window.print()}>
+              <Printer size={15} aria-hidden="true" /> Print
+            </button>
+          </>
+        )}
+      </div>
+      <ForceTable
+        caption={`Front share by stop of lap ${number}`}
+        rows={lap.forces}
+        nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
+        columns={[
+          {
+            head: <Head a="share" b="start, %" />,
+            means: 'Front share as the pedal goes down',
+            cell: (f) => percent(f.share.start),
+          },
+          {
+            head: <Head a="mean" b="%" />,
+            means: 'Front share over the work of the stop',
+            cell: (f) => <strong className="font-[620]">{percent(f.share.mean)}</strong>,
+          },
+          {
+            head: <Head a="end" b="%" />,
+            means: 'Front share as the pedal comes up',
+            cell: (f) => percent(f.share.end),
+          },
+          {
+            head: <Head a="ideal" b="start, %" />,
+            means: 'What both axles’ tyres would want at the start',
+            cell: (f) => percent(f.ideal.start),
+          },
+          {
+            head: <Head a="mean" b="%" />,
+            means: 'What they would want over the work of the stop',
+            cell: (f) => <strong className="font-[620]">{percent(f.ideal.mean)}</strong>,
+          },
+          {
+            head: <Head a="end" b="%" />,
+            means: 'What they would want at the end',
+            cell: (f) => percent(f.ideal.end),
+          },
+          {
+            head: <Head a="off by" b="points" />,
+            means: 'Share less ideal: over 0 the front does too much',
+            cell: (f) => signed(100 * (f.share.mean - f.ideal.mean)),
+          },
+          {
+            head: <Head a="nearer" b="to locking" />,
+            means: 'Axle that is nearer to locking at the hardest instant',
+            cell: (f) => f.locksFirst,
+          },
+          {
+            head: <Head a="line, front" b={unitLabel(units)} />,
+            means: 'Greatest front line pressure',
+            cell: (f) => formatQuantity(f.frontPressure / 1e5, 'pressure', units, 0).replace(/ .*/, ''),
+          },
+          {
+            head: <Head a="rear" b={unitLabel(units)} />,
+            means: 'Greatest rear line pressure',
+            cell: (f) => formatQuantity(f.rearPressure / 1e5, 'pressure', units, 0).replace(/ .*/, ''),
+          },
+          ...(control
+            ? [
+                {
+                  head: <Head a="tyres" b="want" />,
+                  means: 'Clicks from the middle that would bring share to ideal; + is to the front',
+                  cell: (_: StopForce, i: number) => signed(suggestion[i], 0),
+                },
+                {
+                  head: <Head a="set" b="clicks" />,
+                  means: 'Clicks set at this stop; the session is driven with them',
+                  cell: (_: StopForce, i: number) => (
+                    <div className="ml-auto w-[64px]">
+                      <NumberField
+                        compact
+                        label={`Clicks at stop ${i + 1}`}
+                        info={fieldInfo(planSchema.shape.clicks.element)}
+                        value={setup.plan.clicks[i] ?? 0}
+                        onCommit={(value) => setClick(i, value ?? 0)}
+                      />
+                    </div>
+                  ),
+                },
+              ]
+            : []),
+        ]}
+      />
+      {!control && (
+        <p className="caption mt-1.5">
+          Without a balance bar and a driver’s control the share cannot be changed from stop to stop.
+        </p>
+      )}
+    </section>
+  );
+}
+
+const signed = (value: number, decimals = 1) => {
+  const text = Math.abs(value).toFixed(decimals);
+  return Number(text) === 0 ? text : `${value > 0 ? '+' : '−'}${text}`;
+};
+const unitLabel = (units: ReturnType<typeof useUnits>) => (units.pressure === 'us' ? 'psi' : 'bar');
+
+function Head({ a, b }: { a: string; b: string }) {
+  return (
+    <>
+      {a}
+      <br />
+      <span className="font-normal text-dim">{b}</span>
+    </>
+  );
+}

@@ -1,0 +1,233 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { z } from 'zod';
+import { infoAt, type Part, type Path, partSchema } from '../../../model';
+import { NumberField } from '../../shared/NumberField';
+import { Field } from '../../shared/Section';
+import { type Editing, useItem } from '../../state/useItem';
+import { IconButton } from '../../ui/IconButton';
+import { SelectField } from '../../ui/SelectField';
+import { TextField } from '../../ui/TextField';
+import { FrictionChart } from './FrictionChart';
+
+/** Every value of a part of one's own. */
+export function PartForm({ id }: { id: string }) {
+  const editing = useItem('parts', id);
+  if (!editing) return null;
+  const part = editing.item;
+  const text = (key: 'name' | 'note' | 'source', label: string, longest: number, required: boolean) => (
+    <TextField
+      label={label}
+      value={part[key]}
+      longest={longest}
+      required={required}
+      onCommit={(value) => editing.set([key], value, `${label} of a part`)}
+    />
+  );
+  return (
+    <div className="mt-2 rounded bg-sunk/50 p-3">
+      <div className="grid gap-x-5 gap-y-3.5 sm:grid-cols-2 lg:grid-cols-3">
+        {text('name', 'Name', 80, true)}
+        {text('note', 'Note', 300, false)}
+        {text('source', 'Source of the values', 120, true)}
+        {['massKg', 'price'].map((key) => (
+          <Field key={key} shelf="parts" editing={editing} path={[key]} />
+        ))}
+        <Values editing={editing} schema={valuesSchema(part)} value={part.values} path={['values']} />
+      </div>
+      {part.kind === 'pad' && <FrictionTable editing={editing} points={part.values.friction} />}
+    </div>
+  );
+}
+
+const valuesSchema = (part: Part): z.ZodType => {
+  const option = partSchema.options.find((o) => o.shape.kind.value === part.kind);
+  if (!option) throw new RangeError(`PartForm: no schema for a ${part.kind}`);
+  return option.shape.values;
+};
+
+const titleOf = (schema: z.ZodType, key: string) => (schema.meta()?.title as string | undefined) ?? key;
+
+/** A field for each value a schema describes: numbers, choices, yes and no, texts. */
+function Values({
+  editing,
+  schema,
+  value,
+  path,
+}: {
+  editing: Editing<'parts'>;
+  schema: z.ZodType;
+  value: unknown;
+  path: Path;
+}) {
+  if (!(schema instanceof z.ZodObject)) return null;
+  return Object.entries(schema.shape as Record<string, z.ZodType>).map(([key, inner]) => {
+    const at = [...path, key];
+    const here = (value as Record<string, unknown>)[key];
+    const name = titleOf(inner, key);
+    const plain = inner instanceof z.ZodNullable ? (inner.unwrap() as z.ZodType) : inner;
+    if (plain instanceof z.ZodNumber) return <Field key={key} shelf="parts" editing={editing} path={at} />;
+    if (plain instanceof z.ZodEnum) {
+      return (
+        <SelectField
+          key={key}
+          label={name}
+          value={String(here)}
+          options={plain.options.map((o) => [String(o), String(o)] as const)}
+          onChange={(next) => editing.set(at, next, name)}
+        />
+      );
+    }
+    if (plain instanceof z.ZodBoolean) {
+      return (
+        <label key={key} className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={here === true}
+            onChange={(event) => editing.set(at, event.target.checked, name)}
+          />
+          {name}
+        </label>
+      );
+    }
+    if (plain instanceof z.ZodString) {
+      return (
+        <TextField
+          key={key}
+          label={name}
+          value={String(here)}
+          longest={30}
+          required
+          onCommit={(next) => editing.set(at, next, name)}
+        />
+      );
+    }
+    if (key === 'pistonsMm' && Array.isArray(here)) {
+      return (
+        <fieldset key={key}>
+          <legend className="font-[540]">{name}</legend>
+          <Rows editing={editing} path={at} rows={here as number[]} most={6} least={1} label="piston" />
+        </fieldset>
+      );
+    }
+    return null;
+  });
+}
+
+function Rows({
+  editing,
+  path,
+  rows,
+  most,
+  least,
+  label,
+}: {
+  editing: Editing<'parts'>;
+  path: Path;
+  rows: readonly number[];
+  most: number;
+  least: number;
+  label: string;
+}) {
+  const info = infoAt('parts', [...path, 0]);
+  return (
+    <div className="mt-0.5 flex flex-wrap gap-1.5">
+      {rows.map((value, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: rows have no other name than their place
+        <div key={i} className="w-[86px]">
+          <NumberField
+            compact
+            label={`${label} ${i + 1}`}
+            info={info}
+            value={value}
+            onCommit={(next) => editing.set([...path, i], next, `${label} ${i + 1}`)}
+          />
+        </div>
+      ))}
+      <button
+        type="button"
+        className="btn px-2"
+        aria-label={`Add a ${label}`}
+        disabled={rows.length >= most}
+        onClick={() => editing.set(path, [...rows, rows[rows.length - 1]], `Another ${label}`)}
+      >
+        <Plus size={15} aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        className="btn px-2"
+        aria-label={`Remove the last ${label}`}
+        disabled={rows.length <= least}
+        onClick={() => editing.set(path, rows.slice(0, -1), `One ${label} less`)}
+      >
+        <Trash2 size={15} aria-hidden="true" />
+      </button>
+    </div>
+  );
+}
+
+/** Friction over face temperature, point by point, with its curve. */
+function FrictionTable({
+  editing,
+  points,
+}: {
+  editing: Editing<'parts'>;
+  points: readonly { celsius: number; mu: number }[];
+}) {
+  const path = ['values', 'friction'];
+  const last = points[points.length - 1];
+  const field = (i: number, key: 'celsius' | 'mu', name: string) => (
+    <NumberField
+      compact
+      label={`${name} of point ${i + 1}`}
+      info={infoAt('parts', [...path, i, key])}
+      value={points[i][key]}
+      onCommit={(next) => editing.set([...path, i, key], next, 'Friction of a pad')}
+    />
+  );
+  return (
+    <div className="mt-3 grid gap-4 md:grid-cols-[260px_minmax(0,1fr)]">
+      <table>
+        <caption className="text-left font-[540]">Friction over face temperature</caption>
+        <tbody>
+          {points.map((_, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: points have no other name than their place
+            <tr key={i} className="align-top">
+              <td className="py-0.5 pr-1.5">{field(i, 'celsius', 'Temperature')}</td>
+              <td className="py-0.5 pr-1.5">{field(i, 'mu', 'Friction')}</td>
+              <td>
+                <IconButton
+                  icon={Trash2}
+                  name={`Remove point ${i + 1}`}
+                  disabled={points.length <= 2}
+                  onClick={() =>
+                    editing.set(
+                      path,
+                      points.filter((__, k) => k !== i),
+                      'A point less',
+                    )
+                  }
+                  title="Remove"
+                />
+              </td>
+            </tr>
+          ))}
+          <tr>
+            <td colSpan={3}>
+              <button
+                type="button"
+                className="btn"
+                disabled={points.length >= 40}
+                onClick={() =>
+                  editing.set(path, [...points, { celsius: last.celsius + 50, mu: last.mu }], 'Another point')
+                }
+              >
+                <Plus size={15} aria-hidden="true" /> Add a point
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <FrictionChart points={points} />
+    </div>
+  );
+}

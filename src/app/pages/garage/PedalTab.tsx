@@ -1,0 +1,189 @@
+import { useMemo, useState } from 'react';
+import { formatQuantity } from '../../../model';
+import { fadeText, LIMIT_WORDS, lengthText, overrunText, pedalText, stopText } from '../../../text/en';
+import { LapPicker, lastHotLap } from '../../shared/LapPicker';
+import { WithSession } from '../../shared/WithSession';
+import { useSetup } from '../../state/context';
+import { useUnits } from '../../state/preferences';
+import { useItem } from '../../state/useItem';
+import type { Computed } from '../../state/useSession';
+import { ForceTable } from '../../ui/WideTable';
+import { PedalChart } from './PedalChart';
+import { PistonCompare } from './PistonCompare';
+import type { TabProps } from './tabProps';
+
+/** What the foot feels, stop by stop and lap by lap, and where it is not enough. */
+export function PedalTab({ editing }: TabProps) {
+  return (
+    <>
+      <WithSession>{(computed) => <PedalSession computed={computed} />}</WithSession>
+      <PistonCompare editing={editing} />
+    </>
+  );
+}
+
+function PedalSession({ computed }: { computed: Computed }) {
+  const units = useUnits();
+  const setup = useSetup();
+  const plan = useItem('plans', setup.plan.id);
+  const [picked, setPicked] = useState<number | null>(null);
+  const { result } = computed;
+  const { limitN } = computed.setup.car.pedal;
+  const longest = result.forceMargins.find((m) => m.part === 'travel')?.limit ?? Number.POSITIVE_INFINITY;
+  const number = Math.min(result.laps.length, picked ?? lastHotLap(computed));
+  const lap = result.laps[number - 1];
+  const points = useMemo(
+    () =>
+      result.laps.flatMap((l) =>
+        l.forces.map((f, k) => ({
+          at: l.number + k / l.forces.length,
+          name: `Lap ${l.number}, ${stopText(k, l.trace.stops[k].name)}`,
+          pedal: f.pedal,
+          bite: f.pedalBite,
+          travel: f.travel * 1000,
+        })),
+      ),
+    [result],
+  );
+  if (points.length === 0)
+    return <p className="panel px-4 py-5 text-dim">Nothing is braked in this session.</p>;
+  const { fade } = result;
+  const force = (n: number) => pedalText(n, units);
+  return (
+    <>
+      <section className="panel px-4 py-3" aria-label="Pedal force over the session">
+        <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+          <div className="max-w-[70ch]">
+            <h2 className="text-[15px]">Pedal force over the session</h2>
+            {fade && (
+              <p className="mt-1">
+                Least braking in hand: <strong className="font-[640]">{fadeText(fade.margin)}</strong> on lap{' '}
+                {fade.at.lap} at stop {fade.at.stop + 1}
+                {fade.margin < 0 && (
+                  <>
+                    , limited by {LIMIT_WORDS[fade.limit]}. The longest stop{' '}
+                    <strong className="font-[640] text-over">{overrunText(fade.extraDistance, units)}</strong>{' '}
+                    on lap {fade.longest.lap} at stop {fade.longest.stop + 1}
+                  </>
+                )}
+                .
+              </p>
+            )}
+          </div>
+          <label className="flex max-w-[300px] gap-2">
+            <input
+              type="checkbox"
+              className="mt-1"
+              checked={setup.plan.brakesEarlier}
+              onChange={(event) =>
+                plan?.set(['brakesEarlier'], event.target.checked, 'Braking earlier when they fade')
+              }
+            />
+            <span>
+              The driver brakes earlier on the next lap
+              <span className="caption block">
+                Where the brakes could not make a stop, the next lap is solved again with what they had.
+              </span>
+            </span>
+          </label>
+        </div>
+        <PedalChart points={points} limit={limitN} units={units} />
+      </section>
+      <section className="panel px-4 py-3" aria-label="Pedal by stop">
+        <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+          <h2 className="text-[15px]">Stop by stop</h2>
+          <LapPicker computed={computed} lap={number} onChange={setPicked} />
+        </div>
+        <ForceTable
+          caption={`Pedal by stop of lap ${number}`}
+          rows={lap.forces}
+          nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
+          columns={[
+            {
+              head: 'pedal',
+              means: 'Greatest pedal force the stop needs',
+              cell: (f) => (
+                <strong className={`font-[620] ${f.pedal > limitN ? 'text-over' : ''}`}>
+                  {force(f.pedal)}
+                </strong>
+              ),
+            },
+            {
+              head: 'first bite',
+              means: 'Pedal force for the stop’s mean braking with the friction at first touch',
+              cell: (f) => force(f.pedalBite),
+            },
+            {
+              head: 'stays',
+              means: 'The same with the friction that is left at its end',
+              cell: (f) => force(f.pedalStay),
+            },
+            {
+              head: 'front line',
+              means: 'Greatest front line pressure',
+              cell: (f) => formatQuantity(f.frontPressure / 1e5, 'pressure', units, 0),
+            },
+            {
+              head: 'rear line',
+              means: 'Greatest rear line pressure',
+              cell: (f) => formatQuantity(f.rearPressure / 1e5, 'pressure', units, 0),
+            },
+            {
+              head: 'travel',
+              means: 'Greatest pedal travel',
+              cell: (f) => (
+                <span className={f.travel > longest ? 'text-over' : ''}>
+                  {f.travel > longest ? 'on the floor' : lengthText(f.travel * 1000, units)}
+                </span>
+              ),
+            },
+            {
+              head: 'µ front, least',
+              means: 'Least friction of the front pads in the stop',
+              cell: (_, i) =>
+                Math.min(
+                  lap.wheels.frontLeft[i].frictionLeast,
+                  lap.wheels.frontRight[i].frictionLeast,
+                ).toFixed(2),
+            },
+            {
+              head: 'µ rear, least',
+              means: 'Least friction of the rear pads in the stop',
+              cell: (_, i) =>
+                Math.min(lap.wheels.rearLeft[i].frictionLeast, lap.wheels.rearRight[i].frictionLeast).toFixed(
+                  2,
+                ),
+            },
+            {
+              head: 'fade margin',
+              means: 'Braking available at the driver’s limit over braking needed, minus one',
+              cell: (f) => (
+                <span className={f.fadeMargin < 0 ? 'text-over' : ''}>{fadeText(f.fadeMargin)}</span>
+              ),
+            },
+            {
+              head: 'runs longer',
+              means: 'Distance by which the stop runs long',
+              cell: (f) =>
+                f.extraDistance === 0
+                  ? '—'
+                  : f.extraDistance === null
+                    ? 'does not stop'
+                    : formatQuantity(f.extraDistance, 'distance', units),
+            },
+            {
+              head: 'limited by',
+              means: 'What would have to give more for a shorter stop',
+              cell: (f) => LIMIT_WORDS[f.limit],
+            },
+          ]}
+        />
+        <p className="caption mt-1.5">
+          A car whose tyres are the limit does not stop shorter with more brake; one limited by the pedal or
+          by fade does. Vapour is drawn from the fluid’s temperature over its boiling point, 0.4 cm³ a kelvin
+          and wheel (own estimate); glazed pads stay weaker until bedded again.
+        </p>
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,73 @@
+import type { DayResult } from '../../../core';
+
+/** Sample at or just before a time of the day. @param time s */
+export function sampleAt(result: DayResult, time: number): number {
+  const times = result.record.time;
+  let [low, high] = [0, times.length - 1];
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    if (times[middle] <= time) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
+/** The stop during or after which a sample lies: samples from just before it to just before the next. */
+export interface StopSpan {
+  readonly lap: number;
+  readonly stop: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Stops of the day in order, each up to the beginning of the next one. */
+export function stopSpans(result: DayResult): StopSpan[] {
+  const { record } = result;
+  const spans: StopSpan[] = [];
+  let last = '';
+  for (let i = 1; i < record.time.length; i++) {
+    if (record.stop[i] < 0) continue;
+    const key = `${record.lap[i]}/${record.stop[i]}`;
+    if (key === last) continue;
+    last = key;
+    const before = spans[spans.length - 1];
+    if (before) spans[spans.length - 1] = { ...before, to: i - 1 };
+    spans.push({ lap: record.lap[i] + 1, stop: record.stop[i], from: i - 1, to: record.time.length - 1 });
+  }
+  return spans;
+}
+
+/** The span a sample lies in; null before the first stop. */
+export function spanOf(spans: readonly StopSpan[], sample: number): StopSpan | null {
+  return spans.findLast((span) => span.from <= sample) ?? null;
+}
+
+/** What the parts of a drum brake are called where a disc has others. */
+const DRUM_WORDS: Readonly<Record<string, string>> = {
+  rotor: 'drum',
+  pads: 'linings',
+  plate: 'shoes',
+  hat: 'web',
+  caliper: 'cylinder',
+};
+
+/** A text about a disc brake's parts in the words of the brake at hand. */
+export function inWordsOf(drum: boolean, text: string): string {
+  return drum
+    ? text.replace(/\b(rotor|pads|plate|hat|caliper)\b/g, (word) => DRUM_WORDS[word] ?? word)
+    : text;
+}
+
+/** Power as text: watts, or kilowatts from a thousand on. */
+export function wattText(watts: number): string {
+  const size = Math.abs(watts);
+  if (size >= 9950) return `${(watts / 1000).toFixed(0)} kW`;
+  if (size >= 995) return `${(watts / 1000).toFixed(1)} kW`;
+  return `${watts.toFixed(0)} W`;
+}
+
+/** Energy as text, kJ. */
+export function jouleText(joules: number): string {
+  const kilojoules = joules / 1000;
+  return `${kilojoules.toFixed(Math.abs(kilojoules) < 10 ? 1 : 0)} kJ`;
+}

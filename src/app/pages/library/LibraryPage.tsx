@@ -1,0 +1,224 @@
+import { Copy, Pencil, Trash2 } from 'lucide-react';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import {
+  addCircuit,
+  copyItem,
+  deleteItem,
+  deletionObstacle,
+  formatQuantity,
+  type Project,
+  renameItem,
+  renameProject,
+  type Shelf,
+  selectPlan,
+  starterLine,
+  starterStop,
+} from '../../../model';
+import { useProject } from '../../state/context';
+import { useUnits } from '../../state/preferences';
+import { useEdit } from '../../state/useEdit';
+import { IconButton } from '../../ui/IconButton';
+import { PageTitle } from '../../ui/PageTitle';
+import { TextField } from '../../ui/TextField';
+
+type Listed = Exclude<Shelf, 'parts'>;
+const SHELVES: readonly { shelf: Listed; title: string; noun: string; to: string }[] = [
+  { shelf: 'plans', title: 'Plans', noun: 'plan', to: '/plan' },
+  { shelf: 'cars', title: 'Cars', noun: 'car', to: '/car' },
+  { shelf: 'circuits', title: 'Circuits', noun: 'circuit', to: '/circuit' },
+];
+
+/** Every car, circuit and plan of the project. */
+export function LibraryPage() {
+  const project = useProject();
+  const edit = useEdit();
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PageTitle names={['Library']} />
+      <h1 className="sr-only">Library</h1>
+      <header className="panel grid gap-1 px-4 py-3 sm:max-w-[520px]">
+        <TextField
+          label="Name of the project"
+          value={project.name}
+          longest={80}
+          required
+          onCommit={(name) =>
+            edit('Name of the project', (p) => renameProject(p, name), { key: 'project/name' })
+          }
+        />
+      </header>
+      <div className="grid items-start gap-3 lg:grid-cols-3">
+        {SHELVES.map((entry) => (
+          <ShelfPanel key={entry.shelf} {...entry} />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
+  const project = useProject();
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const units = useUnits();
+  const open = (change: (p: Project) => Project, label: string, id: string) => {
+    if (edit(label, change)) navigate(`${to}/${id}`);
+  };
+  return (
+    <section className="panel px-3 py-2.5" aria-label={title}>
+      <h2 className="text-[16px]">{title}</h2>
+      <ul className="mt-1">
+        {project[shelf].map((item) => {
+          const obstacle = deletionObstacle(project, shelf, item.id);
+          const selected = shelf === 'plans' && item.id === project.selectedPlanId;
+          return (
+            <li key={item.id} className="border-t border-rule/60 py-2">
+              <div className="flex items-start gap-1">
+                <div className="min-w-0 flex-1">
+                  <TextField
+                    compact
+                    label={`Name of ${noun} ${item.name}`}
+                    value={item.name}
+                    longest={80}
+                    required
+                    onCommit={(name) =>
+                      edit(`Renamed a ${noun}`, (p) => renameItem(p, shelf, item.id, name), {
+                        key: `${item.id}/name`,
+                      })
+                    }
+                  />
+                  <p className="caption mt-1">{describe(project, shelf, item.id, units)}</p>
+                </div>
+                <Link
+                  className="btn btn-bare px-2"
+                  to={`${to}/${item.id}`}
+                  aria-label={`Edit ${item.name}`}
+                  title="Edit"
+                >
+                  <Pencil size={15} aria-hidden="true" />
+                </Link>
+                <IconButton
+                  icon={Copy}
+                  name={`Copy ${item.name}`}
+                  title="Copy"
+                  onClick={() =>
+                    edit(`Copied a ${noun}`, (p) => copyItem(p, shelf, item.id, crypto.randomUUID()))
+                  }
+                />
+                <IconButton
+                  icon={Trash2}
+                  name={`Delete ${item.name}`}
+                  title={obstacle ?? 'Delete'}
+                  onClick={() => {
+                    if (obstacle) {
+                      toast.error(obstacle);
+                      return;
+                    }
+                    edit(`Deleted a ${noun}`, (p) => deleteItem(p, shelf, item.id), {
+                      done: `Deleted “${item.name}”`,
+                    });
+                  }}
+                />
+              </div>
+              {shelf === 'plans' && (
+                <button
+                  type="button"
+                  className={`btn mt-1.5 ${selected ? 'btn-main' : ''}`}
+                  aria-pressed={selected}
+                  onClick={() => {
+                    edit('Selected a plan', (p) => selectPlan(p, item.id));
+                    navigate('/');
+                  }}
+                >
+                  {selected ? 'On the workbench' : 'Put on the workbench'}
+                </button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      <div className="mt-2 flex flex-wrap gap-2 border-t border-rule/60 pt-2.5">
+        {newItems(project, shelf).map(({ label, create }) => (
+          <button
+            key={label}
+            type="button"
+            className="btn"
+            onClick={() => {
+              const id = crypto.randomUUID();
+              open((p) => create(p, id), label, id);
+            }}
+          >
+            {label}
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function newItems(
+  project: Project,
+  shelf: Shelf,
+): { label: string; create: (p: Project, id: string) => Project }[] {
+  if (shelf === 'plans') {
+    return [
+      {
+        label: 'New plan',
+        create: (p, id) =>
+          renameItem(copyItem(p, 'plans', project.selectedPlanId, id), 'plans', id, 'New plan'),
+      },
+    ];
+  }
+  if (shelf === 'cars') {
+    return [
+      {
+        label: 'New car',
+        create: (p, id) => renameItem(copyItem(p, 'cars', p.cars[0].id, id), 'cars', id, 'New car'),
+      },
+    ];
+  }
+  return [
+    {
+      label: 'New circuit of straights and corners',
+      create: (p, id) => addCircuit(p, starterLine(id, 'New circuit')),
+    },
+    {
+      label: 'New list of stops',
+      create: (p, id) =>
+        addCircuit(p, {
+          id,
+          name: 'New list of stops',
+          altitudeM: 0,
+          trackWidthM: 12,
+          place: null,
+          layout: { kind: 'stops', stops: [starterStop('Stop 1')] },
+        }),
+    },
+  ];
+}
+
+function describe(project: Project, shelf: Shelf, id: string, units: ReturnType<typeof useUnits>): string {
+  if (shelf === 'plans') {
+    const plan = project.plans.find((p) => p.id === id);
+    const car = project.cars.find((c) => c.id === plan?.carId);
+    const circuit = project.circuits.find((c) => c.id === plan?.circuitId);
+    if (!plan || !car || !circuit) return '';
+    const hot = plan.sessions
+      .flatMap((s) => s.legs)
+      .reduce((n, leg) => n + (leg.kind === 'hot' ? leg.laps : 0), 0);
+    const sessions = plan.sessions.length === 1 ? '' : `, ${plan.sessions.length} sessions`;
+    return `${car.name} at ${circuit.name}, ${hot} hot laps${sessions}`;
+  }
+  if (shelf === 'cars') {
+    const car = project.cars.find((c) => c.id === id);
+    return car
+      ? `${formatQuantity(car.massKg, 'mass', units, 0)}, ${formatQuantity(car.powerKw, 'power', units)}`
+      : '';
+  }
+  const circuit = project.circuits.find((c) => c.id === id);
+  if (!circuit) return '';
+  return circuit.layout.kind === 'stops'
+    ? `${circuit.layout.stops.length} stops, typed`
+    : `${circuit.layout.segments.filter((s) => s.kind === 'corner').length} corners`;
+}

@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import { formatQuantity, takeFit } from '../../../model';
+import type { Fitted, LapFit, ListedPiece, LogAnalysis } from '../../../services';
+import type { LogEntry } from '../../../storage';
+import { useBackground, useSetup } from '../../state/context';
+import { useUnits } from '../../state/preferences';
+import { useEdit } from '../../state/useEdit';
+
+/** Fits the driver's use of grip and the car's power to a lap, and puts them into plan and car. */
+export function FitPanel({
+  entry,
+  analysis,
+  piece,
+}: {
+  entry: LogEntry;
+  analysis: LogAnalysis;
+  piece: ListedPiece;
+}) {
+  const { files } = useBackground();
+  const setup = useSetup();
+  const edit = useEdit();
+  const units = useUnits();
+  const [fit, setFit] = useState<LapFit | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [error, setError] = useState<string | null>(null);
+  const listed = setup.circuit.layout.kind === 'stops';
+  const run = async () => {
+    setBusy(true);
+    setError(null);
+    try {
+      setFit(await files.call((remote) => remote.fit(entry.id, setup, piece.lap)));
+    } catch (e) {
+      setError((e as Error).message);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const { plan, car } = analysis.setup;
+  const speed = (v: number) => formatQuantity(v * 3.6, 'speed', units, 1);
+  const row = (name: string, now: number, f: Fitted, quantity: 'percent' | 'power') => (
+    <tr key={name} className="border-t border-rule/60">
+      <td className="py-1">{name}</td>
+      <td className="px-3 text-right">{formatQuantity(now, quantity, units, 1)}</td>
+      <td className="px-3 text-right font-[600]">
+        {formatQuantity(now * f.factor, quantity, units, 1)} ±{' '}
+        {formatQuantity(now * f.uncertainty, quantity, units, 1)}
+      </td>
+      <td className="px-3 text-close">
+        {f.atLimit
+          ? 'at the end of its range: it is not found'
+          : !(f.uncertainty < 0.25)
+            ? 'the lap cannot tell: it is never the limit'
+            : ''}
+      </td>
+    </tr>
+  );
+  return (
+    <section className="panel px-4 py-3" aria-label="Fit to this lap">
+      <h2 className="text-[15px]">Make the solved lap go like this one</h2>
+      <p className="mt-0.5 max-w-[90ch]">
+        Use of grip in corners and in braking and the power are fitted to the speeds along the lap. A log
+        shows grip only as far as it is used: whether tyres or driver had more in hand, it cannot tell.
+      </p>
+      {listed ? (
+        <p className="caption mt-1.5">A list of stops has its speeds given; there is nothing to fit.</p>
+      ) : (
+        <button type="button" className="btn mt-2" disabled={busy} onClick={() => void run()}>
+          {busy ? 'Driving laps …' : 'Fit to this lap'}
+        </button>
+      )}
+      {error && (
+        <p className="mt-2 text-over" role="alert">
+          {error}
+        </p>
+      )}
+      {fit && (
+        <div className="mt-2" data-testid="fit">
+          <table className="text-left">
+            <thead>
+              <tr className="caption">
+                <th className="py-1 font-normal">What</th>
+                <th className="px-3 text-right font-normal">Now</th>
+                <th className="px-3 text-right font-normal">Fitted</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {row('Commitment in corners', plan.corneringCommitmentPercent, fit.cornering, 'percent')}
+              {row('Commitment in braking', plan.brakingCommitmentPercent, fit.braking, 'percent')}
+              {row('Power', car.powerKw, fit.power, 'power')}
+            </tbody>
+          </table>
+          <p className="mt-1.5">
+            Speeds differ by {speed(fit.after.speed)} root mean square, {speed(fit.before.speed)} before; the
+            lap by {Math.abs(fit.after.time).toFixed(2)} s, {Math.abs(fit.before.time).toFixed(2)} s before;
+            its brake heat by {formatQuantity(Math.abs(fit.after.heat) / 1000, 'energy', units)},{' '}
+            {formatQuantity(Math.abs(fit.before.heat) / 1000, 'energy', units)} before.
+            {!fit.settled && ' The fit had not quite settled; fit again from here once it is taken over.'}
+          </p>
+          <button
+            type="button"
+            className="btn btn-main mt-2"
+            onClick={() => {
+              const made = edit('Fitted to a logged lap', (p) => takeFit(p, analysis.setup, fit), {
+                done: `Plan “${plan.name}” and ${car.name} go like the log`,
+              });
+              if (made) setFit(null);
+            }}
+          >
+            Take it over
+          </button>
+          <p className="caption mt-1">
+            Commitment goes into the plan; what exceeds 100 % raises the tyres’ grip, and the power changes
+            the car: both count in its other plans too.
+          </p>
+        </div>
+      )}
+    </section>
+  );
+}

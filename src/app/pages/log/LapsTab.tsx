@@ -1,0 +1,117 @@
+import { useState } from 'react';
+import { formatQuantity } from '../../../model';
+import type { ListedPiece } from '../../../services';
+import { lapText, noteText } from '../../../text/en';
+import { useUnits } from '../../state/preferences';
+import { FitPanel } from './FitPanel';
+import type { LogViewProps } from './logView';
+import { SpeedChart } from './SpeedChart';
+import { StopComparison } from './StopComparison';
+
+const BY = {
+  position: 'by the positions, at the start line',
+  'lap-number': 'by the logger’s own lap number',
+  speed: 'by laying the solved lap’s speed over it',
+  none: 'not at all: no lap was found',
+} as const;
+const KINDS = { out: 'Out lap', hot: 'Hot lap', cool: 'Cool-down lap', stand: 'Standing' } as const;
+
+/** The laps of a log, and the stops of one of them beside those of the solved lap. */
+export function LapsTab({ entry, analysis }: LogViewProps) {
+  const units = useUnits();
+  const [chosen, setChosen] = useState<number | null>(null);
+  const picked = chosen ?? analysis.typical ?? analysis.pieces.findIndex((p) => p.kind !== 'stand');
+  const piece: ListedPiece | undefined = analysis.pieces[picked];
+  const notes = [...entry.notes, ...entry.found.map((note) => noteText(note, entry.lineOf))];
+  return (
+    <>
+      <section className="panel px-4 py-3" aria-label="The log">
+        <p>
+          <strong className="font-[640]">{entry.name}</strong>: {entry.samples} samples,{' '}
+          {(1 / analysis.step).toFixed(analysis.step > 0.9 ? 1 : 0)} a second; its speed scatters by{' '}
+          {formatQuantity(analysis.noise * 3.6, 'speed', units, 2)}. Cut into laps {BY[analysis.by]}.
+        </p>
+        {analysis.step > 0.3 && (
+          <p className="mt-1 text-close">
+            So few samples show where a braking begins and ends only roughly: take each stop’s energy as
+            uncertain by about a tenth.
+          </p>
+        )}
+        {analysis.otherCircuit && (
+          <p className="mt-1 text-close" role="alert">
+            Its laps are {formatQuantity(analysis.otherCircuit.logged, 'distance', units)} long, the plan’s
+            circuit is {formatQuantity(analysis.otherCircuit.circuit, 'distance', units)}: was this driven on
+            another circuit? Choose the plan it belongs to at the top.
+          </p>
+        )}
+        {notes.length > 0 && (
+          <ul className="mt-1.5 grid gap-0.5 text-dim" aria-label="Notes on the log">
+            {notes.map((note) => (
+              <li key={note}>{note}</li>
+            ))}
+          </ul>
+        )}
+      </section>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[400px_minmax(0,1fr)]">
+        <section className="panel max-h-[560px] overflow-auto px-3 py-2" aria-label="Laps">
+          <table className="w-full text-left">
+            <thead>
+              <tr className="caption">
+                <th className="py-1 font-normal">Part</th>
+                <th className="px-1.5 text-right font-normal">Time</th>
+                <th className="px-1.5 text-right font-normal">Fastest</th>
+                <th className="px-1.5 text-right font-normal">Brake heat</th>
+              </tr>
+            </thead>
+            <tbody>
+              {analysis.pieces.map((p, i) => (
+                <tr key={p.from} className={`border-t border-rule/60 ${i === picked ? 'bg-sunk' : ''}`}>
+                  <td className="py-1">
+                    {p.kind === 'stand' ? (
+                      <span className="text-dim">Standing</span>
+                    ) : (
+                      <button
+                        type="button"
+                        className="text-left underline-offset-2 hover:underline"
+                        aria-pressed={i === picked}
+                        onClick={() => setChosen(i)}
+                      >
+                        {p.lap + 1} ·{' '}
+                        {p.whole ? KINDS[p.kind] : p.kind === 'out' ? 'Way to the line' : 'Way from the line'}
+                      </button>
+                    )}
+                    {i === analysis.best && <span className="caption ml-1.5">best</span>}
+                    {i === analysis.typical && i !== analysis.best && (
+                      <span className="caption ml-1.5">typical</span>
+                    )}
+                    {p.missing >= 0.5 && (
+                      <span className="caption ml-1.5 text-close">{p.missing.toFixed(1)} s missing</span>
+                    )}
+                  </td>
+                  <td className="px-1.5 text-right tabular-nums">{lapText(p.to - p.from)}</td>
+                  <td className="px-1.5 text-right tabular-nums">
+                    {p.kind !== 'stand' && formatQuantity(p.topSpeed * 3.6, 'speed', units)}
+                  </td>
+                  <td className="px-1.5 text-right tabular-nums">
+                    {p.kind !== 'stand' && formatQuantity(p.heat / 1000, 'energy', units)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+        {piece && piece.kind !== 'stand' ? (
+          <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3">
+            <SpeedChart analysis={analysis} piece={piece} />
+            <StopComparison analysis={analysis} piece={piece} />
+          </div>
+        ) : (
+          <p className="panel px-4 py-6 text-dim">Nothing was driven in this log.</p>
+        )}
+      </div>
+      {piece && piece.kind !== 'stand' && piece.whole && (
+        <FitPanel key={picked} entry={entry} analysis={analysis} piece={piece} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,50 @@
+import { useMemo } from 'react';
+import type { Analysed } from '../../../compute';
+import { formatQuantity } from '../../../model';
+import { useUnits } from '../../state/preferences';
+
+/** The newest stops of a recording. */
+export function LiveStops({ result }: { result: Analysed | null }) {
+  const units = useUnits();
+  const stops = useMemo(() => {
+    const laps = result?.analysis.day.laps ?? [];
+    return laps
+      .flatMap((lap) => lap.trace.stops.map((stop, k) => ({ lap: lap.number, k, stop })))
+      .slice(-8)
+      .reverse();
+  }, [result]);
+  return (
+    <section className="panel overflow-x-auto px-4 py-3" aria-label="Stops as they come">
+      <table className="w-full text-left">
+        <thead>
+          <tr className="caption">
+            <th className="py-1 font-normal">Stop, newest first</th>
+            <th className="px-2 text-right font-normal">From and to</th>
+            <th className="px-2 text-right font-normal">Energy</th>
+          </tr>
+        </thead>
+        <tbody>
+          {stops.length === 0 && (
+            <tr>
+              <td colSpan={3} className="py-1 text-dim">
+                None yet.
+              </td>
+            </tr>
+          )}
+          {stops.map(({ lap, k, stop }) => (
+            <tr key={`${lap}/${k}`} className="border-t border-rule/60 tabular-nums">
+              <td className="py-0.5">
+                Lap {lap}: {stop.name || `stop ${k + 1}`}
+              </td>
+              <td className="px-2 text-right">
+                {formatQuantity(stop.entrySpeed * 3.6, 'speed', units)} →{' '}
+                {formatQuantity(stop.exitSpeed * 3.6, 'speed', units)}
+              </td>
+              <td className="px-2 text-right">{formatQuantity(stop.energy / 1000, 'energy', units)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,211 @@
+import * as Comlink from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import type { KeptLog, ListedTracks, OpenedTable } from '../../../compute';
+import { type LogMapping, mappingSchema } from '../../../io';
+import type { Problem, Refused } from '../../../model';
+import { rememberedMapping, rememberMapping, sweepLogs } from '../../../storage';
+import { FileDoor } from '../../shared/FileDoor';
+import { Refusal } from '../../shared/Refusal';
+import { useBackground } from '../../state/context';
+import { KeptLogs } from './KeptLogs';
+import { MappingStep } from './MappingStep';
+import { logStore, useRefreshLogs } from './useLogs';
+
+type Step =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'opening'; readonly file: File }
+  | { readonly kind: 'refused'; readonly name: string; readonly problems: readonly Problem[] }
+  | {
+      readonly kind: 'mapping';
+      readonly file: File;
+      readonly table: OpenedTable;
+      readonly mapping: LogMapping;
+      readonly known: boolean;
+    }
+  | { readonly kind: 'tracks'; readonly file: File; readonly listed: ListedTracks }
+  | { readonly kind: 'reading'; readonly file: File; readonly share: number };
+
+const problem = (message: string): Problem[] => [{ path: '', message, severity: 'error' }];
+
+let swept = false;
+
+/** Logs: read from files, kept in the browser. */
+export function LogsTab() {
+  useEffect(() => {
+    // Once a visit, before anything is removed in it that might be put back.
+    if (swept) return;
+    swept = true;
+    void sweepLogs(logStore).catch(() => {});
+  }, []);
+  const { files } = useBackground();
+  const navigate = useNavigate();
+  const refresh = useRefreshLogs();
+  const [step, setStep] = useState<Step>({ kind: 'none' });
+  const cancel = useRef<AbortController | null>(null);
+
+  const open = async (file: File) => {
+    setStep({ kind: 'opening', file });
+    try {
+      const start = await file.slice(0, 64).text();
+      if (start.trimStart().startsWith('<') || /\.(gpx|kml)$/i.test(file.name)) {
+        const listed = await files.call(
+          (remote) => remote.openTracks(file) as Promise<ListedTracks | Refused>,
+        );
+        setStep(
+          listed.ok
+            ? { kind: 'tracks', file, listed }
+            : { kind: 'refused', name: file.name, problems: listed.problems },
+        );
+        return;
+      }
+      const table = await files.call((remote) => remote.openTable(file) as Promise<OpenedTable | Refused>);
+      if (!table.ok) {
+        setStep({ kind: 'refused', name: file.name, problems: table.problems });
+        return;
+      }
+      const remembered = mappingSchema.safeParse(
+        await rememberedMapping(logStore, table.key).catch(() => null),
+      );
+      setStep({
+        kind: 'mapping',
+        file,
+        table,
+        mapping: remembered.success ? remembered.data : table.guess,
+        known: remembered.success,
+      });
+    } catch (error) {
+      setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
+    }
+  };
+
+  const take = async (file: File, read: KeptLog | Refused) => {
+    if (!read.ok) {
+      setStep({ kind: 'refused', name: file.name, problems: read.problems });
+      return;
+    }
+    const { entry } = read;
+    await refresh();
+    setStep({ kind: 'none' });
+    toast.success(`“${entry.name}” is open: ${read.rows} rows`);
+    navigate(`/log/laps?log=${entry.id}`);
+  };
+
+  const read = async (file: File, table: OpenedTable, mapping: LogMapping) => {
+    const controller = new AbortController();
+    const { signal } = controller;
+    cancel.current = controller;
+    setStep({ kind: 'reading', file, share: 0 });
+    try {
+      // What was on its way when the reading was cancelled must not bring it back.
+      const progress = Comlink.proxy((share: number) => {
+        if (!signal.aborted) setStep({ kind: 'reading', file, share });
+      });
+      const taken = await files.call(
+        (remote) => remote.readTable(file, mapping, progress) as Promise<KeptLog | Refused>,
+        signal,
+      );
+      await rememberMapping(logStore, table.key, mapping).catch(() => {});
+      await take(file, taken);
+    } catch (error) {
+      if (signal.aborted) {
+        setStep({ kind: 'none' });
+        toast('Reading was cancelled; nothing was kept.');
+      } else setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
+    }
+  };
+
+  const readTrack = async (file: File, track: number) => {
+    try {
+      await take(
+        file,
+        await files.call((remote) => remote.readTimedTrack(track, file.name) as Promise<KeptLog | Refused>),
+      );
+    } catch (error) {
+      setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
+    }
+  };
+
+  return (
+    <>
+      <section className="panel px-4 py-3" aria-label="Log file">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <FileDoor
+            kind="log"
+            label="Open a log"
+            accept=".csv,.tsv,.txt,.log,.gpx,.kml"
+            testId="log-file"
+            onFile={(file) => void open(file)}
+          />
+          <p className="max-w-[80ch]">
+            A logger’s export as CSV, laid out however it is, or a GPX track with times. It stays in this
+            browser. No logger at hand?{' '}
+            <a className="underline" href="/stand-in/logger.csv" download>
+              Download a simulated one’s file
+            </a>{' '}
+            or{' '}
+            <Link className="underline" to="/log/live">
+              connect to it live
+            </Link>
+            .
+          </p>
+        </div>
+      </section>
+      {step.kind === 'opening' && (
+        <p className="panel px-4 py-4 text-dim" role="status">
+          Looking at {step.file.name} …
+        </p>
+      )}
+      {step.kind === 'refused' && <Refusal name={step.name} problems={step.problems} />}
+      {step.kind === 'mapping' && (
+        <MappingStep
+          key={`${step.file.name}${step.file.size}`}
+          name={step.file.name}
+          layout={step.table.layout}
+          start={step.mapping}
+          known={step.known}
+          onCancel={() => setStep({ kind: 'none' })}
+          onRead={(mapping) => void read(step.file, step.table, mapping)}
+        />
+      )}
+      {step.kind === 'tracks' && (
+        <section className="panel px-4 py-3" aria-label="Tracks in the file">
+          <h2 className="text-[15px]">{step.file.name}</h2>
+          <ul className="mt-1.5 grid gap-1.5">
+            {step.listed.tracks.map((track, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: tracks of a file may share a name
+              <li key={i} className="flex flex-wrap items-center gap-3">
+                <span>
+                  {track.name}: {track.points} points{track.timed ? '' : ', without times'}
+                </span>
+                <button
+                  type="button"
+                  className="btn px-2 py-0.5"
+                  disabled={!track.timed}
+                  onClick={() => void readTrack(step.file, i)}
+                >
+                  Open as a log
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {step.kind === 'reading' && (
+        <section className="panel px-4 py-3" aria-label="Reading">
+          <div className="flex items-center gap-3">
+            <progress className="h-2.5 w-[280px]" value={step.share} max={1} aria-label="Share read" />
+            <span role="status">
+              {step.file.name}: {Math.round(100 * step.share)} %
+            </span>
+            <button type="button" className="btn" onClick={() => cancel.current?.abort()}>
+              Cancel
+            </button>
+          </div>
+        </section>
+      )}
+      <KeptLogs />
+    </>
+  );
+}

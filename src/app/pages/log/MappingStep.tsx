@@ -1,0 +1,172 @@
+import { useState } from 'react';
+import {
+  type CsvLayout,
+  LOG_COLUMN_NAMES,
+  LOG_COLUMNS,
+  LOG_UNITS,
+  type LogColumn,
+  type LogMapping,
+  mappingProblems,
+} from '../../../io';
+import { NumberField } from '../../shared/NumberField';
+
+const RATE = {
+  title: 'Samples a second',
+  quantity: 'count',
+  min: 0.1,
+  max: 2000,
+  usual: [10, 100],
+  description: 'Needed where no column is the time.',
+  step: 1,
+} as const;
+const SEPARATORS: Readonly<Record<string, string>> = {
+  ',': 'comma',
+  ';': 'semicolon',
+  '\t': 'tab',
+  '|': 'bar',
+};
+
+/** What each column of a table is: recognised, shown with its first values, and confirmed. */
+export function MappingStep({
+  name,
+  layout,
+  start,
+  known,
+  onRead,
+  onCancel,
+}: {
+  name: string;
+  layout: CsvLayout;
+  start: LogMapping;
+  /** Confirmed before for a file of this layout */
+  known: boolean;
+  onRead: (mapping: LogMapping) => void;
+  onCancel: () => void;
+}) {
+  const [mapping, setMapping] = useState(start);
+  const problems = mappingProblems(mapping, layout);
+  const pickedFor = (column: number) => mapping.uses.find((use) => use.column === column);
+  const set = (column: number, as: LogColumn | '') => {
+    const uses = mapping.uses.filter((use) => use.column !== column && use.as !== as);
+    const unit =
+      as === ''
+        ? ''
+        : ((pickedFor(column)?.as === as ? pickedFor(column)?.unit : undefined) ?? LOG_UNITS[as][0].label);
+    setMapping({ ...mapping, uses: as === '' ? uses : [...uses, { column, as, unit }] });
+  };
+  const setUnit = (column: number, unit: string) =>
+    setMapping({
+      ...mapping,
+      uses: mapping.uses.map((use) => (use.column === column ? { ...use, unit } : use)),
+    });
+  const timed = mapping.uses.some((use) => use.as === 'time');
+  return (
+    <section className="panel px-4 py-3" aria-label="What the columns are">
+      <h2 className="text-[15px] break-words">{name}: what are its columns?</h2>
+      <p className="caption mt-0.5 max-w-[90ch]">
+        {known
+          ? 'As you confirmed for a file like this before. '
+          : 'Recognised from names and units; put right what is wrong. '}
+        Separated by {SEPARATORS[layout.delimiter] ?? layout.delimiter}, decimal{' '}
+        {mapping.decimal === ',' ? 'comma' : 'point'}; values begin at line {layout.firstLine}. What is left
+        out is not read.
+      </p>
+      <div className="mt-2 overflow-x-auto">
+        <table className="w-full min-w-[640px] text-left">
+          <thead>
+            <tr className="caption">
+              <th className="py-1 font-normal">Column</th>
+              <th className="px-2 font-normal">Is</th>
+              <th className="px-2 font-normal">In</th>
+              <th className="px-2 font-normal">First values</th>
+            </tr>
+          </thead>
+          <tbody>
+            {layout.columns.map((column, i) => {
+              const use = pickedFor(i);
+              const label = column.unit ? `${column.name} (${column.unit})` : column.name;
+              return (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a column is its place
+                <tr key={i} className={`border-t border-rule/60 ${use ? '' : 'text-dim'}`}>
+                  <td className="max-w-[220px] truncate py-1" title={label}>
+                    {label}
+                  </td>
+                  <td className="px-2 py-1">
+                    <select
+                      className="field w-[200px]"
+                      aria-label={`What ${label} is`}
+                      value={use?.as ?? ''}
+                      onChange={(event) => set(i, event.target.value as LogColumn | '')}
+                    >
+                      <option value="">left out</option>
+                      {LOG_COLUMNS.filter((c) => c !== 'east' && c !== 'north').map((c) => (
+                        <option key={c} value={c}>
+                          {LOG_COLUMN_NAMES[c]}
+                        </option>
+                      ))}
+                    </select>
+                  </td>
+                  <td className="px-2 py-1">
+                    {use && LOG_UNITS[use.as].length > 1 && (
+                      <select
+                        className="field w-[86px]"
+                        aria-label={`Unit of ${label}`}
+                        value={use.unit}
+                        onChange={(event) => setUnit(i, event.target.value)}
+                      >
+                        {LOG_UNITS[use.as].map((unit) => (
+                          <option key={unit.label} value={unit.label}>
+                            {unit.label}
+                          </option>
+                        ))}
+                      </select>
+                    )}
+                  </td>
+                  <td className="max-w-[300px] truncate px-2 py-1 tabular-nums">
+                    {layout.preview
+                      .slice(0, 4)
+                      .map((row) => (row[i] ?? '').trim() || '–')
+                      .join(' · ')}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      {!timed && (
+        <div className="mt-2 w-[220px]">
+          <NumberField
+            info={RATE}
+            nullable
+            value={mapping.rate}
+            onCommit={(rate) => {
+              setMapping({ ...mapping, rate });
+              return null;
+            }}
+          />
+        </div>
+      )}
+      {problems.length > 0 && (
+        <ul className="mt-2 text-over" role="alert">
+          {problems.map((p) => (
+            <li key={p}>{p}</li>
+          ))}
+        </ul>
+      )}
+      <div className="mt-3 flex gap-2">
+        <button
+          type="button"
+          className="btn btn-main"
+          disabled={problems.length > 0}
+          onClick={() => onRead(mapping)}
+        >
+          Read the log
+        </button>
+        <button type="button" className="btn" onClick={onCancel}>
+          Not now
+        </button>
+      </div>
+    </section>
+  );
+}

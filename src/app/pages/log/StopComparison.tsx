@@ -1,0 +1,96 @@
+import { energyUncertainty, pairStops } from '../../../core';
+import { formatQuantity, vehicleOf } from '../../../model';
+import type { ListedPiece, LogAnalysis } from '../../../services';
+import { useUnits } from '../../state/preferences';
+
+/** Stops of a logged lap with what is uncertain about their energy, beside those of the solved lap. */
+export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; piece: ListedPiece }) {
+  const units = useUnits();
+  const { solved, setup, noise } = analysis;
+  const { trace } = analysis.day.laps[piece.lap];
+  const length = solved.distance[solved.distance.length - 1] - solved.distance[0];
+  const vehicle = vehicleOf(setup.car, setup.parts);
+  const pairs = piece.whole
+    ? pairStops(trace, solved, length)
+    : trace.stops.map((_, logged) => ({ logged, solved: -1 }));
+  const kmh = (v: number) => formatQuantity(v * 3.6, 'speed', units);
+  const kj = (e: number) => formatQuantity(e / 1000, 'energy', units);
+  const both = pairs.filter((p) => p.logged >= 0 && p.solved >= 0);
+  const sum = (of: (p: (typeof pairs)[number]) => number) => both.reduce((total, p) => total + of(p), 0);
+  const [own, theirs] = [sum((p) => trace.stops[p.logged].energy), sum((p) => solved.stops[p.solved].energy)];
+  return (
+    <section className="panel overflow-x-auto px-3 py-2" aria-label="Stops of the lap">
+      <table className="w-full min-w-[720px] text-left" data-testid="logged-stops">
+        <thead>
+          <tr className="caption align-bottom">
+            <th className="py-1 font-normal">Stop</th>
+            <th className="px-2 text-right font-normal">Logged, from and to</th>
+            <th className="px-2 text-right font-normal">Solved</th>
+            <th className="px-2 text-right font-normal">Deceleration, logged · solved</th>
+            <th className="px-2 text-right font-normal">Energy, logged</th>
+            <th className="px-2 text-right font-normal">Solved</th>
+            <th className="px-2 text-right font-normal">Of the solved</th>
+          </tr>
+        </thead>
+        <tbody>
+          {pairs.map((pair, k) => {
+            const a = pair.logged >= 0 ? trace.stops[pair.logged] : null;
+            const b = pair.solved >= 0 ? solved.stops[pair.solved] : null;
+            return (
+              <tr key={`${pair.logged}/${pair.solved}`} className="border-t border-rule/60 tabular-nums">
+                <td className="max-w-[170px] truncate py-1" title={(b ?? a)?.name}>
+                  {k + 1} {(b ?? a)?.name}
+                </td>
+                <td className="px-2 text-right whitespace-nowrap">
+                  {a ? (
+                    `${kmh(a.entrySpeed)} → ${kmh(a.exitSpeed)}`
+                  ) : (
+                    <span className="text-close">not braked</span>
+                  )}
+                </td>
+                <td className="px-2 text-right whitespace-nowrap">
+                  {b ? (
+                    `${kmh(b.entrySpeed)} → ${kmh(b.exitSpeed)}`
+                  ) : piece.whole ? (
+                    <span className="text-close">none there</span>
+                  ) : (
+                    '–'
+                  )}
+                </td>
+                <td className="px-2 text-right whitespace-nowrap">
+                  {a ? formatQuantity(a.deceleration, 'deceleration', units) : '–'} ·{' '}
+                  {b ? formatQuantity(b.deceleration, 'deceleration', units) : '–'}
+                </td>
+                <td className="px-2 text-right whitespace-nowrap">
+                  {a
+                    ? `${kj(a.energy)} ± ${kj(energyUncertainty(a, vehicle.mass, vehicle.rotatingInertia, noise))}`
+                    : '–'}
+                </td>
+                <td className="px-2 text-right">{b ? kj(b.energy) : '–'}</td>
+                <td className="px-2 text-right">
+                  {a && b ? `${((100 * a.energy) / b.energy).toFixed(0)} %` : '–'}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+        {both.length > 0 && (
+          <tfoot>
+            <tr className="border-t border-rule font-[600] tabular-nums">
+              <td className="py-1" colSpan={4}>
+                Stops of both laps together
+              </td>
+              <td className="px-2 text-right">{kj(own)}</td>
+              <td className="px-2 text-right">{kj(theirs)}</td>
+              <td className="px-2 text-right">{((100 * own) / theirs).toFixed(1)} %</td>
+            </tr>
+          </tfoot>
+        )}
+      </table>
+      <p className="caption mt-1">
+        ± is one standard deviation from the scatter of the logged speed alone; mass, drag and grade come from
+        the car and the circuit.
+      </p>
+    </section>
+  );
+}

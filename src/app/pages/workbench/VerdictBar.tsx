@@ -1,0 +1,79 @@
+import { memo } from 'react';
+import { lapHeat, lapTime } from '../../../core';
+import { formatQuantity, formatValue, type UnitChoice, unitOf } from '../../../model';
+import { clockText, type Topic, UNCALIBRATED_NOTE, verdictText } from '../../../text/en';
+import { StateMark } from '../../shared/StateMark';
+import { useUnits } from '../../state/preferences';
+import type { Computed } from '../../state/useSession';
+import { CoolingBand } from './CoolingBand';
+import { HowResult } from './HowResult';
+
+/** The sentence everything ends in, and the few figures behind it. */
+export const VerdictBar = memo(function VerdictBar({
+  behind,
+  computed,
+}: {
+  /** A newer input is being computed */
+  behind: boolean;
+  computed: Computed;
+}) {
+  const units = useUnits();
+  const { result } = computed;
+  const text = verdictText(result, units);
+  return (
+    <section
+      className="panel flex flex-wrap items-start gap-x-5 gap-y-2 px-4 py-3"
+      aria-label="Verdict"
+      data-behind={behind}
+    >
+      <h1 className="sr-only">{computed.setup.plan.name}</h1>
+      <div className="min-w-0 flex-1 basis-[min(420px,100%)]">
+        <p
+          className="flex items-start gap-2.5 text-[17px] leading-snug"
+          aria-live="polite"
+          data-testid="verdict"
+        >
+          <StateMark kind={result.verdict.kind} className="mt-[3px]" />
+          <span>
+            <strong className="font-[680]">{text.state}.</strong> {text.sentence}
+          </span>
+        </p>
+        {text.notes.map((note) => (
+          <p key={note} className="mt-1 text-dim">
+            {note}
+          </p>
+        ))}
+        <p className="caption mt-1.5">{UNCALIBRATED_NOTE}</p>
+        <CoolingBand computed={computed} />
+      </div>
+      <dl className="grid grid-cols-[auto_auto] gap-x-3 gap-y-0.5 text-right sm:grid-cols-[auto_auto_auto_auto]">
+        {figures(computed, units).map(([name, value, topic]) => (
+          <div key={name} className="contents">
+            <dt className="caption text-left">
+              {name} {topic && <HowResult topic={topic} computed={computed} name={name.toLowerCase()} />}
+            </dt>
+            <dd className="font-[560]">{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+});
+
+function figures({ result }: Computed, units: UnitChoice): [string, string, Topic?][] {
+  const time = lapTime(result.trace);
+  const heat = lapHeat(result.trace);
+  const residual = 100 * result.audit.residual;
+  return [
+    ['Hot lap', `${clockText(Math.floor(time))}.${Math.floor((time % 1) * 10)} min`, 'lap'],
+    ['Stops', String(result.trace.stops.length)],
+    ['Heat a lap', formatQuantity(heat / 1000, 'energy', units), 'energy'],
+    ['Lap mean', formatQuantity(heat / time / 1000, 'power', units, 1)],
+    ['Driving', `${clockText(result.drivingTime)} min`],
+    [
+      'Energy unaccounted',
+      `${residual < 0.0001 ? '< 0.0001' : formatValue(residual, unitOf('percent', units), 4)} %`,
+      'audit',
+    ],
+  ];
+}

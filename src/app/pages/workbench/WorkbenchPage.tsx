@@ -1,0 +1,183 @@
+import { lazy, memo, Suspense, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link } from 'react-router';
+import { hottestLap, lapLength, WHEELS } from '../../../core';
+import { keepWhatIf, type WhatIf } from '../../../model';
+import { CircuitMap, mapStops } from '../../shared/CircuitMap';
+import { Notices } from '../../shared/Notices';
+import { useSetup } from '../../state/context';
+import { usePicked } from '../../state/picked';
+import { type Selection, stepLap, stepStop } from '../../state/selection';
+import { useEdit } from '../../state/useEdit';
+import { type Computed, useSession } from '../../state/useSession';
+import { PageTitle } from '../../ui/PageTitle';
+import { LapChart } from './LapChart';
+import { MarginBoard } from './MarginBoard';
+import { OutlookPanel } from './OutlookPanel';
+import { RotorPanel } from './RotorPanel';
+import { SessionChart } from './SessionChart';
+import { VerdictBar } from './VerdictBar';
+import { WhatIfPanel } from './WhatIfPanel';
+
+const StopTable = lazy(() => import('./StopTable').then((m) => ({ default: m.StopTable })));
+
+/** The heart: one plan, its verdict, its lap, its stops and what could be changed. */
+export function WorkbenchPage() {
+  const setup = useSetup();
+  // A what-if belongs to one plan; another plan starts without one.
+  return <Workbench key={setup.plan.id} />;
+}
+
+function Workbench() {
+  const edit = useEdit();
+  const setup = useSetup();
+  const [whatIf, setWhatIf] = useState<WhatIf>({});
+  const view = useSession(setup, whatIf);
+  // The verdict follows at once; everything drawn may come a moment later, so that a control never stutters.
+  const computed = useDeferredValue(view.shown);
+  const ghost = useDeferredValue(view.ghost);
+  const [picked, setPicked] = usePicked();
+  const selection = useMemo(() => clampSelection(picked, computed), [picked, computed]);
+
+  const latest = useRef({ setup, whatIf });
+  latest.current = { setup, whatIf };
+  const keep = useMemo(
+    () => () => {
+      const now = latest.current;
+      const made = edit('What-if kept', (project) => keepWhatIf(project, now.setup, now.whatIf), {
+        done: 'Kept in the car and the plan',
+      });
+      if (made) setWhatIf({});
+    },
+    [edit],
+  );
+
+  const laps = computed?.result.laps.length ?? 0;
+  const stops = computed && selection ? computed.result.laps[selection.lap - 1].trace.stops.length : 0;
+  useHotkeys('period', () => selection && setPicked(stepStop(selection, 1, stops)), [selection, stops]);
+  useHotkeys('comma', () => selection && setPicked(stepStop(selection, -1, stops)), [selection, stops]);
+  useHotkeys('shift+period', () => selection && setPicked(stepLap(selection, 1, laps)), [selection, laps]);
+  useHotkeys('shift+comma', () => selection && setPicked(stepLap(selection, -1, laps)), [selection, laps]);
+
+  const ready = computed && selection;
+  return (
+    <div className="bench-areas grid gap-3">
+      <PageTitle names={[setup.plan.name]} />
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 [grid-area:verdict]">
+        <Notices view={view} />
+        {view.shown && <VerdictBar behind={view.behind} computed={view.shown} />}
+      </div>
+      <aside className="[grid-area:whatif] xl:sticky xl:top-[58px] xl:max-h-[calc(100vh-68px)] xl:self-start xl:overflow-y-auto">
+        <WhatIfPanel setup={setup} whatIf={whatIf} onChange={setWhatIf} onKeep={keep} />
+      </aside>
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 [grid-area:lap]">
+        {ready ? (
+          <>
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_270px]">
+              <LapChart computed={computed} ghost={ghost} selection={selection} onSelect={setPicked} />
+              <MapPanel computed={computed} selection={selection} onSelect={setPicked} />
+            </div>
+            <Suspense fallback={<div className="panel h-40" />}>
+              <StopTable computed={computed} selection={selection} onSelect={setPicked} />
+            </Suspense>
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
+              <SessionChart computed={computed} ghost={ghost} selection={selection} onSelect={setPicked} />
+              <MarginBoard computed={computed} ghost={ghost} onSelect={setPicked} />
+            </div>
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
+              <OutlookPanel computed={computed} selection={selection} />
+              <RotorPanel computed={computed} selection={selection} />
+            </div>
+            <Cautions />
+          </>
+        ) : (
+          !view.error && view.obstacles.every((o) => o.severity !== 'error') && <Computing />
+        )}
+      </div>
+    </div>
+  );
+}
+
+const MapPanel = memo(function MapPanel({
+  computed,
+  selection,
+  onSelect,
+}: {
+  computed: Computed;
+  selection: Selection;
+  onSelect: (selection: Selection) => void;
+}) {
+  const { result, setup } = computed;
+  const lap = result.laps[selection.lap - 1];
+  const stops = useMemo(() => {
+    const top = Math.max(...WHEELS.map((wheel) => result.peaks[wheel].rotorFace));
+    const cold = setup.plan.sessions[lap.session].ambientC + 273.15;
+    return mapStops(
+      lap.trace,
+      (k) => (Math.max(...WHEELS.map((wheel) => lap.wheels[wheel][k].facePeak)) - cold) / (top - cold || 1),
+    );
+  }, [result, setup, lap]);
+  return (
+    <section className="panel flex flex-col px-2 py-2" aria-label="Circuit">
+      <h2 className="truncate px-1 text-[15px]" title={setup.circuit.name}>
+        {setup.circuit.name}
+      </h2>
+      <p className="caption truncate px-1" title={setup.car.name}>
+        {setup.car.name}
+      </p>
+      <div className="my-auto">
+        <CircuitMap
+          circuit={setup.circuit}
+          lapLength={lapLength(lap.trace)}
+          stops={stops}
+          selected={selection.stop}
+          onSelect={(stop) => onSelect({ ...selection, stop })}
+          height={310}
+        />
+      </div>
+      <p className="caption px-1">
+        Discs: heat of the stop by area, hottest face by lightness (pale is hottest). Keys <kbd>,</kbd>{' '}
+        <kbd>.</kbd> step through stops, with Shift through laps.
+      </p>
+    </section>
+  );
+});
+
+function clampSelection(picked: Partial<Selection>, computed: Computed | null): Selection | null {
+  if (!computed) return null;
+  const { laps } = computed.result;
+  const lap = Math.min(laps.length, picked.lap ?? hottestLap(computed.result));
+  const stops = laps[lap - 1].trace.stops.length;
+  const stop = Math.max(0, Math.min(stops - 1, picked.stop ?? 0));
+  return { lap, stop, side: picked.side ?? 'hotter' };
+}
+
+function Computing() {
+  return (
+    <div className="panel grid h-64 place-items-center text-dim" role="status">
+      Driving the lap and heating the brakes …
+    </div>
+  );
+}
+
+function Cautions() {
+  return (
+    <p className="caption px-1 pb-2">
+      Brake parts are safety parts: fit and torque to the maker’s data, by someone qualified, under the
+      event’s rules and local law. Pump the pedal before moving. Hot parts burn for half an hour. A soft or
+      sinking pedal, a leak, a crack to the edge or between holes: do not drive. Inputs are in{' '}
+      <Link className="underline" to="/car">
+        car
+      </Link>
+      ,{' '}
+      <Link className="underline" to="/circuit">
+        circuit
+      </Link>{' '}
+      and{' '}
+      <Link className="underline" to="/plan">
+        plan
+      </Link>
+      .
+    </p>
+  );
+}

@@ -1,0 +1,234 @@
+import { rotorGeometry } from '../../core';
+import {
+  CALIPER_BODIES,
+  type Car,
+  choices,
+  cornerOf,
+  formatQuantity,
+  isBuiltIn,
+  MATERIAL_IDS,
+  MOUNTINGS,
+  nominalFriction,
+  PISTONS,
+  padOf,
+  ROTOR_MATERIALS,
+  SHIMS,
+  STARTER_DRUM,
+  SURFACES,
+  VANES,
+} from '../../model';
+import { useProject } from '../state/context';
+import { useUnits } from '../state/preferences';
+import type { Editing } from '../state/useItem';
+import { SelectField } from '../ui/SelectField';
+import { Field, Section } from './Section';
+
+type Axle = 'front' | 'rear';
+interface AxleProps {
+  readonly editing: Editing<'cars'>;
+  readonly axle: Axle;
+}
+
+const names = <T extends string>(entries: Readonly<Record<T, { name: string }>>) =>
+  (Object.keys(entries) as T[]).map((id) => [id, entries[id].name] as const);
+const materials = MATERIAL_IDS.map((id) => [id, ROTOR_MATERIALS[id].name] as const);
+
+/** Everything of one axle's brakes. */
+export function AxleSections({ editing, axle }: AxleProps) {
+  const { drum } = editing.item[axle];
+  return (
+    <>
+      {drum ? <DrumSection editing={editing} axle={axle} /> : <RotorSection editing={editing} axle={axle} />}
+      <PadSection editing={editing} axle={axle} />
+      <CoolingSection editing={editing} axle={axle} />
+    </>
+  );
+}
+
+const title = (axle: Axle) => (axle === 'front' ? 'Front' : 'Rear');
+const fieldsOf =
+  ({ editing, axle }: AxleProps) =>
+  (...path: string[]) => <Field key={path.join('.')} shelf="cars" editing={editing} path={[axle, ...path]} />;
+
+/** Disc or drum. */
+export function BrakeKind({ editing, axle }: AxleProps) {
+  const brakes = editing.item[axle];
+  return (
+    <SelectField
+      label="Kind"
+      value={brakes.drum ? 'drum' : 'disc'}
+      options={[
+        ['disc', 'Discs'],
+        ['drum', 'Drums'],
+      ]}
+      onChange={(kind) =>
+        editing.set([axle, 'drum'], kind === 'disc' ? null : STARTER_DRUM, `${title(axle)} brakes`)
+      }
+      note="With drums, the disc's measures are kept aside until you change back."
+    />
+  );
+}
+
+function materialNote(id: keyof typeof ROTOR_MATERIALS): string {
+  const { material, source } = ROTOR_MATERIALS[id];
+  return `Values ${source}. Bulk up to ${Math.round(material.bulkLimit - 273.15)} °C, face up to ${Math.round(material.faceLimit - 273.15)} °C.`;
+}
+
+function RotorSection({ editing, axle }: AxleProps) {
+  const field = fieldsOf({ editing, axle });
+  const { rotor } = editing.item[axle];
+  const set = (key: string, label: string) => (value: string) =>
+    editing.set([axle, 'rotor', key], value, `${title(axle)} rotor ${label}`);
+  return (
+    <Section title={`${title(axle)} rotors`} note={<RotorMass car={editing.item} axle={axle} />}>
+      <BrakeKind editing={editing} axle={axle} />
+      <SelectField
+        label="Material"
+        value={rotor.material}
+        options={materials}
+        onChange={set('material', 'material')}
+        note={materialNote(rotor.material)}
+      />
+      <SelectField
+        label="Mounting"
+        value={rotor.mounting}
+        options={names(MOUNTINGS)}
+        onChange={set('mounting', 'mounting')}
+        note="A floating ring passes little heat to hat and hub, and is free to grow."
+      />
+      {['outerDiameterMm', 'innerDiameterMm', 'thicknessMm', 'vaneGapMm'].map((key) => field('rotor', key))}
+      {rotor.vaneGapMm > 0 && (
+        <SelectField
+          label="Vanes are"
+          value={rotor.vaneType}
+          options={names(VANES)}
+          onChange={set('vaneType', 'vanes')}
+          note="Curved vanes pump only one way round: left and right rotors differ."
+        />
+      )}
+      {rotor.vaneGapMm > 0 && field('rotor', 'vaneCount')}
+      {rotor.vaneGapMm > 0 && field('rotor', 'vaneThicknessMm')}
+      <SelectField
+        label="Surface"
+        value={rotor.surface}
+        options={names(SURFACES)}
+        onChange={set('surface', 'surface')}
+        note={
+          rotor.surface === 'drilled'
+            ? 'Stress at a hole is twice that around it (Kirsch), so cracks begin there: for track use plain or slotted is advised.'
+            : 'Slots and holes take mass and face area away.'
+        }
+      />
+      {rotor.surface === 'drilled' && ['holeCount', 'holeDiameterMm'].map((key) => field('rotor', key))}
+      {rotor.surface === 'slotted' &&
+        ['slotCount', 'slotWidthMm', 'slotDepthMm'].map((key) => field('rotor', key))}
+      {['hatMassKg', 'weighedKg'].map((key) => field('rotor', key))}
+    </Section>
+  );
+}
+
+function DrumSection({ editing, axle }: AxleProps) {
+  const field = fieldsOf({ editing, axle });
+  const { drum } = editing.item[axle];
+  if (!drum) return null;
+  return (
+    <Section
+      title={`${title(axle)} drums`}
+      note="Two shoes inside; little air moves in there, so the rim's outside does the cooling."
+    >
+      <BrakeKind editing={editing} axle={axle} />
+      <SelectField
+        label="Material"
+        value={drum.material}
+        options={materials}
+        onChange={(value) => editing.set([axle, 'drum', 'material'], value, `${title(axle)} drum material`)}
+        note={materialNote(drum.material)}
+      />
+      {['innerDiameterMm', 'widthMm', 'rimThicknessMm', 'ribFactor', 'webMassKg', 'shoeMassKg'].map((key) =>
+        field('drum', key),
+      )}
+    </Section>
+  );
+}
+
+function PadSection({ editing, axle }: AxleProps) {
+  const field = fieldsOf({ editing, axle });
+  const brakes = editing.item[axle];
+  const { parts } = useProject();
+  const pad = padOf(brakes.pad, parts);
+  const set = (path: string[], label: string) => (value: string) =>
+    editing.set([axle, ...path], value, `${title(axle)} ${label}`);
+  return (
+    <Section title={`${title(axle)} ${brakes.drum ? 'linings and wheel cylinders' : 'pads and calipers'}`}>
+      <SelectField
+        label={brakes.drum ? 'Lining' : 'Pad'}
+        value={brakes.pad}
+        options={choices('pad', parts)}
+        onChange={set(['pad'], 'pad')}
+        note={`${pad.note} Window ${pad.window[0]} to ${pad.window[1]} °C at the face, fades over ${pad.limit} °C, µ up to ${nominalFriction(pad)} and ${pad.friction[0][1]} cold. ${isBuiltIn(brakes.pad) ? 'Typical values (from memory); take the maker’s.' : 'A part of your own.'}`}
+      />
+      {field('padAreaCm2')}
+      {field('padThicknessMm')}
+      {field('newPadMm')}
+      {!brakes.drum && field('plateThicknessMm')}
+      <SelectField
+        label="Shim or cap"
+        value={brakes.shim}
+        options={names(SHIMS)}
+        onChange={set(['shim'], 'shim')}
+        note="An insulating layer behind the plate keeps heat from pistons and fluid. Values from memory."
+      />
+      <SelectField
+        label={brakes.drum ? 'Cylinder body' : 'Caliper body'}
+        value={brakes.caliper.body}
+        options={names(CALIPER_BODIES)}
+        onChange={set(['caliper', 'body'], 'caliper body')}
+      />
+      <SelectField
+        label="Pistons"
+        value={brakes.caliper.pistons}
+        options={names(PISTONS)}
+        onChange={set(['caliper', 'pistons'], 'pistons')}
+        note="The path from plate to fluid: titanium and caps keep heat out of it."
+      />
+      {['massKg', 'wettedAreaCm2', 'fluidKg', 'sealLimitC'].map((key) => field('caliper', key))}
+    </Section>
+  );
+}
+
+function CoolingSection({ editing, axle }: AxleProps) {
+  const field = fieldsOf({ editing, axle });
+  const { drum } = editing.item[axle];
+  const ducts = [
+    'ductAreaCm2',
+    'rightDuctAreaCm2',
+    'ductCoefficientPercent',
+    'tapePercent',
+    'toCaliperPercent',
+  ];
+  const around = ['shieldPercent', 'opennessPercent', 'recirculationPercent'];
+  const factors = ['coolingFactor', 'leftFactor', 'rightFactor'];
+  return (
+    <Section title={`${title(axle)} cooling`}>
+      {[...ducts, ...(drum ? around.slice(1, 2) : around), ...factors].map((key) => field(key))}
+    </Section>
+  );
+}
+
+function RotorMass({ car, axle }: { car: Car; axle: Axle }) {
+  const units = useUnits();
+  const { rotor } = cornerOf(car[axle]);
+  const ring = rotorGeometry(rotor);
+  const whole = ring.measuredMass + rotor.hatMass;
+  const weighed = rotor.weighedMass;
+  const apart = weighed === null ? 0 : weighed / whole - 1;
+  const kg = (mass: number) => formatQuantity(mass, 'mass', units);
+  return (
+    <>
+      From its measures the rotor weighs {kg(whole)}: ring {kg(ring.measuredMass)}, hat {kg(rotor.hatMass)}.{' '}
+      {weighed === null
+        ? 'Weigh yours to check.'
+        : `On the scales ${kg(weighed)}, ${Math.abs(100 * apart).toFixed(0)} % ${apart < 0 ? 'less' : 'more'}${Math.abs(apart) > 0.12 ? ': check the measures, most of all air gap and vanes' : ''}. The weighed mass is used.`}
+    </>
+  );
+}

@@ -1,0 +1,53 @@
+import { useMemo, useRef } from 'react';
+import { Link } from 'react-router';
+import type { Setup, WhatIf } from '../../model';
+import { verdictText } from '../../text/en';
+import { useSetup } from '../state/context';
+import { useUnits } from '../state/preferences';
+import { drivenKey } from '../state/question';
+import { type SessionView, useSession } from '../state/useSession';
+import { StateMark } from './StateMark';
+
+const NOTHING: WhatIf = {};
+
+/** The selected plan's verdict beside what is being edited, following each change. */
+export function VerdictStrip() {
+  const setup = useDriven(useSetup());
+  const units = useUnits();
+  const view = useSession(setup, NOTHING);
+  const text = view.shown && verdictText(view.shown.result, units);
+  const blocked = view.obstacles.some((o) => o.severity === 'error');
+  return (
+    <div className="panel flex max-w-[660px] items-start gap-2 px-3 py-1.5" aria-live="polite">
+      {view.shown && text ? (
+        <>
+          <StateMark kind={view.shown.result.verdict.kind} className="mt-[1px]" />
+          <p className={view.behind || blocked ? 'opacity-70' : ''}>
+            {blocked && 'Last good result: '}
+            <strong className="font-[640]">{text.state}.</strong> {text.sentence}{' '}
+            <Link className="underline" to="/">
+              Workbench
+            </Link>
+          </p>
+        </>
+      ) : (
+        <p className="text-dim">{waiting(view)}</p>
+      )}
+    </div>
+  );
+}
+
+/** The same setup while nothing about it changes that its day depends on: a wish or a comparison drives nothing. */
+function useDriven(setup: Setup): Setup {
+  const key = useMemo(() => drivenKey(setup), [setup]);
+  const kept = useRef({ setup, key });
+  if (kept.current.key !== key) kept.current = { setup, key };
+  return kept.current.setup;
+}
+
+function waiting(view: SessionView): string {
+  if (view.error) return view.error.message;
+  return view.obstacles.some((o) => o.severity === 'error')
+    ? 'It cannot be computed like this.'
+    : 'Computing …';
+}

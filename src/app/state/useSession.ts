@@ -1,0 +1,80 @@
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { LatestOnly } from '../../compute';
+import type { DayResult } from '../../core';
+import { applyWhatIf, circuitProblems, dayInput, type Problem, type Setup, type WhatIf } from '../../model';
+import { useEngine } from './context';
+import type { Selection } from './selection';
+
+/** A result with the setup it belongs to. */
+export interface Computed {
+  readonly setup: Setup;
+  readonly result: DayResult;
+}
+
+/** What every drawing of the workbench is given. */
+export interface ChartProps {
+  readonly computed: Computed;
+  /** The saved state while a what-if is on */
+  readonly ghost: Computed | null;
+  readonly selection: Selection;
+  readonly onSelect: (selection: Selection) => void;
+}
+
+export interface SessionView {
+  /** What is shown: the what-if's newest result, or the saved state's */
+  readonly shown: Computed | null;
+  /** The saved state's result while a what-if is on */
+  readonly ghost: Computed | null;
+  /** True until what is shown belongs to the newest input */
+  readonly behind: boolean;
+  readonly error: Error | null;
+  /** Why the circuit cannot be driven; the last good result stays */
+  readonly obstacles: readonly Problem[];
+  readonly retry: () => void;
+}
+
+/** Computes the saved setup and the what-if in the worker and keeps the newest results. */
+export function useSession(setup: Setup, whatIf: WhatIf): SessionView {
+  const engine = useEngine();
+  const runners = useMemo(() => {
+    const run = async (wanted: Setup): Promise<Computed> => ({
+      setup: wanted,
+      result: await engine.call((remote) => remote.simulate(dayInput(wanted))),
+    });
+    return { saved: new LatestOnly(run), moved: new LatestOnly(run) };
+  }, [engine]);
+  const saved = useSyncExternalStore(runners.saved.subscribe, runners.saved.getState);
+  const moved = useSyncExternalStore(runners.moved.subscribe, runners.moved.getState);
+
+  const active = Object.keys(whatIf).length > 0;
+  const wanted = useMemo(() => (active ? applyWhatIf(setup, whatIf) : setup), [active, setup, whatIf]);
+  const problems = useMemo(() => circuitProblems(setup.circuit), [setup.circuit]);
+  const blocked = problems.some((p) => p.severity === 'error');
+
+  useEffect(() => {
+    if (!blocked) runners.saved.request(setup);
+  }, [runners, setup, blocked]);
+  useEffect(() => {
+    if (active && !blocked) runners.moved.request(wanted);
+  }, [runners, active, wanted, blocked]);
+
+  // A what-if result of another plan must not be shown as this one's.
+  const movedHere = active && moved.done && samePlan(moved.done.value.setup, setup) ? moved.done.value : null;
+  const shown = movedHere ?? saved.done?.value ?? null;
+  const error = (active ? moved.error : null) ?? saved.error;
+  return {
+    shown,
+    ghost: movedHere ? (saved.done?.value ?? null) : null,
+    behind: shown?.setup !== wanted && !blocked,
+    error,
+    obstacles: problems,
+    retry: () => {
+      runners.saved.request(setup);
+      if (active) runners.moved.request(wanted);
+    },
+  };
+}
+
+function samePlan(a: Setup, b: Setup): boolean {
+  return a.plan.id === b.plan.id && a.car.id === b.car.id && a.circuit.id === b.circuit.id;
+}
