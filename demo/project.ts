@@ -17,6 +17,7 @@ const session = (name: string, ambientC: number, hotLaps: number, paddockMin = 3
 
 const club: Pick<
   Plan,
+  | 'start'
   | 'humidityPercent'
   | 'pressureHpa'
   | 'windKmh'
@@ -31,6 +32,7 @@ const club: Pick<
   | 'compare'
   | 'uncertain'
 > = {
+  start: { kind: 'cold' },
   humidityPercent: 55,
   pressureHpa: null,
   windKmh: 14,
@@ -116,6 +118,7 @@ export const demoProject: Project = {
       ],
     },
   ],
+  states: [],
   parts: [],
   currency: '€',
   prices: [],

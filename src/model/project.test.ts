@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { oneSession } from '../../tests/support/sessions';
 import { simulateDay } from '../core';
 import { stopsCsv, tracesCsv } from '../report/csv';
 import { resultDocument } from '../report/results';
@@ -23,9 +22,7 @@ import {
   unitOf,
 } from './quantity/units';
 import type { Circuit } from './schema/circuit';
-import { PROJECT_VERSION, type Project } from './schema/project';
-import { DEFAULT_UNCERTAIN } from './schema/uncertain';
-import { frontSharePercent } from './toCore/chain';
+import type { Project } from './schema/project';
 import { dayInput, setupOf } from './toCore/toCore';
 
 /** A deep copy with one value replaced, by path. */
@@ -78,143 +75,6 @@ describe('project files', () => {
     );
   });
 
-  /** A document without what version 3 brought. */
-  function asVersion2<T>(document: T): T {
-    const dropped = new Set(
-      'parts wheelbaseMm frontWeightPercent frontDownforcePercent loads pedal blending newPadMm effectiveRadiusMm wheel depthMm pistonsMm stiffnessKnMm clearanceMm bridgeMm outerBodyMm openingMm brakesEarlier clicks'.split(
-        ' ',
-      ),
-    );
-    const strip = (value: unknown, key = ''): unknown => {
-      if (Array.isArray(value)) return value.map((item) => strip(item));
-      if (typeof value !== 'object' || value === null) return value;
-      const kept = Object.entries(value).filter(
-        ([name]) => !dropped.has(name) && !(key === 'caliper' && name === 'kind'),
-      );
-      return Object.fromEntries(kept.map(([name, inner]) => [name, strip(inner, name)]));
-    };
-    return { ...(strip(document) as T), version: 2 };
-  }
-
-  it('of version 4 compare nothing, have usual prices, and are as uncertain as any car', () => {
-    const { currency, prices, ...rest } = demoProject;
-    const [{ driverSide, exposed, ...car }, ...cars] = demoProject.cars;
-    const [{ wishK, minutes, compare, uncertain, ...plan }, ...plans] = demoProject.plans;
-    const read = readProject(
-      JSON.stringify({ ...rest, version: 4, cars: [car, ...cars], plans: [plan, ...plans] }),
-    );
-    if (!read.ok) throw new Error(read.problems[0].message);
-    expect(read.project.version).toBe(PROJECT_VERSION);
-    expect(read.project).toMatchObject({ currency: '€', prices: [] });
-    expect(read.project.cars[0]).toEqual({ ...car, driverSide: 'left', exposed: [] });
-    expect(read.project.plans[0]).toEqual({
-      ...plan,
-      wishK: 30,
-      minutes: 20,
-      compare: { setups: [], referenceId: null },
-      uncertain: DEFAULT_UNCERTAIN,
-    });
-  });
-
-  it('of version 3 lie nowhere in particular, in air of the height’s pressure', () => {
-    const [anvil] = demoProject.circuits;
-    const [plan] = demoProject.plans;
-    const { place, ...nowhere } = anvil;
-    const { pressureHpa, windKmh, windFromDeg, ...calm } = plan;
-    expect([place, pressureHpa, windKmh, windFromDeg]).not.toContain(undefined);
-    const read = readProject(
-      JSON.stringify({
-        ...demoProject,
-        version: 3,
-        circuits: [nowhere, ...demoProject.circuits.slice(1)],
-        plans: [calm],
-      }),
-    );
-    if (!read.ok) throw new Error(read.problems[0].message);
-    expect(read.project.version).toBe(PROJECT_VERSION);
-    expect(read.project.circuits[0]).toEqual({ ...anvil, place: null });
-    expect(read.project.plans[0]).toEqual({ ...plan, pressureHpa: null, windKmh: 0, windFromDeg: 0 });
-  });
-  it('of version 2 keep what they say of the front share, and get generic hydraulics', () => {
-    const old = asVersion2(demoProject);
-    old.cars[0].frontSharePercent = 61;
-    old.cars[1].rear.drum = { ...STARTER_DRUM };
-    const { shoes: _s, cylinderMm: _c, ...drum } = STARTER_DRUM;
-    (old.cars[1].rear as { drum: unknown }).drum = drum;
-    const read = readProject(JSON.stringify(old));
-    if (!read.ok) throw new Error(read.problems.map((p) => `${p.path}: ${p.message}`).join('\n'));
-    const [tarn, ovel] = read.project.cars;
-    expect(frontSharePercent(tarn)).toBe(61);
-    expect(ovel.rear.drum).toEqual(STARTER_DRUM);
-    expect(ovel.recovery?.blending).toBe('blended');
-    expect(tarn.front.newPadMm).toBe(tarn.front.padThicknessMm);
-    expect(read.project).toMatchObject({ version: PROJECT_VERSION, parts: [] });
-    // The share that ruled then rules now: a short drive puts as much heat into the front as it says.
-    const setup = setupOf(read.project, 'plan-tarn-anvil');
-    const { trace } = simulateDay(dayInput({ ...setup, plan: oneSession(setup.plan, { hotLaps: 1 }) }));
-    const last = trace.time.length - 1;
-    const front = trace.frontHeat[last] / (trace.frontHeat[last] + trace.rearHeat[last]);
-    expect(front).toBeCloseTo(0.61, 9);
-  });
-
-  it('of version 1 become what they computed then: one session, both sides alike, plain rotors', () => {
-    const old = asVersion2(structuredClone(demoProject)) as unknown as Record<string, never>;
-    const loose = old as unknown as {
-      version: number;
-      cars: Record<string, unknown>[];
-      plans: Record<string, unknown>[];
-    };
-    loose.version = 1;
-    loose.plans = asVersion2(demoProject)
-      .plans.slice(0, 4)
-      .map(({ sessions, ...plan }) => ({
-        ...plan,
-        outLaps: 1,
-        outPacePercent: 65,
-        hotLaps: (sessions[0].legs[1] as { laps: number }).laps,
-        coolDownLaps: 1,
-        coolDownPacePercent: 40,
-        paddockMin: 30,
-        ambientC: sessions[0].ambientC,
-      }));
-    loose.cars = asVersion2(demoProject).cars.map((car) => {
-      const { gravityHeightMm: _h, trackWidthMm: _t, innerReliefPercent: _r, ...kept } = car;
-      const { measuredBoilingC: _m, ...fluid } = car.fluid;
-      const axle = ({ rotor, ...brakes }: (typeof car)['front']) => {
-        const { vaneType: _v, surface: _s, weighedKg: _w, ...measures } = rotor;
-        const {
-          holeCount: _a,
-          holeDiameterMm: _b,
-          slotCount: _c,
-          slotWidthMm: _d,
-          slotDepthMm: _e,
-          ...plain
-        } = measures;
-        const {
-          drum: _1,
-          shim: _2,
-          rightDuctAreaCm2: _3,
-          tapePercent: _4,
-          toCaliperPercent: _5,
-          ...rest
-        } = brakes;
-        const { shieldPercent: _6, opennessPercent: _7, leftFactor: _8, rightFactor: _9, ...old1 } = rest;
-        return { ...old1, rotor: plain };
-      };
-      return { ...kept, fluid, front: axle(car.front), rear: axle(car.rear) };
-    });
-    const read = readProject(JSON.stringify(old));
-    if (!read.ok) throw new Error(read.problems.map((p) => `${p.path}: ${p.message}`).join('\n'));
-    expect(read.project.version).toBe(PROJECT_VERSION);
-    const [tarn] = read.project.cars;
-    expect(asVersion2(tarn.front)).toEqual(asVersion2(demoProject.cars[0].front));
-    expect(read.project.plans[0].sessions[0].legs).toEqual(demoProject.plans[0].sessions[0].legs);
-    expect(readProject(writeProject(read.project))).toEqual(read);
-    // What it cannot know is said with the path in the file as it is read.
-    loose.plans[0].hotLaps = 'many';
-    expect(problemsOf(JSON.stringify(old))).toMatch(/plans\[0\]\.sessions\[0\]\.legs\[1\]\.laps: must be/);
-  });
-
   it.each([
     ['', /empty/],
     ['   \n', /empty/],
@@ -224,7 +84,7 @@ describe('project files', () => {
     ['null', /another kind/],
     ['{"type":"FeatureCollection"}', /"format" should be "fervent-kettle-project"/],
     [JSON.stringify({ ...demoProject, format: 'other' }), /and is "other"/],
-    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 5/],
+    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 6/],
     [
       `{"format":"fervent-kettle-project","version":1,"__proto__":{"polluted":true}}`,
       /__proto__: .*not allowed/,

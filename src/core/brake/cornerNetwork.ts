@@ -4,7 +4,7 @@ import { AMBIENT, type Network, NetworkBuilder } from '../heat';
 import { type UniformTable, uniformTable } from '../numeric';
 import { CHANNEL, CHANNEL_COUNT } from './channels';
 import { naturalCoefficient } from './convection';
-import type { Group, RecordedPart } from './groups';
+import { type Group, groupOfNode, type NodeName, type RecordedPart } from './groups';
 import {
   CALIPER_TO_UPRIGHT,
   CONTACT_CONDUCTANCE,
@@ -77,7 +77,7 @@ export function cornerNetwork(
 ): CornerNetwork {
   const ringHeatShare = rotorHeatShare(corner, ambient + 300);
   const { cheekPoints, padPoints } = resolutionOf(1 - ringHeatShare, refinement);
-  const build = new NetworkBuilder<Group>();
+  const build = new NetworkBuilder<NodeName>((name) => groupOfNode(name) ?? '');
   const natural = (height: number) => naturalTable(ambient, pressure, height);
   const ring = corner.drum
     ? drumRing(build, corner, cheekPoints, natural)
@@ -119,33 +119,32 @@ export function cornerNetwork(
 }
 
 /** What the ring hangs on: hat or drum web, hub, upright. */
-function wheelEnd(build: NetworkBuilder<Group>, corner: Corner, ring: Ring, natural: Natural) {
+function wheelEnd(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, natural: Natural) {
   const { rotor, air, drum } = corner;
   const hat = build.node(
     drum ? 'drum web' : 'hat',
-    'hat',
     drum ? drum.webMass * STEEL_HEAT : rotor.hatMass * rotor.hatSpecificHeat,
   );
   build.link(ring.end, hat, drum ? 6 : rotor.hatConductance);
   build.link(hat, AMBIENT, HAT_AREA * air.coolingFactor, CHANNEL.face, null, 'air');
   build.link(hat, AMBIENT, HAT_AREA, CHANNEL.still, natural(0.06), 'air');
-  const hub = build.node('hub', 'hub', HUB_MASS * STEEL_HEAT);
+  const hub = build.node('hub', HUB_MASS * STEEL_HEAT);
   build.link(hat, hub, HAT_TO_HUB);
   build.link(hub, AMBIENT, HUB_AREA * air.coolingFactor, CHANNEL.wheel, null, 'air');
-  const upright = build.node('upright', 'hub', UPRIGHT_MASS * STEEL_HEAT);
+  const upright = build.node('upright', UPRIGHT_MASS * STEEL_HEAT);
   build.link(hub, upright, HUB_TO_UPRIGHT);
   build.link(upright, AMBIENT, UPRIGHT_AREA * air.coolingFactor, CHANNEL.wheel, null, 'air');
   return { hat, hub, upright };
 }
 
 /** Pads or linings, from the friction face to plate or shoe. */
-function padStack(build: NetworkBuilder<Group>, corner: Corner, ring: Ring, points: number) {
+function padStack(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, points: number) {
   const { pad, drum, air } = corner;
   const padArea = 2 * pad.area;
   const slab = slabPoints(pad.thickness, points, 4);
   let padFace = -1;
   slab.width.forEach((width, i) => {
-    const node = build.node(`pad ${i}`, 'pads', pad.density * pad.specificHeat * padArea * width);
+    const node = build.node(`pad ${i}`, pad.density * pad.specificHeat * padArea * width);
     if (i === 0) padFace = node;
     else
       build.link(node - 1, node, (pad.conductivity * padArea) / (slab.depth[i] - slab.depth[i - 1]), 0, null);
@@ -153,7 +152,7 @@ function padStack(build: NetworkBuilder<Group>, corner: Corner, ring: Ring, poin
   const plateCapacity = drum
     ? drum.shoeMass * STEEL_HEAT
     : STEEL_DENSITY * STEEL_HEAT * padArea * pad.plateThickness;
-  const plate = build.node(drum ? 'shoes' : 'plate', 'plate', plateCapacity);
+  const plate = build.node(drum ? 'shoes' : 'plate', plateCapacity);
   build.link(padFace + points - 1, plate, PLATE_TO_PAD * padArea, 0, null, 'contact');
   build.link(ring.start, padFace, CONTACT_CONDUCTANCE * padArea, CHANNEL.applied, null, 'contact');
   build.link(ring.start, padFace, padArea / RELEASED_GAP, CHANNEL.released, airConductivityTable(), 'air');
@@ -167,17 +166,17 @@ function padStack(build: NetworkBuilder<Group>, corner: Corner, ring: Ring, poin
 
 /** Pistons, fluid, hose and body of the caliper or the wheel cylinder. */
 function caliperNodes(
-  build: NetworkBuilder<Group>,
+  build: NetworkBuilder<NodeName>,
   corner: Corner,
   ring: Ring,
   { plate, upright }: { readonly plate: number; readonly upright: number },
 ) {
   const { rotor, pad, caliper, air, drum } = corner;
-  const piston = build.node('pistons', 'pistons', caliper.pistonCapacity);
-  const fluid = build.node('fluid', 'fluid', caliper.fluidMass * FLUID_HEAT);
-  const hose = build.node('hose fluid', 'fluid', caliper.hoseFluidMass * FLUID_HEAT);
+  const piston = build.node('pistons', caliper.pistonCapacity);
+  const fluid = build.node('fluid', caliper.fluidMass * FLUID_HEAT);
+  const hose = build.node('hose fluid', caliper.hoseFluidMass * FLUID_HEAT);
   const bodyCapacity = caliper.mass * caliper.specificHeat;
-  const body = build.node(drum ? 'wheel cylinder' : 'caliper', 'caliper', bodyCapacity);
+  const body = build.node(drum ? 'wheel cylinder' : 'caliper', bodyCapacity);
   // What the path from plate to fluid leaves for plate and piston once the fluid's own share is taken off.
   const plateToPiston = inSeries(1 / (1 / caliper.plateToFluid - 1 / PISTON_TO_FLUID), pad.shimConductance);
   build.link(plate, piston, plateToPiston, 0, null, 'contact');

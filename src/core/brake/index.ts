@@ -4,11 +4,20 @@ export { type CornerNetwork, cornerNetwork } from './cornerNetwork';
 export { fillDrive } from './drive';
 export { boilingPoint, waterAfter } from './fluid';
 export { frictionAt, glazeAfter } from './friction';
-export { GROUPS, type Group, RECORDED_PARTS, type RecordedPart } from './groups';
+export { GROUPS, type Group, groupOfNode, RECORDED_PARTS, type RecordedPart } from './groups';
 export { rotorHeatShare } from './partition';
 export { type Corner, type Pad, type RotorMaterial, rubbedMaterial } from './parts';
 export { drumGeometry, rotorGeometry } from './rotorGeometry';
-export { assertState, type BrakeState, freshState, warmed } from './state';
+export {
+  assertState,
+  type BrakeState,
+  freshState,
+  refitted,
+  StateError,
+  type StateFault,
+  stateFault,
+  warmed,
+} from './state';
 export { coning, crackShare, diameterGrowth, faceStress, floatNeeded, surfaceConcentration } from './strain';
 export { discViewFactor } from './viewFactor';
 export {

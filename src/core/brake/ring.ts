@@ -2,7 +2,7 @@ import { STEFAN_BOLTZMANN } from '../constants';
 import { AMBIENT, gradedSlab, type NetworkBuilder, type SlabGrid } from '../heat';
 import { power, type UniformTable } from '../numeric';
 import { CHANNEL } from './channels';
-import type { Group } from './groups';
+import type { NodeName } from './groups';
 import { DRUM_INSIDE, VIEW_TO_SURROUNDINGS } from './networkConstants';
 import type { Corner } from './parts';
 import { drumGeometry, rotorGeometry } from './rotorGeometry';
@@ -21,7 +21,7 @@ export type Natural = (height: number) => UniformTable;
 
 /** Cheek points from the face inwards, then the vanes. */
 export function discRing(
-  build: NetworkBuilder<Group>,
+  build: NetworkBuilder<NodeName>,
   corner: Corner,
   points: number,
   natural: Natural,
@@ -34,7 +34,7 @@ export function discRing(
   let start = -1;
   cheek.width.forEach((width, i) => {
     const mass = material.density * section * width * ring.massFactor;
-    const node = build.node(`cheek ${i}`, 'rotor', mass, material.specificHeat);
+    const node = build.node(`cheek ${i}`, mass, material.specificHeat);
     if (i === 0) start = node;
     else {
       const coefficient = section / (cheek.depth[i] - cheek.depth[i - 1]);
@@ -49,7 +49,7 @@ export function discRing(
   const view = VIEW_TO_SURROUNDINGS * (1 - 0.35 * air.shield);
   build.radiate(start, AMBIENT, material.emissivity * STEFAN_BOLTZMANN * view * free);
   if (rotor.vaneGap <= 0) return { start, end: inner, free, depth: cheek.depth };
-  const vanes = build.node('vanes', 'rotor', ring.vaneMass, material.specificHeat);
+  const vanes = build.node('vanes', ring.vaneMass, material.specificHeat);
   // A fin that loses heat evenly is on average a third of its half length away from its root.
   const coefficient = (2 * ring.vaneSection) / (rotor.vaneGap / 6);
   build.link(inner, vanes, coefficient, CHANNEL.steady, material.conductivity);
@@ -64,7 +64,7 @@ export function discRing(
 
 /** Rim points from the rubbed inside outwards. What cools a drum is its outside; inside the air goes round with it. */
 export function drumRing(
-  build: NetworkBuilder<Group>,
+  build: NetworkBuilder<NodeName>,
   corner: Corner,
   points: number,
   natural: Natural,
@@ -76,12 +76,7 @@ export function drumRing(
   const rim = slabPoints(drum.rimThickness, points, 2.8);
   let start = -1;
   rim.width.forEach((width, i) => {
-    const node = build.node(
-      `rim ${i}`,
-      'rotor',
-      (rimMass * width) / drum.rimThickness,
-      material.specificHeat,
-    );
+    const node = build.node(`rim ${i}`, (rimMass * width) / drum.rimThickness, material.specificHeat);
     if (i === 0) start = node;
     else {
       const coefficient = rubbed / (rim.depth[i] - rim.depth[i - 1]);

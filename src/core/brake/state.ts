@@ -1,5 +1,5 @@
 import type { CornerNetwork } from './cornerNetwork';
-import type { Group } from './groups';
+import { type Group, groupOfNode } from './groups';
 import type { Corner } from './parts';
 
 /**
@@ -117,4 +117,22 @@ export function stateFault(layout: CornerNetwork, state: BrakeState): StateFault
 export function assertState(layout: CornerNetwork, state: BrakeState, wheel = ''): void {
   const fault = stateFault(layout, state);
   if (fault) throw new StateError(fault, wheel);
+}
+
+/**
+ * A state for a brake that has other nodes, since parts of it are others: each node that the state does not have begins
+ * at the mean of its part, or of the whole brake where the part is new.
+ */
+export function refitted(state: BrakeState, layout: CornerNetwork): BrakeState {
+  const known = Object.entries(state.temperatures);
+  const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
+  const all = mean(known.map(([, kelvin]) => kelvin));
+  const temperatures = layout.network.nodes.map(({ name }, i): [string, number] => {
+    if (name in state.temperatures) return [name, state.temperatures[name]];
+    const alike = known
+      .filter(([other]) => groupOfNode(other) === layout.groups[i])
+      .map(([, kelvin]) => kelvin);
+    return [name, alike.length > 0 ? mean(alike) : all];
+  });
+  return { ...state, temperatures: Object.fromEntries(temperatures) };
 }

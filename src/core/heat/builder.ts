@@ -3,16 +3,19 @@ import type { Network, NetworkLink, NetworkNode, NetworkSource } from './network
 
 /**
  * Puts a network together part by part. Nodes and links carry names, so that a drawing can say what flows where.
- * @typeParam Group names of the parts that nodes belong to
+ * @typeParam Name of its nodes
  */
-export class NetworkBuilder<Group extends string> {
+export class NetworkBuilder<Name extends string> {
   private readonly nodes: NetworkNode[] = [];
   private readonly links: NetworkLink[] = [];
   private readonly sources: NetworkSource[] = [];
 
+  /** @param groupOf the part a node belongs to */
+  constructor(private readonly groupOf: (name: Name) => string) {}
+
   /** Adds a mass: J/K, or kg with a table of J/(kg·K). @returns its index */
-  node(name: string, group: Group, scale: number, table: UniformTable | null = null): number {
-    return this.nodes.push({ name, group, scale, table }) - 1;
+  node(name: Name, scale: number, table: UniformTable | null = null): number {
+    return this.nodes.push({ name, group: this.groupOf(name), scale, table }) - 1;
   }
 
   /** Joins two nodes, or one with AMBIENT, by `coefficient · drive[channel] · factor`. */

@@ -1,18 +1,14 @@
 import type { z } from 'zod';
 import type { Problem } from '../check/problem';
 import { issueProblem } from '../file/readProject';
-import { carSchema } from '../schema/car';
-import { circuitSchema } from '../schema/circuit';
-import { partSchema } from '../schema/part';
 import { SCHEMAS, titleAt } from '../schema/paths';
-import { frameSchema, type Project, planSchema } from '../schema/project';
+import { frameSchema, type Project } from '../schema/project';
 
 export type Attempt =
   | { readonly ok: true; readonly project: Project }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
-const ITEMS = { cars: carSchema, circuits: circuitSchema, plans: planSchema, parts: partSchema } as const;
-const SHELVES = Object.keys(ITEMS) as (keyof typeof ITEMS)[];
+const SHELVES = Object.keys(SCHEMAS) as (keyof typeof SCHEMAS)[];
 
 /** Items that a schema has accepted; an edit shares what it does not change, so that each is read once. */
 const accepted = new WeakSet<object>();
@@ -45,10 +41,10 @@ export function attemptEdit(project: Project, change: (project: Project) => Proj
   return problems.length > 0 ? { ok: false, problems } : { ok: true, project: frame.data as Project };
 }
 
-function readItems(items: readonly object[], shelf: keyof typeof ITEMS, problems: Problem[]): object[] {
+function readItems(items: readonly object[], shelf: keyof typeof SCHEMAS, problems: Problem[]): object[] {
   return items.map((item, i) => {
     if (accepted.has(item)) return item;
-    const read = (ITEMS[shelf] as z.ZodType<object>).safeParse(item, { reportInput: true });
+    const read = (SCHEMAS[shelf] as z.ZodType<object>).safeParse(item, { reportInput: true });
     if (!read.success) {
       problems.push(
         ...read.error.issues.map((issue) => {
@@ -70,9 +66,9 @@ function readItems(items: readonly object[], shelf: keyof typeof ITEMS, problems
 export function refusalText(project: Project, problems: readonly Problem[], named = true): string {
   const [{ path, message }] = problems;
   const more = problems.length > 1 ? ` (and ${problems.length - 1} more)` : '';
-  const list = /^(cars|circuits|plans|parts|prices)$/.exec(path);
+  const list = /^(cars|circuits|plans|parts|states|prices)$/.exec(path);
   if (list) return sentence(`${message.replace(/^must have/, 'a project has')} ${list[1]}${more}`);
-  const at = /^(cars|circuits|plans|parts)\[(\d+)\](?:\.(.*))?$/.exec(path);
+  const at = /^(cars|circuits|plans|parts|states)\[(\d+)\](?:\.(.*))?$/.exec(path);
   if (!at) return sentence(`${path} ${message}${more}`);
   const [, shelf, index, rest = ''] = at as unknown as [string, keyof typeof SCHEMAS, string, string?];
   const name = named ? project[shelf][Number(index)]?.name : undefined;

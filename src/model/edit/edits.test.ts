@@ -20,7 +20,13 @@ const number = fc.oneof(
   fc.double({ min: -200, max: 9000 }),
   fc.constantFrom(0, 1, 100, 1e6, Number.NaN, Number.POSITIVE_INFINITY),
 );
-const shelf = fc.constantFrom('cars' as const, 'circuits' as const, 'plans' as const, 'parts' as const);
+const shelf = fc.constantFrom(
+  'cars' as const,
+  'circuits' as const,
+  'plans' as const,
+  'parts' as const,
+  'states' as const,
+);
 const at = <T>(list: readonly T[], share: number): T =>
   list[Math.min(list.length - 1, Math.floor(share * list.length))];
 const idAt = (list: readonly { readonly id: string }[], of: number) => at(list, of)?.id ?? '';
@@ -28,6 +34,28 @@ const share = fc.double({ min: 0, max: 1, noNaN: true });
 const part = fc.constantFrom(...BUILT_IN);
 const selected = (p: Project) => p.selectedPlanId;
 const carId = (p: Project) => setupOf(p).car.id;
+
+const wheel = (glazedPercent: number) => ({
+  temperaturesC: { hat: 80, fluid: 60.5, 'cheek 0': 140 },
+  glazedPercent,
+  innerPadMm: 7.5,
+  outerPadMm: 8,
+  rotorMm: 24.2,
+  waterPercent: 1.4,
+  fatigue: 0.02,
+});
+const keptOf = (of: string, name: string, glazedPercent: number) => ({
+  id: newId(),
+  name,
+  carId: of,
+  keptAt: '2026-05-02T16:05:00Z',
+  brakes: {
+    frontLeft: wheel(3),
+    frontRight: wheel(glazedPercent),
+    rearLeft: wheel(0),
+    rearRight: wheel(0),
+  },
+});
 
 /** Every edit there is, with anything it could be given; one that is forgotten here does not compile. */
 const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
@@ -70,6 +98,17 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
         edits.deleteItem(p, on, idAt(p[on], s)),
   ),
   replaceItem: number.map((massKg) => (p) => edits.replaceItem(p, 'cars', { ...p.cars[0], massKg })),
+  keepState: fc.tuple(share, text, number).map(
+    ([s, name, glazedPercent]) =>
+      (p) =>
+        edits.keepState(p, keptOf(at(p.cars, s).id, name, glazedPercent)),
+  ),
+  setStart: fc.tuple(share, number, text).map(([s, temperatureC, id]) => (p) => {
+    const stateId = s < 0.6 && p.states.length > 0 ? at(p.states, s / 0.6).id : id;
+    if (s > 0.9) return edits.setStart(p, selected(p), { kind: 'cold' });
+    if (s > 0.7) return edits.setStart(p, selected(p), { kind: 'warm', temperatureC });
+    return edits.setStart(p, selected(p), { kind: 'state', stateId });
+  }),
   withPrice: fc.tuple(text, number).map(
     ([key, price]) =>
       (p) =>

@@ -7,6 +7,7 @@ import type { Circuit } from '../schema/circuit';
 import type { Change, SetupVariant } from '../schema/compare';
 import type { Part } from '../schema/part';
 import type { Plan, PlanLeg, Project } from '../schema/project';
+import type { KeptState, PlanStart } from '../schema/state';
 import type { Setup } from '../toCore/toCore';
 import { withChanges } from './changes';
 import { replaceItem } from './library';
@@ -33,7 +34,24 @@ export const selectPlan = (project: Project, planId: string): Project => ({
 
 /** Drives the selected plan with another car or at another circuit. */
 export const assignToPlan = (project: Project, field: 'carId' | 'circuitId', id: string): Project =>
-  changePlan(project, project.selectedPlanId, (plan) => ({ ...plan, [field]: id }));
+  changePlan(project, project.selectedPlanId, (plan) => ({
+    ...plan,
+    [field]: id,
+    // What one car's brakes were like says nothing of another's.
+    ...(field === 'carId' && id !== plan.carId && plan.start.kind === 'state' && { start: COLD }),
+  }));
+
+const COLD: PlanStart = { kind: 'cold' };
+
+/** Keeps a car's brakes as they are, for plans to begin from. */
+export const keepState = (project: Project, state: KeptState): Project => ({
+  ...project,
+  states: [...project.states, state],
+});
+
+/** How the brakes begin a plan. */
+export const setStart = (project: Project, planId: string, start: PlanStart): Project =>
+  changePlan(project, planId, (plan) => ({ ...plan, start }));
 
 export const addCircuit = (project: Project, circuit: Circuit): Project => ({
   ...project,

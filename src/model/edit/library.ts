@@ -1,14 +1,18 @@
 import { BUILT_IN } from '../catalogue/builtIn';
-import type { Car } from '../schema/car';
-import type { Circuit } from '../schema/circuit';
 import type { Part } from '../schema/part';
-import type { Plan, Project } from '../schema/project';
+import type { Project } from '../schema/project';
 
 /** The lists of a project. */
-export type Shelf = 'cars' | 'circuits' | 'plans' | 'parts';
+export type Shelf = 'cars' | 'circuits' | 'plans' | 'parts' | 'states';
 export type ItemOf<S extends Shelf> = Project[S][number];
 
-const NOUNS: Record<Shelf, string> = { cars: 'car', circuits: 'circuit', plans: 'plan', parts: 'part' };
+const NOUNS: Record<Shelf, string> = {
+  cars: 'car',
+  circuits: 'circuit',
+  plans: 'plan',
+  parts: 'part',
+  states: 'kept state',
+};
 
 function freshName(name: string, taken: readonly string[]): string {
   const base = name.replace(/ \(copy(?: \d+)?\)$/, '').slice(0, 66);
@@ -23,7 +27,7 @@ function freshName(name: string, taken: readonly string[]): string {
  * @param newId an id that is not in use
  */
 export function copyItem(project: Project, shelf: Shelf, id: string, newId: string): Project {
-  const list = project[shelf] as (Car | Circuit | Plan | Part)[];
+  const list = project[shelf] as ItemOf<Shelf>[];
   const index = list.findIndex((item) => item.id === id);
   if (index < 0) return project;
   const copy = {
@@ -38,7 +42,7 @@ export function copyItem(project: Project, shelf: Shelf, id: string, newId: stri
 }
 
 export function renameItem(project: Project, shelf: Shelf, id: string, name: string): Project {
-  const list = project[shelf] as (Car | Circuit | Plan | Part)[];
+  const list = project[shelf] as ItemOf<Shelf>[];
   return { ...project, [shelf]: list.map((item) => (item.id === id ? { ...item, name } : item)) };
 }
 
@@ -58,6 +62,11 @@ export function deletionObstacle(project: Project, shelf: Shelf, id: string): st
     if (fitted.length === 0) return comparedIn(project, id);
     return `Fitted to ${fitted.map((car) => `“${car.name}”`).join(', ')}: fit another part there first.`;
   }
+  if (shelf === 'states') {
+    const begun = project.plans.filter(({ start }) => start.kind === 'state' && start.stateId === id);
+    if (begun.length === 0) return null;
+    return `Begins ${begun.map((plan) => `“${plan.name}”`).join(', ')}: choose another start there first.`;
+  }
   const list = project[shelf] as readonly { id: string }[];
   if (list.length === 1) return `A project keeps at least one ${NOUNS[shelf]}.`;
   if (shelf === 'plans') return null;
@@ -76,6 +85,8 @@ export function deleteItem(project: Project, shelf: Shelf, id: string): Project 
   if (obstacle) throw new RangeError(obstacle);
   const list = (project[shelf] as readonly { id: string }[]).filter((item) => item.id !== id);
   const next = { ...project, [shelf]: list } as Project;
+  // Brakes go with their car.
+  if (shelf === 'cars') return { ...next, states: next.states.filter((state) => state.carId !== id) };
   if (shelf === 'plans' && project.selectedPlanId === id)
     return { ...next, selectedPlanId: next.plans[0].id };
   return next;

@@ -166,10 +166,21 @@ function from4(project: Loose): Loose {
   };
 }
 
+/** Version 5 began every day with cold brakes and kept none. */
+function from5(project: Loose): Loose {
+  return {
+    ...project,
+    version: 6,
+    states: [],
+    plans: list(project.plans, (plan) => ({ start: { kind: 'cold' }, ...plan })),
+  };
+}
+
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {
   const second = project.version === 1 ? from1(project) : project;
   const third = second.version === 2 ? from2(second) : second;
   const fourth = third.version === 3 ? from3(third) : third;
-  return fourth.version === 4 ? from4(fourth) : fourth;
+  const fifth = fourth.version === 4 ? from4(fourth) : fourth;
+  return fifth.version === 5 ? from5(fifth) : fifth;
 }

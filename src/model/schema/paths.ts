@@ -5,12 +5,14 @@ import { circuitSchema } from './circuit';
 import { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 import { partSchema } from './part';
 import { planSchema } from './project';
+import { stateSchema } from './state';
 
 export const SCHEMAS = {
   cars: carSchema,
   circuits: circuitSchema,
   plans: planSchema,
   parts: partSchema,
+  states: stateSchema,
 } as const;
 
 export type Path = readonly (string | number)[];

@@ -8,6 +8,7 @@ import { compareSchema } from './compare';
 import { fieldInfo, numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 import { type Part, partSchema } from './part';
+import { type KeptState, startSchema, stateSchema } from './state';
 import { uncertainSchema } from './uncertain';
 
 export const lapLegSchema = z.strictObject({
@@ -90,6 +91,7 @@ export const planSchema = z.strictObject({
   name: nameSchema,
   carId: idSchema,
   circuitId: idSchema,
+  start: startSchema,
   sessions: z.array(sessionSchema).min(1).max(12),
   humidityPercent: numberField({
     title: 'Relative humidity',
@@ -195,7 +197,7 @@ export const planSchema = z.strictObject({
 export type Plan = z.infer<typeof planSchema>;
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
-export const PROJECT_VERSION = 5;
+export const PROJECT_VERSION = 6;
 
 const priceSchema = z.strictObject({
   /** Id of a part, or a word for work and parts that are on no shelf */
@@ -228,7 +230,14 @@ function uniqueIds(list: readonly { id: string }[], path: string, issues: z.core
 }
 
 /** What a project holds at most, by list; also the most that is looked at of a file. */
-export const MOST_ITEMS = { cars: 200, circuits: 200, plans: 500, parts: 300, prices: 600 } as const;
+export const MOST_ITEMS = {
+  cars: 200,
+  circuits: 200,
+  plans: 500,
+  parts: 300,
+  states: 100,
+  prices: 600,
+} as const;
 
 /** A document of items that each have a schema: whole ones for a file, unread ones where each was read before. */
 function documentOf<
@@ -236,7 +245,8 @@ function documentOf<
   L extends z.ZodType<Circuit>,
   P extends z.ZodType<Plan>,
   Q extends z.ZodType<Part>,
->(items: { readonly car: C; readonly circuit: L; readonly plan: P; readonly part: Q }) {
+  S extends z.ZodType<KeptState>,
+>(items: { readonly car: C; readonly circuit: L; readonly plan: P; readonly part: Q; readonly state: S }) {
   return z.strictObject({
     format: z.literal(PROJECT_FORMAT),
     version: z.literal(PROJECT_VERSION),
@@ -246,6 +256,8 @@ function documentOf<
     plans: z.array(items.plan).min(1).max(MOST_ITEMS.plans),
     /** The project's own parts; the built-in ones are not stored */
     parts: z.array(items.part).max(MOST_ITEMS.parts),
+    /** Brakes as they were once, for plans to begin from */
+    states: z.array(items.state).max(MOST_ITEMS.states),
     /** What prices are in: a sign or a few letters */
     currency: z.string().trim().min(1).max(6).meta({ title: 'Currency' }),
     /** Prices of the user's own; other parts have the usual price of their class */
@@ -256,11 +268,12 @@ function documentOf<
 
 /** Names that must be unique, and names that must name something. */
 function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
-  const { cars, circuits, plans, parts, prices, selectedPlanId } = value;
+  const { cars, circuits, plans, parts, states, prices, selectedPlanId } = value;
   uniqueIds(cars, 'cars', issues);
   uniqueIds(circuits, 'circuits', issues);
   uniqueIds(plans, 'plans', issues);
   uniqueIds(parts, 'parts', issues);
+  uniqueIds(states, 'states', issues);
   prices.forEach(({ key }, i) => {
     if (prices.findIndex((p) => p.key === key) < i) {
       issues.push({
@@ -295,6 +308,20 @@ function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
     if (!circuits.some((c) => c.id === plan.circuitId)) {
       missing(['plans', i, 'circuitId'], plan.circuitId, 'circuit');
     }
+    const { start } = plan;
+    if (start.kind === 'state') {
+      const at = ['plans', i, 'start', 'stateId'];
+      const state = states.find(({ id }) => id === start.stateId);
+      if (!state) missing(at, start.stateId, 'kept state');
+      else if (state.carId !== plan.carId) {
+        issues.push({
+          code: 'custom',
+          input: start.stateId,
+          path: at,
+          message: `is a kept state of another car: ${start.stateId}`,
+        });
+      }
+    }
     const { setups, referenceId } = plan.compare;
     setups.forEach((setup, k) => {
       const at = ['plans', i, 'compare', 'setups', k];
@@ -308,6 +335,9 @@ function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
       missing(['plans', i, 'compare', 'referenceId'], referenceId, 'setup');
     }
   });
+  states.forEach((state, i) => {
+    if (!cars.some((c) => c.id === state.carId)) missing(['states', i, 'carId'], state.carId, 'car');
+  });
   if (!plans.some((p) => p.id === selectedPlanId)) missing(['selectedPlanId'], selectedPlanId, 'plan');
 }
 
@@ -317,6 +347,7 @@ export const projectSchema = documentOf({
   circuit: circuitSchema,
   plan: planSchema,
   part: partSchema,
+  state: stateSchema,
 }).check((ctx) => referenceIssues(ctx.value, ctx.issues));
 
 /** The same for a project whose items have each been read already: its lists, names and references. */
@@ -325,6 +356,7 @@ export const frameSchema = documentOf({
   circuit: z.custom<Circuit>(),
   plan: z.custom<Plan>(),
   part: z.custom<Part>(),
+  state: z.custom<KeptState>(),
 }).check((ctx) => referenceIssues(ctx.value, ctx.issues));
 
 /** A whole project. */
@@ -336,6 +368,7 @@ export interface Project {
   readonly circuits: Circuit[];
   readonly plans: Plan[];
   readonly parts: Part[];
+  readonly states: KeptState[];
   readonly currency: string;
   readonly prices: { readonly key: string; readonly price: number }[];
   readonly selectedPlanId: string;

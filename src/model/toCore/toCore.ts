@@ -5,6 +5,7 @@ import {
   type Corner,
   type DayInput,
   type Leg,
+  pressureOf,
   type Side,
   uniformTable,
   type Vehicle,
@@ -19,8 +20,10 @@ import type { AxleBrakes } from '../schema/axle';
 import type { Car } from '../schema/car';
 import type { Circuit, CircuitStop } from '../schema/circuit';
 import type { Part } from '../schema/part';
-import type { Plan, Project } from '../schema/project';
+import type { Plan, PlanLeg, Project } from '../schema/project';
+import type { KeptState } from '../schema/state';
 import { chainOf, chassisOf } from './chain';
+import { startFrom } from './state';
 
 const SECONDS_PER_MONTH = (365.25 * 86400) / 12;
 
@@ -33,6 +36,8 @@ export interface Setup {
   readonly plan: Plan;
   /** The project's own parts */
   readonly parts: readonly Part[];
+  /** The kept state the plan begins from; null where it begins from none */
+  readonly begun: KeptState | null;
 }
 
 /** Car, circuit and plan behind a plan's id; the selected plan's by default. @throws RangeError for an unknown id */
@@ -41,7 +46,9 @@ export function setupOf(project: Project, planId = project.selectedPlanId): Setu
   const car = project.cars.find((c) => c.id === plan?.carId);
   const circuit = project.circuits.find((c) => c.id === plan?.circuitId);
   if (!plan || !car || !circuit) throw new RangeError(`The project has no complete plan "${planId}".`);
-  return { car, circuit, plan, parts: project.parts };
+  const { start } = plan;
+  const begun = start.kind === 'state' ? project.states.find(({ id }) => id === start.stateId) : null;
+  return { car, circuit, plan, parts: project.parts, begun: begun ?? null };
 }
 
 /** Water in a car's fluid today, % by mass. */
@@ -206,8 +213,13 @@ export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
   };
 }
 
+const legOf = (leg: PlanLeg): Leg =>
+  'laps' in leg
+    ? { kind: leg.kind, laps: leg.laps, pace: leg.pacePercent / 100 }
+    : { kind: leg.kind, duration: leg.minutes * 60, fan: leg.fanKmh / 3.6 };
+
 /** Everything the computation needs, in SI, from a valid setup. */
-export function dayInput({ car, circuit, plan, parts }: Setup): DayInput {
+export function dayInput({ car, circuit, plan, parts, begun }: Setup): DayInput {
   const boiling = kelvin(fluidBoilingPointC(car, parts));
   const axle = (brakes: AxleBrakes): AxleInput => {
     const left = cornerOf(brakes, 'left', parts);
@@ -215,6 +227,21 @@ export function dayInput({ car, circuit, plan, parts }: Setup): DayInput {
     const right = { ...left, air: cornerOf(brakes, 'right', parts).air };
     return { left, right, boilingPoint: boiling, water: fluidWater(car) };
   };
+  const site = {
+    altitude: circuit.altitudeM,
+    pressure: plan.pressureHpa === null ? null : plan.pressureHpa * 100,
+    humidity: plan.humidityPercent / 100,
+  };
+  const axles = { front: axle(car.front), rear: axle(car.rear) };
+  const sessions = plan.sessions.map((session) => ({
+    name: session.name,
+    ambient: kelvin(session.ambientC),
+    legs: session.legs.map(legOf),
+  }));
+  const start =
+    plan.start.kind === 'warm'
+      ? kelvin(plan.start.temperatureC)
+      : begun && startFrom(begun.brakes, axles, sessions[0].ambient, pressureOf(site));
   return {
     vehicle: vehicleOf(car, parts),
     driver: {
@@ -223,23 +250,11 @@ export function dayInput({ car, circuit, plan, parts }: Setup): DayInput {
       brakeBuildUp: plan.brakeBuildUpS,
     },
     circuit: circuitInput(circuit),
-    altitude: circuit.altitudeM,
-    pressure: plan.pressureHpa === null ? null : plan.pressureHpa * 100,
-    humidity: plan.humidityPercent / 100,
-    front: axle(car.front),
-    rear: axle(car.rear),
+    ...site,
+    ...axles,
     clicks: plan.clicks,
     brakesEarlier: plan.brakesEarlier,
-    start: null,
-    sessions: plan.sessions.map((session) => ({
-      name: session.name,
-      ambient: kelvin(session.ambientC),
-      legs: session.legs.map(
-        (leg): Leg =>
-          'laps' in leg
-            ? { kind: leg.kind, laps: leg.laps, pace: leg.pacePercent / 100 }
-            : { kind: leg.kind, duration: leg.minutes * 60, fan: leg.fanKmh / 3.6 },
-      ),
-    })),
+    start,
+    sessions,
   };
 }

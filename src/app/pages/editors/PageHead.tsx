@@ -5,7 +5,7 @@ import { useProject } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
 import { PageTitle } from '../../ui/PageTitle';
 
-type Headed = Exclude<Shelf, 'parts'>;
+type Headed = Exclude<Shelf, 'parts' | 'states'>;
 const WORDS: Record<Headed, string> = { cars: 'Car', circuits: 'Circuit', plans: 'Plan' };
 
 /** Name of what is edited, and whether the selected plan uses it. */

@@ -22,7 +22,7 @@ import { IconButton } from '../../ui/IconButton';
 import { PageTitle } from '../../ui/PageTitle';
 import { TextField } from '../../ui/TextField';
 
-type Listed = Exclude<Shelf, 'parts'>;
+type Listed = Exclude<Shelf, 'parts' | 'states'>;
 const SHELVES: readonly { shelf: Listed; title: string; noun: string; to: string }[] = [
   { shelf: 'plans', title: 'Plans', noun: 'plan', to: '/plan' },
   { shelf: 'cars', title: 'Cars', noun: 'car', to: '/car' },
