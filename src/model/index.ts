@@ -32,6 +32,7 @@ export {
   addVariant,
   assignToPlan,
   fitChanges,
+  keepState,
   renameProject,
   selectPlan,
   setClicks,
@@ -124,8 +125,10 @@ export {
   priceInfo,
   standLegSchema,
 } from './schema/project';
+export type { PlanStart } from './schema/state';
 export { DEFAULT_UNCERTAIN, type Uncertain, uncertainInfo, uncertainRanges } from './schema/uncertain';
 export { chainOf, chassisOf, effectiveRadiusMm, frontSharePercent, taperOf, wheelFit } from './toCore/chain';
+export { storedBrakesOf } from './toCore/state';
 export {
   circuitInput,
   cornerOf,

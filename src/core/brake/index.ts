@@ -13,8 +13,6 @@ export {
   type BrakeState,
   freshState,
   refitted,
-  StateError,
-  type StateFault,
   stateFault,
   warmed,
 } from './state';

@@ -65,7 +65,8 @@ describe('project files of older versions', () => {
     expect(migrated(fileOf(3)).plans[0]).toMatchObject({ pressureHpa: null, windKmh: 0 });
     expect(migrated(fileOf(4)).plans[0]).toMatchObject({ wishK: 30, uncertain: DEFAULT_UNCERTAIN });
     expect(migrated(fileOf(4))).toMatchObject({ currency: '€', prices: [] });
-    expect(migrated(fileOf(5))).toMatchObject({ states: [], plans: [{ start: { kind: 'cold' } }] });
+    expect(migrated(fileOf(5)).states).toEqual([]);
+    expect(migrated(fileOf(5)).plans[0].start).toEqual({ kind: 'cold' });
   });
 
   it('keep the front share that ruled in version 2: a short drive heats the front by as much', () => {

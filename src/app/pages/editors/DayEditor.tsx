@@ -55,7 +55,7 @@ export function DayEditor({ editing }: { editing: Editing<'plans'> }) {
           Add a session
         </button>
         <span className="caption ml-3">
-          A session begins as warm as the one before left the brakes; the first as cold as its air.
+          A session begins as warm as the one before left the brakes; the first as chosen above.
         </span>
       </div>
     </>

@@ -1,4 +1,5 @@
 import { useParams } from 'react-router';
+import type { PlanStart } from '../../../model';
 import { Field, Section } from '../../shared/Section';
 import { useProject, useSetup } from '../../state/context';
 import { useItem } from '../../state/useItem';
@@ -6,6 +7,7 @@ import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { DayEditor } from './DayEditor';
 import { Missing, PageHead } from './PageHead';
+import { StartSection } from './StartSection';
 import { WeatherPanel } from './WeatherPanel';
 
 /** What is driven, where, in which weather, how hard. */
@@ -32,7 +34,11 @@ export function PlanPage() {
           label="Car"
           value={plan.carId}
           options={project.cars.map((car) => [car.id, car.name] as const)}
-          onChange={(carId) => editing.set(['carId'], carId, 'Car of the plan')}
+          onChange={(carId) => {
+            // What one car's brakes were like says nothing of another's.
+            const start: PlanStart = plan.start.kind === 'state' ? { kind: 'cold' } : plan.start;
+            editing.replace({ ...plan, carId, start }, 'Car of the plan');
+          }}
         />
         <SelectField
           label="Circuit"
@@ -53,6 +59,7 @@ export function PlanPage() {
         ].map(field)}
         <WeatherPanel plan={plan} />
       </Section>
+      <StartSection editing={editing} />
       <DayEditor editing={editing} />
     </div>
   );

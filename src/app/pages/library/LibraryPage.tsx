@@ -21,6 +21,7 @@ import { useEdit } from '../../state/useEdit';
 import { IconButton } from '../../ui/IconButton';
 import { PageTitle } from '../../ui/PageTitle';
 import { TextField } from '../../ui/TextField';
+import { KeptStates } from './KeptStates';
 
 type Listed = Exclude<Shelf, 'parts' | 'states'>;
 const SHELVES: readonly { shelf: Listed; title: string; noun: string; to: string }[] = [
@@ -53,6 +54,7 @@ export function LibraryPage() {
           <ShelfPanel key={entry.shelf} {...entry} />
         ))}
       </div>
+      <KeptStates />
     </div>
   );
 }

@@ -11,6 +11,7 @@ import { type Selection, stepLap, stepStop } from '../../state/selection';
 import { useEdit } from '../../state/useEdit';
 import { type Computed, useSession } from '../../state/useSession';
 import { PageTitle } from '../../ui/PageTitle';
+import { EndPanel } from './EndPanel';
 import { LapChart } from './LapChart';
 import { MarginBoard } from './MarginBoard';
 import { OutlookPanel } from './OutlookPanel';
@@ -88,6 +89,7 @@ function Workbench() {
               <OutlookPanel computed={computed} selection={selection} />
               <RotorPanel computed={computed} selection={selection} />
             </div>
+            <EndPanel computed={computed} selection={selection} />
             <Cautions />
           </>
         ) : (

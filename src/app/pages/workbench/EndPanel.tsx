@@ -1,0 +1,102 @@
+import { memo } from 'react';
+import { AXLES, type AxleName, type BrakeState, type RecordedPart } from '../../../core';
+import { formatQuantity, keepState, storedBrakesOf, type UnitChoice } from '../../../model';
+import { temperatureText } from '../../../text/en';
+import { useUnits } from '../../state/preferences';
+import { shownWheel } from '../../state/selection';
+import { useEdit } from '../../state/useEdit';
+import type { ChartProps } from '../../state/useSession';
+
+const PARTS: readonly (readonly [RecordedPart, string])[] = [
+  ['rotorBulk', 'Rotor core (bulk)'],
+  ['padFace', 'Pad surface'],
+  ['caliper', 'Caliper body'],
+  ['fluid', 'Fluid at the pistons'],
+];
+const mm = (metres: number, units: UnitChoice) => formatQuantity(1000 * metres, 'smallLength', units);
+const CARRIED: readonly (readonly [string, (state: BrakeState, units: UnitChoice) => string])[] = [
+  ['Pads glazed', (s) => (s.glaze < 0.0005 ? 'none' : `${(100 * s.glaze).toFixed(1)} %`)],
+  [
+    'Pad left, inner and outer',
+    ({ padThickness: { inner, outer } }, u) => `${mm(inner, u)}, ${mm(outer, u)}`,
+  ],
+  ['Rotor or rim thickness', (s, u) => mm(s.rotorThickness, u)],
+  ['Water in the fluid', (s) => `${s.water.toFixed(1)} %`],
+];
+
+/** The brakes as the day leaves them, to be kept and begun from another day. */
+export const EndPanel = memo(function EndPanel({
+  computed,
+  selection,
+}: Pick<ChartProps, 'computed' | 'selection'>) {
+  const units = useUnits();
+  const edit = useEdit();
+  const { result, setup } = computed;
+  const wheel = (axle: AxleName) => shownWheel(result, axle, selection.side);
+  const last = result.record.time.length - 1;
+  const name = `After ${setup.plan.name}`.slice(0, 80);
+  return (
+    <section className="panel relative overflow-x-auto px-3 py-2.5" aria-label="Brakes when the day ends">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 className="text-[15px]">Brakes when the day ends</h2>
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            edit(
+              'Kept a state of the brakes',
+              (project) =>
+                keepState(project, {
+                  id: crypto.randomUUID(),
+                  name,
+                  carId: setup.car.id,
+                  keptAt: new Date().toISOString(),
+                  brakes: storedBrakesOf(result.end),
+                }),
+              { done: `Kept as “${name}”: choose it in a plan, rename it in the library` },
+            )
+          }
+        >
+          Keep this state
+        </button>
+      </div>
+      <table className="mt-1 w-full max-w-[560px] text-[13px]">
+        <thead>
+          <tr className="text-left">
+            <th className="caption py-0.5 font-normal">For a plan that goes on from here</th>
+            <th className="text-right font-[620]">Front</th>
+            <th className="text-right font-[620]">Rear</th>
+          </tr>
+        </thead>
+        <tbody>
+          {PARTS.map(([part, label]) => (
+            <Row
+              key={part}
+              label={label}
+              value={(axle) => temperatureText(result.record.wheels[wheel(axle)][part][last], units)}
+            />
+          ))}
+          {CARRIED.map(([label, text]) => (
+            <Row key={label} label={label} value={(axle) => text(result.end[wheel(axle)], units)} />
+          ))}
+        </tbody>
+      </table>
+      <p className="caption mt-1">
+        Temperatures and glaze are computed; thicknesses and water are the car’s own, carried on.
+      </p>
+    </section>
+  );
+});
+
+function Row({ label, value }: { label: string; value: (axle: AxleName) => string }) {
+  return (
+    <tr className="border-t border-rule/60">
+      <th className="py-1 text-left font-normal">{label}</th>
+      {AXLES.map((axle) => (
+        <td key={axle} className="text-right font-[560]">
+          {value(axle)}
+        </td>
+      ))}
+    </tr>
+  );
+}
