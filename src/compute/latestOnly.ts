@@ -16,7 +16,11 @@ export class LatestOnly<I, O> {
   private next: { input: I } | null = null;
   private readonly listeners = new Set<() => void>();
 
-  constructor(private readonly run: (input: I) => Promise<O>) {}
+  /** @param carry gives a value that is known to answer another input too, without a run; null where it does not */
+  constructor(
+    private readonly run: (input: I) => Promise<O>,
+    private readonly carry: (value: O, input: I) => O | null = () => null,
+  ) {}
 
   readonly getState = (): RunState<I, O> => this.state;
 
@@ -25,8 +29,17 @@ export class LatestOnly<I, O> {
     return () => this.listeners.delete(listener);
   };
 
-  /** Asks for an input to be computed, now or right after the one under way. */
+  /** Asks for an input to be computed, now or right after the one under way; of what is known already nothing is. */
   request(input: I): void {
+    const { done, running } = this.state;
+    if (done && !running) {
+      if (done.input === input && !this.state.error) return;
+      const value = this.carry(done.value, input);
+      if (value !== null) {
+        this.set({ done: { input, value }, running, error: null });
+        return;
+      }
+    }
     this.next = { input };
     if (!this.state.running) void this.work();
   }

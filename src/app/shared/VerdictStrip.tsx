@@ -1,10 +1,8 @@
-import { useMemo, useRef } from 'react';
 import { Link } from 'react-router';
-import type { Setup, WhatIf } from '../../model';
+import type { WhatIf } from '../../model';
 import { verdictText } from '../../text/en';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { drivenKey } from '../state/question';
 import { type SessionView, useSession } from '../state/useSession';
 import { StateMark } from './StateMark';
 
@@ -12,7 +10,7 @@ const NOTHING: WhatIf = {};
 
 /** The selected plan's verdict beside what is being edited, following each change. */
 export function VerdictStrip() {
-  const setup = useDriven(useSetup());
+  const setup = useSetup();
   const units = useUnits();
   const view = useSession(setup, NOTHING);
   const text = view.shown && verdictText(view.shown.result, units);
@@ -35,14 +33,6 @@ export function VerdictStrip() {
       )}
     </div>
   );
-}
-
-/** The same setup while nothing about it changes that its day depends on: a wish or a comparison drives nothing. */
-function useDriven(setup: Setup): Setup {
-  const key = useMemo(() => drivenKey(setup), [setup]);
-  const kept = useRef({ setup, key });
-  if (kept.current.key !== key) kept.current = { setup, key };
-  return kept.current.setup;
 }
 
 function waiting(view: SessionView): string {

@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
-import { Crew, createFileWorker, EngineClient, type FilesEngine } from '../../compute';
+import { Crew, createFileWorker, Days, EngineClient, type FilesEngine } from '../../compute';
 import { type Project, type Setup, setupOf } from '../../model';
 import type { ProjectState, ProjectStore } from './projectStore';
 
@@ -17,6 +17,7 @@ export interface Background {
   /** Reads files and holds the open log; a day's log takes a while */
   readonly files: EngineClient<FilesEngine>;
 }
+const DaysContext = createContext<Days | null>(null);
 const BackgroundContext = createContext<Background | null>(null);
 
 /** Gives the whole page its project and its engine. */
@@ -49,11 +50,14 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
       }),
     [],
   );
+  const days = useMemo(() => new Days(engine, queries), [engine, queries]);
   return (
     <StoreContext value={store}>
       <EngineContext value={engine}>
         <BackgroundContext value={background}>
-          <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+          <DaysContext value={days}>
+            <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+          </DaysContext>
         </BackgroundContext>
       </EngineContext>
     </StoreContext>
@@ -70,6 +74,13 @@ export function useEngine(): EngineClient {
   const engine = useContext(EngineContext);
   if (!engine) throw new Error('useEngine: no Providers above');
   return engine;
+}
+
+/** The days of the selected plan, each computed once. */
+export function useDays(): Days {
+  const days = useContext(DaysContext);
+  if (!days) throw new Error('useDays: no Providers above');
+  return days;
 }
 
 /** The workers for what is computed beside the verdict. */

@@ -1,15 +1,10 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import { LatestOnly } from '../../compute';
-import type { DayResult } from '../../core';
-import { applyWhatIf, circuitProblems, dayInput, type Problem, type Setup, type WhatIf } from '../../model';
-import { useEngine } from './context';
+import type { Computed } from '../../compute';
+import { applyWhatIf, circuitProblems, type Problem, type Setup, type WhatIf } from '../../model';
+import { useDays } from './context';
 import type { Selection } from './selection';
 
-/** A result with the setup it belongs to. */
-export interface Computed {
-  readonly setup: Setup;
-  readonly result: DayResult;
-}
+export type { Computed } from '../../compute';
 
 /** What every drawing of the workbench is given. */
 export interface ChartProps {
@@ -35,14 +30,7 @@ export interface SessionView {
 
 /** Computes the saved setup and the what-if in the worker and keeps the newest results. */
 export function useSession(setup: Setup, whatIf: WhatIf): SessionView {
-  const engine = useEngine();
-  const runners = useMemo(() => {
-    const run = async (wanted: Setup): Promise<Computed> => ({
-      setup: wanted,
-      result: await engine.call((remote) => remote.simulate(dayInput(wanted))),
-    });
-    return { saved: new LatestOnly(run), moved: new LatestOnly(run) };
-  }, [engine]);
+  const runners = useDays();
   const saved = useSyncExternalStore(runners.saved.subscribe, runners.saved.getState);
   const moved = useSyncExternalStore(runners.moved.subscribe, runners.moved.getState);
 

@@ -1,6 +1,7 @@
 import { useQueries } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { QUESTION } from '../../../compute';
 import type { Severity } from '../../../core';
 import {
   applyWhatIf,
@@ -65,7 +66,7 @@ export function SeverityTab() {
   const [key, setKey] = useState<MeasureKey>('power');
   const results = useQueries({
     queries: project.circuits.map((circuit) => ({
-      queryKey: ['severity', JSON.stringify([setup.car, setup.plan, circuit, setup.parts])],
+      queryKey: QUESTION.severity({ ...setup, circuit }),
       queryFn: () => severityOf(circuit),
     })),
   });

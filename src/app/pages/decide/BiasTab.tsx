@@ -1,3 +1,4 @@
+import { QUESTION } from '../../../compute';
 import type { BalanceChoice, BalanceChoices } from '../../../core';
 import { fitChanges, formatQuantity, type Setup, setClicks, type UnitChoice } from '../../../model';
 import { explainBalance, fadeText } from '../../../text/en';
@@ -6,7 +7,6 @@ import { StateMark } from '../../shared/StateMark';
 import { useBackground, useSetup } from '../../state/context';
 import { usePickedStop } from '../../state/picked';
 import { useUnits } from '../../state/preferences';
-import { drivenKey } from '../../state/question';
 import { useEdit } from '../../state/useEdit';
 import { useSettled } from '../../state/useSettled';
 import { ScrollPanel } from '../../ui/ScrollPanel';
@@ -28,7 +28,7 @@ export function BiasTab() {
   const { decide } = useBackground();
   const settled = useSettled(setup, QUIET);
   const answer = useAnswer<{ balance: BalanceChoices; setup: Setup }>(
-    settled && ['balance', drivenKey(settled)],
+    settled && QUESTION.balance(settled),
     async (signal) => {
       const asked = settled ?? setup;
       return { balance: await decide.call((remote) => remote.balance(asked), signal), setup: asked };

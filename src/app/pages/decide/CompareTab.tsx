@@ -1,8 +1,8 @@
 import { useDeferredValue, useMemo } from 'react';
+import { QUESTION } from '../../../compute';
 import { type Car, carSchema, changePrice, variantSetup } from '../../../model';
 import type { Assessed } from '../../../services';
 import { useBackground, useProject, useSetup } from '../../state/context';
-import { drivenKey } from '../../state/question';
 import { useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
 import { AnswerState } from './AnswerState';
@@ -47,7 +47,7 @@ export function CompareTab() {
   const possible = useMemo(() => wanted.every((w) => canBe(w.setup.car)), [wanted]);
   const settled = useSettled(wanted, QUIET);
   const answer = useAnswer<{ results: readonly Assessed[]; seconds: number }>(
-    settled && possible ? ['compare', settled.map((w) => drivenKey(w.setup))] : null,
+    settled && possible ? QUESTION.compare(settled.map((w) => w.setup)) : null,
     async (signal) => {
       const begun = performance.now();
       const results = await crew.run(

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { QUESTION } from '../../../compute';
 import type { AxleName, AxleNeed, CoolingNeed } from '../../../core';
 import { AXLES } from '../../../core';
 import {
@@ -26,7 +27,6 @@ import { StateMark } from '../../shared/StateMark';
 import { addSetup } from '../../state/addSetup';
 import { useBackground, useProject, useSetup, useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { drivenKey } from '../../state/question';
 import { useEdit } from '../../state/useEdit';
 import { useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
@@ -45,7 +45,7 @@ export function CoolingTab() {
   const editing = useItem('plans', setup.plan.id);
   const settled = useSettled(setup, QUIET);
   const answer = useAnswer<{ need: CoolingNeed; setup: Setup }>(
-    settled && ['need', drivenKey(settled), settled.plan.wishK],
+    settled && QUESTION.need(settled),
     async (signal) => {
       const asked = settled ?? setup;
       return { need: await decide.call((remote) => remote.coolingNeed(asked), signal), setup: asked };

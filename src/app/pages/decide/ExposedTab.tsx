@@ -1,5 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { QUESTION } from '../../../compute';
 import {
   type Car,
   EXPOSED_KIND_IDS,
@@ -19,7 +20,6 @@ import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { drivenKey } from '../../state/question';
 import { type Editing, useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
 import { Key } from '../../ui/charts/Key';
@@ -47,14 +47,7 @@ export function ExposedTab() {
   const [kind, setKind] = useState<ExposedKind>('lead');
   const { exposed, driverSide } = setup.car;
   const answer = useAnswer<ExposedReports>(
-    settled && settled.car.exposed.length > 0
-      ? [
-          'exposed',
-          drivenKey(settled),
-          settled.car.driverSide,
-          settled.car.exposed.map(({ name: _, ...e }) => e),
-        ]
-      : null,
+    settled && settled.car.exposed.length > 0 ? QUESTION.exposed(settled) : null,
     (signal) => decide.call((remote) => remote.exposed(settled ?? setup), signal),
   );
   if (!editing) return null;

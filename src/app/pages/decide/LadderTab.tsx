@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { QUESTION } from '../../../compute';
 import { setCurrency, withChanges } from '../../../model';
 import {
   type Assessed,
@@ -17,7 +18,6 @@ import { explainLadder, marginWords, moneyText, signedKelvin } from '../../../te
 import { How } from '../../shared/How';
 import { useBackground, useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { drivenKey } from '../../state/question';
 import { useEdit } from '../../state/useEdit';
 import { useSettled } from '../../state/useSettled';
 import { ScrollPanel } from '../../ui/ScrollPanel';
@@ -39,42 +39,39 @@ export function LadderTab() {
   const [wanted, setWanted] = useState<Target | null>(null);
   const [all, setAll] = useState(false);
   const settled = useSettled(setup, QUIET);
-  const answer = useAnswer<Ladder>(
-    settled && ['ladder', drivenKey(settled), wanted],
-    async (signal, report) => {
-      const asked = settled ?? setup;
-      const [[base], [steps]] = await Promise.all([
-        crew.run([asked], (remote, job) => remote.assess(job) as Promise<Assessed>, { signal }),
-        crew.run([asked], (remote, job) => remote.steps(job) as Promise<Candidate[]>, { signal }),
-      ]);
-      const target = wanted ?? (base.summary.verdict.kind === 'too-cold' ? 'bite' : 'heat');
-      // Judged one by one as they come, so that the page stays smooth.
-      const drive = async (candidates: readonly Candidate[], before: number, of: number) => {
-        const judged: Rung[] = [];
-        await crew.run(
-          candidates,
-          (remote, candidate) => remote.assess(withChanges(asked, candidate.changes)) as Promise<Assessed>,
-          {
-            signal,
-            onDone: (assessed, i, { done }) => {
-              judged[i] = rungOf(project, asked, candidates[i], base, assessed, target);
-              report({ done: before + done, all: of });
-            },
+  const answer = useAnswer<Ladder>(settled && QUESTION.ladder(settled, wanted), async (signal, report) => {
+    const asked = settled ?? setup;
+    const [[base], [steps]] = await Promise.all([
+      crew.run([asked], (remote, job) => remote.assess(job) as Promise<Assessed>, { signal }),
+      crew.run([asked], (remote, job) => remote.steps(job) as Promise<Candidate[]>, { signal }),
+    ]);
+    const target = wanted ?? (base.summary.verdict.kind === 'too-cold' ? 'bite' : 'heat');
+    // Judged one by one as they come, so that the page stays smooth.
+    const drive = async (candidates: readonly Candidate[], before: number, of: number) => {
+      const judged: Rung[] = [];
+      await crew.run(
+        candidates,
+        (remote, candidate) => remote.assess(withChanges(asked, candidate.changes)) as Promise<Assessed>,
+        {
+          signal,
+          onDone: (assessed, i, { done }) => {
+            judged[i] = rungOf(project, asked, candidates[i], base, assessed, target);
+            report({ done: before + done, all: of });
           },
-        );
-        return judged;
-      };
-      const singles = await drive(steps, 0, steps.length);
-      const pairs = sensiblePairs(singles, asked);
-      const more = await drive(pairs, steps.length, steps.length + pairs.length);
-      return {
-        setup: asked,
-        base,
-        rungs: [...singles, ...worthwhilePairs(more, singles)],
-        tried: steps.length + pairs.length,
-      };
-    },
-  );
+        },
+      );
+      return judged;
+    };
+    const singles = await drive(steps, 0, steps.length);
+    const pairs = sensiblePairs(singles, asked);
+    const more = await drive(pairs, steps.length, steps.length + pairs.length);
+    return {
+      setup: asked,
+      base,
+      rungs: [...singles, ...worthwhilePairs(more, singles)],
+      tried: steps.length + pairs.length,
+    };
+  });
   const ladder = answer.data;
   // Prices only order the steps: they are never driven again for them.
   const rungs = useMemo(

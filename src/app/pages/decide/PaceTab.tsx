@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { QUESTION } from '../../../compute';
 import type { FastestPlan, PlanOption } from '../../../core';
 import { formatQuantity, setLegs, toShown, type UnitChoice, unitOf } from '../../../model';
 import { celsius, clockText, explainPlan, limitText, momentText, PART_WORDS } from '../../../text/en';
@@ -7,7 +8,6 @@ import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { drivenKey } from '../../state/question';
 import { useEdit } from '../../state/useEdit';
 import { useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
@@ -29,9 +29,8 @@ export function PaceTab() {
   const { sessions } = setup.plan;
   const session = Math.min(picked, sessions.length - 1);
   const settled = useSettled(setup, QUIET);
-  const answer = useAnswer<FastestPlan>(
-    settled && ['pace', drivenKey(settled), settled.plan.wishK, settled.plan.minutes, session],
-    (signal) => decide.call((remote) => remote.fastestPlan(settled ?? setup, session), signal),
+  const answer = useAnswer<FastestPlan>(settled && QUESTION.pace(settled, session), (signal) =>
+    decide.call((remote) => remote.fastestPlan(settled ?? setup, session), signal),
   );
   const { data } = answer;
   return (

@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
+import { QUESTION } from '../../../compute';
 import { dayInput } from '../../../model';
 import { explainSheet } from '../../../text/en';
 import { How } from '../../shared/How';
 import { WithSession } from '../../shared/WithSession';
 import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { drivenKey } from '../../state/question';
 import type { Computed } from '../../state/useSession';
 import { useSettled } from '../../state/useSettled';
 import { SelectField } from '../../ui/SelectField';
@@ -30,7 +30,7 @@ function Sheet({ computed }: { computed: Computed }) {
   const chosen = Math.min(session, sessions.length - 1);
   const settled = useSettled(setup, 400);
   const query = useQuery({
-    queryKey: ['sheet', settled ? drivenKey(settled) : null, chosen],
+    queryKey: settled ? QUESTION.outlook(settled, chosen) : ['waiting'],
     enabled: settled !== null,
     queryFn: ({ signal }) =>
       background.call((remote) => remote.outlook(dayInput(settled ?? setup), chosen), signal),

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { QUESTION } from '../../../compute';
 import type { CoolingNeed } from '../../../core';
 import {
   changeWords,
@@ -24,7 +25,6 @@ import { StateMark } from '../../shared/StateMark';
 import { addSetup } from '../../state/addSetup';
 import { useBackground, useProject, useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { drivenKey } from '../../state/question';
 import { useSettled } from '../../state/useSettled';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { AnswerState } from './AnswerState';
@@ -38,9 +38,8 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
   const { decide } = useBackground();
   const [problem, setProblem] = useState<string | null>(null);
   const prices = useSettled(project.prices, 600);
-  const answer = useAnswer<readonly Way[]>(
-    prices && ['ways', drivenKey(setup), need.wish, prices],
-    (signal) => decide.call((remote) => remote.ways(project, setup, need), signal),
+  const answer = useAnswer<readonly Way[]>(prices && QUESTION.ways(setup, need.wish, prices), (signal) =>
+    decide.call((remote) => remote.ways(project, setup, need), signal),
   );
   const ways = answer.data && !answer.behind ? rankedWays(answer.data) : null;
   const good = ways?.filter(isGood) ?? [];

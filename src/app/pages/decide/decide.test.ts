@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../../demo/project';
+import { dayKey } from '../../../compute/question';
 import type { AxleNeed } from '../../../core';
 import { dayInput, METRIC, type Setup, setupOf, US } from '../../../model';
 import {
@@ -10,7 +11,6 @@ import {
   signedKelvin,
   signedSeconds,
 } from '../../../text/en/decisionWords';
-import { drivenKey } from '../../state/question';
 
 type NoDuct = NonNullable<AxleNeed['reason']>;
 type Path = readonly (string | number)[];
@@ -53,7 +53,7 @@ describe('what a question depends on', () => {
     'is everything that changes the day: %s',
     (_, id) => {
       const setup = setupOf(demoProject, id);
-      const before = { key: drivenKey(setup), day: dayText(setup) };
+      const before = { key: dayKey(setup), day: dayText(setup) };
       let changing = 0;
       for (const part of ['car', 'circuit', 'plan'] as const) {
         for (const path of leaves(setup[part])) {
@@ -61,7 +61,7 @@ describe('what a question depends on', () => {
           const day = dayText(other);
           if (day === null || day === before.day) continue;
           changing += 1;
-          expect(drivenKey(other), `${part}.${path.join('.')}`).not.toBe(before.key);
+          expect(dayKey(other), `${part}.${path.join('.')}`).not.toBe(before.key);
         }
       }
       // It is no empty check: most of what is typed about a car changes its day.
@@ -71,7 +71,7 @@ describe('what a question depends on', () => {
 
   it('is nothing that does not: names, wishes, comparisons, ranges, what is near the brakes', () => {
     const setup = setupOf(demoProject, 'plan-tarn-anvil');
-    const key = drivenKey(setup);
+    const key = dayKey(setup);
     const { car, plan } = setup;
     const same: Setup[] = [
       { ...setup, car: { ...car, name: 'Another name', driverSide: 'left', exposed: [] } },
@@ -89,7 +89,7 @@ describe('what a question depends on', () => {
         },
       },
     ];
-    for (const other of same) expect(drivenKey(other)).toBe(key);
+    for (const other of same) expect(dayKey(other)).toBe(key);
   });
 
   it('does not depend on the order its keys are stored in', () => {
@@ -107,7 +107,7 @@ describe('what a question depends on', () => {
       const setup = setupOf(demoProject, plan.id);
       const turnedRound = backwards(setup) as Setup;
       expect(Object.keys(turnedRound.car)[0]).not.toBe(Object.keys(setup.car)[0]);
-      expect(drivenKey(turnedRound)).toBe(drivenKey(setup));
+      expect(dayKey(turnedRound)).toBe(dayKey(setup));
     }
   });
 });

@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { hashKey, keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import type { CrewProgress } from '../../../compute';
 
@@ -27,10 +27,10 @@ export function useAnswer<T>(
   ask: (signal: AbortSignal, report: (progress: CrewProgress) => void) => Promise<T>,
 ): Answer<T> {
   const client = useQueryClient();
-  const key = question ? JSON.stringify(question) : null;
+  const key = question ? hashKey(question) : null;
   const [cancelled, setCancelled] = useState<string | null>(null);
   const [progress, setProgress] = useState<{ key: string; is: CrewProgress } | null>(null);
-  const queryKey = ['answer', key];
+  const queryKey = question ?? ['waiting'];
   const query = useQuery<T>({
     queryKey,
     enabled: key !== null && cancelled !== key,

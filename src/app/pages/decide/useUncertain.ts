@@ -1,11 +1,11 @@
+import { hashKey } from '@tanstack/react-query';
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
-import { CancelledError } from '../../../compute';
+import { CancelledError, QUESTION } from '../../../compute';
 import type { RunStatistics } from '../../../core';
-import { type Setup, uncertainRanges } from '../../../model';
+import type { Setup } from '../../../model';
 import { pieceCount } from '../../../services';
 import { beginWork, browserRunStore, forgetWork, keepPiece, keptPieces } from '../../../storage';
 import { useBackground } from '../../state/context';
-import { drivenKey } from '../../state/question';
 
 /** What is being done about the uncertain runs of a setup. */
 export type UncertainState =
@@ -24,17 +24,10 @@ export type UncertainState =
 const store = browserRunStore();
 
 /** Raised whenever what is kept of a run changes its meaning, so that older pieces are no answer. */
-const RUN_FORMAT = 1;
+const RUN_FORMAT = 2;
 
 /** All that uncertain runs depend on, as text. */
-const askedOf = (setup: Setup): string =>
-  JSON.stringify([
-    RUN_FORMAT,
-    drivenKey(setup),
-    uncertainRanges(setup.plan.uncertain),
-    setup.plan.uncertain.runs,
-    setup.plan.uncertain.seed,
-  ]);
+const askedOf = (setup: Setup): string => hashKey([RUN_FORMAT, ...QUESTION.uncertain(setup)]);
 
 /**
  * Uncertain runs of a setup on all cores. Finished pieces are kept in the browser, so that what was cancelled, or cut off

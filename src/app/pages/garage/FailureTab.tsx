@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
+import { QUESTION } from '../../../compute';
 import type { Failure, FailureCase } from '../../../core';
 import { MODEST } from '../../../core';
 import { dayInput, formatQuantity } from '../../../model';
@@ -40,7 +41,7 @@ function Failures({ computed }: { computed: Computed }) {
   const speed = picked ?? Math.round(fastest * 3.6) / 3.6;
   const query = useQuery({
     // All that is asked, so that nothing of it can change unseen.
-    queryKey: ['failures', JSON.stringify(input), speed],
+    queryKey: QUESTION.failures(computed.setup, speed),
     queryFn: ({ signal }) => band.call((remote) => remote.failures(input, speed), signal),
     placeholderData: (before) => before,
   });

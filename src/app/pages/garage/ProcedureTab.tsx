@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
+import { QUESTION } from '../../../compute';
 import type { ProcedureResult, ProcedureStop, Requirement } from '../../../core';
 import { correctedDistance } from '../../../core';
 import { dayInput, formatQuantity, type UnitChoice } from '../../../model';
@@ -28,7 +29,7 @@ function Procedures({ computed }: { computed: Computed }) {
   const repeated = { speed: kmh / 3.6, count, deceleration, pause };
   const top = Math.max(...computed.result.trace.speed);
   const query = useQuery({
-    queryKey: ['procedures', JSON.stringify([input, repeated]), top],
+    queryKey: QUESTION.procedures(computed.setup, top, repeated),
     queryFn: ({ signal }) => band.call((remote) => remote.procedures(input, top, repeated), signal),
     placeholderData: (before) => before,
   });

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
+import { QUESTION } from '../../../compute';
 import { browserLogStore, type LogEntry, listLogs } from '../../../storage';
 import { useBackground, useSetup } from '../../state/context';
 
@@ -35,7 +36,7 @@ export function useAnalysis(id: string) {
   const { files } = useBackground();
   const setup = useSetup();
   return useQuery({
-    queryKey: ['log', id, JSON.stringify(setup)],
+    queryKey: QUESTION.log(setup, id),
     queryFn: () => files.call((remote) => remote.analyse(id, setup)),
   });
 }

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { QUESTION } from '../../../compute';
 import { dayInput } from '../../../model';
 import { verdictText } from '../../../text/en';
 import { StateMark } from '../../shared/StateMark';
@@ -18,7 +19,7 @@ export function CoolingBand({ computed }: { computed: Computed }) {
   const units = useUnits();
   const settled = useSettled(computed, QUIET);
   const query = useQuery({
-    queryKey: ['cooling band', settled ? JSON.stringify(settled.setup) : null],
+    queryKey: settled ? QUESTION.coolingBand(settled.setup) : ['waiting'],
     enabled: settled !== null,
     queryFn: async ({ signal }) => {
       const input = dayInput((settled as Computed).setup);

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { QUESTION } from '../../../compute';
 import { endsTheDrive, type Outlook } from '../../../core';
 import { dayInput, formatQuantity, type UnitChoice } from '../../../model';
 import { beyondSense, limitText, PART_WORDS, wheelWords } from '../../../text/en';
@@ -18,7 +19,7 @@ export function OutlookPanel({ computed, selection }: Pick<ChartProps, 'computed
   const { session } = computed.result.laps[selection.lap - 1];
   const settled = useSettled(computed, QUIET);
   const query = useQuery({
-    queryKey: ['outlook', settled ? JSON.stringify(settled.setup) : null, session],
+    queryKey: settled ? QUESTION.outlook(settled.setup, session) : ['waiting'],
     enabled: settled !== null,
     queryFn: ({ signal }) =>
       background.call((remote) => remote.outlook(dayInput((settled as Computed).setup), session), signal),

@@ -1,0 +1,76 @@
+import { hashKey } from '@tanstack/react-query';
+import type { RepeatedStops } from '../core';
+import { type Setup, uncertainRanges } from '../model';
+
+/** Keys of what has been asked about: nothing of a project is ever changed in place, and a circuit is long. */
+const keys = new WeakMap<object, string>();
+function keyOf<T extends object>(whole: T, driven: (whole: T) => unknown): string {
+  const known = keys.get(whole);
+  if (known !== undefined) return known;
+  const key = hashKey([driven(whole)]);
+  keys.set(whole, key);
+  return key;
+}
+
+/**
+ * All of a setup that its day depends on, as one canonical text: a project that was saved and opened again, or has its
+ * keys in another order, is the same question; names, wishes, prices and comparisons are left out.
+ */
+export function dayKey({ car, circuit, plan, parts, begun }: Setup): string {
+  return [
+    keyOf(car, ({ name: _name, exposed: _exposed, driverSide: _side, ...driven }) => driven),
+    keyOf(circuit.layout, (layout) => layout),
+    String(circuit.altitudeM),
+    keyOf(
+      plan,
+      ({ name: _name, wishK: _wish, minutes: _minutes, compare: _compare, uncertain: _ranges, ...day }) =>
+        day,
+    ),
+    keyOf(parts, (list) => list),
+    begun ? keyOf(begun.brakes, (brakes) => brakes) : '',
+  ].join();
+}
+
+/** Every question that workers are asked about a setup, each as data; the query library's hash of it is its one key. */
+export const QUESTION = {
+  day: (setup: Setup) => ['day', dayKey(setup)],
+  coolingBand: (setup: Setup) => ['cooling band', dayKey(setup)],
+  outlook: (setup: Setup, session: number) => ['outlook', dayKey(setup), session],
+  failures: (setup: Setup, speed: number) => ['failures', dayKey(setup), speed],
+  procedures: (setup: Setup, topSpeed: number, repeated: RepeatedStops) => [
+    'procedures',
+    dayKey(setup),
+    topSpeed,
+    repeated,
+  ],
+  severity: (setup: Setup) => ['severity', dayKey(setup)],
+  /** @param log id of a kept one */
+  log: (setup: Setup, log: string) => ['log', log, dayKey(setup)],
+  pace: (setup: Setup, session: number) => [
+    'pace',
+    dayKey(setup),
+    setup.plan.wishK,
+    setup.plan.minutes,
+    session,
+  ],
+  /** @param wanted what the ladder climbs to */
+  ladder: (setup: Setup, wanted: unknown) => ['ladder', dayKey(setup), wanted],
+  /** @param prices of what the ways are made of */
+  ways: (setup: Setup, wish: number, prices: unknown) => ['ways', dayKey(setup), wish, prices],
+  need: (setup: Setup) => ['need', dayKey(setup), setup.plan.wishK],
+  balance: (setup: Setup) => ['balance', dayKey(setup)],
+  compare: (setups: readonly Setup[]) => ['compare', setups.map(dayKey)],
+  exposed: (setup: Setup) => [
+    'exposed',
+    dayKey(setup),
+    setup.car.driverSide,
+    setup.car.exposed.map(({ name: _name, ...part }) => part),
+  ],
+  uncertain: (setup: Setup) => [
+    'uncertain',
+    dayKey(setup),
+    uncertainRanges(setup.plan.uncertain),
+    setup.plan.uncertain.runs,
+    setup.plan.uncertain.seed,
+  ],
+} as const satisfies Record<string, (...asked: never[]) => readonly unknown[]>;
