@@ -2,6 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, importText, open, project, stored, test, verdict, visit } from './page';
 import { exportedGpx } from './support/logs';
+import { ROUTES } from './support/routes';
 
 /** What costs trust for good: work that is lost, a page without a way back, an answer to another question. */
 
@@ -173,22 +174,6 @@ test('the focus never falls to the body: refusal, new car, add a change', async 
   await expect(page).toHaveURL(/\/car\//);
   await expect(page.locator('#page')).toBeFocused();
 });
-
-const ROUTES = [
-  '/',
-  '/inside',
-  ...['chain', 'balance', 'pedal', 'failure', 'fit', 'procedures', 'parts'].map((tab) => `/garage/${tab}`),
-  '/car',
-  '/circuit',
-  ...['map', 'severity', 'import'].map((tab) => `/circuits/${tab}`),
-  '/plan',
-  ...['logs', 'laps', 'heat', 'live'].map((tab) => `/log/${tab}`),
-  ...['cooling', 'compare', 'ladder', 'pace', 'balance', 'sure', 'exposed', 'sheet'].map(
-    (tab) => `/decide/${tab}`,
-  ),
-  '/library',
-  '/nowhere',
-];
 
 test('every route has a title of its own, targets large enough, and nothing that assistive technology trips over', async ({
   page,

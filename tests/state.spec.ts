@@ -1,0 +1,87 @@
+import type { Page } from '@playwright/test';
+import { expect, open, project, settled, test, verdict, visit } from './page';
+import { ROUTES } from './support/routes';
+
+/** What brakes bring along from one day to the next, and that a day is computed once. */
+
+/** Goes to another page of the application as a link would, without loading it anew. */
+const walk = (page: Page, to: string) =>
+  page.evaluate((path) => {
+    history.pushState({}, '', path);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, to);
+
+test('the plan’s day is computed once whatever pages are visited, and once more after a change that moves it', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const counted = window as unknown as { asked: string[] };
+    counted.asked = [];
+    const post = Worker.prototype.postMessage;
+    Worker.prototype.postMessage = function (this: Worker, message: { path?: string[] }, ...rest: never[]) {
+      if (message?.path) counted.asked.push(message.path.join('.'));
+      return Reflect.apply(post, this, [message, ...rest]);
+    } as typeof post;
+  });
+  const days = () =>
+    page.evaluate(
+      () => (window as unknown as { asked: string[] }).asked.filter((path) => path === 'simulate').length,
+    );
+  await open(page);
+  await settled(page);
+  expect(await days()).toBe(1);
+  for (const route of [...ROUTES, '/', '/inside', '/']) {
+    await walk(page, route);
+    await expect(page).toHaveURL((url) => url.pathname === route);
+    await expect(page.getByRole('main')).toBeVisible();
+    await page.waitForTimeout(150);
+  }
+  await settled(page);
+  expect(await days()).toBe(1);
+  // A name is no other day; a mass is.
+  await walk(page, '/car/car-tarn');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Tarn Two, renamed');
+  await page.getByRole('textbox', { name: 'Mass', exact: true }).focus();
+  await expect.poll(async () => (await project(page)).cars[0].name).toBe('Tarn Two, renamed');
+  expect(await days()).toBe(1);
+  await page.getByRole('textbox', { name: 'Mass', exact: true }).fill('1180');
+  await walk(page, '/');
+  await settled(page);
+  expect(await days()).toBe(2);
+});
+
+test('brakes begin as warm as typed, and a kept state begins the next day', async ({ page }) => {
+  await open(page);
+  await settled(page);
+  const end = page.getByRole('region', { name: 'Brakes when the day ends' });
+  const fluid = end.getByRole('row', { name: /Fluid at the pistons/ });
+  const cold = await fluid.innerText();
+  await end.getByRole('button', { name: 'Keep this state' }).click();
+  await expect(page.getByText(/Kept as “After Twenty minutes/)).toBeVisible();
+  await visit(page, '/plan');
+  const begin = page.getByRole('combobox', { name: 'Brakes begin' });
+  await begin.selectOption({ label: 'Still warm: one temperature' });
+  await page.getByRole('textbox', { name: 'Still warm' }).fill('180');
+  await expect
+    .poll(async () => (await project(page)).plans[0].start)
+    .toEqual({ kind: 'warm', temperatureC: 180 });
+  await visit(page, '/inside');
+  await page
+    .getByRole('slider', { name: /Moment|Time/ })
+    .first()
+    .focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByText(/180 °C/).first()).toBeVisible();
+  await visit(page, '/plan');
+  await begin.selectOption({ label: 'Kept state: After Twenty minutes at Anvil Park' });
+  await visit(page, '/');
+  await expect(verdict(page)).toBeVisible();
+  await settled(page);
+  expect(await fluid.innerText()).not.toBe(cold);
+  // A state that a plan begins from is not thrown away by mistake.
+  await visit(page, '/library');
+  const kept = page.getByRole('region', { name: 'Kept states of brakes' });
+  await kept.getByRole('button', { name: /Delete After Twenty/ }).click();
+  await expect(page.getByText(/Begins “Twenty minutes at Anvil Park”/)).toBeVisible();
+  expect((await project(page)).states).toHaveLength(1);
+});

@@ -1,0 +1,16 @@
+/** Every page of the application, each with its tabs. */
+export const ROUTES = [
+  '/',
+  '/inside',
+  ...['chain', 'balance', 'pedal', 'failure', 'fit', 'procedures', 'parts'].map((tab) => `/garage/${tab}`),
+  '/car',
+  '/circuit',
+  ...['map', 'severity', 'import'].map((tab) => `/circuits/${tab}`),
+  '/plan',
+  ...['logs', 'laps', 'heat', 'live'].map((tab) => `/log/${tab}`),
+  ...['cooling', 'compare', 'ladder', 'pace', 'balance', 'sure', 'exposed', 'sheet'].map(
+    (tab) => `/decide/${tab}`,
+  ),
+  '/library',
+  '/nowhere',
+];
