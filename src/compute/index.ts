@@ -2,4 +2,4 @@ export { CancelledError, Crew, type CrewProgress } from './crew';
 export { type Computed, Days } from './days';
 export { createFileWorker, EngineClient } from './engineClient';
 export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';
-export {  QUESTION } from './question';
+export { QUESTION } from './question';

@@ -10,6 +10,7 @@ import { simulateDay } from '../run';
 import type { Channel, RawLog } from './channels';
 import { energyUncertainty, pairStops, speedAt } from './compare';
 import { loggedDay } from './loggedDay';
+import { logStart } from './logStart';
 import { mendLog } from './mend';
 import { cutUp } from './pieces';
 import { smoothSpeed } from './smoothSpeed';
@@ -241,5 +242,31 @@ describe('mending', () => {
     expect(off.reduce((a, b) => a + b, 0) / off.length).toBeLessThan(0.4);
     expect(() => mend(time, { ambient: speed })).toThrow(/neither speed nor distance nor positions/);
     expect(() => mend(time.slice(0, 5), { speed: speed.slice(0, 5) })).toThrow(/20 samples/);
+  });
+});
+
+describe('the start of a log', () => {
+  const input = dayInput(setupOf(demoProject, 'plan-tarn-anvil'));
+  const ambient = input.sessions[0].ambient;
+  const time = Float64Array.from({ length: 400 }, (_, i) => 5 + i / 10);
+  const late = (value: number, from: number) =>
+    Float32Array.from(time, (t) => (t - time[0] < from ? Number.NaN : value));
+  const started = (channels: RawLog['channels']) => logStart(input, { time, channels }, ambient);
+
+  it('is as its sensors say, the other side and the parts beside it where they say nothing', () => {
+    const state = started({ rotorFrontLeft: late(480, 2), caliperRearRight: late(350, 0) });
+    if (!state) throw new Error('sensors were there');
+    expect(state.frontLeft.temperatures).toMatchObject({ 'cheek 0': 480, 'pad 0': 480, caliper: ambient });
+    expect(state.frontRight.temperatures['cheek 3']).toBe(480);
+    expect(state.rearLeft.temperatures).toMatchObject({ caliper: 350, pistons: 350, fluid: 350 });
+    expect(state.rearLeft.temperatures['cheek 0']).toBe(ambient);
+    const day = simulateDay({ ...input, start: state });
+    expect(day.record.wheels.frontRight.rotorBulk[0]).toBeCloseTo(480, 3);
+    expect(day.record.wheels.rearLeft.fluid[0]).toBeCloseTo(350, 3);
+  });
+
+  it('is not known where nothing is measured within its first seconds', () => {
+    expect(started({})).toBeNull();
+    expect(started({ rotorFrontLeft: late(480, 30), speed: late(20, 0) })).toBeNull();
   });
 });

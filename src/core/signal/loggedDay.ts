@@ -17,6 +17,7 @@ export function loggedDay(
   const legs: Leg[] = [];
   for (const piece of pieces) {
     const duration = piece.to - piece.from;
+    if (duration <= 0) continue;
     if (piece.kind === 'stand' || duration < SHORTEST_PIECE) {
       legs.push({ kind: 'pit', duration, fan: 0 });
       continue;

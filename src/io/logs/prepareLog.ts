@@ -12,6 +12,7 @@ import {
   type LapTrace,
   type Log,
   type LogPiece,
+  logStart,
   mendLog,
   moistAirDensity,
   type PreparedCircuit,
@@ -35,6 +36,8 @@ export interface PreparedLog {
   readonly pieces: readonly LogPiece[];
   readonly ambient: number;
   readonly ambientLogged: boolean;
+  /** Whether the brakes begin as its sensors find them, or as the plan's do */
+  readonly begun: 'sensed' | 'planned';
   readonly noise: number;
   readonly step: number;
   readonly density: number;
@@ -44,9 +47,11 @@ export interface PreparedLog {
 /** @param raw as read; mended here, so that what is stored stays as it came */
 export function prepareLog(raw: RawLog, setup: Setup): PreparedLog {
   const log = mendLog(raw);
-  const input = dayInput(setup);
+  const planned = dayInput(setup);
   const logged = meanOf(log.channels.ambient);
-  const ambient = logged ?? input.sessions[0].ambient;
+  const ambient = logged ?? planned.sessions[0].ambient;
+  const sensed = logStart(planned, log, ambient);
+  const input = { ...planned, start: sensed ?? planned.start };
   const density = moistAirDensity(pressureOf(input), ambient, input.humidity);
   const duct = ductDragArea(input);
   const driver = { ...input.driver, pace: 1 };
@@ -73,6 +78,7 @@ export function prepareLog(raw: RawLog, setup: Setup): PreparedLog {
     pieces,
     ambient,
     ambientLogged: logged !== null,
+    begun: sensed ? 'sensed' : 'planned',
     noise: trace.noise,
     step: log.step,
     density,

@@ -61,6 +61,8 @@ export interface LogAnalysis {
   /** Air temperature it was computed with, K, and whether that was logged */
   readonly ambient: number;
   readonly ambientLogged: boolean;
+  /** Whether the brakes began as the log's sensors found them, or as the plan's do */
+  readonly begun: PreparedLog['begun'];
   /** The day computed with the logged trace */
   readonly day: DayResult;
   /** The lap as it is solved for this car, driver and circuit */
@@ -138,6 +140,7 @@ export function analyseLog(prepared: PreparedLog, setup: Setup): LogAnalysis {
     step: prepared.step,
     ambient,
     ambientLogged: prepared.ambientLogged,
+    begun: prepared.begun,
     day,
     solved: prepared.solved,
     measured: MEASURED.flatMap(([channel, wheel, part]) => {

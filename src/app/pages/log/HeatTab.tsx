@@ -27,8 +27,8 @@ export function HeatTab({ analysis }: LogViewProps) {
           </span>
         </p>
         <p className="caption mt-1">
-          Computed with the logged speeds, from brakes as cold as the air (
-          {formatQuantity(celsius(analysis.ambient), 'temperature', units)},{' '}
+          Computed with the logged speeds, {begins(analysis)}, in air of{' '}
+          {formatQuantity(celsius(analysis.ambient), 'temperature', units)} (
           {analysis.ambientLogged ? 'as logged' : 'from the plan'}). {UNCALIBRATED_NOTE}
         </p>
       </section>
@@ -58,6 +58,14 @@ export function HeatTab({ analysis }: LogViewProps) {
       )}
     </>
   );
+}
+
+/** How the brakes began, in words. */
+function begins({ begun, setup }: LogAnalysis): string {
+  if (begun === 'sensed') return 'from brakes as warm as the log’s own sensors find them at its start';
+  return setup.plan.start.kind === 'cold'
+    ? 'from brakes as cold as the air'
+    : 'from brakes as warm as the plan begins';
 }
 
 const PARTS = {
