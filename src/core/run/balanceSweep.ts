@@ -2,6 +2,7 @@ import { nominalShare, withShare } from '../actuation';
 import { AXLES, type AxleName } from '../brake';
 import type { DayInput } from '../schedule';
 import { simulateDay } from './day';
+import { isCold } from './limits';
 import type { Margin } from './result';
 
 /** One front share and what a day with it leaves. */
@@ -46,7 +47,7 @@ export function balanceSweep(input: DayInput): BalanceSweep {
     const vehicle = { ...input.vehicle, brakes: withShare(input.vehicle.brakes, share) };
     const day = simulateDay({ ...input, vehicle });
     const least = (axle: AxleName) => {
-      const own = day.margins.filter((m) => m.axle === axle && m.part !== 'bite');
+      const own = day.margins.filter((m) => m.axle === axle && !isCold(m));
       const worst = own.reduce((a, b) => (b.share < a.share ? b : a));
       return { kelvin: worst.margin, share: worst.share, part: worst.part };
     };

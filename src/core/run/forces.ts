@@ -1,5 +1,5 @@
-import { PedalTravel } from '../actuation';
 import type { DayInput } from '../schedule';
+import { FOOT_LIMITS } from './limits';
 import { timeOfStop } from './margins';
 import type { DayRecord } from './record';
 import type { ForceMargin, LapResult, LeastFade, Moment, StopForce } from './result';
@@ -16,10 +16,6 @@ export function dayForces(
   record: DayRecord,
   laps: readonly LapResult[],
 ): { margins: ForceMargin[]; fade: LeastFade | null } {
-  const { forceLimit } = input.vehicle.brakes;
-  const travel = new PedalTravel(input.vehicle.brakes);
-  // The floor, or the end of the cylinder where that comes first.
-  const travelLimit = travel.pedal(travel.longestPush);
   const braked = laps.flatMap((lap) => lap.forces.map((force, stop): Braked => ({ lap, stop, force })));
   const hot = braked.filter(({ lap }) => lap.kind === 'hot');
   const moment = ({ lap, stop }: Braked): Moment => ({
@@ -54,10 +50,9 @@ export function dayForces(
       },
     ];
   };
-  const margins = [
-    ...margin('pedal', forceLimit, hot, (b) => b.force.pedal),
-    ...margin('travel', travelLimit, braked, (b) => b.force.travel),
-  ];
+  const margins = FOOT_LIMITS.flatMap(({ part, limit, laps: on, of }) =>
+    margin(part, limit(input.vehicle), on === 'hot' ? hot : braked, (b) => of(b.force)),
+  );
   if (hot.length === 0) return { margins, fade: null };
   const least = most(hot, (b) => -b.force.fadeMargin);
   const longest = most(hot, (b) => b.force.extraDistance ?? Number.POSITIVE_INFINITY);

@@ -3,7 +3,16 @@ export { simulateDay } from './day';
 export { type Failure, type FailureCase, failureCases, MODEST } from './failure';
 export { type FlowEnd, flowsAt, type HeatBalance, heatBalance, nodesAt, type PartFlow } from './flows';
 export { hottestLap } from './hottestLap';
-export { endsTheDrive } from './margins';
+export {
+  endsTheDrive,
+  FOOT_LIMITS,
+  type ForcePart,
+  HEAT_LIMITS,
+  HOT_LIMITS,
+  type HotPart,
+  isCold,
+  type LimitedPart,
+} from './limits';
 export { marginsFrom } from './marginsFrom';
 export { type ExportedTable, type NetworkRun, networkOf, networkRun } from './networkRun';
 export { type Outlook, outlook } from './outlook';
@@ -20,10 +29,8 @@ export { type DayRecord, distinctWheels, type WheelRecord } from './record';
 export type {
   DayResult,
   ForceMargin,
-  ForcePart,
   LapResult,
   LegResult,
-  LimitedPart,
   Margin,
   Moment,
   RotorStrain,

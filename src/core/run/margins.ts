@@ -1,48 +1,20 @@
-import {
-  AXLES,
-  type AxleInput,
-  type AxleName,
-  RECORDED_PARTS,
-  type RecordedPart,
-  SIDES,
-  type Side,
-  type WheelName,
-  wheelOf,
-} from '../brake';
+import { AXLES, RECORDED_PARTS, type RecordedPart, SIDES, type WheelName, wheelOf } from '../brake';
 import type { DayInput } from '../schedule';
+import { COLD_LIMITS, endsTheDrive, HOT_LIMITS, isCold } from './limits';
 import { type DayRecord, distinctWheels, type WheelRecord } from './record';
 import type {
   ForceMargin,
-  ForcePart,
   LapResult,
   LeastFade,
   LegResult,
-  LimitedPart,
   Margin,
   Moment,
   Unbraked,
   Verdict,
 } from './result';
 
-/** Highest temperature a wheel bearing's grease is run at, K (150 °C, from memory). */
-const HUB_LIMIT = 423.15;
 /** A margin under this share of the rise is called close: cooling alone is uncertain by ±30 %. */
 const CLOSE_SHARE = 0.12;
-
-/** The limits of one wheel's brake, K. */
-function limitsOf(axle: AxleInput, side: Side): readonly (readonly [LimitedPart & RecordedPart, number])[] {
-  const { rotor, drum, pad, caliper } = axle[side];
-  const { material } = drum ?? rotor;
-  return [
-    ['rotorFace', material.faceLimit],
-    ['rotorBulk', material.bulkLimit],
-    ['padFace', pad.limit],
-    ['plate', pad.plateLimit],
-    ['seal', caliper.sealLimit],
-    ['fluid', axle.boilingPoint],
-    ['hub', HUB_LIMIT],
-  ];
-}
 
 /** Where a sample lies in the day. */
 export function momentAt(
@@ -101,9 +73,11 @@ export function dayMargins(
       const both = !distinct.includes(wheelOf(axle, 'right'));
       const at = (sample: number) => momentAt(record, sample, laps, legs);
       const side = both ? 'both' : own;
-      const margins = limitsOf(input[axle], own).map(([part, limit]): Margin => {
-        const { worst, first } = highest(valuesOf(record.wheels[wheel], part), limit, begin);
-        const value = valuesOf(record.wheels[wheel], part)(worst);
+      const margins = HOT_LIMITS.map(({ part, reads, limit: limitOf }): Margin => {
+        const limit = limitOf(input[axle][own], input[axle]);
+        const values = hottestOf(record.wheels[wheel], reads);
+        const { worst, first } = highest(values, limit, begin);
+        const value = values(worst);
         const moment = at(worst);
         return {
           axle,
@@ -117,21 +91,30 @@ export function dayMargins(
           passed: first < 0 ? null : at(first),
         };
       });
-      const bite = coldestBite(axle, side, wheel, input[axle][own].pad.windowLow, record, counted, ambient);
-      return bite ? [...margins, bite] : margins;
+      const cold = COLD_LIMITS.flatMap(({ part, limit }) => {
+        const least = limit(input[axle][own], input[axle]);
+        return coldestBite({ axle, side, part, limit: least }, wheel, record, counted, ambient) ?? [];
+      });
+      return [...margins, ...cold];
     }),
   );
 }
 
-/** Values of a part over the samples; of fluid the hotter of bores and hose. */
-function valuesOf(record: WheelRecord, part: RecordedPart): ((i: number) => number) & { count: number } {
-  const own = record[part];
-  const of = part === 'fluid' ? (i: number) => Math.max(own[i], record.hose[i]) : (i: number) => own[i];
-  return Object.assign(of, { count: own.length });
+/** The hottest of some parts over the samples. */
+function hottestOf(
+  record: WheelRecord,
+  reads: readonly RecordedPart[],
+): ((i: number) => number) & { count: number } {
+  const [first, ...others] = reads.map((part) => record[part]);
+  const of =
+    others.length === 0
+      ? (i: number) => first[i]
+      : (i: number) => others.reduce((most, series) => Math.max(most, series[i]), first[i]);
+  return Object.assign(of, { count: first.length });
 }
 
 function highest(
-  values: ReturnType<typeof valuesOf>,
+  values: ReturnType<typeof hottestOf>,
   limit: number,
   begin: number,
 ): { worst: number; first: number } {
@@ -146,14 +129,13 @@ function highest(
 }
 
 function coldestBite(
-  axle: AxleName,
-  side: Side | 'both',
+  where: Pick<Margin, 'axle' | 'side' | 'part' | 'limit'>,
   wheel: WheelName,
-  limit: number,
   record: DayRecord,
   laps: readonly LapResult[],
   ambient: (moment: Moment) => number,
 ): Margin | null {
+  const { limit } = where;
   let worst = Number.POSITIVE_INFINITY;
   let at: Moment | null = null;
   let passed: Moment | null = null;
@@ -177,7 +159,7 @@ function coldestBite(
   }
   if (!at) return null;
   const share = (worst - limit) / Math.max(1, limit - ambient(at));
-  return { axle, side, part: 'bite', limit, worst, at, margin: worst - limit, share, passed };
+  return { ...where, worst, at, margin: worst - limit, share, passed };
 }
 
 /** Time at which a stop of a lap begins, s. */
@@ -202,10 +184,6 @@ export function unbrakedOf(laps: readonly LapResult[]): Unbraked | null {
   if (hot.every((lap) => lap.trace.stops.length === 0)) return 'no braking';
   return hot.every((lap) => lap.trace.stops.every((stop) => stop.energy <= 0)) ? 'motor' : null;
 }
-
-/** Whether passing a part's limit ends the drive: boiling fluid, a pedal on the floor. */
-export const endsTheDrive = ({ part }: { readonly part: LimitedPart | ForcePart }): boolean =>
-  part === 'fluid' || part === 'travel';
 
 /**
  * What ended the drive, soonest first: fluid that boils on a lap, a pedal on the floor, a car that the driver's whole
@@ -237,8 +215,8 @@ export function verdictOf(
   laps: readonly LapResult[],
   unbraked: Unbraked | null,
 ): Verdict {
-  const hot: readonly (Margin | ForceMargin)[] = [...margins.filter((m) => m.part !== 'bite'), ...forces];
-  const cold = margins.filter((m) => m.part === 'bite' && m.passed);
+  const hot: readonly (Margin | ForceMargin)[] = [...margins.filter((m) => !isCold(m)), ...forces];
+  const cold = margins.filter((m) => isCold(m) && m.passed);
   const coldBite = cold.length > 0 ? coldest(cold) : null;
   const passed = hot.filter((m) => m.passed).sort(byTime);
   if (passed.length > 0) {

@@ -1,7 +1,8 @@
 import type { DayInput, Leg, SessionPlan } from '../schedule';
 import { simulateDay } from './day';
+import { type ForcePart, isCold, type LimitedPart } from './limits';
 import { marginsFrom } from './marginsFrom';
-import type { DayResult, ForcePart, LimitedPart, Margin } from './result';
+import type { DayResult, Margin } from './result';
 
 /** Most hot laps looked ahead. */
 const LOOK_AHEAD = 40;
@@ -118,7 +119,7 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
 /** What can give out from a session on: every hot limit, the foot's and the pedal's. */
 function limitsFrom(input: DayInput, result: DayResult, session: number) {
   const { margins, forceMargins } = marginsFrom(input, result, session);
-  return [...margins.filter((margin) => margin.part !== 'bite'), ...forceMargins];
+  return [...margins.filter((margin) => !isCold(margin)), ...forceMargins];
 }
 
 function paceOf(session: SessionPlan, kind: 'hot' | 'cool', otherwise: number): number {

@@ -1,6 +1,7 @@
 import type { AxleName, CarState, RecordedPart, Side, WheelName } from '../brake';
 import type { LapTrace } from '../lap';
 import type { LapKind, LegKind, StandKind } from '../schedule';
+import type { ForcePart, LimitedPart } from './limits';
 import type { DayRecord } from './record';
 
 /** One wheel's brake through one stop; temperatures in K. */
@@ -124,8 +125,6 @@ export interface Moment {
   readonly standingTime: number;
 }
 
-export type LimitedPart = 'rotorFace' | 'rotorBulk' | 'padFace' | 'plate' | 'seal' | 'fluid' | 'hub' | 'bite';
-
 /**
  * What is left to a limit at the worst instant. For `bite` the limit is the low end of the pad's window, the worst
  * instant the coldest braking point of a hot lap, and the share is of the window's low end over ambient.
@@ -147,8 +146,6 @@ export interface Margin {
   /** First moment past the limit, null when it never is */
   readonly passed: Moment | null;
 }
-
-export type ForcePart = 'pedal' | 'travel';
 
 /** What is left of the driver's force (hot laps) or the pedal's travel at the worst stop; the share is of the limit. */
 export interface ForceMargin {

@@ -1,9 +1,9 @@
 import type { AxleName } from '../brake';
-import type { DayResult, Margin } from '../run';
+import { type DayResult, isCold, type Margin } from '../run';
 
 /** Every hot limit of a day's brakes: all temperatures but the bite. */
 export const hotMargins = (result: Pick<DayResult, 'margins'>): readonly Margin[] =>
-  result.margins.filter((margin) => margin.part !== 'bite');
+  result.margins.filter((margin) => !isCold(margin));
 
 /** The hot limit with the fewest kelvin left, of one axle or of the car. @throws RangeError for a day without any */
 export function leastMargin(result: Pick<DayResult, 'margins'>, axle: AxleName | null = null): Margin {
@@ -14,7 +14,7 @@ export function leastMargin(result: Pick<DayResult, 'margins'>, axle: AxleName |
 
 /** The coldest bite of an axle's hot laps; null where none is braked. */
 export function coldestBite(result: Pick<DayResult, 'margins'>, axle: AxleName): Margin | null {
-  const own = result.margins.filter((margin) => margin.axle === axle && margin.part === 'bite');
+  const own = result.margins.filter((margin) => margin.axle === axle && isCold(margin));
   return own.length === 0 ? null : own.reduce((a, b) => (b.margin < a.margin ? b : a));
 }
 

@@ -1,26 +1,22 @@
+import { AXLES, type AxleName, type RecordedPart, SIDES, wheelOf } from '../brake';
 import {
-  AXLES,
-  type AxleInput,
-  type AxleName,
-  type RecordedPart,
-  rubbedMaterial,
-  SIDES,
-  wheelOf,
-} from '../brake';
-import type { DayRecord, DayResult } from '../run';
+  type DayRecord,
+  type DayResult,
+  FOOT_LIMITS,
+  type ForcePart,
+  HOT_LIMITS,
+  type HotPart,
+} from '../run';
 import type { DayInput } from '../schedule';
 
-/** Limits watched in every run: seven an axle, and the foot's two. */
-export const WATCHED_PARTS = ['rotorFace', 'rotorBulk', 'padFace', 'plate', 'seal', 'fluid', 'hub'] as const;
-export type WatchedPart = (typeof WATCHED_PARTS)[number];
+/** A limit watched in every run: the hot ones of each axle, and the foot's. */
 export interface WatchedLimit {
   readonly axle: AxleName | null;
-  readonly part: WatchedPart | 'pedal' | 'travel';
+  readonly part: HotPart | ForcePart;
 }
 export const WATCHED_LIMITS: readonly WatchedLimit[] = [
-  ...AXLES.flatMap((axle) => WATCHED_PARTS.map((part) => ({ axle, part }))),
-  { axle: null, part: 'pedal' },
-  { axle: null, part: 'travel' },
+  ...AXLES.flatMap((axle) => HOT_LIMITS.map(({ part }) => ({ axle, part }))),
+  ...FOOT_LIMITS.map(({ part }) => ({ axle: null, part })),
 ];
 
 /** Parts whose temperature is kept as a curve. */
@@ -68,27 +64,6 @@ export function runLayout(day: DayInput): RunLayout {
   };
 }
 
-/** Limit of a watched part of an axle, K. */
-function limitOf(axle: AxleInput, part: WatchedPart, hub: number): number {
-  const { left } = axle;
-  switch (part) {
-    case 'rotorFace':
-      return rubbedMaterial(left).faceLimit;
-    case 'rotorBulk':
-      return rubbedMaterial(left).bulkLimit;
-    case 'padFace':
-      return left.pad.limit;
-    case 'plate':
-      return left.pad.plateLimit;
-    case 'seal':
-      return left.caliper.sealLimit;
-    case 'fluid':
-      return axle.boilingPoint;
-    case 'hub':
-      return hub;
-  }
-}
-
 /**
  * Writes what is kept of one run: for every watched limit the margin left up to the end of each lap and of the day (K; N
  * for the pedal, mm for its travel), then the curves, each the hotter side's hottest within each piece, K.
@@ -101,15 +76,14 @@ export function writeRun(
   into: Float32Array,
   at: number,
 ): void {
-  const { record, margins, forceMargins } = result;
+  const { record } = result;
   const columns = layout.laps + 1;
   let next = at;
   const samples = record.time.length;
   for (const axle of AXLES) {
-    const hub = margins.find((m) => m.axle === axle && m.part === 'hub')?.limit ?? 0;
-    for (const part of WATCHED_PARTS) {
-      const limit = limitOf(day[axle], part, hub);
-      const series = seriesOf(record, axle, part === 'fluid' ? ['fluid', 'hose'] : [part]);
+    for (const { reads, limit: limitOf } of HOT_LIMITS) {
+      const limit = limitOf(day[axle].left, day[axle]);
+      const series = seriesOf(record, axle, reads);
       let hottest = series[0][0];
       into.fill(limit - hottest, next, next + columns);
       for (let i = 0; i < samples; i++) {
@@ -125,13 +99,13 @@ export function writeRun(
       next += columns;
     }
   }
-  for (const part of ['pedal', 'travel'] as const) {
-    const limit = forceMargins.find((m) => m.part === part)?.limit ?? 0;
+  for (const { part, laps, limit: limitOf, of } of FOOT_LIMITS) {
+    const limit = limitOf(day.vehicle);
     const scale = part === 'pedal' ? 1 : 1000;
     let least = limit;
     result.laps.forEach((lap, k) => {
-      if (part === 'travel' || lap.kind === 'hot') {
-        for (const force of lap.forces) least = Math.min(least, limit - force[part]);
+      if (laps === 'all' || lap.kind === 'hot') {
+        for (const force of lap.forces) least = Math.min(least, limit - of(force));
       }
       // What no leg can press is far beyond any limit.
       into[next + k] = Math.max(-1e6, least * scale);

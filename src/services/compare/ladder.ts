@@ -1,4 +1,4 @@
-import { coldestBite, leastMargin, type Margin } from '../../core';
+import { coldestBite, isCold, leastMargin, type Margin } from '../../core';
 import {
   type Change,
   changePrice,
@@ -175,7 +175,7 @@ export function sensiblePairs(rungs: readonly Rung[], setup: Setup): Candidate[]
 function allLeft({ assessed, gain, target }: Rung): number {
   if (target === 'bite') return gain;
   const short = assessed.summary.margins
-    .filter((margin) => margin.part !== 'bite')
+    .filter((margin) => !isCold(margin))
     .reduce((sum, { margin }) => sum + Math.min(0, margin - 30), 0);
   return short + 0.01 * gain;
 }

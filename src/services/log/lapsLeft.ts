@@ -1,4 +1,4 @@
-import { goneOn, loggedDay, type Margin, simulateDay } from '../../core';
+import { goneOn, isCold, loggedDay, type Margin, simulateDay } from '../../core';
 import { isDriven, type PreparedLog } from '../../io';
 
 /** How many laps like the last whole one a limit is away. */
@@ -21,7 +21,7 @@ export function lapsLeft(prepared: PreparedLog, looked = 20): LapsLeft | null {
   let first: LapsLeft = { laps: null, looked, margin: null };
   for (const margin of day.margins) {
     // Pads too cold to bite end no session.
-    if (margin.part === 'bite' || !margin.passed) continue;
+    if (isCold(margin) || !margin.passed) continue;
     const laps = margin.passed.lap === null ? 0 : Math.max(0, margin.passed.lap - 1 - driven);
     if (first.laps === null || laps < first.laps) first = { laps, looked, margin };
   }

@@ -5,6 +5,7 @@ import {
   type CoolingNeed,
   discViewFactor,
   type FastestPlan,
+  isCold,
   type LimitRisk,
   type RunStatistics,
 } from '../../core';
@@ -126,7 +127,7 @@ export function explainComparison(reference: string, assessed: Assessed, units: 
 
 /** How the steps of the ladder were ranked. */
 export function explainLadder(tried: number, base: Assessed, units: UnitChoice): Explanation {
-  const least = base.summary.margins.filter((margin) => margin.part !== 'bite');
+  const least = base.summary.margins.filter((margin) => !isCold(margin));
   return {
     title: 'What to buy next',
     relation:
