@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
-import { type DayResult, RECORDED_PARTS, type RecordedPart } from '../core';
+import { type DayResult, RECORDED_PARTS } from '../core';
 import type { Setup } from '../model';
 import { METRIC, type Quantity, toShown, type UnitChoice, unitOf } from '../model';
-import { celsius } from '../text/en';
+import { celsius, PART_NAMES } from '../text/en';
 import { FORCE_COLUMNS, finite, namedWheels, nine, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './results';
 
 const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
@@ -62,22 +62,6 @@ export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = ME
   return csvText(fields, data);
 }
 
-const TRACE_TITLES: Readonly<Record<RecordedPart, string>> = {
-  rotorFace: 'rotor face',
-  rotorBulk: 'rotor bulk',
-  rotorInner: 'rotor inside',
-  hat: 'hat',
-  hub: 'hub',
-  upright: 'upright',
-  padFace: 'pad face',
-  plate: 'pad plate',
-  piston: 'pistons',
-  seal: 'seals',
-  caliper: 'caliper',
-  fluid: 'fluid',
-  hose: 'hose fluid',
-};
-
 /** Series of what the foot feels: heading, quantity, and from SI to the stored unit. */
 const TRACE_FORCES: readonly (readonly [keyof DayResult['record']['force'], string, Quantity, number])[] = [
   ['pedal', 'pedal force', 'force', 1],
@@ -102,7 +86,7 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
     'stop',
     ...TRACE_FORCES.map(([, title, quantity]) => heading(title, quantity, units)),
     ...wheels.flatMap(([, words]) =>
-      RECORDED_PARTS.map((part) => `${words} ${TRACE_TITLES[part]} (${degree.label})`),
+      RECORDED_PARTS.map((part) => `${words} ${PART_NAMES[part].name} (${degree.label})`),
     ),
   ];
   const data = Array.from(record.time, (time, i) => {

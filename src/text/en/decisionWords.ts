@@ -1,7 +1,7 @@
 import type { AxleName, AxleNeed, Margin } from '../../core';
 import { formatQuantity, type UnitChoice } from '../../model';
 import type { NoWay, WayKind } from '../../services';
-import { PART_WORDS } from './wording';
+import { LIMIT_TEXT } from './parts';
 
 const kelvin = (value: number, units: UnitChoice) => formatQuantity(Math.abs(value), 'difference', units);
 export const AXLE_WORDS: Readonly<Record<AxleName, string>> = { front: 'Front', rear: 'Rear' };
@@ -9,7 +9,7 @@ export const AXLE_WORDS: Readonly<Record<AxleName, string>> = { front: 'Front', 
 /** A margin in short: "front pads, 12 K left". */
 export function marginWords(margin: Pick<Margin, 'axle' | 'part' | 'margin'>, units: UnitChoice): string {
   const left = margin.margin < 0 ? 'over' : margin.part === 'bite' ? 'above' : 'left';
-  const part = margin.part === 'bite' ? 'cold bite' : PART_WORDS[margin.part].name;
+  const part = margin.part === 'bite' ? 'cold bite' : LIMIT_TEXT[margin.part].name;
   return `${margin.axle} ${part}, ${kelvin(margin.margin, units)} ${margin.margin < 0 && margin.part === 'bite' ? 'too cold' : left}`;
 }
 
@@ -17,7 +17,7 @@ export function marginWords(margin: Pick<Margin, 'axle' | 'part' | 'margin'>, un
 export function noDuctWords(need: AxleNeed, wish: number, units: UnitChoice): string {
   const { reason } = need;
   if (!reason) return '';
-  const { name } = PART_WORDS[reason.part];
+  const { name } = LIMIT_TEXT[reason.part];
   const largest = `The largest looked at, ${formatQuantity(need.area * 1e4, 'area', units, 0)} to each wheel,`;
   const leaves =
     reason.best < 0

@@ -26,6 +26,7 @@ export { explain, type Topic } from './explanations';
 export { lapText } from './lapText';
 export { leftText } from './leftText';
 export { noteText } from './noteText';
+export { LIMIT_TEXT, PART_NAMES } from './parts';
 export { windText } from './windText';
 export {
   ANY_DRIVER,
@@ -41,7 +42,6 @@ export {
   marginText,
   momentText,
   overrunText,
-  PART_WORDS,
   pedalText,
   stopText,
   temperatureText,

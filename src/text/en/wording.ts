@@ -13,72 +13,7 @@ import type {
 } from '../../core';
 import { ZERO_CELSIUS } from '../../core';
 import { formatQuantity, type UnitChoice } from '../../model';
-
-/** What each judged part is called, and what passing its limit means. */
-export const PART_WORDS: Readonly<
-  Record<LimitedPart | ForcePart, { name: string; plural: boolean; limit: string; means: string }>
-> = {
-  rotorFace: {
-    name: 'rotor faces',
-    plural: true,
-    limit: 'face limit',
-    means: 'Heat checks grow into cracks, and the surface changes under the pad.',
-  },
-  rotorBulk: {
-    name: 'rotors',
-    plural: true,
-    limit: 'bulk limit',
-    means: 'The iron softens and scales; the ring can cone or crack.',
-  },
-  padFace: {
-    name: 'pads',
-    plural: true,
-    limit: 'limit',
-    means: 'Friction falls, the pedal needs more force, and the pad can glaze for good.',
-  },
-  plate: {
-    name: 'pad plates',
-    plural: true,
-    limit: 'limit',
-    means: 'The bond ages and much more heat goes on to pistons and fluid.',
-  },
-  seal: {
-    name: 'caliper seals',
-    plural: true,
-    limit: 'rating',
-    means: 'Seals harden, then weep or drag.',
-  },
-  fluid: {
-    name: 'brake fluid',
-    plural: false,
-    limit: 'boiling point',
-    means: 'Vapour forms once the pedal is released; the next push can go to the floor.',
-  },
-  hub: {
-    name: 'wheel bearings',
-    plural: true,
-    limit: 'limit',
-    means: 'Grease thins and runs out.',
-  },
-  pedal: {
-    name: 'pedal force',
-    plural: false,
-    limit: 'the driver’s limit',
-    means: 'The driver cannot press harder: the stop runs long.',
-  },
-  travel: {
-    name: 'pedal',
-    plural: false,
-    limit: 'travel',
-    means: 'It reaches the floor before there is pressure enough.',
-  },
-  bite: {
-    name: 'pads',
-    plural: true,
-    limit: 'working window',
-    means: 'Too cold at the braking point: the first push bites late.',
-  },
-};
+import { LIMIT_TEXT } from './parts';
 
 /** "front", or "front left" where the sides differ. */
 export const wheelWords = (axle: AxleName, side: Side | 'both') =>
@@ -243,7 +178,7 @@ const UNBRAKED_WORDS: Readonly<Record<Unbraked, string>> = {
 
 /** Who and what passed a limit: "the front pads past their limit of 700 °C". */
 function partWords(margin: Margin | ForceMargin, units: UnitChoice) {
-  const words = PART_WORDS[margin.part];
+  const words = LIMIT_TEXT[margin.part];
   const its = margin.part === 'pedal' ? '' : words.plural ? 'their ' : 'its ';
   return {
     words,

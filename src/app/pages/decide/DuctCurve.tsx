@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { AxleName, AxleNeed } from '../../../core';
 import { formatQuantity, toShown, unitOf } from '../../../model';
-import { AXLE_WORDS, celsius, PART_WORDS } from '../../../text/en';
+import { AXLE_WORDS, celsius, LIMIT_TEXT } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { Key } from '../../ui/charts/Key';
 import { type ChartRule, LineChart } from '../../ui/charts/LineChart';
@@ -80,7 +80,7 @@ export function DuctCurve({ axle, need }: { axle: AxleName; need: AxleNeed }) {
                   </td>
                 ))}
                 <td className="px-2">{formatQuantity(point.margin, 'difference', units)}</td>
-                <td className="px-2 text-left">{PART_WORDS[point.part].name}</td>
+                <td className="px-2 text-left">{LIMIT_TEXT[point.part].name}</td>
               </tr>
             ))}
           </tbody>

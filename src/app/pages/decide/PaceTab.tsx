@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { QUESTION } from '../../../compute';
 import type { FastestPlan, PlanOption } from '../../../core';
 import { formatQuantity, setLegs, toShown, type UnitChoice, unitOf } from '../../../model';
-import { celsius, clockText, explainPlan, limitText, momentText, PART_WORDS } from '../../../text/en';
+import { celsius, clockText, explainPlan, LIMIT_TEXT, limitText, momentText } from '../../../text/en';
 import { How } from '../../shared/How';
 import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
@@ -128,7 +128,7 @@ function tightWords({ tightest, laps, dayLegs }: PlanOption, units: UnitChoice):
     part === 'pedal' || part === 'travel'
       ? limitText(part, Math.abs(tightest.margin), units)
       : formatQuantity(Math.abs(tightest.margin), 'difference', units);
-  return `${axle}${PART_WORDS[part].name}, ${left} ${tightest.margin < 0 ? 'over' : 'left'}, ${where}`;
+  return `${axle}${LIMIT_TEXT[part].name}, ${left} ${tightest.margin < 0 ? 'over' : 'left'}, ${where}`;
 }
 
 function Options({ plan, session }: { plan: FastestPlan; session: number }) {
@@ -223,7 +223,7 @@ function Traces({ plan }: { plan: FastestPlan }) {
           at: 'y' as const,
           value: shown(of.limit),
           color: 'var(--over)',
-          text: `limit of the ${of.axle} ${PART_WORDS[of.part].name}`,
+          text: `limit of the ${of.axle} ${LIMIT_TEXT[of.part].name}`,
         },
       ],
     };
@@ -231,7 +231,7 @@ function Traces({ plan }: { plan: FastestPlan }) {
   return (
     <section className="panel px-4 py-3" aria-label="Over the session">
       <h2 className="text-[15px]">
-        {of.axle === 'front' ? 'Front' : 'Rear'} {PART_WORDS[of.part].name} over the session: what is closest
+        {of.axle === 'front' ? 'Front' : 'Rear'} {LIMIT_TEXT[of.part].name} over the session: what is closest
         flat out
       </h2>
       <LineChart

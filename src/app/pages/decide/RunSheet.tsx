@@ -1,11 +1,11 @@
-import { AXLES, type Margin, type Outlook } from '../../../core';
+import { AXLES, HEAT_LIMITS, isCold, type Outlook } from '../../../core';
 import { formatQuantity, padOf, type UnitChoice } from '../../../model';
 import {
   celsius,
   fadeText,
+  LIMIT_TEXT,
   marginText,
   momentText,
-  PART_WORDS,
   UNCALIBRATED_NOTE,
   verdictText,
 } from '../../../text/en';
@@ -114,20 +114,9 @@ function Stint({
   );
 }
 
-const SHORT: readonly Margin['part'][] = [
-  'padFace',
-  'rotorFace',
-  'rotorBulk',
-  'fluid',
-  'plate',
-  'seal',
-  'hub',
-  'bite',
-];
-
 function Limits({ computed, units }: { computed: Computed; units: UnitChoice }) {
   const { result } = computed;
-  const rows = SHORT.flatMap((part) =>
+  const rows = HEAT_LIMITS.flatMap(({ part }) =>
     AXLES.flatMap((axle) => {
       const both = result.margins.filter((m) => m.part === part && m.axle === axle);
       return both.length === 0 ? [] : [both.reduce((a, b) => (b.share < a.share ? b : a))];
@@ -148,7 +137,7 @@ function Limits({ computed, units }: { computed: Computed; units: UnitChoice }) 
                     kind={marginState(margin.share, margin.passed !== null)}
                     className="h-[11px] w-[11px]"
                   />
-                  {margin.axle} {margin.part === 'bite' ? 'cold bite' : PART_WORDS[margin.part].name}
+                  {margin.axle} {isCold(margin) ? 'cold bite' : LIMIT_TEXT[margin.part].name}
                 </span>
               </th>
               <td className="whitespace-nowrap text-right">

@@ -19,7 +19,7 @@ import {
   uncertainRanges,
   unitOf,
 } from '../../../model';
-import { ANY_DRIVER, celsius, explainChances, PART_WORDS } from '../../../text/en';
+import { ANY_DRIVER, celsius, explainChances, LIMIT_TEXT, PART_NAMES } from '../../../text/en';
 import { AxleField } from '../../shared/AxleField';
 import { How } from '../../shared/How';
 import { useUnits } from '../../state/preferences';
@@ -28,7 +28,7 @@ import { ScrollPanel } from '../../ui/ScrollPanel';
 import { SelectField } from '../../ui/SelectField';
 
 const nameOf = ({ axle, part }: Pick<LimitRisk, 'axle' | 'part'>) =>
-  axle ? `${axle} ${PART_WORDS[part].name}` : part === 'travel' ? 'pedal travel' : PART_WORDS[part].name;
+  axle ? `${axle} ${LIMIT_TEXT[part].name}` : LIMIT_TEXT[part].title.toLowerCase();
 const keyOf = ({ axle, part }: Pick<LimitRisk, 'axle' | 'part'>) => `${axle ?? 'car'}/${part}`;
 const chance = (share: number) =>
   share === 0
@@ -154,13 +154,6 @@ function Chances({
   );
 }
 
-const CURVE_NAMES: Readonly<Record<CurvePart, string>> = {
-  rotorFace: 'rotor face',
-  rotorBulk: 'rotor bulk',
-  padFace: 'pad face',
-  fluid: 'fluid',
-};
-
 function Bands({ statistics, setup }: { statistics: RunStatistics; setup: Setup }) {
   const units = useUnits();
   const [axle, setAxle] = useState<AxleName>('front');
@@ -195,13 +188,13 @@ function Bands({ statistics, setup }: { statistics: RunStatistics; setup: Setup 
           <SelectField
             label="Part"
             value={part}
-            options={CURVE_PARTS.map((p) => [p, CURVE_NAMES[p]] as const)}
+            options={CURVE_PARTS.map((p) => [p, PART_NAMES[p].name] as const)}
             onChange={setPart}
           />
         </div>
       </div>
       <LineChart
-        label={`Spread of the ${axle} ${CURVE_NAMES[part]} over the laps`}
+        label={`Spread of the ${axle} ${PART_NAMES[part].name} over the laps`}
         height={250}
         unit={degree.label}
         lines={lines}

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { BalanceSweep } from '../../../core';
 import { formatQuantity, toShown, unitOf } from '../../../model';
-import { PART_WORDS } from '../../../text/en';
+import { LIMIT_TEXT } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { Key } from '../../ui/charts/Key';
 import { LineChart } from '../../ui/charts/LineChart';
@@ -72,9 +72,9 @@ export function SweepChart({ sweep }: { sweep: BalanceSweep }) {
               <tr key={p.share} className="border-t border-rule/60">
                 <td className="px-2">{percent(p.share)}</td>
                 <td className="px-2">{formatQuantity(p.margin.front.kelvin, 'difference', units)}</td>
-                <td className="px-2 text-left">{PART_WORDS[p.margin.front.part].name}</td>
+                <td className="px-2 text-left">{LIMIT_TEXT[p.margin.front.part].name}</td>
                 <td className="px-2">{formatQuantity(p.margin.rear.kelvin, 'difference', units)}</td>
-                <td className="px-2 text-left">{PART_WORDS[p.margin.rear.part].name}</td>
+                <td className="px-2 text-left">{LIMIT_TEXT[p.margin.rear.part].name}</td>
                 <td className="px-2">{p.fade === null ? '—' : `${(100 * p.fade).toFixed(0)} %`}</td>
               </tr>
             ))}

@@ -3,7 +3,7 @@ import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YA
 import { LOG_COLUMN_NAMES } from '../../../io';
 import { formatQuantity, toShown, unitOf } from '../../../model';
 import type { LogAnalysis, MeasuredSeries } from '../../../services';
-import { celsius, clockText, UNCALIBRATED_NOTE, verdictText } from '../../../text/en';
+import { celsius, clockText, PART_NAMES, UNCALIBRATED_NOTE, verdictText } from '../../../text/en';
 import { StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
 import { AXIS, TOOLTIP } from '../../ui/charts/chartStyle';
@@ -68,12 +68,6 @@ function begins({ begun, setup }: LogAnalysis): string {
     : 'from brakes as warm as the plan begins';
 }
 
-const PARTS = {
-  rotorBulk: 'rotor, mean through its thickness',
-  caliper: 'caliper body',
-  fluid: 'fluid in the caliper',
-};
-
 function Residuals({ analysis }: { analysis: LogAnalysis }) {
   const units = useUnits();
   const signed = (k: number) => `${k >= 0 ? '+' : '−'}${formatQuantity(Math.abs(k), 'difference', units)}`;
@@ -93,7 +87,7 @@ function Residuals({ analysis }: { analysis: LogAnalysis }) {
           {analysis.measured.map((s) => (
             <tr key={s.channel} className="border-t border-rule/60">
               <td className="py-1">{LOG_COLUMN_NAMES[s.channel]}</td>
-              <td className="px-2 text-dim">{PARTS[s.part as keyof typeof PARTS]}</td>
+              <td className="px-2 text-dim">{PART_NAMES[s.part].name}</td>
               <td className="px-2 text-right">{signed(s.mean)}</td>
               <td className="px-2 text-right">{formatQuantity(s.rms, 'difference', units)}</td>
               <td className="px-2 text-right">{signed(s.peak)}</td>

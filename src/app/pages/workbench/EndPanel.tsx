@@ -1,18 +1,13 @@
 import { memo } from 'react';
 import { AXLES, type AxleName, type BrakeState, type RecordedPart } from '../../../core';
 import { formatQuantity, keepState, storedBrakesOf, type UnitChoice } from '../../../model';
-import { temperatureText } from '../../../text/en';
+import { PART_NAMES, temperatureText } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
 import { useEdit } from '../../state/useEdit';
 import type { ChartProps } from '../../state/useSession';
 
-const PARTS: readonly (readonly [RecordedPart, string])[] = [
-  ['rotorBulk', 'Rotor core (bulk)'],
-  ['padFace', 'Pad surface'],
-  ['caliper', 'Caliper body'],
-  ['fluid', 'Fluid at the pistons'],
-];
+const PARTS: readonly RecordedPart[] = ['rotorBulk', 'padFace', 'caliper', 'fluid'];
 const mm = (metres: number, units: UnitChoice) => formatQuantity(1000 * metres, 'smallLength', units);
 const CARRIED: readonly (readonly [string, (state: BrakeState, units: UnitChoice) => string])[] = [
   ['Pads glazed', (s) => (s.glaze < 0.0005 ? 'none' : `${(100 * s.glaze).toFixed(1)} %`)],
@@ -69,10 +64,10 @@ export const EndPanel = memo(function EndPanel({
           </tr>
         </thead>
         <tbody>
-          {PARTS.map(([part, label]) => (
+          {PARTS.map((part) => (
             <Row
               key={part}
-              label={label}
+              label={PART_NAMES[part].title}
               value={(axle) => temperatureText(result.record.wheels[wheel(axle)][part][last], units)}
             />
           ))}

@@ -1,14 +1,21 @@
 import { memo } from 'react';
-import { AXLES, type AxleName, type ForceMargin, type LimitedPart, type Margin } from '../../../core';
+import {
+  AXLES,
+  type AxleName,
+  type ForceMargin,
+  HEAT_LIMITS,
+  type LimitedPart,
+  type Margin,
+} from '../../../core';
 import { formatQuantity, type UnitChoice } from '../../../model';
 import {
   celsius,
   fadeText,
+  LIMIT_TEXT,
   LIMIT_WORDS,
   marginText,
   momentText,
   overrunText,
-  PART_WORDS,
   temperatureText,
   worstText,
 } from '../../../text/en';
@@ -17,27 +24,6 @@ import { useUnits } from '../../state/preferences';
 import type { Selection } from '../../state/selection';
 import type { Computed } from '../../state/useSession';
 import { HowResult } from './HowResult';
-
-const ORDER: readonly LimitedPart[] = [
-  'rotorFace',
-  'rotorBulk',
-  'padFace',
-  'plate',
-  'fluid',
-  'seal',
-  'hub',
-  'bite',
-];
-const ROW_NAMES: Record<LimitedPart, string> = {
-  rotorFace: 'Rotor face',
-  rotorBulk: 'Rotor bulk',
-  padFace: 'Pad face',
-  plate: 'Pad plate',
-  fluid: 'Fluid',
-  seal: 'Caliper seals',
-  hub: 'Wheel bearing',
-  bite: 'Cold bite',
-};
 
 /** What is left to each limit, part by part, front and rear. */
 export const MarginBoard = memo(function MarginBoard({
@@ -64,12 +50,12 @@ export const MarginBoard = memo(function MarginBoard({
           </tr>
         </thead>
         <tbody>
-          {ORDER.map((part) => (
+          {HEAT_LIMITS.map(({ part, end }) => (
             <tr key={part} className="border-t border-rule/60 align-top">
-              <th className="py-1.5 pr-2 text-left font-[520] narrow" title={PART_WORDS[part].means}>
-                {ROW_NAMES[part]}{' '}
-                <HowResult topic={part} computed={computed} name={ROW_NAMES[part].toLowerCase()} />
-                {part === 'bite' && <span className="caption block font-normal">should pass its mark</span>}
+              <th className="py-1.5 pr-2 text-left font-[520] narrow" title={LIMIT_TEXT[part].means}>
+                {LIMIT_TEXT[part].title}{' '}
+                <HowResult topic={part} computed={computed} name={LIMIT_TEXT[part].title.toLowerCase()} />
+                {end === 'cold' && <span className="caption block font-normal">should pass its mark</span>}
               </th>
               {AXLES.map((axle) => (
                 <td key={axle} className="py-1.5 pl-1">
@@ -86,7 +72,7 @@ export const MarginBoard = memo(function MarginBoard({
           ))}
           {computed.result.forceMargins.map((margin) => (
             <tr key={margin.part} className="border-t border-rule/60 align-top">
-              <th className="py-1.5 pr-2 text-left font-[520] narrow" title={PART_WORDS[margin.part].means}>
+              <th className="py-1.5 pr-2 text-left font-[520] narrow" title={LIMIT_TEXT[margin.part].means}>
                 {margin.part === 'pedal' ? 'Pedal force' : 'Pedal travel'}{' '}
                 <HowResult topic={margin.part} computed={computed} name={`the pedal ${margin.part}`} />
               </th>

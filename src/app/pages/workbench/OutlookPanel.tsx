@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { QUESTION } from '../../../compute';
 import { endsTheDrive, type Outlook } from '../../../core';
 import { dayInput, formatQuantity, type UnitChoice } from '../../../model';
-import { beyondSense, limitText, PART_WORDS, wheelWords } from '../../../text/en';
+import { beyondSense, LIMIT_TEXT, limitText, wheelWords } from '../../../text/en';
 import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import type { ChartProps, Computed } from '../../state/useSession';
@@ -102,7 +102,7 @@ function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
             <tr key={`${part.axle}${part.side}${part.part}`} className="border-t border-rule/60">
               <td className="py-0.5">
                 {part.axle && `${wheelWords(part.axle, part.side)} `}
-                {PART_WORDS[part.part].name}
+                {LIMIT_TEXT[part.part].name}
               </td>
               <td className="text-right font-[560]">
                 {part.lapsUntil === null ? `none in ${outlook.laps}` : part.lapsUntil}
