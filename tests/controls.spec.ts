@@ -14,15 +14,15 @@ const gauge = async (page: Parameters<typeof verdict>[0], row: string, axle: 'Fr
 };
 
 const MOVES = [
-  { control: 'Mass', key: 'PageUp', row: 'Rotor bulk', axle: 'Front', hotter: true },
-  { control: 'Air', key: 'End', row: 'Rotor bulk', axle: 'Rear', hotter: true },
-  { control: 'Tyre grip, of the saved', key: 'Home', row: 'Rotor bulk', axle: 'Front', hotter: false },
-  { control: 'Commitment in braking', key: 'Home', row: 'Rotor bulk', axle: 'Front', hotter: false },
+  { control: 'Mass', key: 'PageUp', row: 'Rotor core (bulk)', axle: 'Front', hotter: true },
+  { control: 'Air', key: 'End', row: 'Rotor core (bulk)', axle: 'Rear', hotter: true },
+  { control: 'Tyre grip, of the saved', key: 'Home', row: 'Rotor core (bulk)', axle: 'Front', hotter: false },
+  { control: 'Share of grip used in braking', key: 'Home', row: 'Rotor core (bulk)', axle: 'Front', hotter: false },
   { control: 'Hot laps', key: 'Home', row: 'Fluid', axle: 'Front', hotter: false },
-  { control: 'Front share', key: 'End', row: 'Rotor bulk', axle: 'Front', hotter: true },
-  { control: 'Front share', key: 'End', row: 'Rotor bulk', axle: 'Rear', hotter: false },
-  { control: 'Front duct, a wheel', key: 'End', row: 'Rotor bulk', axle: 'Front', hotter: false },
-  { control: 'Rear duct, a wheel', key: 'End', row: 'Rotor bulk', axle: 'Rear', hotter: false },
+  { control: 'Brake balance (% front)', key: 'End', row: 'Rotor core (bulk)', axle: 'Front', hotter: true },
+  { control: 'Brake balance (% front)', key: 'End', row: 'Rotor core (bulk)', axle: 'Rear', hotter: false },
+  { control: 'Front duct, a wheel', key: 'End', row: 'Rotor core (bulk)', axle: 'Front', hotter: false },
+  { control: 'Rear duct, a wheel', key: 'End', row: 'Rotor core (bulk)', axle: 'Rear', hotter: false },
 ] as const;
 
 test('every control of the what-if moves the temperatures the way it should, and back', async ({ page }) => {
@@ -59,9 +59,9 @@ test('fluid, its age and the pads move their own limits', async ({ page }) => {
   }
   expect(limits.size).toBeGreaterThan(3);
   await page.getByRole('button', { name: 'Reset all' }).click();
-  const pad = await limit('Pad face');
+  const pad = await limit('Pad surface');
   await page.getByRole('combobox', { name: 'Front pad', exact: true }).selectOption('enduro');
-  await expect.poll(() => limit('Pad face')).not.toBe(pad);
+  await expect.poll(() => limit('Pad surface')).not.toBe(pad);
 });
 
 test('edits over all pages are undone one by one, back to the very start', async ({ page }) => {

@@ -24,8 +24,8 @@ test('the duct that is found is put into the car, and the verdict follows', asyn
   const front = region(page, 'Front cooling need');
   await expect(front).toContainText(/Front: \d+\.\d cm² to each wheel/);
   await expect(region(page, 'Rear cooling need')).toContainText('no duct needed');
-  await expect(front).toContainText('front pads, 30 K left');
-  await expect(region(page, 'Tape-off steps').locator('tbody tr')).toHaveCount(5);
+  await expect(front).toContainText('front pads, 30 °C below limit');
+  await expect(region(page, 'Blanking steps').locator('tbody tr')).toHaveCount(5);
   const cost = region(page, 'What it costs');
   await expect(cost).toContainText(/of drag at 1\d\d km\/h/);
   const ways = region(page, 'Ways to keep the margin');
@@ -77,15 +77,15 @@ test('setups: built, pinned, compared, pictured, kept, and six at most', async (
   await first.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(first.getByRole('alert')).toContainText('Not added: front.rotor.');
   const table = region(page, 'Comparison');
-  await expect(table).toContainText('Differences in small print are against “As the plan is”');
+  await expect(table).toContainText('Differences in small print are against “Current setup”');
   await expect(table.getByRole('columnheader', { name: 'Sprint front' })).toBeVisible();
   const row = (name: string) => table.getByRole('row', { name: new RegExp(`^${name}`) });
-  await expect(row('Rotor bulk')).toContainText(/−\d+ K/);
+  await expect(row('Rotor core (bulk)')).toContainText(/−\d+ K/);
   await setups.getByRole('radio', { name: 'Differences against Sprint front' }).check();
   await expect(table).toContainText('against “Sprint front”');
-  await expect(row('Rotor bulk').locator('td').first()).toContainText(/\+\d+ K/);
+  await expect(row('Rotor core (bulk)').locator('td').first()).toContainText(/\+\d+ K/);
   await expect(row('Heat a lap').locator('td').first()).toContainText('than in “Sprint front”');
-  const overlay = region(page, 'Stops of all setups');
+  const overlay = region(page, 'Braking zones of all setups');
   for (const [button, ending] of [
     ['Picture (PNG)', '.png'],
     ['SVG', '.svg'],
@@ -105,7 +105,7 @@ test('setups: built, pinned, compared, pictured, kept, and six at most', async (
   await expect(setups).toContainText('Six setups are the most');
   await expect(table.getByRole('columnheader')).toHaveCount(7);
   await setups.getByRole('button', { name: 'Remove Sprint front' }).click();
-  await expect(table).toContainText('against “As the plan is”');
+  await expect(table).toContainText('against “Current setup”');
   await page.getByRole('button', { name: 'Undo: Setup removed' }).click();
   await expect.poll(async () => (await plan(page)).compare.setups.length).toBe(5);
   await page.reload();
@@ -123,7 +123,7 @@ test('the ladder ranks by money, takes one’s own prices, nothing among them, a
   await visit(page, '/decide/next');
   const ladder = region(page, 'Upgrade ladder');
   await expect(page.getByText('First step for the money')).toBeVisible();
-  await expect(ladder).toContainText('Shortens no stop: the tyres are the limit at all of them');
+  await expect(ladder).toContainText('Shortens no braking zone: the tyres are the limit at all of them');
   const perHundred = async () =>
     (await ladder.locator('tbody tr td:nth-child(4)').allTextContents()).map((text) =>
       Number.parseFloat(text),
@@ -174,7 +174,7 @@ test('the fastest plan is written into the plan; minutes that are too few say wh
   await visit(page, '/decide/pace');
   const fastest = region(page, 'Fastest plan');
   await expect(fastest).toContainText('Fastest with every margin kept');
-  await expect(fastest).toContainText('Flat out something gives after 3 hot laps');
+  await expect(fastest).toContainText('Flat out a limit is passed after 3 hot laps');
   await expect(fastest).toContainText(/at least \d+ min in the paddock/);
   const ways = region(page, 'Ways through the session');
   await ways
@@ -200,15 +200,15 @@ test('balance for grip and for temperature: clicks for a car that has them, a sh
 }) => {
   await visit(page, '/decide/balance');
   const choices = region(page, 'Balances compared');
-  await expect(choices).toContainText('One balance for all stops');
+  await expect(choices).toContainText('One balance for all braking zones');
   await expect(region(page, 'Balance sweep')).toContainText('the tyres would want');
   await choices.getByRole('button', { name: 'Set: Both axles equally hot' }).click();
   await expect.poll(async () => (await project(page)).cars[0].frontSharePercent).toBeLessThan(62);
   await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
-  await expect(choices).toContainText('Clicks at every stop');
-  await choices.getByRole('button', { name: 'Set: What the tyres want' }).click();
+  await expect(choices).toContainText('Clicks at every braking zone');
+  await choices.getByRole('button', { name: 'Set: Ideal balance' }).click();
   await expect.poll(async () => (await plan(page, 'plan-skarn-fen')).clicks.length).toBe(6);
-  await expect(region(page, 'Balance by stop').locator('tbody tr')).toHaveCount(6);
+  await expect(region(page, 'Balance by braking zone').locator('tbody tr')).toHaveCount(6);
 });
 
 test('how sure: the same seed gives the same answer on any number of cores; ranges upside down are refused', async ({
@@ -236,7 +236,7 @@ test('how sure: the same seed gives the same answer on any number of cores; rang
     text.replace(/ in \d+\.\d s/, '').replace(/Cores used[\s\S]*?answer is the same\./, '');
   const both = strip(await answer());
   expect(both).toMatch(/front pads\s+·/);
-  await page.getByRole('button', { name: 'Start anew' }).click();
+  await page.getByRole('button', { name: 'Run again' }).click();
   await page.getByRole('combobox', { name: 'Cores used' }).selectOption('1');
   expect(strip(await answer())).toBe(both);
   // Another page, or a later day, need not drive them again.
@@ -292,7 +292,7 @@ test('runs cut off by a cancel, a closed page or a dead worker go on where they 
   quiet.length = 0;
 });
 
-test('heat nearby: a lead is added, moved, found too hot, and its side told', async ({ page }) => {
+test('heat-exposed parts: a lead is added, moved, found too hot, and its side told', async ({ page }) => {
   await visit(page, '/decide/exposed');
   const lead = region(page, 'Wheel-speed lead, front');
   await expect(lead).toContainText(/\d+ °C of 150 °C/);
@@ -337,7 +337,7 @@ test('the run sheet is one page on A4 and on Letter, for every plan and the long
   for (const text of [
     'Stint.',
     'Limits, closest first',
-    'Stops that matter',
+    'Braking zones that matter',
     'Before',
     'After',
     'Pump the pedal',
@@ -354,10 +354,10 @@ test('every tab can be used by anyone, in the dark and on a phone', async ({ pag
     compare: /Differences in small print/,
     next: /Today the closest/,
     pace: /Ways through the session/,
-    balance: /By stop, as the last/,
+    balance: /By braking zone, as the last/,
     sure: /Not driven yet/,
     exposed: /On the passenger’s side/,
-    sheet: /Stops that matter/,
+    sheet: /Braking zones that matter/,
   };
   for (const [path, text] of Object.entries(ready)) {
     await page.setViewportSize({ width: 1280, height: 800 });

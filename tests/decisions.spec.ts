@@ -25,10 +25,10 @@ test('every answer says how it came about, with its own numbers, and by the keyb
     [
       'cooling',
       'How the front cooling need came about',
-      [/Margin wished for at every limit\s*30 K/, /Days driven/],
+      [/Target margin at every limit\s*30 K/, /Simulation runs/],
     ],
     ['cooling', 'How each way came about', [/Money in\s*€/, 'of 6']],
-    ['compare', 'How the comparison came about', [/Reference\s*As the plan is/, 'Rhee 1974']],
+    ['compare', 'How the comparison came about', [/Reference\s*Current setup/, 'Rhee 1974']],
     ['next', 'How the ranking came about', [/Steps driven\s*\d\d+/, 'gain ÷ price']],
     ['pace', 'How the fastest plan came about', [/Minutes\s*20/, 'Mean speed flat out']],
     ['balance', 'How the balances came about', [/Balances driven\s*\d+/, '(b + z·h)/L']],
@@ -57,7 +57,7 @@ test('other units change what the ladder says and nothing about it', async ({ pa
   // What a step does to the stops is said behind its name, in units too.
   const names = async () =>
     (await ladder.locator('tbody th').allTextContents()).map((text) =>
-      text.replace(/(Stops? |The longest|Shortens).*/, ''),
+      text.replace(/(Braking zones? |The longest|Shortens).*/, ''),
     );
   const order = await names();
   await expect(ladder).toContainText(/mm under the usual room/);
@@ -170,14 +170,14 @@ test('a plan of several sessions: each is planned and printed by itself', async 
   await expect(sheet).toContainText(/At most \d+|keep every limit|Not one hot lap/);
 });
 
-test('the run sheet carries the clicks of every stop', async ({ page }) => {
+test('the run sheet carries the clicks of every braking zone', async ({ page }) => {
   await visit(page, '/decide/balance');
   await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
   const sheet = page.getByRole('article', { name: 'Run sheet' });
   await page.getByRole('link', { name: 'Run sheet' }).click();
   await expect(sheet).toContainText('No clicks are set: it stays in its middle all lap.');
   await page.getByRole('link', { name: 'Balance', exact: true }).click();
-  await region(page, 'Balances compared').getByRole('button', { name: 'Set: What the tyres want' }).click();
+  await region(page, 'Balances compared').getByRole('button', { name: 'Set: Ideal balance' }).click();
   await expect
     .poll(async () => (await project(page)).plans.find((p) => p.id === 'plan-skarn-fen')?.clicks.length)
     .toBe(6);
@@ -188,17 +188,17 @@ test('the run sheet carries the clicks of every stop', async ({ page }) => {
   await expect(shown).toHaveText(wanted);
 });
 
-test('a stop picked in one place is picked everywhere, until another plan is taken', async ({ page }) => {
+test('a braking zone picked in one place is picked everywhere, until another plan is taken', async ({ page }) => {
   await shorten(page, 2);
   await page.goto('/decide/compare');
-  const overlay = region(page, 'Stops of all setups');
-  await expect(overlay).toContainText('A click picks a stop, here and on every page');
+  const overlay = region(page, 'Braking zones of all setups');
+  await expect(overlay).toContainText('A click picks a braking zone, here and on every page');
   await overlay.getByTestId('pick-4').click();
-  await expect(overlay).toContainText(/Picked: 4 Quench: As the plan is \d+ °C/);
+  await expect(overlay).toContainText(/Picked: 4 Quench: Current setup \d+ °C/);
   await page.keyboard.press('.');
   await expect(overlay).toContainText('Picked: 5 Slag');
   await page.getByRole('link', { name: 'Balance', exact: true }).click();
-  const rows = region(page, 'Balance by stop').locator('tbody tr');
+  const rows = region(page, 'Balance by braking zone').locator('tbody tr');
   await expect(rows.nth(4)).toHaveAttribute('aria-current', 'true');
   await rows.nth(1).click();
   await expect(rows.nth(1)).toHaveAttribute('aria-current', 'true');
@@ -207,22 +207,22 @@ test('a stop picked in one place is picked everywhere, until another plan is tak
   await page.keyboard.press(',');
   await expect(rows.last()).toHaveAttribute('aria-current', 'true');
   await page.getByRole('link', { name: 'Workbench' }).first().click();
-  await expect(page.getByRole('radio', { name: /^Stop 7\b/ }).first()).toHaveAttribute(
+  await expect(page.getByRole('radio', { name: /^Braking zone 7\b/ }).first()).toHaveAttribute(
     'aria-checked',
     'true',
   );
   await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
-  await expect(page.getByRole('radio', { name: /^Stop 1\b/ }).first()).toHaveAttribute(
+  await expect(page.getByRole('radio', { name: /^Braking zone 1\b/ }).first()).toHaveAttribute(
     'aria-checked',
     'true',
   );
 });
 
-test('the comparison goes out as a table of every setup’s stops', async ({ page }) => {
+test('the comparison goes out as a table of every setup’s braking zones', async ({ page }) => {
   await shorten(page, 2);
   await page.goto('/decide/compare');
   await region(page, 'Setups').getByRole('button', { name: 'Add a setup' }).click();
-  const overlay = region(page, 'Stops of all setups');
+  const overlay = region(page, 'Braking zones of all setups');
   await expect(overlay).toContainText('Setup 1');
   const [file] = await Promise.all([
     page.waitForEvent('download'),
@@ -233,9 +233,9 @@ test('the comparison goes out as a table of every setup’s stops', async ({ pag
     .trim()
     .split('\n');
   expect(lines).toHaveLength(1 + 2 * 7);
-  expect(lines[0]).toContain('front rotor face hottest (°C)');
-  expect(lines[1]).toMatch(/^As the plan is,\d+,1,Hammer,/);
+  expect(lines[0]).toContain('front rotor surface hottest (°C)');
+  expect(lines[1]).toMatch(/^Current setup,\d+,1,Hammer,/);
   expect(lines[8]).toMatch(/^Setup 1,\d+,1,Hammer,/);
   // Without a change it is the same car on the same laps.
-  expect(lines[8].replace('Setup 1', '')).toBe(lines[1].replace('As the plan is', ''));
+  expect(lines[8].replace('Setup 1', '')).toBe(lines[1].replace('Current setup', ''));
 });

@@ -54,7 +54,7 @@ test('a circuit shows its closing error as one types, is not driven while open, 
   page,
 }) => {
   await open(page);
-  const stops = page.getByRole('region', { name: 'Stop list' });
+  const stops = page.getByRole('region', { name: 'Braking zone list' });
   const before = await stops.textContent();
   await page.getByRole('link', { name: 'Circuit', exact: true }).click();
   await expect(page.getByTestId('closing-gap')).toHaveText('0.0 m');
@@ -75,12 +75,12 @@ test('a circuit shows its closing error as one types, is not driven while open, 
   await expect(stops).toHaveText(before ?? '');
 });
 
-test('a lap becomes a list of stops, which is edited and drives the workbench', async ({ page }) => {
+test('a lap becomes a list of braking zones, which is edited and drives the workbench', async ({ page }) => {
   await open(page);
   await page.getByRole('link', { name: 'Circuit', exact: true }).click();
-  await page.getByRole('button', { name: 'Make a list of stops' }).click();
-  await expect(page.getByRole('heading', { name: 'Anvil Park as stops' })).toBeVisible();
-  const list = page.getByLabel('List of stops');
+  await page.getByRole('button', { name: 'Make a list of braking zones' }).click();
+  await expect(page.getByRole('heading', { name: 'Anvil Park as braking zones' })).toBeVisible();
+  const list = page.getByLabel('List of braking zones');
   await expect(list.locator('tbody tr')).toHaveCount(7);
   await page.getByRole('textbox', { name: 'Exit speed of Hammer' }).fill('250');
   await expect(page.getByRole('alert').filter({ hasText: 'cannot be faster out than in' })).toBeVisible();
@@ -89,13 +89,13 @@ test('a lap becomes a list of stops, which is edited and drives the workbench', 
   await expect(page.getByRole('alert').filter({ hasText: 'does not fit' })).toBeVisible();
   await page.getByRole('textbox', { name: 'Time to the next of Hammer' }).fill('');
   await page.getByRole('button', { name: 'Remove Ingot' }).click();
-  await page.getByRole('button', { name: 'Add a stop' }).click();
+  await page.getByRole('button', { name: 'Add a braking zone' }).click();
   await expect(list.locator('tbody tr')).toHaveCount(7);
   await page.getByRole('button', { name: /^Use in/ }).click();
   await page.getByRole('link', { name: 'Workbench' }).first().click();
   await settled(page);
-  await expect(page.getByText('list of stops: drawn as a ring')).toBeVisible();
-  await expect(page.getByRole('radio', { name: 'Stop 7, Stop 7' })).toBeVisible();
+  await expect(page.getByText('list of braking zones: drawn as a ring')).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'Braking zone 7, Braking zone 7' })).toBeVisible();
 });
 
 test('the library creates, copies, renames and deletes, with undo, and keeps what is in use', async ({
@@ -122,7 +122,7 @@ test('the library creates, copies, renames and deletes, with undo, and keeps wha
     .getByLabel('Plans')
     .getByRole('listitem')
     .filter({ hasText: 'Skarn P9 prototype at Anvil Park' })
-    .getByRole('button', { name: 'Put on the workbench' })
+    .getByRole('button', { name: 'Use this plan' })
     .click();
   await settled(page);
   await expect(page.getByText('Skarn P9 prototype').first()).toBeVisible();

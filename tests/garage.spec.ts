@@ -77,16 +77,16 @@ test('a file with a caliper without pistons, a gain under 1 or a balance over 10
   await expect(told).toContainText('cars[2].pedal.cylinders.frontPushPercent: must be at most 100');
 });
 
-test('a weak foot: the verdict says the pedal, stops run long, and braking earlier shortens that', async ({
+test('a weak foot: the verdict says the pedal, braking zones run long, and braking earlier shortens that', async ({
   page,
 }) => {
   await tab(page, 'chain');
   await page.getByRole('textbox', { name: 'Driver’s limit' }).fill('300');
   await page.getByRole('link', { name: 'Pedal and fade' }).click();
   const session = page.getByRole('region', { name: 'Pedal force over the session' });
-  await expect(session).toContainText('The longest stop runs');
+  await expect(session).toContainText('The longest braking zone runs');
   const overrun = async () =>
-    Number(/longest stop runs (\d+) m/.exec((await session.textContent()) ?? '')?.[1] ?? 0);
+    Number(/longest braking zone runs (\d+) m/.exec((await session.textContent()) ?? '')?.[1] ?? 0);
   const before = await overrun();
   expect(before).toBeGreaterThan(5);
   await session.getByRole('checkbox').check();
@@ -94,31 +94,31 @@ test('a weak foot: the verdict says the pedal, stops run long, and braking earli
   await page.getByRole('link', { name: 'Workbench' }).first().click();
   await settled(page);
   await expect(verdict(page)).toContainText(
-    'The pedal force gives out first: past the driver’s limit of 300 N',
+    'The pedal force runs out first: over the driver’s limit of 300 N',
   );
-  await expect(page.getByRole('region', { name: 'Margins' })).toContainText('Least fade margin −');
+  await expect(page.getByRole('region', { name: 'Margins' })).toContainText('Minimum brake reserve −');
 });
 
-test('the stop list has a view of pedal and balance, with the fade margin in both', async ({ page }) => {
+test('the stop list has a view of pedal and balance, with the brake reserve in both', async ({ page }) => {
   await open(page);
-  const list = page.getByRole('region', { name: 'Stop list' });
-  await expect(list.getByRole('button', { name: /^fade margin/ })).toBeVisible();
+  const list = page.getByRole('region', { name: 'Braking zone list' });
+  await expect(list.getByRole('button', { name: /^brake reserve/ })).toBeVisible();
   await list.getByRole('radio', { name: 'Pedal and balance' }).click();
   await expect(list.getByRole('button', { name: /^pedal/ })).toBeVisible();
-  await expect(list.getByRole('button', { name: /^fade margin/ })).toBeVisible();
+  await expect(list.getByRole('button', { name: /^brake reserve/ })).toBeVisible();
   await expect(list.locator('tbody tr').first()).toContainText('tyres');
-  await list.getByRole('button', { name: 'How the fade margin came about' }).click();
-  await expect(page.getByRole('dialog')).toContainText('over the braking the stop needs, minus 1');
+  await list.getByRole('button', { name: 'How the brake reserve came about' }).click();
+  await expect(page.getByRole('dialog')).toContainText('over the braking that is needed, minus 1');
 });
 
-test('clicks by stop: what the tyres want is set, driven, and undone', async ({ page }) => {
+test('clicks by braking zone: the ideal balance is set, driven, and undone', async ({ page }) => {
   await tab(page, 'balance');
   await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
-  const stops = page.getByRole('region', { name: 'Balance by stop' });
+  const stops = page.getByRole('region', { name: 'Balance by braking zone' });
   const mean = async () => Number(await stops.locator('tbody tr').first().locator('td').nth(1).textContent());
   await expect(stops).toBeVisible();
   const before = await mean();
-  await stops.getByRole('button', { name: 'Set what the tyres want' }).click();
+  await stops.getByRole('button', { name: 'Set the ideal balance' }).click();
   await expect.poll(mean).toBeGreaterThan(before + 1);
   const off = Number(
     (await stops.locator('tbody tr').first().locator('td').nth(6).textContent())?.replace('−', '-'),

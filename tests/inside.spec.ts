@@ -17,10 +17,10 @@ test('looking inside shows the temperatures and flows of the very run, at any mo
   await page.getByRole('link', { name: 'Inside' }).click();
   const section = page.getByRole('region', { name: 'Section of the brake' });
   const hottest = record.rotorFace.indexOf(Math.max(...record.rotorFace));
-  await expect(section).toContainText(`rotor face ${temperatureText(record.rotorFace[hottest], METRIC)}`);
+  await expect(section).toContainText(`rotor surface ${temperatureText(record.rotorFace[hottest], METRIC)}`);
   await expect(section).toContainText(`bulk ${temperatureText(record.rotorBulk[hottest], METRIC)}`);
   for (const part of [
-    'pad face',
+    'pad surface',
     'plate',
     'pistons',
     'fluid',
@@ -44,9 +44,9 @@ test('looking inside shows the temperatures and flows of the very run, at any mo
   );
 
   const moment = page.getByTestId('moment');
-  await expect(moment).toContainText('lap 10, stop 4 (Quench)');
-  await page.getByRole('button', { name: 'Next stop' }).click();
-  await expect(moment).toContainText('stop 5 (Slag)');
+  await expect(moment).toContainText('lap 10, braking zone 4 (Quench)');
+  await page.getByRole('button', { name: 'Next braking zone' }).click();
+  await expect(moment).toContainText('braking zone 5 (Slag)');
   await page.getByRole('slider', { name: 'Time in the day' }).focus();
   const before = await moment.textContent();
   await page.keyboard.press('ArrowRight');
@@ -54,10 +54,10 @@ test('looking inside shows the temperatures and flows of the very run, at any mo
   await page.keyboard.press('End');
   await expect(moment).toContainText('paddock');
   await page.keyboard.press('Home');
-  await expect(section).toContainText('rotor face 24 °C');
+  await expect(section).toContainText('rotor surface 24 °C');
 });
 
-test('where the heat of a stop went adds up, on a drum as on a disc', async ({ page }) => {
+test('where the heat of a braking zone went adds up, on a drum as on a disc', async ({ page }) => {
   await open(page, '/');
   await page.getByRole('link', { name: 'Car', exact: true }).click();
   await page.getByRole('combobox', { name: 'Kind' }).nth(1).selectOption('drum');
@@ -83,10 +83,10 @@ test('every result opens to its relation, its inputs and its source', async ({ p
   await open(page);
   const margins = page.getByRole('region', { name: 'Margins' });
   for (const name of [
-    'rotor face',
-    'rotor bulk',
-    'pad face',
-    'pad plate',
+    'rotor surface',
+    'rotor core (bulk)',
+    'pad surface',
+    'pad backing plate',
     'fluid',
     'caliper seals',
     'wheel bearing',
@@ -127,7 +127,7 @@ test('the outlook says how many laps, how many to cool down, how long in the pad
   await expect(outlook).toContainText(/Cool-down laps before 3 hot laps more\d/);
   await expect(outlook).toContainText(/Least paddock time before the same again\d+ min/);
   await expect(outlook.locator('tbody tr').first()).toContainText('front pads');
-  await page.getByRole('slider', { name: 'Commitment in braking' }).focus();
+  await page.getByRole('slider', { name: 'Share of grip used in braking' }).focus();
   await page.keyboard.press('Home');
   await settled(page);
   await expect(outlook).toContainText('40 and more', { timeout: 120_000 });
@@ -153,7 +153,7 @@ test('a day of sessions is put together, driven as a whole, and kept', async ({ 
   await page.getByRole('button', { name: 'Show the whole day' }).click();
   await expect(page.getByRole('button', { name: 'Show one session' })).toBeVisible();
   await page.getByLabel('Lap shown').selectOption({ label: 'Lap 2 of 7, hot lap' });
-  await expect(page.getByRole('region', { name: 'Stop list' }).locator('tbody tr')).toHaveCount(7);
+  await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('tbody tr')).toHaveCount(7);
 });
 
 test('sides that differ can be looked at one by one', async ({ page }) => {
@@ -161,14 +161,14 @@ test('sides that differ can be looked at one by one', async ({ page }) => {
   await expect(page.getByLabel('Side shown')).toBeHidden();
   await page.getByLabel('Plan on the workbench').selectOption('plan-ovel-nettle');
   const side = page.getByLabel('Side shown');
-  const head = page.getByRole('region', { name: 'Stop list' }).locator('thead');
+  const head = page.getByRole('region', { name: 'Braking zone list' }).locator('thead');
   await expect(head).toContainText('front right brake');
   await side.selectOption('left');
   await expect(head).toContainText('front left brake');
   await page.getByRole('button', { name: 'Files' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: 'Stop list (CSV)' }).click(),
+    page.getByRole('menuitem', { name: 'Braking zone list (CSV)' }).click(),
   ]);
   expect(file.suggestedFilename()).toBe('first-track-day-nettle-glen-stops.csv');
 });

@@ -4,14 +4,14 @@ test('the main job by keyboard alone: from a plan to a change that holds, kept, 
   page,
 }) => {
   await open(page);
-  await expect(verdict(page)).toContainText('Gives out.');
+  await expect(verdict(page)).toContainText('Over limit.');
   const laps = page.getByRole('slider', { name: 'Hot laps' });
   await laps.focus();
   await page.keyboard.press('Home');
   for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
   await settled(page);
-  await expect(verdict(page)).not.toContainText('Gives out.');
-  await expect(verdict(page)).toContainText('Nothing passes a limit in 3 hot laps');
+  await expect(verdict(page)).not.toContainText('Over limit.');
+  await expect(verdict(page)).toContainText('Everything stays within its limit in 3 hot laps');
   await page.getByRole('button', { name: 'Keep as saved' }).focus();
   await page.keyboard.press('Enter');
   await settled(page);
@@ -32,11 +32,11 @@ test('the range of uncalibrated cooling stands under the verdict and follows a c
   await expect(band.first()).not.toHaveText(less ?? '');
 });
 
-test('the stop list sorts by a column, keeps the pick, and a margin leads to its worst stop', async ({
+test('the stop list sorts by a column, keeps the pick, and a margin leads to its worst braking zone', async ({
   page,
 }) => {
   await open(page);
-  const list = page.getByRole('region', { name: 'Stop list' });
+  const list = page.getByRole('region', { name: 'Braking zone list' });
   await list.getByRole('button', { name: /^energy/ }).click();
   const first = () => list.locator('tbody tr').first().locator('td').nth(1);
   await expect(first()).toHaveText('Hammer');
@@ -49,14 +49,14 @@ test('the stop list sorts by a column, keeps the pick, and a margin leads to its
     .getByRole('region', { name: 'Margins' })
     .getByRole('button', { name: /735 °C of 700/ })
     .click();
-  await expect(page.getByRole('radio', { name: 'Stop 4, Quench' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'Braking zone 4, Quench' })).toBeChecked();
   await expect(page.getByLabel('Lap shown')).toHaveValue('10');
 });
 
-test('laps can be stepped and picked; every one has its stops and temperatures', async ({ page }) => {
+test('laps can be stepped and picked; every one has its braking zones and temperatures', async ({ page }) => {
   await open(page);
   const bulk = page
-    .getByRole('region', { name: 'Stop list' })
+    .getByRole('region', { name: 'Braking zone list' })
     .locator('tbody tr')
     .first()
     .locator('td')
@@ -77,7 +77,7 @@ test.describe('on a tablet', () => {
     await open(page);
     const before = await verdict(page).textContent();
     await expect(page.getByRole('slider', { name: 'Hot laps' })).toBeHidden();
-    await page.getByRole('button', { name: 'Move things' }).click();
+    await page.getByRole('button', { name: 'Adjust' }).click();
     await page.getByRole('slider', { name: 'Hot laps' }).focus();
     await page.keyboard.press('Home');
     await settled(page);

@@ -15,7 +15,7 @@ const read = async (page: Page) => {
   await expect(page.getByTestId('logged-stops')).toBeVisible();
 };
 
-test('a logger’s file: columns confirmed, laps and stops found, fitted, taken over, laid over what was measured', async ({
+test('a logger’s file: columns confirmed, laps and braking zones found, fitted, taken over, laid over what was measured', async ({
   page,
 }) => {
   await visit(page, '/log/logs');
@@ -39,8 +39,8 @@ test('a logger’s file: columns confirmed, laps and stops found, fitted, taken 
 
   // The stand-in drives at 96 % of the plan's commitment in braking and 98.5 % in corners.
   await page.getByRole('button', { name: 'Fit to this lap' }).click();
-  await expect(page.getByTestId('fit')).toContainText(/Commitment in corners92\.0%90\.\d%/);
-  await page.getByRole('button', { name: 'Take it over' }).click();
+  await expect(page.getByTestId('fit')).toContainText(/Share of grip used in corners92\.0%90\.\d%/);
+  await page.getByRole('button', { name: 'Apply' }).click();
   await expect
     .poll(async () => {
       const project = readProject((await stored(page)) ?? '');
@@ -120,7 +120,7 @@ test('a large log tells how far it is read and can be given up; nothing is kept 
   await read(page);
 });
 
-test('live: stops, temperatures and laps left come as driven; a cut connection is taken up and nothing is lost', async ({
+test('live: braking zones, temperatures and laps left come as driven; a cut connection is taken up and nothing is lost', async ({
   page,
 }) => {
   // Each connection is cut after two seconds, as a bad radio link would.
@@ -136,7 +136,7 @@ test('live: stops, temperatures and laps left come as driven; a cut connection i
   const state = page.getByTestId('live-state');
   await expect(state).toContainText('lost 2 times', { timeout: 60_000 });
   await expect(page.getByLabel('Temperatures now').getByRole('row')).not.toHaveCount(1);
-  await expect(page.getByLabel('Stops as they come')).toContainText('Hammer', { timeout: 60_000 });
+  await expect(page.getByLabel('Braking zones as they come')).toContainText('Hammer', { timeout: 60_000 });
   await expect(page.getByTestId('laps-left')).toContainText(/more lap|Come in|No limit/, { timeout: 60_000 });
   await page.getByRole('button', { name: 'Stop and keep' }).click();
   const samples = Number(/(\d+) samples/.exec((await state.textContent()) ?? '')?.[1]);

@@ -14,30 +14,30 @@ test('the first visit shows the demo scenario, computed, with the same verdict a
   const result = simulateDay(dayInput(setup));
   await open(page);
   await expect(verdict(page)).toContainText(verdictText(result, METRIC).sentence);
-  const rows = page.getByRole('region', { name: 'Stop list' }).locator('tbody tr');
+  const rows = page.getByRole('region', { name: 'Braking zone list' }).locator('tbody tr');
   await expect(rows).toHaveCount(result.trace.stops.length);
   const whole = await exported(page, 'Whole result (JSON)');
   expect(whole.name).toBe('twenty-minutes-at-anvil-park-result.json');
   expect(JSON.parse(whole.text)).toEqual(JSON.parse(JSON.stringify(resultDocument(setup, result))));
-  const csv = await exported(page, 'Stop list (CSV)');
+  const csv = await exported(page, 'Braking zone list (CSV)');
   expect(csv.text).toBe(stopsCsv(setup, result));
 });
 
-test('a stop picked anywhere is picked everywhere, by mouse and by keyboard', async ({ page }) => {
+test('a braking zone picked anywhere is picked everywhere, by mouse and by keyboard', async ({ page }) => {
   await open(page);
   const picked = async (k: number) => {
-    await expect(page.getByRole('radio', { name: new RegExp(`^Stop ${k},`) })).toBeChecked();
+    await expect(page.getByRole('radio', { name: new RegExp(`^Braking zone ${k},`) })).toBeChecked();
     await expect(
-      page.getByRole('region', { name: 'Stop list' }).locator('tr[aria-selected=true] td').first(),
+      page.getByRole('region', { name: 'Braking zone list' }).locator('tr[aria-selected=true] td').first(),
     ).toHaveText(String(k));
-    await expect(page.locator('figcaption').first()).toContainText(`At stop ${k} `);
+    await expect(page.locator('figcaption').first()).toContainText(`At braking zone ${k} `);
   };
   await picked(1);
-  await page.getByRole('radio', { name: /^Stop 3,/ }).click();
+  await page.getByRole('radio', { name: /^Braking zone 3,/ }).click();
   await picked(3);
   await page.keyboard.press('ArrowRight');
   await picked(4);
-  await page.getByRole('region', { name: 'Stop list' }).getByText('Chisel').click();
+  await page.getByRole('region', { name: 'Braking zone list' }).getByText('Chisel').click();
   await picked(6);
   await page.keyboard.press('ArrowDown');
   await picked(7);
@@ -89,15 +89,15 @@ test('every number changes its unit, together or alone', async ({ page }) => {
   await page.getByRole('button', { name: 'Units and look' }).click();
   await page.getByRole('menuitemcheckbox', { name: 'All US' }).click();
   await expect(verdict(page)).toContainText('1292 °F');
-  await expect(page.getByRole('region', { name: 'Stop list' }).locator('thead')).toContainText('mph');
+  await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('thead')).toContainText('mph');
   await page.getByRole('button', { name: 'Units and look' }).click();
   await page.getByRole('menuitemcheckbox', { name: /^Temperature °C/ }).click();
   await page.keyboard.press('Escape');
   await expect(verdict(page)).toContainText('700 °C');
-  await expect(page.getByRole('region', { name: 'Stop list' }).locator('thead')).toContainText('mph');
+  await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('thead')).toContainText('mph');
   await page.reload();
   await expect(verdict(page)).toContainText('700 °C');
-  await expect(page.getByRole('region', { name: 'Stop list' }).locator('thead')).toContainText('mph');
+  await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('thead')).toContainText('mph');
 });
 
 test('other plans of the library go on the workbench, the too cold and the electric one among them', async ({
@@ -107,8 +107,8 @@ test('other plans of the library go on the workbench, the too cold and the elect
   await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
   await expect(verdict(page)).toContainText(/Too cold\. The (front|rear) pads are too cold to bite on lap/);
   await page.getByLabel('Plan on the workbench').selectOption('plan-ovel-nettle');
-  await expect(page.getByRole('region', { name: 'Stop list' }).locator('thead')).toContainText('recov.');
-  await expect(page.getByRole('region', { name: 'Stop list' }).locator('tbody tr')).toHaveCount(10);
+  await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('thead')).toContainText('recov.');
+  await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('tbody tr')).toHaveCount(10);
 });
 
 for (const [name, options] of [

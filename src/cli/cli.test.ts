@@ -34,7 +34,7 @@ describe('kettle', () => {
   it('runs a file: verdict, stop table, margins, energy', () => {
     const { code, text } = kettle('run', file('demo.json'));
     expect(code).toBe(0);
-    expect(text).toMatch(/Gives out\. The front pads give out first/);
+    expect(text).toMatch(/Over limit\. The front pads overheat first/);
     expect(text).toMatch(/1 {2}Hammer/);
     expect(text).toMatch(/caliper seals/);
     expect(text).toMatch(/no proof that brakes will hold/);

@@ -34,9 +34,9 @@ export function reportText(setup: Setup, result: DayResult): string {
     ...verdict.notes,
     UNCALIBRATED_NOTE,
     '',
-    `Lap ${clockText(seconds)} (${seconds.toFixed(2)} s), brake heat ${formatQuantity(lapHeat(result.trace) / 1000, 'energy', METRIC)} a lap, ${(lapHeat(result.trace) / seconds / 1000).toFixed(1)} kW averaged over it.`,
+    `Lap ${clockText(seconds)} (${seconds.toFixed(2)} s), brake energy per lap ${formatQuantity(lapHeat(result.trace) / 1000, 'energy', METRIC)}, mean brake power ${(lapHeat(result.trace) / seconds / 1000).toFixed(1)} kW.`,
     '',
-    `Stops of lap ${hottest}, the hottest; the hotter front wheel, °C`,
+    `Braking zones of lap ${hottest}, the hottest; the hotter front wheel, °C`,
     ...table(
       [
         '',

@@ -23,9 +23,9 @@ export class CliError extends Error {}
 const USAGE = `kettle: brake temperatures without a browser
 
   kettle demo                     print the demo project
-  kettle run FILE [--plan ID]     compute a plan: verdict, stop table, peaks
+  kettle run FILE [--plan ID]     compute a plan: verdict, braking zone table, peaks
       --json OUT                  write the whole result as JSON
-      --csv OUT                   write every stop as CSV, and every sample beside it as OUT with "-trace"
+      --csv OUT                   write every braking zone as CSV, and every sample beside it as OUT with "-trace"
   kettle network FILE [--plan ID] [--wheel frontLeft]
                                   print one wheel's heat network with all that acts on it, to be integrated elsewhere
   kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is

@@ -38,22 +38,22 @@ const boiled = computed(
 describe('words of the foot', () => {
   it('a weak foot: what gives out, where, by how much, and how long the stop runs', () => {
     const { state, sentence, notes } = verdictText(weak.result, METRIC);
-    expect(state).toBe('Gives out');
+    expect(state).toBe('Over limit');
     expect(sentence).toMatch(
-      /^The pedal force gives out first: past the driver’s limit of 250 N on lap 2 at stop 1 \(Hammer\), before one hot lap is done\.$/,
+      /^The pedal force runs out first: over the driver’s limit of 250 N on lap 2 at braking zone 1 \(Hammer\), before one hot lap is done\.$/,
     );
-    expect(notes.join(' ')).toMatch(/The driver cannot press harder: the stop runs long\. Worst 4\d\d N/);
+    expect(notes.join(' ')).toMatch(/The driver cannot press harder: the car overshoots\. Worst 4\d\d N/);
     expect(notes.join(' ')).toMatch(
-      /The brakes cannot make every stop: −3\d % on lap \d at stop \d \(\w+\), limited by driver’s force; the stop runs \d+ m longer/,
+      /The brakes fall short: brake reserve −3\d % on lap \d at braking zone \d \(\w+\), limited by driver’s force; the car overshoots by \d+ m/,
     );
     expect(verdictText(weak.result, US).sentence).toContain('limit of 56 lbf');
     const margin = weak.result.forceMargins.find((m) => m.part === 'pedal');
-    expect(margin && marginText(margin, METRIC)).toMatch(/^\d+ N over$/);
+    expect(margin && marginText(margin, METRIC)).toMatch(/^\d+ N over limit$/);
   });
 
   it('a strong one: only the least margin and its stop', () => {
     const { notes } = verdictText(strong.result, METRIC);
-    expect(notes.at(-1)).toMatch(/^Least fade margin \d+ % on lap \d at stop \d \(\w+\)\.$/);
+    expect(notes.at(-1)).toMatch(/^Minimum brake reserve \d+ % on lap \d at braking zone \d \(\w+\)\.$/);
     const { fade } = strong.result;
     expect(fade && momentText(fade.at, strong.result)).toBe(
       notes
@@ -67,9 +67,9 @@ describe('words of the foot', () => {
     const limits = new Set(boiled.result.laps.flatMap((lap) => lap.forces.map((f) => f.limit)));
     expect(limits.has('travel')).toBe(true);
     expect(LIMIT_WORDS.travel).toBe('pedal travel');
-    expect(overrunText(null, METRIC)).toBe('does not end');
-    expect(overrunText(12.4, METRIC)).toBe('runs 12 m longer');
-    expect(overrunText(12.4, US)).toBe('runs 41 ft longer');
+    expect(overrunText(null, METRIC)).toBe('does not stop');
+    expect(overrunText(12.4, METRIC)).toBe('overshoots by 12 m');
+    expect(overrunText(12.4, US)).toBe('overshoots by 41 ft');
   });
 
   it('explanations carry the car’s own parts', () => {
@@ -133,7 +133,7 @@ describe('what is written out of the foot', () => {
       expect(Math.abs(Number(line['pedal force (N)']) - force.pedal[i])).toBeLessThan(
         1e-6 * Math.max(1, force.pedal[i]),
       );
-      if (force.pedal[i] === 0) expect(Number(line['front share of braking (%)'])).toBe(0);
+      if (force.pedal[i] === 0) expect(Number(line['front brake balance (%)'])).toBe(0);
       else braked += 1;
     });
     expect(braked).toBeGreaterThan(200);
@@ -151,7 +151,7 @@ describe('what is written out of the foot', () => {
   });
 });
 
-describe('front share in a what-if', () => {
+describe('brake balance in a what-if', () => {
   it('moved, it rules; kept, it stands in the bar of a car that has one, else as measured', () => {
     expect(savedValues(TARN).frontSharePercent).toBeCloseTo(63.3, 1);
     expect(applyWhatIf(TARN, {}).car.frontSharePercent).toBeNull();
@@ -191,7 +191,7 @@ describe('the demo’s cars', () => {
     }
   });
 
-  it('share near what their tyres want, the rear never far ahead of the front', () => {
+  it('share near their ideal balance, the rear never far ahead of the front', () => {
     for (const { result } of [strong, computed(changed(SKARN, (car) => car))]) {
       // Gentle laps want less in front than any fixed share gives them.
       const hot = result.laps.filter((lap) => lap.kind === 'hot');

@@ -335,7 +335,7 @@ describe('CSV files, read back by another program', () => {
     const rows = parse(tracesCsv(setup, result, METRIC));
     expect(rows.length).toBe(result.record.time.length);
     rows.forEach((row, i) => {
-      expect(column(row, 'Front left rotor bulk').value + 273.15).toBeCloseTo(
+      expect(column(row, 'Front left rotor core (bulk)').value + 273.15).toBeCloseTo(
         result.record.wheels.frontLeft.rotorBulk[i],
         4,
       );

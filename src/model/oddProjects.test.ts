@@ -106,7 +106,7 @@ describe('a car whose body lifts', () => {
     };
     const { sentence } = verdictText(day(slow), METRIC);
     // A name that only repeats the number is not said twice.
-    expect(sentence).toMatch(/at stop 1[.,;: ]/);
+    expect(sentence).toMatch(/at braking zone 1[.,;: ]/);
   });
 });
 
@@ -185,7 +185,7 @@ describe('failures past sense', () => {
     expect(stopless.length).toBeGreaterThan(0);
     for (const row of stopless) expect(row.extraM).toBeNull();
     const cells = stopsCsv(setup, result).split('\n');
-    const extra = cells[0].split(',').indexOf('Runs longer by (m)');
+    const extra = cells[0].split(',').indexOf('Overshoots by (m)');
     const lost = cells.slice(1).filter((line) => line.split(',')[extra] === '');
     expect(lost).toHaveLength(
       result.laps.flatMap((lap) => stopRows(setup, result, lap.number)).filter((r) => !r.stops).length,

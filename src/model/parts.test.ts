@@ -242,7 +242,7 @@ describe('files of parts', () => {
   });
 });
 
-describe('front share and words of force', () => {
+describe('brake balance and words of force', () => {
   it('a wanted share comes by the bar where there is one, else as a measured share', () => {
     const [tarn, , skarn] = demoProject.cars;
     const moved = withFrontShare(skarn, 62);
@@ -267,7 +267,7 @@ describe('front share and words of force', () => {
     expect(limitText('pedal', 512.4, US)).toBe('115 lbf');
     expect(limitText('travel', 0.0583, METRIC)).toBe('58 mm');
     expect(limitText('travel', 0.0583, US)).toBe('2.30 in');
-    expect(pedalText(Number.POSITIVE_INFINITY, METRIC)).toBe('beyond any driver’s limit');
+    expect(pedalText(Number.POSITIVE_INFINITY, METRIC)).toBe('beyond the driver’s limit');
     expect(fadeText(-0.124)).toBe('−12 %');
     expect(fadeText(400)).toBe('over 999 %');
     expect(changeText(401, 624, 'before')).toBe('55.6 % more than before');

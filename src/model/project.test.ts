@@ -136,7 +136,7 @@ describe('project files', () => {
     ],
     [
       JSON.stringify(changed(['cars', 0, 'front', 'rotor', 'weighedKg'], 1.2)),
-      /weighedKg: must be over the hat’s mass/,
+      /weighedKg: must be over the bell’s mass/,
     ],
     [JSON.stringify(changed(['cars', 0, 'fluid', 'waterFirstYearPercent'], 101)), /must be at most 5/],
     [
@@ -339,9 +339,9 @@ describe('what is written out', () => {
   it('has every stop of every lap with units in the header, and the US ones when asked', () => {
     const lines = stopsCsv(setup, result).split('\n');
     expect(lines[0]).toContain('Entry speed (km/h)');
-    expect(lines[0]).toContain('Front face peak (°C)');
+    expect(lines[0]).toContain('Front surface peak (°C)');
     expect(lines.length - 1).toBe(result.laps.reduce((sum, lap) => sum + lap.trace.stops.length, 0));
-    const column = lines[0].split(',').indexOf('Front face peak (°C)');
+    const column = lines[0].split(',').indexOf('Front surface peak (°C)');
     const peak = Math.max(...lines.slice(1).map((line) => Number(line.split(',')[column])));
     expect(peak).toBeCloseTo(result.peaks.frontLeft.rotorFace - 273.15, 6);
     expect(stopsCsv(setup, result, US)).toContain('Entry speed (mph)');
@@ -351,7 +351,7 @@ describe('what is written out', () => {
     const lines = tracesCsv(setup, result).split('\n');
     expect(lines.length - 1).toBe(result.record.time.length);
     expect(lines[0]).toMatch(
-      /^time \(s\),session,lap,distance in the lap \(m\),stop,pedal force \(N\),.*,ideal front share \(%\),front rotor face \(°C\)/,
+      /^time \(s\),session,lap,distance in the lap \(m\),stop,pedal force \(N\),.*,ideal balance \(%\),front rotor surface \(°C\)/,
     );
     expect(lines[lines.length - 1]).toContain('paddock');
   });
@@ -375,6 +375,6 @@ describe('what is written out', () => {
       if (of.verdict.margin.passed) expect(sentence).toContain(`on lap ${lap.numberInSession} `);
       expect([sentence, ...notes].join(' ')).not.toMatch(/\bsafe/i);
     }
-    expect(JSON.parse(JSON.stringify(resultDocument(setup, result))).verdict.state).toBe('Gives out');
+    expect(JSON.parse(JSON.stringify(resultDocument(setup, result))).verdict.state).toBe('Over limit');
   });
 });

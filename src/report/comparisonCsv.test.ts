@@ -8,7 +8,7 @@ import { comparisonCsv } from './comparisonCsv';
 
 const whole = setupOf(demoProject, 'plan-ovel-nettle');
 const setup: Setup = { ...whole, plan: oneSession(whole.plan, { hotLaps: 2, paddockMin: 0 }) };
-const base = { name: 'As it is', assessed: assess(setup) };
+const base = { name: 'Current setup', assessed: assess(setup) };
 const heavier = {
   name: '=HEAVY(1), "quoted"\nand more',
   assessed: assess(withChanges(setup, [{ kind: 'mass', massKg: setup.car.massKg + 150 }])),
@@ -29,7 +29,7 @@ describe('a comparison as a table', () => {
       expect(Number(row['from (km/h)'])).toBeCloseTo(3.6 * stop.entrySpeed, 6);
       expect(Number(row['heat into the brakes (kJ)'])).toBeCloseTo(stop.energy / 1000, 4);
       expect(Number(row['rear fluid after (°C)'])).toBeCloseTo(stop.rear.fluidAfter - 273.15, 6);
-      expect(Number(row['front rotor face hottest (°C)'])).toBeCloseTo(stop.front.facePeak - 273.15, 6);
+      expect(Number(row['front rotor surface hottest (°C)'])).toBeCloseTo(stop.front.facePeak - 273.15, 6);
       // A name that a spreadsheet would take for a formula is none any more.
       expect(row.setup.replace(/^'/, '')).toBe(name);
       if (name.startsWith('=')) expect(row.setup.startsWith("'")).toBe(true);
@@ -40,13 +40,13 @@ describe('a comparison as a table', () => {
     const [metric, american] = [undefined, US].map(
       (units) => Papa.parse<Record<string, string>>(comparisonCsv([base], units), { header: true }).data,
     );
-    expect(Object.keys(american[0])).toContain('front rotor bulk after (°F)');
+    expect(Object.keys(american[0])).toContain('front rotor core (bulk) after (°F)');
     expect(Object.keys(american[0]).some((key) => /°C|km\/h|kJ/.test(key))).toBe(false);
     metric.forEach((row, i) => {
       const other = american[i];
       expect(Number(other['from (mph)']) * 1.609344).toBeCloseTo(Number(row['from (km/h)']), 5);
-      expect((Number(other['rear pad face as it bites (°F)']) - 32) / 1.8).toBeCloseTo(
-        Number(row['rear pad face as it bites (°C)']),
+      expect((Number(other['rear pad surface at first bite (°F)']) - 32) / 1.8).toBeCloseTo(
+        Number(row['rear pad surface at first bite (°C)']),
         5,
       );
     });

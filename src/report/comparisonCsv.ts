@@ -11,10 +11,10 @@ interface Named {
 }
 
 const TEMPERATURES: readonly (readonly [keyof SummaryStop['front'], string])[] = [
-  ['faceBefore', 'rotor face before'],
-  ['facePeak', 'rotor face hottest'],
-  ['bulkAfter', 'rotor bulk after'],
-  ['padFaceBefore', 'pad face as it bites'],
+  ['faceBefore', 'rotor surface before'],
+  ['facePeak', 'rotor surface hottest'],
+  ['bulkAfter', 'rotor core (bulk) after'],
+  ['padFaceBefore', 'pad surface at first bite'],
   ['fluidAfter', 'fluid after'],
 ];
 const SPEEDS: readonly (readonly [string, Quantity, (stop: SummaryStop) => number])[] = [

@@ -68,8 +68,8 @@ const TRACE_FORCES: readonly (readonly [keyof DayResult['record']['force'], stri
   ['frontPressure', 'front line pressure', 'pressure', 1e-5],
   ['rearPressure', 'rear line pressure', 'pressure', 1e-5],
   ['travel', 'pedal travel', 'smallLength', 1000],
-  ['share', 'front share of braking', 'percent', 100],
-  ['ideal', 'ideal front share', 'percent', 100],
+  ['share', 'front brake balance', 'percent', 100],
+  ['ideal', 'ideal balance', 'percent', 100],
 ];
 
 /** Every computed sample of the day as CSV, units in the header. */

@@ -78,38 +78,38 @@ export const STOP_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] =
   ['lengthM', 'Distance', 'distance'],
   ['energyKj', 'Energy', 'energy'],
   ['peakPowerKw', 'Peak power', 'power'],
-  ['frontSharePercent', 'Front share', 'percent'],
+  ['frontSharePercent', 'Front brake balance', 'percent'],
   ['rearSharePercent', 'Rear share', 'percent'],
   ['recoveredKj', 'Recovered', 'energy'],
-  ['airTimeS', 'Air time to next', 'seconds'],
-  ['airDistanceM', 'Air distance to next', 'distance'],
+  ['airTimeS', 'Cooling time to next', 'seconds'],
+  ['airDistanceM', 'Cooling distance to next', 'distance'],
 ];
 
 /** The same for what the driver's foot feels and how the axles share. */
 export const FORCE_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] = [
   ['pedalN', 'Pedal force', 'force'],
-  ['pedalBiteN', 'Pedal force at the first bite', 'force'],
+  ['pedalBiteN', 'Pedal force at first bite', 'force'],
   ['pedalStayN', 'Pedal force that stays', 'force'],
   ['frontBar', 'Front line pressure', 'pressure'],
   ['rearBar', 'Rear line pressure', 'pressure'],
   ['travelMm', 'Pedal travel', 'smallLength'],
-  ['shareStartPercent', 'Front share of braking at the start', 'percent'],
-  ['idealStartPercent', 'Ideal front share at the start', 'percent'],
-  ['shareEndPercent', 'Front share of braking at the end', 'percent'],
-  ['idealEndPercent', 'Ideal front share at the end', 'percent'],
-  ['fadeMarginPercent', 'Fade margin', 'percent'],
-  ['extraM', 'Runs longer by', 'distance'],
+  ['shareStartPercent', 'Front brake balance at the start', 'percent'],
+  ['idealStartPercent', 'Ideal balance at the start', 'percent'],
+  ['shareEndPercent', 'Front brake balance at the end', 'percent'],
+  ['idealEndPercent', 'Ideal balance at the end', 'percent'],
+  ['fadeMarginPercent', 'Brake reserve', 'percent'],
+  ['extraM', 'Overshoots by', 'distance'],
 ];
 
 /** The same for one wheel's brake. */
 export const WHEEL_COLUMNS: readonly (readonly [keyof WheelRow, string, Quantity])[] = [
-  ['faceBeforeC', 'face before', 'temperature'],
-  ['facePeakC', 'face peak', 'temperature'],
-  ['faceAfterC', 'face after', 'temperature'],
-  ['bulkBeforeC', 'bulk before', 'temperature'],
-  ['bulkAfterC', 'bulk after', 'temperature'],
+  ['faceBeforeC', 'surface before', 'temperature'],
+  ['facePeakC', 'surface peak', 'temperature'],
+  ['faceAfterC', 'surface after', 'temperature'],
+  ['bulkBeforeC', 'core before', 'temperature'],
+  ['bulkAfterC', 'core after', 'temperature'],
   ['fluidC', 'fluid', 'temperature'],
-  ['biteFriction', 'friction at the first bite', 'friction'],
+  ['biteFriction', 'friction at first bite', 'friction'],
   ['leastFriction', 'least friction', 'friction'],
 ];
 
@@ -205,7 +205,7 @@ export function resultDocument(setup: Setup, result: DayResult) {
   });
   return rounded({
     format: RESULT_FORMAT,
-    version: 4,
+    version: 5,
     plan: setup.plan.name,
     car: setup.car.name,
     circuit: setup.circuit.name,

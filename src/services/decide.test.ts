@@ -126,7 +126,7 @@ describe('does a change go with the car', () => {
     const rearward = check([{ kind: 'balance', frontSharePercent: 55 }], 'balance', front, before);
     expect(rearward).toMatchObject({ state: 'no', found: 'rear-first', before: 0 });
     expect(said(rearward)).toMatch(
-      /^the rear is nearer to locking at \d+ of \d+ stops \(before 0\); 19\.0 points to the rear$/,
+      /^the rear is nearer to locking at \d+ of \d+ braking zones \(before 0\); 19\.0 points to the rear$/,
     );
     const little = check([{ kind: 'balance', frontSharePercent: 71 }], 'balance', front, before);
     expect(little?.state).toBe('look');
@@ -234,23 +234,23 @@ describe('the ladder', () => {
   it('says what a step does to a stop: nothing where tyres are the limit, something where the foot is', () => {
     const stronger = assess(withChanges(tarn, [part('sprint')]));
     expect(stopsText(base, stronger, METRIC)).toMatch(
-      /^Shortens no stop: the tyres are the limit at all of them/,
+      /^Shortens no braking zone: the tyres are the limit at all of them/,
     );
     const foot = { ...tarn, car: { ...tarn.car, pedal: { ...tarn.car.pedal, limitN: 300 } } };
     const long = assess(foot);
     const after = assess(withChanges(foot, [part('cylinder-15-9')]));
     expect(stopsText(long, after, METRIC)).toMatch(
-      /Stops that ran \d+ m longer are made as planned|from \d+ m to \d+ m/,
+      /Braking that overshot by \d+ m is made as planned|from \d+ m to \d+ m/,
     );
     expect(stopsText(after, long, METRIC)).toMatch(
-      /^Stops get longer: by up to \d+ m|The longest overrun goes/,
+      /^Braking gets longer: by up to \d+ m|The longest overrun goes/,
     );
   });
 
   it('for a car whose pads are too cold, bite is what is to be gained, and tape is free', () => {
     const skarn = short('plan-skarn-fen');
     const cold = assess(skarn);
-    expect(cold.summary.verdict.kind).toBe('too-cold');
+    expect(cold.summary.verdict.kind).toBe('below-working');
     const bite = targetMargin(cold, 'bite');
     expect(bite.part).toBe('bite');
     const ducted: Setup = {
@@ -373,7 +373,7 @@ describe('ducts and prices', () => {
   });
 });
 
-describe('heat nearby', () => {
+describe('heat-exposed parts', () => {
   it('the driver’s side is the side the driver sits on: moving the driver over swaps the sides', () => {
     const ovel = short('plan-ovel-nettle');
     const [here] = exposedReports(ovel).parts;

@@ -71,7 +71,7 @@ export function BrakeKind({ editing, axle }: AxleProps) {
 
 function materialNote(id: keyof typeof ROTOR_MATERIALS): string {
   const { material, source } = ROTOR_MATERIALS[id];
-  return `Values ${source}. Bulk up to ${Math.round(material.bulkLimit - 273.15)} °C, face up to ${Math.round(material.faceLimit - 273.15)} °C.`;
+  return `Values ${source}. Bulk up to ${Math.round(material.bulkLimit - 273.15)} °C, surface up to ${Math.round(material.faceLimit - 273.15)} °C.`;
 }
 
 function RotorSection({ editing, axle }: AxleProps) {
@@ -94,7 +94,7 @@ function RotorSection({ editing, axle }: AxleProps) {
         value={rotor.mounting}
         options={names(MOUNTINGS)}
         onChange={set('mounting', 'mounting')}
-        note="A floating ring passes little heat to hat and hub, and is free to grow."
+        note="A floating ring passes little heat to bell and hub, and is free to grow."
       />
       {['outerDiameterMm', 'innerDiameterMm', 'thicknessMm', 'vaneGapMm'].map((key) => field('rotor', key))}
       {rotor.vaneGapMm > 0 && (
@@ -116,7 +116,7 @@ function RotorSection({ editing, axle }: AxleProps) {
         note={
           rotor.surface === 'drilled'
             ? 'Stress at a hole is twice that around it (Kirsch), so cracks begin there: for track use plain or slotted is advised.'
-            : 'Slots and holes take mass and face area away.'
+            : 'Slots and holes take mass and swept area away.'
         }
       />
       {rotor.surface === 'drilled' && ['holeCount', 'holeDiameterMm'].map((key) => field('rotor', key))}
@@ -165,7 +165,7 @@ function PadSection({ editing, axle }: AxleProps) {
         value={brakes.pad}
         options={choices('pad', parts)}
         onChange={set(['pad'], 'pad')}
-        note={`${pad.note} Window ${pad.window[0]} to ${pad.window[1]} °C at the face, fades over ${pad.limit} °C, µ up to ${nominalFriction(pad)} and ${pad.friction[0][1]} cold. ${isBuiltIn(brakes.pad) ? 'Typical values (from memory); take the maker’s.' : 'A part of your own.'}`}
+        note={`${pad.note} Window ${pad.window[0]} to ${pad.window[1]} °C at the surface, fades over ${pad.limit} °C, µ up to ${nominalFriction(pad)} and ${pad.friction[0][1]} cold. ${isBuiltIn(brakes.pad) ? 'Typical values (from memory); take the maker’s.' : 'A part of your own.'}`}
       />
       {field('padAreaCm2')}
       {field('padThicknessMm')}
@@ -176,7 +176,7 @@ function PadSection({ editing, axle }: AxleProps) {
         value={brakes.shim}
         options={names(SHIMS)}
         onChange={set(['shim'], 'shim')}
-        note="An insulating layer behind the plate keeps heat from pistons and fluid. Values from memory."
+        note="An insulating layer behind the backing plate keeps heat from pistons and fluid. Values from memory."
       />
       <SelectField
         label={brakes.drum ? 'Cylinder body' : 'Caliper body'}
@@ -189,7 +189,7 @@ function PadSection({ editing, axle }: AxleProps) {
         value={brakes.caliper.pistons}
         options={names(PISTONS)}
         onChange={set(['caliper', 'pistons'], 'pistons')}
-        note="The path from plate to fluid: titanium and caps keep heat out of it."
+        note="The path from backing plate to fluid: titanium and caps keep heat out of it."
       />
       {['massKg', 'wettedAreaCm2', 'fluidKg', 'sealLimitC'].map((key) => field('caliper', key))}
     </Section>

@@ -133,7 +133,7 @@ export function CircuitMap({
               onClick={() => onSelect?.(k)}
               className={onSelect ? 'cursor-pointer' : ''}
             >
-              <title>{`Stop ${k + 1}${stop.name ? `, ${stop.name}` : ''}: ${(stop.energy / 1000).toFixed(0)} kJ`}</title>
+              <title>{`Braking zone ${k + 1}${stop.name ? `, ${stop.name}` : ''}: ${(stop.energy / 1000).toFixed(0)} kJ`}</title>
               <circle
                 r={radius}
                 fill={stop.heat === null ? 'var(--sunk)' : heatColor(stop.heat)}
@@ -155,7 +155,7 @@ export function CircuitMap({
         })}
         {line.schematic && (
           <text x={width / 2} y={height / 2} textAnchor="middle" fontSize={12} fill="var(--dim)">
-            list of stops: drawn as a ring
+            list of braking zones: drawn as a ring
           </text>
         )}
       </svg>

@@ -18,8 +18,8 @@ export function How({
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger
         className="inline-grid h-[20px] w-[20px] place-items-center rounded align-middle text-dim hover:bg-sunk hover:text-ink print:hidden"
-        aria-label={`How ${name} came about`}
-        title={`How ${name} came about`}
+        aria-label={`How this is calculated: ${name}`}
+        title={`How this is calculated: ${name}`}
       >
         <CircleHelp size={14} aria-hidden="true" />
       </Dialog.Trigger>

@@ -1,18 +1,18 @@
 import type { Verdict } from '../../core';
 
 const TITLES: Record<Verdict['kind'], string> = {
-  'gives-out': 'Passes a limit',
-  'too-cold': 'Too cold to bite',
+  'over-limit': 'Over limit',
+  'below-working': 'Below working temperature',
   close: 'Close to a limit',
-  'in-hand': 'Nothing passes a limit',
+  'within-limits': 'Within limits',
   'not-judged': 'Not judged',
 };
 
 const LOOKS: Record<Verdict['kind'], { reach: number; colour: string; hollow?: boolean }> = {
-  'gives-out': { reach: 17, colour: 'var(--over)' },
-  'too-cold': { reach: 9, colour: 'var(--rear)', hollow: true },
+  'over-limit': { reach: 17, colour: 'var(--over)' },
+  'below-working': { reach: 9, colour: 'var(--rear)', hollow: true },
   close: { reach: 11.5, colour: 'var(--close)' },
-  'in-hand': { reach: 7, colour: 'var(--act)' },
+  'within-limits': { reach: 7, colour: 'var(--act)' },
   'not-judged': { reach: 5, colour: 'var(--dim)', hollow: true },
 };
 
@@ -35,5 +35,5 @@ export function StateMark({ kind, className = '' }: { kind: Verdict['kind']; cla
 
 /** The state of one margin. */
 export function marginState(share: number, passed: boolean): Verdict['kind'] {
-  return passed ? 'gives-out' : share < 0.12 ? 'close' : 'in-hand';
+  return passed ? 'over-limit' : share < 0.12 ? 'close' : 'within-limits';
 }

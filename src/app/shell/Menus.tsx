@@ -160,7 +160,7 @@ const QUANTITY_NAMES: Partial<Record<Quantity, string>> = {
   distance: 'Distance and height',
   smallLength: 'Small lengths',
   area: 'Area',
-  bigArea: 'Drag and downforce area',
+  bigArea: 'CdA and ClA',
   power: 'Power',
   energy: 'Energy',
   deceleration: 'Deceleration',
@@ -207,7 +207,7 @@ export function SettingsMenu() {
       <Head>Look</Head>
       {(['system', 'light', 'dark'] as const).map((option) => (
         <Choice key={option} checked={theme === option} onSelect={() => setTheme(option)}>
-          {option === 'system' ? 'As the system' : option === 'light' ? 'Bright pit lane' : 'Dark paddock'}
+          {option === 'system' ? 'As the system' : option === 'light' ? 'Light' : 'Dark'}
         </Choice>
       ))}
     </Menu>

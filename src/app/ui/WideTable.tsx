@@ -26,7 +26,7 @@ export function ForceTable<T>({
         <caption className="sr-only">{caption}</caption>
         <thead>
           <tr className="border-b border-rule align-bottom">
-            <th className="px-2 py-1.5 text-left font-[600]">Stop</th>
+            <th className="px-2 py-1.5 text-left font-[600]">Braking zone</th>
             {columns.map((column) => (
               <th key={column.means} className="px-1.5 py-1.5 font-[600] leading-tight" title={column.means}>
                 {column.head}

@@ -173,12 +173,12 @@ describe('the chain from foot to tyre', () => {
 });
 
 describe('loads and balance', () => {
-  it('ideal front share is (b + z·h)/L (Limpert): 1400 kg, 52 %, h/L = 0.18, 0.8 g', () => {
+  it('ideal balance is (b + z·h)/L (Limpert): 1400 kg, 52 %, h/L = 0.18, 0.8 g', () => {
     const ideal = idealFrontShare(chassis, 0.8, 0);
     expect(ideal).toBeCloseTo(0.52 + 0.8 * 0.18, 12);
     recordFigure({
       id: '19',
-      what: 'Ideal front share at 0.8 g',
+      what: 'Ideal balance at 0.8 g',
       expected: '0.664',
       computed: ideal,
       unit: '',

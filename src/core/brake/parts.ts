@@ -52,7 +52,7 @@ export interface Rotor {
   /** Whole rotor on the scales, kg; null takes the mass from its measures */
   readonly weighedMass: number | null;
   readonly onePiece: boolean;
-  /** Ring to hat, W/K */
+  /** Ring to bell (hat), W/K */
   readonly hatConductance: number;
   /** kg */
   readonly hatMass: number;

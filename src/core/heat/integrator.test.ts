@@ -152,7 +152,7 @@ describe('the method', () => {
     sources: [{ node: 0, share: 1 }],
     channels: 1,
   };
-  /** Closed form of the pair after `t` under constant power, by its two eigenvalues. */
+  /** Closed form of the pcooling time `t` under constant power, by its two eigenvalues. */
   function exact(power: number, t: number): [number, number] {
     const [a, b, c, d] = [-60 / 2000, 60 / 2000, 60 / 800, -85 / 800];
     const end = [power / 25 + power / 60, power / 25];

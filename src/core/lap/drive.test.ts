@@ -148,7 +148,7 @@ describe('braking work', () => {
   });
 });
 
-describe('the solved lap', () => {
+describe('the simulated lap', () => {
   it('ends as fast as it starts, and its clock fits its speeds', () => {
     for (const pace of [1, 0.6]) {
       const { speed, distance, time } = drive(car, pace);

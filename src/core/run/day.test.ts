@@ -202,7 +202,7 @@ describe('plausibility', () => {
     const peak = result.peaks.frontLeft.padFace;
     const figure = (what: string, expected: string, computed: number, unit: string) =>
       recordFigure({ id: '27', what, expected, computed, unit, source: 'common practice' });
-    figure('Carbon front face at the end of the long straight', 'about 200', celsius(before), '°C');
+    figure('Carbon front surface at the end of the long straight', 'about 200', celsius(before), '°C');
     figure('Carbon front interface in the biggest stop', 'up to 1000', celsius(peak), '°C');
     figure(
       'Peak deceleration',

@@ -60,7 +60,7 @@ describe('heat and force of every stop', () => {
     expect(last.pedalStay).toBeGreaterThan(last.pedalBite);
   });
 
-  it('a typed front share is the share of warm pads', () => {
+  it('a typed brake balance is the share of warm pads', () => {
     const day = run(TARN, { car: (c) => ({ ...c, frontSharePercent: 70 }), drive: { hotLaps: 1 } });
     expect(hot(day)[0].forces[3].share.mean).toBeCloseTo(0.7, 2);
   });
@@ -123,7 +123,7 @@ describe('what limits a stop', () => {
     const { available, needed } = lap.forces[0];
     const rough = stop.length * (needed / available - 1);
     expect(Math.abs((lap.forces[0].extraDistance ?? Number.NaN) / rough - 1)).toBeLessThan(0.5);
-    expect(day.verdict).toMatchObject({ kind: 'gives-out', margin: { part: 'pedal' }, hotLapsBefore: 0 });
+    expect(day.verdict).toMatchObject({ kind: 'over-limit', margin: { part: 'pedal' }, hotLapsBefore: 0 });
     expect(day.fade).toMatchObject({ limit: 'pedal' });
   });
 
@@ -229,7 +229,7 @@ describe('braking earlier as the brakes fade', () => {
 });
 
 describe('the balance sweep', () => {
-  it('front margins fall and rear margins rise with the front share, and cross where it says', () => {
+  it('front margins fall and rear margins rise with the brake balance, and cross where it says', () => {
     const input = dayInput(changed(TARN, { drive: { hotLaps: 5, paddockMin: 5 } }));
     const { points, now, ideal, even } = balanceSweep(input);
     expect(points.length).toBeGreaterThanOrEqual(5);

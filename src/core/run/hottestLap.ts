@@ -1,7 +1,7 @@
 import { WHEELS } from '../brake';
 import type { DayResult } from './result';
 
-/** The hot lap with the hottest front or rear face; the first lap when there is no hot one. */
+/** The hot lap with the hottest front or rear surface; the first lap when there is no hot one. */
 export function hottestLap(result: DayResult): number {
   let [best, peak] = [1, 0];
   for (const lap of result.laps) {

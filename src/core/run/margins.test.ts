@@ -90,7 +90,7 @@ describe('margins of a record made by hand', () => {
       passed: { time: 50, lap: 2, stop: 0, standingTime: 0 },
     });
     expect(verdictOf(margins, FOOT, laps, null)).toMatchObject({
-      kind: 'gives-out',
+      kind: 'over-limit',
       margin: pad,
       hotLapsBefore: 0,
     });
@@ -111,7 +111,7 @@ describe('margins of a record made by hand', () => {
     const { margins } = handMade(() => {});
     expect(margins.find((m) => m.part === 'bite')).toMatchObject({ worst: 380, at: { lap: 2, stop: 1 } });
     expect(verdictOf(margins, FOOT, handMade(() => {}).laps, null)).toMatchObject({
-      kind: 'too-cold',
+      kind: 'below-working',
       margin: { part: 'bite' },
       coldBite: { part: 'bite' },
     });
@@ -135,7 +135,7 @@ describe('margins of a record made by hand', () => {
       margin: { part: 'padFace' },
       hotLapsBefore: null,
     });
-    expect(verdictAt(0.4).kind).toBe('in-hand');
+    expect(verdictAt(0.4).kind).toBe('within-limits');
     expect(verdictAt(0.05).margin.share).toBeCloseTo(0.05, 9);
   });
 

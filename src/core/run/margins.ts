@@ -226,13 +226,13 @@ export function verdictOf(
       (l) => l.kind === 'hot' && l.session === session && (lap === null || l.number < lap),
     ).length;
     const also = passed.filter((m) => m !== first);
-    return { kind: 'gives-out', margin: first, also, unbraked, coldBite, hotLapsBefore };
+    return { kind: 'over-limit', margin: first, also, unbraked, coldBite, hotLapsBefore };
   }
   const rest = { also: [], unbraked, hotLapsBefore: null };
   const closest = coldest(hot);
   // Pads that no hot lap uses are not too cold for it.
   if (unbraked) return { ...rest, kind: 'not-judged', margin: closest, coldBite: null };
-  if (coldBite) return { ...rest, kind: 'too-cold', margin: coldBite, coldBite };
-  const kind = closest.share < CLOSE_SHARE ? 'close' : 'in-hand';
+  if (coldBite) return { ...rest, kind: 'below-working', margin: coldBite, coldBite };
+  const kind = closest.share < CLOSE_SHARE ? 'close' : 'within-limits';
   return { ...rest, kind, margin: closest, coldBite };
 }

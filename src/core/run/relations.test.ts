@@ -43,7 +43,7 @@ const bulk = (result: DayResult) => result.peaks.frontLeft.rotorBulk;
 describe('air and ducts', () => {
   const ducted = { ductAreaCm2: 60 };
 
-  it('the more of a duct is taped shut, the hotter the rotor, until it is as without one', () => {
+  it('the more of a duct is blanked off, the hotter the rotor, until it is as without one', () => {
     const at = (tapePercent: number) => bulk(run(tarn, front({ ...ducted, tapePercent })));
     const steps = [0, 30, 60, 90, 100].map(at);
     for (let k = 1; k < steps.length; k++) expect(steps[k]).toBeGreaterThan(steps[k - 1]);

@@ -175,7 +175,7 @@ export type Unbraked = 'no hot laps' | 'no braking' | 'motor';
 
 /** What ends the drive or passes its limit first, what is too cold to bite, what is closest, or why nothing is judged. */
 export interface Verdict {
-  readonly kind: 'gives-out' | 'too-cold' | 'close' | 'in-hand' | 'not-judged';
+  readonly kind: 'over-limit' | 'below-working' | 'close' | 'within-limits' | 'not-judged';
   /** The margin it speaks of */
   readonly margin: Margin | ForceMargin;
   /** Every other limit that is passed, in order of time */
@@ -211,7 +211,7 @@ export interface RotorStrain {
   readonly faceStress: number;
   /** Factor of the surface on it: 1 plain */
   readonly concentration: number;
-  /** Share of the life to the first crack, an index; null where heat checks are not what ends the material */
+  /** Fatigue damage index, an index; null where heat checks are not what ends the material */
   readonly crackShare: number | null;
   /** Greatest glazed share of the pads, 0 to 1 */
   readonly glaze: number;

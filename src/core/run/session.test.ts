@@ -185,7 +185,7 @@ describe('relations that must always hold', () => {
     expect(idle.audit.residual).toBeLessThan(1e-3);
   });
 
-  it('a list of stops made from a solved lap has that lap’s energies and nearly its temperatures', () => {
+  it('a list of stops made from a simulated lap has that lap’s energies and nearly its temperatures', () => {
     for (const id of ['plan-tarn-fen', 'plan-skarn-fen']) {
       const solved = setup(id, { drive: SHORT });
       const lap = simulateDay(dayInput(solved));
@@ -206,7 +206,7 @@ describe('relations that must always hold', () => {
 describe('verdict and margins', () => {
   it('names what passes its limit first in time, and the hot laps done before', () => {
     const { verdict, margins } = run(TARN);
-    expect(verdict.kind).toBe('gives-out');
+    expect(verdict.kind).toBe('over-limit');
     const times = margins.filter((m) => m.passed && m.part !== 'bite').map((m) => m.passed?.time ?? 0);
     expect(verdict.margin.passed?.time).toBe(Math.min(...times));
     expect(verdict.hotLapsBefore).toBe((verdict.margin.passed?.lap ?? 0) - 2);
@@ -214,7 +214,7 @@ describe('verdict and margins', () => {
 
   it('names the closest share when nothing is passed, and finds a margin again in the record', () => {
     const result = run('plan-tarn-fen');
-    expect(result.verdict.kind).not.toBe('gives-out');
+    expect(result.verdict.kind).not.toBe('over-limit');
     const shares = result.margins.filter((m) => m.part !== 'bite').map((m) => m.share);
     expect(result.verdict.margin.share).toBe(Math.min(...shares));
     for (const m of result.margins) {

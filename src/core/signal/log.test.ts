@@ -78,7 +78,7 @@ function recovered(planId: string, rate: number, noise: number) {
   return { ...source, log, smooth: trace, pieces };
 }
 
-describe('a log made from a solved lap', () => {
+describe('a log made from a simulated lap', () => {
   for (const planId of plans) {
     for (const [rate, noise, bound] of [
       [100, 0, 0.01],
@@ -118,7 +118,7 @@ describe('a log made from a solved lap', () => {
 /** Of a downforce car: the flash of a stop depends on when in it the braking is hardest. */
 const faces = (part: string) => (/Face|Inner/.test(part) ? 10 : 3);
 
-describe('stop list, solved lap and log', () => {
+describe('stop list, simulated lap and log', () => {
   it.each(plans)('of %s give the same temperatures within 3 K', (plan) => {
     const { setup, input, trace, pieces, line } = recovered(plan, 50, 0);
     const lap = pieces.find((p) => p.kind === 'lap' && p.whole);

@@ -59,7 +59,7 @@ export interface TapeStep {
 }
 
 export interface CoolingNeed {
-  /** Margin wished for at every limit, K */
+  /** Target margin at every limit, K */
   readonly wish: number;
   readonly front: AxleNeed;
   readonly rear: AxleNeed;

@@ -31,7 +31,7 @@ const putIn = (input: DayInput, need: CoolingNeed): DayInput => ({
 });
 
 describe('cooling need', () => {
-  it('inverts the prediction: with the duct it found, the margin is the wish within 1 K', () => {
+  it('inverts the prediction: with the duct it found, the margin is the target within 1 K', () => {
     const cases: [DayInput, number][] = [
       [dayInput(setupOf(demoProject, 'plan-tarn-anvil')), 0],
       [dayInput(setupOf(demoProject, 'plan-tarn-anvil')), 40],
@@ -251,7 +251,7 @@ describe('fastest plan', () => {
     const [flatOut] = input.sessions;
     const pause = { kind: 'paddock' as const, duration: 4 * 3600, fan: 0 };
     const ruined = { ...flatOut, legs: [...flatOut.legs, pause] };
-    expect(simulateDay(input).verdict.kind).toBe('gives-out');
+    expect(simulateDay(input).verdict.kind).toBe('over-limit');
     const later = fastestPlan({ ...input, sessions: [ruined, flatOut] }, 1, 18 * 60, 5);
     expect(later.flatOut.keeps).toBe(false);
     expect(later.flatOut.lapsBefore).toBe(planned.flatOut.lapsBefore);
@@ -346,7 +346,7 @@ describe('summary', () => {
     expect(Object.values(summary.limits).reduce((a, b) => a + b, 0)).toBe(summary.hotStops);
   });
 
-  it('pads wear by their work, twice as fast for each 150 K over 300 °C, and not at all without braking', () => {
+  it('pads wear by their work, twice as fast for each 150 °C over 300 °C, and not at all without braking', () => {
     const input = day(tarn);
     const result = simulateDay(input);
     const n = 11;

@@ -3,7 +3,7 @@ import { AXLES, type AxleName, axleOf, rubbedMaterial, WHEELS } from '../brake';
 import type { LapResult } from '../run';
 import type { DayInput } from '../schedule';
 
-/** Front shares of one stop: as braked, as the tyres would want, and as would heat both axles alike; 0 to 1. */
+/** Front shares of one stop: as braked, ideal balance, and as would heat both axles alike; 0 to 1. */
 export interface StopShares {
   readonly actual: number;
   readonly grip: number;

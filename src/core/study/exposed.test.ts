@@ -231,7 +231,7 @@ describe('against another integrator', () => {
       expect(Math.max(...temperature) - ambient).toBeGreaterThan(kind === 'none' ? 100 : 20);
       expect(furthest).toBeLessThan(1);
       recordFigure({
-        id: 'Heat nearby',
+        id: 'Heat-exposed parts',
         what: `A lead through four hot laps and the paddock, ${kind}: furthest from the other integration`,
         expected: '0',
         computed: furthest,

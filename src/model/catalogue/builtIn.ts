@@ -105,7 +105,7 @@ const rotors: readonly PartOf<'rotor'>[] = [
     hatMassKg: 0.8,
     surface: 'slotted',
   }),
-  rotor('rotor-floating-355', 'Floating 355 × 32', 'Aluminium hat, 72 curved vanes.', 4, 11, {
+  rotor('rotor-floating-355', 'Floating 355 × 32', 'Aluminium bell, 72 curved vanes.', 4, 11, {
     material: 'high-carbon-iron',
     mounting: 'floating',
     depthMm: 42,
@@ -345,7 +345,7 @@ const line = (id: string, name: string, growth: number, price: PriceClass, note:
 });
 const lines: readonly PartOf<'line'>[] = [
   line('line-rubber', 'Rubber hose', 16, 1, 'Grows and ages; the pedal is softer for it.'),
-  line('line-rubber-low', 'Rubber hose, low growth', 9, 1, 'Two plies.'),
+  line('line-rubber-low', 'Rubber hose, low expansion', 9, 1, 'Two plies.'),
   line('line-braided', 'Braided steel over PTFE', 4, 3, 'Firm; look for chafing.'),
   line('line-hard', 'Mostly hard line', 1.5, 2, 'Short hose only where the wheel moves.'),
 ];

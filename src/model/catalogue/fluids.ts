@@ -30,7 +30,7 @@ export const FLUIDS = {
     source: FMVSS,
   },
   'class-4': {
-    name: 'Class 4 at its least',
+    name: 'DOT 4, minimum by standard',
     class: 'DOT 4',
     note: '',
     dry: 230,

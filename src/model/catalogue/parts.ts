@@ -1,7 +1,7 @@
-/** Ring to hat, W/K, and heat capacity of the hat, by how the ring is mounted (from memory). */
+/** Ring to bell (hat), W/K, and heat capacity of the hat, by how the ring is mounted (from memory). */
 export const MOUNTINGS = {
   'one-piece': { name: 'One-piece', hatConductance: 6.5, hatSpecificHeat: 500 },
-  floating: { name: 'Floating on an aluminium hat', hatConductance: 1.2, hatSpecificHeat: 900 },
+  floating: { name: 'Floating on an aluminium bell', hatConductance: 1.2, hatSpecificHeat: 900 },
 } as const;
 
 /** Caliper bodies (from memory). */

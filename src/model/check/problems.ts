@@ -75,7 +75,7 @@ function liftProblems(project: Project): Problem[] {
     const most = liftSpeed(forcesOf(vehicle, { ...driver, pace: 1 }, density, 0));
     const fastest = Math.max(...circuit.stops.map((stop) => stop.entrySpeed));
     if (fastest <= most) return [];
-    const message = `the body’s lift would leave less than a quarter of the weight on the tyres over ${(most * 3.6).toFixed(0)} km/h, and the stops begin at up to ${(fastest * 3.6).toFixed(0)} km/h`;
+    const message = `the body’s lift would leave less than a quarter of the weight on the tyres over ${(most * 3.6).toFixed(0)} km/h, and the braking zones begin at up to ${(fastest * 3.6).toFixed(0)} km/h`;
     return [{ path: `plans[${i}]`, message, severity: 'error' }];
   });
 }

@@ -76,14 +76,14 @@ describe('changes to a car', () => {
       ],
       [
         { kind: 'part', part: 'class-4', axle: 'front' },
-        /^Class 4/,
+        /^DOT 4/,
         (c) => c.fluid,
         { ...setup.car.fluid, kind: 'class-4', ageMonths: 0, measuredBoilingC: null },
       ],
       [{ kind: 'duct', axle: 'rear', areaCm2: 33 }, /^rear ducts of 33 cm²$/, (c) => c.rear.ductAreaCm2, 33],
       [
         { kind: 'tape', axle: 'front', percent: 40 },
-        /^front ducts 40 % taped$/,
+        /^front ducts 40 % blanked off$/,
         (c) => c.front.tapePercent,
         40,
       ],
@@ -100,7 +100,7 @@ describe('changes to a car', () => {
         30,
       ],
       [{ kind: 'mass', massKg: 1111 }, /^mass 1111 kg$/, (c) => c.massKg, 1111],
-      [{ kind: 'balance', frontSharePercent: 66 }, /^front share 66 %$/, (c) => c.frontSharePercent, 66],
+      [{ kind: 'balance', frontSharePercent: 66 }, /^brake balance 66 %$/, (c) => c.frontSharePercent, 66],
     ];
     for (const [change, words, value, expected] of cases) {
       const { car } = withChanges(setup, [change]);

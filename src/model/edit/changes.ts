@@ -130,7 +130,7 @@ export function changeWords(change: Change, parts: readonly Part[], units: UnitC
     case 'duct':
       return `${axle} ducts of ${formatQuantity(change.areaCm2, 'area', units, 0)}`;
     case 'tape':
-      return `${axle} ducts ${change.percent} % taped`;
+      return `${axle} ducts ${change.percent} % blanked off`;
     case 'vanes':
       return `${axle} vanes: ${VANES[change.vaneType].name.toLowerCase()}`;
     case 'thickness':
@@ -138,7 +138,7 @@ export function changeWords(change: Change, parts: readonly Part[], units: UnitC
     case 'mass':
       return `mass ${formatQuantity(change.massKg, 'mass', units, 0)}`;
     case 'balance':
-      return `front share ${change.frontSharePercent} %`;
+      return `brake balance ${change.frontSharePercent} %`;
   }
 }
 

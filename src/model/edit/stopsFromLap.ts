@@ -10,7 +10,7 @@ const round = (value: number, digits: number) => Math.round(value * 10 ** digits
 export function stopsFromLap(trace: LapTrace, line: SampledLine | null = null): CircuitStop[] {
   const rise = (from: number, to: number) => (line ? heightAt(line, to) - heightAt(line, from) : 0);
   return trace.stops.map((stop, k) => ({
-    name: stop.name || `Stop ${k + 1}`,
+    name: stop.name || `Braking zone ${k + 1}`,
     entryKmh: round(stop.entrySpeed * 3.6, 2),
     exitKmh: round(stop.exitSpeed * 3.6, 2),
     by: 'distance',

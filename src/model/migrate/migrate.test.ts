@@ -69,7 +69,7 @@ describe('project files of older versions', () => {
     expect(migrated(fileOf(5)).plans[0].start).toEqual({ kind: 'cold' });
   });
 
-  it('keep the front share that ruled in version 2: a short drive heats the front by as much', () => {
+  it('keep the brake balance that ruled in version 2: a short drive heats the front by as much', () => {
     const old = JSON.parse(fileOf(2)) as { cars: { frontSharePercent: number }[] };
     old.cars[0].frontSharePercent = 61;
     const setup = setupOf(migrated(JSON.stringify(old)), 'plan-tarn-anvil');

@@ -20,7 +20,7 @@ const unit = (label: string, scale = 1, decimals = 1, offset = 0): Unit => ({
  */
 export const QUANTITIES = {
   temperature: [unit('°C', 1, 0), unit('°F', 1.8, 0, 32)],
-  difference: [unit('K', 1, 0), unit('°F', 1.8, 0)],
+  difference: [unit('°C', 1, 0), unit('°F', 1.8, 0)],
   speed: [unit('km/h', 1, 0), unit('mph', 1 / 1.609344, 0)],
   mass: [unit('kg', 1, 1), unit('lb', 1 / 0.45359237, 1)],
   distance: [unit('m', 1, 0), unit('ft', 1 / 0.3048, 0)],

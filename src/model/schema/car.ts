@@ -25,7 +25,7 @@ const tyresSchema = z.strictObject({
     description: 'Friction of the tyres along the road at the car’s own weight, before downforce.',
   }),
   loadSensitivityPercent: numberField({
-    title: 'Loss at twice the load',
+    title: 'Tyre load sensitivity',
     quantity: 'percent',
     min: 0,
     max: 30,
@@ -65,10 +65,10 @@ export const carSchema = z.strictObject({
     usual: [700, 2100],
     step: 5,
     description:
-      'On the scales with the driver; fuel, gear and kit too, as far as they are not listed under Added loads. Every stop’s energy grows with it.',
+      'On the scales with the driver; fuel, gear and kit too, as far as they are not listed under Added loads. Every braking zone’s energy grows with it.',
   }),
   rotatingInertia: numberField({
-    title: 'Rotating inertia',
+    title: 'Rotational mass factor',
     quantity: 'factor',
     min: 1,
     max: 1.3,
@@ -83,7 +83,7 @@ export const carSchema = z.strictObject({
     max: 1500,
     usual: [80, 450],
     step: 5,
-    description: 'Sets the speeds reached before each stop.',
+    description: 'Sets the speeds reached before each braking zone.',
   }),
   drivenSharePercent: numberField({
     title: 'Load on driven wheels',
@@ -95,7 +95,7 @@ export const carSchema = z.strictObject({
     description: 'Share of the weight on driven wheels while accelerating; 100 for all-wheel drive.',
   }),
   dragAreaM2: numberField({
-    title: 'Drag area',
+    title: 'CdA',
     quantity: 'bigArea',
     min: 0,
     max: 5,
@@ -104,7 +104,7 @@ export const carSchema = z.strictObject({
     description: 'Drag coefficient × frontal area. Drag brakes the car too, for nothing.',
   }),
   downforceAreaM2: numberField({
-    title: 'Downforce area',
+    title: 'ClA',
     quantity: 'bigArea',
     min: -1,
     max: 8,
@@ -131,7 +131,7 @@ export const carSchema = z.strictObject({
     description: 'Retarding force at the wheels with the throttle closed; taken off the brakes’ work.',
   }),
   frontSharePercent: numberField({
-    title: 'Front share, if measured',
+    title: 'Brake balance (% front), if measured',
     quantity: 'percent',
     min: 0,
     max: 100,
@@ -188,7 +188,7 @@ export const carSchema = z.strictObject({
     description: 'Mean of front and rear, between the middles of the tyres.',
   }),
   innerReliefPercent: numberField({
-    title: 'Braking follows the load',
+    title: 'Side-to-side (load-following) distribution',
     quantity: 'percent',
     min: 0,
     max: 100,

@@ -94,7 +94,7 @@ export const typedStopSchema = z
       description: 'Mean over the braking.',
     }),
     toNextM: numberField({
-      title: 'To the next stop',
+      title: 'To the next braking zone',
       quantity: 'distance',
       min: 1,
       max: 20000,
@@ -120,7 +120,7 @@ export const typedStopSchema = z
         code: 'custom',
         input: stop.exitKmh,
         path: ['exitKmh'],
-        message: `must be under the entry speed (${stop.entryKmh} km/h): a stop cannot be faster out than in`,
+        message: `must be under the entry speed (${stop.entryKmh} km/h): a braking zone cannot be faster out than in`,
       });
     }
   });

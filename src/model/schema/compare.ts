@@ -25,7 +25,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
     kind: z.literal('tape'),
     axle,
     percent: numberField({
-      title: 'Taped shut',
+      title: 'Blanked off',
       quantity: 'percent',
       min: 0,
       max: 100,
@@ -63,7 +63,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('balance'),
     frontSharePercent: numberField({
-      title: 'Front share',
+      title: 'Brake balance (% front)',
       quantity: 'percent',
       min: 1,
       max: 99,

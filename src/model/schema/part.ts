@@ -69,7 +69,7 @@ const padValues = z
 const fluidValues = z
   .strictObject({
     class: z.string().trim().min(1).max(30).meta({ title: 'Class' }),
-    dryC: celsius('Boils dry at', [205, 330], 'With no water in it.'),
+    dryC: celsius('Dry boiling point', [205, 330], 'With no water in it.'),
     wetC: celsius('Boils wet at', [140, 205], 'With 3.7 % water by mass (49 CFR 571.116).'),
     silicone: z.boolean().meta({ title: 'Silicone' }),
     modulusMPa: plain(

@@ -87,7 +87,7 @@ const twoBoresSchema = z.strictObject({
     max: 5,
     usual: [0.2, 1],
     step: 0.1,
-    description: 'What the driver’s control adds to the balance bar with one click; 0 without a control.',
+    description: 'Balance change per click of the driver’s control on the balance bar; 0 without a control.',
   }),
 });
 
@@ -154,7 +154,7 @@ export const pedalSchema = z.strictObject({
     description: 'Length of flexible hose to one wheel.',
   }),
   hoseGrowthMm3BarM: numberField({
-    title: 'Hose growth',
+    title: 'Hose expansion',
     quantity: 'hoseGrowth',
     min: 0,
     max: 60,
@@ -170,7 +170,7 @@ export const pedalSchema = z.strictObject({
     usual: [400, 1200],
     step: 10,
     description:
-      'Most the driver presses stop after stop. 500 N is the usual design limit; racers press more.',
+      'Most the driver presses braking zone after braking zone. 500 N is the usual design limit; racers press more.',
   }),
   travelMm: numberField({
     title: 'Pedal travel to the floor',

@@ -131,7 +131,7 @@ export const planSchema = z.strictObject({
     description: 'Compass direction it comes from; north is 0, east 90.',
   }),
   brakingCommitmentPercent: numberField({
-    title: 'Commitment in braking',
+    title: 'Share of grip used in braking',
     quantity: 'percent',
     min: 20,
     max: 100,
@@ -140,7 +140,7 @@ export const planSchema = z.strictObject({
     description: 'Share of the tyres’ grip the driver uses in braking.',
   }),
   corneringCommitmentPercent: numberField({
-    title: 'Commitment in corners',
+    title: 'Share of grip used in corners',
     quantity: 'percent',
     min: 20,
     max: 100,

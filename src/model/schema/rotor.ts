@@ -154,7 +154,7 @@ export const rotorSchema = z
       fail('vaneGapMm', `must leave two cheeks of at least 2 mm in a thickness of ${r.thicknessMm} mm`);
     }
     if (r.weighedKg !== null && r.weighedKg <= r.hatMassKg + 0.2) {
-      fail('weighedKg', `must be over the hat’s mass (${r.hatMassKg} kg); weigh ring and hat together`);
+      fail('weighedKg', `must be over the bell’s mass (${r.hatMassKg} kg); weigh ring and bell together`);
     }
     if (r.surface === 'slotted' && r.slotDepthMm >= (r.thicknessMm - r.vaneGapMm) / 2) {
       fail('slotDepthMm', 'must be less than a cheek is thick');

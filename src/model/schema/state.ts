@@ -38,7 +38,7 @@ const wheelStateSchema = z.strictObject({
     min: 0,
     max: 100,
     usual: [0, 20],
-    description: 'Share of the pads’ faces.',
+    description: 'Share of the pads’ surfaces.',
   }),
   innerPadMm: thickness('Inner pad'),
   outerPadMm: thickness('Outer pad'),
@@ -57,7 +57,7 @@ const wheelStateSchema = z.strictObject({
     min: 0,
     max: 1e6,
     usual: [0, 1],
-    description: 'Share of the life to the first crack that is used up.',
+    description: 'Fatigue damage index that is used up.',
   }),
 });
 export type WheelState = z.infer<typeof wheelStateSchema>;

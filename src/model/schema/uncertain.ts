@@ -82,7 +82,7 @@ const DESCRIBED: Readonly<Record<UncertainInput, Described>> = {
     min: 50,
     max: 130,
     usual: [95, 104],
-    description: 'Of the planned commitment in braking and corners.',
+    description: 'Of the planned share of grip used in braking and corners.',
   },
 };
 

@@ -250,19 +250,19 @@ export function stopsText(base: Assessed, after: Assessed, units: UnitChoice): s
   }
   if (before === Number.POSITIVE_INFINITY) {
     return now < 0.5
-      ? 'The car did not stop everywhere; now it makes every stop as planned.'
+      ? 'The car did not stop everywhere; now it makes every braking zone as planned.'
       : `The car did not stop everywhere; now its longest overrun is ${metres(now)}.`;
   }
   if (before > 0.5) {
-    if (now < 0.5) return `Stops that ran ${metres(before)} longer are made as planned.`;
+    if (now < 0.5) return `Braking that overshot by ${metres(before)} is made as planned.`;
     return Math.abs(now - before) < 0.05 * before
       ? `The longest overrun stays: ${metres(before)}.`
       : `The longest overrun goes from ${metres(before)} to ${metres(now)}.`;
   }
-  if (now > 0.5) return `Stops get longer: by up to ${metres(now)}.`;
+  if (now > 0.5) return `Braking gets longer: by up to ${metres(now)}.`;
   return tyres === hotStops
-    ? 'Shortens no stop: the tyres are the limit at all of them. It keeps them the same for longer.'
-    : `Shortens no stop: the brakes make all that is asked at ${tyres} of ${hotStops}. It keeps them the same for longer.`;
+    ? 'Shortens no braking zone: the tyres are the limit at all of them. It keeps them the same for longer.'
+    : `Shortens no braking zone: the brakes make all that is asked at ${tyres} of ${hotStops}. It keeps them the same for longer.`;
 }
 
 /** Whether a fluid step is only a fresh fill of what is in the car. */

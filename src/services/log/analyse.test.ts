@@ -55,7 +55,7 @@ describe('a log laid over its plan', () => {
     expect(audit.residual).toBeLessThan(0.001);
   });
 
-  it('gives each stop its corner’s name and about the solved lap’s energy', () => {
+  it('gives each stop its corner’s name and about the simulated lap’s energy', () => {
     const names = analysis.solved.stops.map((s) => s.name);
     for (const piece of analysis.pieces.filter((p) => p.kind === 'hot')) {
       const { trace } = analysis.day.laps[piece.lap];

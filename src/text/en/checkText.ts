@@ -25,7 +25,7 @@ export function checkText(finding: Finding, units: UnitChoice): string {
       return {
         stays: 'balance stays',
         moves: `balance moves ${points}`,
-        'rear-first': `the rear is nearer to locking at ${after} of ${stops} stops (before ${before}); ${points}`,
+        'rear-first': `the rear is nearer to locking at ${after} of ${stops} braking zones (before ${before}); ${points}`,
       }[finding.found];
     }
   }

@@ -69,7 +69,7 @@ function told(setup: Setup, units: UnitChoice): Record<string, Explanation> {
     rear: explainNeed(need, 'rear', setup, units),
     drag: explainDuctDrag(need, setup, units),
     ways: explainWays(waysToKeep(demoProject, setup, 150, need), 150, '€', units),
-    comparison: explainComparison('As the plan is', base, units),
+    comparison: explainComparison('Current setup', base, units),
     ladder: explainLadder(96, base, units),
     plan: explainPlan(fastestPlan(day, 0, 15 * 60, 5), units),
     balance: explainBalance(balanceChoices(day), setup),
@@ -107,15 +107,12 @@ describe('how a decision was reached', () => {
   it('shows this very question’s numbers', () => {
     const need = coolingNeed(dayInput(tarn), 150);
     const front = explainNeed(need, 'front', tarn, METRIC);
-    expect(value(front, 'Margin wished')).toBe('150 K');
+    expect(value(front, 'Target margin')).toBe('150 °C');
     expect(value(front, 'Found')).toBe(`${(need.front.area * 1e4).toFixed(1)} cm²`);
-    expect(value(front, 'Days driven')).toBe(String(need.runs));
+    expect(value(front, 'Simulation runs')).toBe(String(need.runs));
     const drag = explainDuctDrag(need, tarn, METRIC);
     // Twice C·A of all four wheels is the drag area.
-    expect(Number.parseFloat(value(drag, 'Drag area'))).toBeCloseTo(
-      2 * Number.parseFloat(value(drag, 'C·A')),
-      3,
-    );
+    expect(Number.parseFloat(value(drag, 'CdA'))).toBeCloseTo(2 * Number.parseFloat(value(drag, 'C·A')), 3);
     const [lead] = tarn.car.exposed;
     const [report] = exposedReports(tarn).parts;
     const radius = tarn.car.front.rotor.outerDiameterMm / 2;
@@ -144,14 +141,14 @@ describe('how a decision was reached', () => {
     const plan = fastestPlan(dayInput(tarn), 0, 15 * 60, 5);
     const said = explainPlan(plan, METRIC);
     expect(value(said, 'Minutes')).toBe('15');
-    expect(value(said, 'Days driven')).toBe(String(plan.runs));
+    expect(value(said, 'Simulation runs')).toBe(String(plan.runs));
     expect(value(explainPlan({ ...plan, options: [] }, METRIC), 'Mean speed of the fastest')).toBe(
       'none keeps it',
     );
     const { margins } = simulateDay(dayInput(tarn));
     const least = Math.min(...margins.filter((m) => m.part !== 'bite').map((m) => m.margin));
-    expect(value(explainLadder(7, assess(tarn), METRIC), 'Fewest kelvin left today')).toBe(
-      `${least.toFixed(0).replace('-', '−')} K`,
+    expect(value(explainLadder(7, assess(tarn), METRIC), 'Smallest margin today')).toBe(
+      `${least.toFixed(0).replace('-', '−')} °C`,
     );
     for (const axle of AXLES) expect(value(explainSheet(tarn, METRIC), `Pads, ${axle}`)).toMatch(/\w{4}/);
   });

@@ -40,17 +40,17 @@ export function explainNeed(need: CoolingNeed, axle: AxleName, setup: Setup, uni
   return {
     title: `Cooling need, ${axle}`,
     relation:
-      'The whole day is driven again with ever better ducts on both axles until the least margin of each is the wish: regula falsi (Illinois) over A/(A + 40 cm²), one day for both axles. A duct brings ṁ = ρ·C·A·V and puts fresh air where air went round before.',
+      'The whole day is driven again with ever better ducts on both axles until the smallest margin of each is the target: regula falsi (Illinois) over A/(A + 40 cm²), one day for both axles. A duct brings ṁ = ρ·C·A·V and puts fresh air where air went round before.',
     inputs: [
-      ['Margin wished for at every limit', kelvin(need.wish, units)],
+      ['Target margin at every limit', kelvin(need.wish, units)],
       ['Found, to each wheel', own.area > 0 ? area(own.area, units) : 'no duct'],
       ['Margin with it', kelvin(own.at.margin, units)],
       ['Of the air, what gets through, C', percent(air.ductCoefficient)],
       ['Of it, led to the caliper', percent(air.toCaliper)],
-      ['Days driven for both axles, curves and tape', String(need.runs)],
+      ['Simulation runs for both axles, curves and blanking', String(need.runs)],
     ],
     source:
-      'The same computation as the verdict, turned round; with the duct put back in, the margin is the wish within 1 K (checked). Vanes and faces: Limpert, Brake Design and Safety (from memory).',
+      'The same computation as the verdict, turned round; with the duct put back in, the margin is the target within 1 °C (checked). Vanes and surfaces: Limpert, Brake Design and Safety (from memory).',
     limits: `${COOLING_LIMITS} A mouth in a wake or at low speed gets less than C says.`,
   };
 }
@@ -62,10 +62,10 @@ export function explainDuctDrag(need: CoolingNeed, setup: Setup, units: UnitChoi
   return {
     title: 'Drag of the ducts',
     relation:
-      'What is taken in loses its speed: force = ṁ·V = ρ·C·A·V², a drag area of 2·C·A for all four wheels. The lap is solved again with it.',
+      'What is taken in loses its speed: force = ṁ·V = ρ·C·A·V², a CdA of 2·C·A for all four wheels. The lap is solved again with it.',
     inputs: [
       ['C·A of all wheels', formatQuantity(flow, 'bigArea', units, 4)],
-      ['Drag area', formatQuantity(need.dragArea, 'bigArea', units, 4)],
+      ['CdA', formatQuantity(need.dragArea, 'bigArea', units, 4)],
       ['Highest speed of the hot lap', formatQuantity(3.6 * need.topSpeed, 'speed', units)],
       ['Force there', formatQuantity(need.dragForce, 'force', units)],
       [
@@ -75,7 +75,7 @@ export function explainDuctDrag(need: CoolingNeed, setup: Setup, units: UnitChoi
           : 'speeds are typed and do not follow drag',
       ],
     ],
-    source: 'Momentum of the air taken in; the solved lap.',
+    source: 'Momentum of the air taken in; the simulated lap.',
     limits: 'What a mouth changes about the air round the car, for better or worse, is not counted.',
   };
 }
@@ -93,7 +93,7 @@ export function explainWays(
     relation:
       'Each way is made as small as does: the ducts found; curved vanes; thickness, pace and stint by halving the range; pads of the shelf from the cheapest up. Each is driven over the whole day. Order: what holds, then what nothing stands against, then money, then time on the track.',
     inputs: [
-      ['Margin wished for at every limit', kelvin(wish, units)],
+      ['Target margin at every limit', kelvin(wish, units)],
       ['Ways that hold, of those tried', `${holds} of ${ways.length}`],
       ['Money in', currency],
     ],
@@ -116,12 +116,12 @@ export function explainComparison(reference: string, assessed: Assessed, units: 
         `${summary.lapTime.toFixed(3)} s, ${formatQuantity(summary.lapHeat / 1000, 'energy', units)}`,
       ],
       ['Its car as driven', formatQuantity(summary.mass, 'mass', units)],
-      ['Stops listed are those of its lap', String(summary.stopsOfLap)],
+      ['Braking zones listed are those of its lap', String(summary.stopsOfLap)],
     ],
     source:
-      'The same computation as the verdict. Pad wear: with the friction work, twice as much for each 150 K over 300 °C (form: Rhee 1974; figures from memory). Money: prices of the changes, and what you add.',
+      'The same computation as the verdict. Pad wear: with the friction work, twice as much for each 150 °C over 300 °C (form: Rhee 1974; figures from memory). Money: prices of the changes, and what you add.',
     limits:
-      'Wear and crack shares are indices to compare by, no life. Fitting takes time that is in no price but yours.',
+      'Wear and fatigue damage are indices to compare by, no life. Fitting takes time that is in no price but yours.',
   };
 }
 
@@ -131,12 +131,12 @@ export function explainLadder(tried: number, base: Assessed, units: UnitChoice):
   return {
     title: 'What to buy next',
     relation:
-      'Every part of the shelf is put on every axle it can go to, alone, and pairs that are bought together; each is driven over the whole day. Gain = fewest kelvin left with it − fewest without. Rank = gain ÷ price. A pair stays only where it gains more than either of its two.',
+      'Every part of the shelf is put on every axle it can go to, alone, and pairs that are bought together; each is driven over the whole day. Gain = smallest margin with it − fewest without. Rank = gain ÷ price. A pair stays only where it gains more than either of its two.',
     inputs: [
       ['Steps driven', String(tried)],
-      ['Fewest kelvin left today', kelvin(Math.min(...least.map((margin) => margin.margin)), units)],
-      ['Front share today', percent(base.frontShare, 1)],
-      ['Rear nearer to locking today', `${base.summary.rearFirst} of ${base.summary.hotStops} stops`],
+      ['Smallest margin today', kelvin(Math.min(...least.map((margin) => margin.margin)), units)],
+      ['Brake balance (% front) today', percent(base.frontShare, 1)],
+      ['Rear nearer to locking today', `${base.summary.rearFirst} of ${base.summary.hotStops} braking zones`],
     ],
     source:
       'The same computation as the verdict. Goes with the car: room in the wheel, what rubs on what, glycol and silicone, the driver’s force, the pedal’s travel, the axle that locks first.',
@@ -159,7 +159,7 @@ export function explainPlan(plan: FastestPlan, units: UnitChoice): Explanation {
         best ? formatQuantity(3.6 * best.meanSpeed, 'speed', units, 1) : 'none keeps it',
       ],
       ['Mean speed flat out', formatQuantity(3.6 * plan.flatOut.meanSpeed, 'speed', units, 1)],
-      ['Days driven', String(plan.runs)],
+      ['Simulation runs', String(plan.runs)],
     ],
     source:
       'The same computation as the verdict, with each plan driven from its first lap to its standing time.',
@@ -173,7 +173,7 @@ export function explainBalance(balance: BalanceChoices, setup: Setup): Explanati
   return {
     title: 'Balance for grip and for temperature',
     relation:
-      'For grip: the share that both axles’ loads have, (b + z·h)/L with each axle’s downforce, so that both tyres use the same part of theirs. For temperature: a face’s rise within a stop goes with the heat its axle takes, so the share that evens the peaks, each as a part of its limit’s rise over the air, follows from two straight lines.',
+      'For grip: the share that both axles’ loads have, (b + z·h)/L with each axle’s downforce, so that both tyres use the same part of theirs. For temperature: a surface’s rise within a braking zone goes with the heat its axle takes, so the share that evens the peaks, each as a part of its limit’s rise over the air, follows from two straight lines.',
     inputs: [
       ['Share now, with warm pads', percent(balance.sweep.now, 1)],
       ['For grip, over the hot laps', percent(balance.sweep.ideal, 1)],
@@ -215,7 +215,7 @@ export function explainChances(
       ? `± ${percent(Math.sqrt((share * (1 - share)) / runs), 1)} (one standard error)`
       : `up to ${percent(3 / runs, 1)} (95 % of the time)`;
   return {
-    title: 'How sure',
+    title: 'Uncertainty',
     relation:
       'Every input’s range is cut into as many slices as there are days, each slice used once in an order of its own (Latin hypercube); each day is driven in full. A chance is the share of the days in which the limit is passed; bands are quantiles; what matters is the variance between slices of an input over all variance.',
     inputs: [
@@ -282,7 +282,7 @@ export function explainSheet(setup: Setup, units: UnitChoice): Explanation {
   return {
     title: 'Run sheet',
     relation:
-      'Verdict, limits and stops are those of the day as planned; the stops listed are the six that are hottest, take most energy or have least in hand on the session’s last hot lap. Stint: hot laps without end until a limit is passed; cool-down and paddock: the least after which the same can be driven again.',
+      'Verdict, limits and braking zones are those of the day as planned; the braking zones listed are the six that are hottest, take most energy or have the least brake reserve on the session’s last hot lap. Stint: hot laps without end until a limit is passed; cool-down and paddock: the least after which the same can be driven again.',
     inputs: [
       ['Sessions of the day', String(plan.sessions.length)],
       ['Mass as raced', formatQuantity(car.massKg, 'mass', units, 0)],

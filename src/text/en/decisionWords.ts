@@ -1,4 +1,4 @@
-import type { AxleName, AxleNeed, Margin } from '../../core';
+import { type AxleName, type AxleNeed, isCold, type Margin } from '../../core';
 import { formatQuantity, type UnitChoice } from '../../model';
 import type { NoWay, WayKind } from '../../services';
 import { LIMIT_TEXT } from './parts';
@@ -6,11 +6,13 @@ import { LIMIT_TEXT } from './parts';
 const kelvin = (value: number, units: UnitChoice) => formatQuantity(Math.abs(value), 'difference', units);
 export const AXLE_WORDS: Readonly<Record<AxleName, string>> = { front: 'Front', rear: 'Rear' };
 
-/** A margin in short: "front pads, 12 K left". */
+/** A margin in short: "front pads, 12 °C below limit". */
 export function marginWords(margin: Pick<Margin, 'axle' | 'part' | 'margin'>, units: UnitChoice): string {
-  const left = margin.margin < 0 ? 'over' : margin.part === 'bite' ? 'above' : 'left';
-  const part = margin.part === 'bite' ? 'cold bite' : LIMIT_TEXT[margin.part].name;
-  return `${margin.axle} ${part}, ${kelvin(margin.margin, units)} ${margin.margin < 0 && margin.part === 'bite' ? 'too cold' : left}`;
+  const amount = kelvin(margin.margin, units);
+  if (isCold(margin)) {
+    return `${margin.axle} cold bite, ${amount} ${margin.margin < 0 ? 'below' : 'above'} working temperature`;
+  }
+  return `${margin.axle} ${LIMIT_TEXT[margin.part].name}, ${amount} ${margin.margin < 0 ? 'over limit' : 'below limit'}`;
 }
 
 /** Why no duct holds a wish, in words. */
@@ -22,13 +24,13 @@ export function noDuctWords(need: AxleNeed, wish: number, units: UnitChoice): st
   const leaves =
     reason.best < 0
       ? `leaves the ${name} ${kelvin(reason.best, units)} over their limit`
-      : `leaves the ${name} ${kelvin(reason.best, units)}`;
+      : `leaves the ${name} ${kelvin(reason.best, units)} below it`;
   const gains = `${largest} gains ${kelvin(Math.max(0, reason.gain), units)} and ${leaves}`;
   switch (reason.kind) {
     case 'wish':
       return `The limit of the ${name} lies less than ${kelvin(wish, units)} over the air: not even brakes that are never used keep such a margin.`;
     case 'single-stop':
-      return `One stop alone heats the faces by ${kelvin(reason.rise, units)}: even begun as cold as the air it comes closer to the limit of the ${name} than wished. Air between the stops cannot help; more iron, another pad or less speed can.`;
+      return `One braking alone heats the surfaces by ${kelvin(reason.rise, units)}: even begun as cold as the air it comes closer to the limit of the ${name} than the target margin. Air between the braking zones cannot help; more iron, another pad or less speed can.`;
     case 'no-effect':
       return `${gains}: the duct’s air does not reach what gets hot there.`;
     case 'other-way':
@@ -64,7 +66,7 @@ export function moneyText(price: number, currency: string): string {
   return currency.length === 1 ? `${currency}${text}` : `${text} ${currency}`;
 }
 
-/** A difference with its sign, in K or °F. */
+/** A difference of temperature with its sign. */
 export function signedKelvin(value: number, units: UnitChoice): string {
   const text = formatQuantity(Math.abs(value), 'difference', units);
   if (/^0 /.test(text)) return text;

@@ -73,10 +73,10 @@ const CONDUCTION =
 const cooling = ({ brakes, units }: Facts): Input[] => [
   [
     'Duct to this wheel',
-    `${formatQuantity(brakes.ductAreaCm2, 'area', units)}, ${brakes.tapePercent} % taped, ${brakes.toCaliperPercent} % to the caliper`,
+    `${formatQuantity(brakes.ductAreaCm2, 'area', units)}, ${brakes.tapePercent} % blanked off, ${brakes.toCaliperPercent} % to the caliper`,
   ],
-  ['Air going round without a duct', `${brakes.recirculationPercent} %`],
-  ['Open wheel, backing plate', `${brakes.opennessPercent} %, ${brakes.shieldPercent} %`],
+  ['Recirculation without a duct', `${brakes.recirculationPercent} %`],
+  ['Wheel open area, dust shield', `${brakes.opennessPercent} %, ${brakes.shieldPercent} %`],
   [
     'Cooling factor, left and right',
     `${brakes.coolingFactor} × ${brakes.leftFactor} and ${brakes.rightFactor}`,
@@ -88,7 +88,7 @@ const work = ({ setup, units }: Facts): Input[] => [
     `${formatQuantity(chassisOf(setup.car).mass, 'mass', units)} × ${setup.car.rotatingInertia}`,
   ],
   [
-    'Front share with warm pads',
+    'Brake balance (% front) with warm pads',
     `${frontSharePercent(setup.car, setup.parts).toFixed(1)} %${setup.car.frontSharePercent === null ? ', from cylinders, pistons, radii and friction' : ', as measured'}`,
   ],
   ['Lost in tyre slip', `${setup.car.tyres.slipSharePercent} %`],
@@ -112,7 +112,7 @@ const rotor = (facts: Facts): Input[] => {
       'Ring',
       `${sizes([brakes.rotor.outerDiameterMm, brakes.rotor.innerDiameterMm, brakes.rotor.thicknessMm], units)}, ${formatQuantity(geometry.cheekMass + geometry.vaneMass, 'mass', units)}`,
     ],
-    ['Rubbed area, both faces', formatQuantity(2e4 * geometry.faceArea, 'area', units)],
+    ['Swept area, both sides', formatQuantity(2e4 * geometry.faceArea, 'area', units)],
   ];
 };
 const padEntry = ({ brakes, setup }: Facts) => padOf(brakes.pad, setup.parts);
@@ -129,7 +129,7 @@ const pad = (facts: Facts): Input[] => [
 const caliper = ({ brakes, units }: Facts): Input[] => [
   [
     'Pistons',
-    `${PISTONS[brakes.caliper.pistons].name}, ${PISTONS[brakes.caliper.pistons].plateToFluid} W/K from plate to fluid (from memory)`,
+    `${PISTONS[brakes.caliper.pistons].name}, ${PISTONS[brakes.caliper.pistons].plateToFluid} W/K from backing plate to fluid (from memory)`,
   ],
   ['Shim or cap', SHIMS[brakes.shim].name],
   [
@@ -141,7 +141,7 @@ const caliper = ({ brakes, units }: Facts): Input[] => [
 const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
   ...FORCE_TOPICS,
   energy: (facts) => ({
-    title: 'Heat of a stop',
+    title: 'Heat of a braking zone',
     relation:
       'At the wheels: m·δ·(−a) − drag − rolling − grade − engine − recovery, never under 0; summed over the way as ½·m·δ·(v1² − v2²) less what the others took. Of it the slip share heats the tyres, the rest the brakes.',
     inputs: work(facts),
@@ -171,13 +171,13 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       'A fixed share of the braking force at the front; what recovery takes is taken off its axle. From side to side: half each, less a_y·h/(g·t) times how far braking follows the load.',
     inputs: [
       ...work(facts).slice(1, 2),
-      ['Braking follows the load', `${facts.setup.car.innerReliefPercent} %`],
+      ['Side-to-side (load-following) distribution', `${facts.setup.car.innerReliefPercent} %`],
     ],
     source: 'Common practice.',
     limits: 'Hydraulics and friction over temperature do not move the share yet.',
   }),
   rotorFace: (facts) => ({
-    title: 'Rotor face',
+    title: 'Rotor surface',
     relation:
       'The outermost point of a one-dimensional slab through the cheek, with c(T) and k(T). Friction heat enters there; faces lose it by Nu = 0.70·Re^0.55 or 0.04·Re^0.8, radiation, and to the pads.',
     inputs: [
@@ -190,7 +190,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       'No hot spots or bands: the heat is spread evenly over the face. Cooling is uncertain by ±30 % until calibrated.',
   }),
   rotorBulk: (facts) => ({
-    title: 'Rotor bulk',
+    title: 'Rotor core (bulk)',
     relation:
       'The temperature the whole ring would have if its heat were spread evenly: the integral of c(T) over all its points.',
     inputs: [...rotor(facts), ...cooling(facts)],
@@ -198,9 +198,9 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     limits: 'Both cheeks are alike. Cooling is uncertain by ±30 % until calibrated.',
   }),
   padFace: (facts) => ({
-    title: 'Pad face',
+    title: 'Pad surface',
     relation:
-      'The outermost point of a slab through the friction material. It shares the friction heat by √(kρc)·A, touches the rotor face through 4 kW/m²K while applied (from memory), and sees it across a gap of 0.15 mm otherwise.',
+      'The outermost point of a slab through the friction material. It shares the friction heat by √(kρc)·A, touches the rotor surface through 4 kW/m²K while applied (from memory), and sees it across a gap of 0.15 mm otherwise.',
     inputs: [
       ...pad(facts),
       ['Fades over', formatQuantity(padEntry(facts).limit, 'temperature', facts.units)],
@@ -209,7 +209,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     limits: 'The maker’s limit comes before this one.',
   }),
   plate: (facts) => ({
-    title: 'Pad plate',
+    title: 'Pad backing plate',
     relation:
       'A steel mass behind the friction material; it gets what comes through the pad and gives to pistons, caliper and air.',
     inputs: [...pad(facts), ...caliper(facts)],
@@ -254,10 +254,10 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
   hub: (facts) => ({
     title: 'Wheel bearing',
     relation:
-      'A mass of 4 kg behind the hat, joined to an upright of 8 kg; both give heat to the passing air.',
+      'A mass of 4 kg behind the bell, joined to an upright of 8 kg; both give heat to the passing air.',
     inputs: [
       [
-        'Ring to hat',
+        'Ring to bell (hat)',
         facts.brakes.drum
           ? '6 W/K (from memory)'
           : facts.brakes.rotor.mounting === 'one-piece'
@@ -269,9 +269,9 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     limits: 'The bearing’s own maker knows its limit.',
   }),
   bite: (facts) => ({
-    title: 'Cold bite',
+    title: 'Cold bite (initial friction)',
     relation:
-      'The pad face when the pads are applied, at the coldest braking point of the hot laps, against the low end of the pad’s window.',
+      'The pad surface when the pads are applied, at the coldest braking point of the hot laps, against the low end of the pad’s window.',
     inputs: [
       ...pad(facts),
       ['Window from', formatQuantity(padEntry(facts).window[0], 'temperature', facts.units)],
@@ -292,7 +292,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
   growth: (facts) => ({
     title: 'Growth and float',
     relation:
-      'Growth α·D·ΔT at the hottest bulk. Float: what the ring’s inner radius grows beyond an aluminium hat’s (23e-6/K, from memory).',
+      'Growth α·D·ΔT at the hottest bulk. Float: what the ring’s inner radius grows beyond an aluminium bell’s (23e-6/K, from memory).',
     inputs: [
       ...rotor(facts),
       [
@@ -306,15 +306,15 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     limits: 'Leave the maker’s clearance; this is what heat alone asks for.',
   }),
   coning: (facts) => ({
-    title: 'Ring over hat, coning',
+    title: 'Ring over bell (hat), coning',
     relation:
-      'A one-piece ring grows where the hat holds it back; the outer edge leans by α·r·ΔT ÷ 2t times the ring’s width.',
+      'A one-piece ring grows where the bell holds it back; the outer edge leans by α·r·ΔT ÷ 2t times the ring’s width.',
     inputs: rotor(facts),
     source: 'Own estimate, an index for comparing rotors.',
     limits: 'Measure runout and taper on the car.',
   }),
   stress: (facts) => ({
-    title: 'Stress at the face',
+    title: 'Stress at the surface',
     relation:
       'E·α·(T_mean − T_face)/(1 − ν), negative: the hot face is pressed. At a drilled hole it doubles (Kirsch, equibiaxial field), at a slot it is 1.3 times (from memory).',
     inputs: rotor(facts),
@@ -322,8 +322,8 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     limits: 'Elastic: past the yield point the iron gives way and cracks on cooling.',
   }),
   crack: (facts) => ({
-    title: 'Share of the life to the first crack',
-    relation: 'For each stop (K·α·ΔT/(1 − ν) ÷ ε₁₀₀₀)^(1/0.6) ÷ 1000, added up over the day.',
+    title: 'Fatigue damage index',
+    relation: 'For each braking zone (K·α·ΔT/(1 − ν) ÷ ε₁₀₀₀)^(1/0.6) ÷ 1000, added up over the day.',
     inputs: rotor(facts),
     source: 'Slope of Manson’s universal slopes for short lives (from memory); ε₁₀₀₀ from memory.',
     limits:
@@ -332,7 +332,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
   glaze: (facts) => ({
     title: 'Glazed share of the pads',
     relation:
-      'Over the pad’s limit it grows by 1 − e^(−t·ΔT/(60 s · 100 K)) and stays until the pads are bedded again; all of it takes 35 % of the friction.',
+      'Over the pad’s limit it grows by 1 − e^(−t·ΔT/(60 s · 100 °C)) and stays until the pads are bedded again; all of it takes 35 % of the friction.',
     inputs: pad(facts),
     source: 'Own estimate (from memory).',
     limits: 'An index.',

@@ -63,7 +63,7 @@ export const FORCE_TOPICS: Readonly<Record<ForceTopic, (facts: Facts) => Explana
     };
   },
   balance: (facts) => ({
-    title: 'Front share and its ideal',
+    title: 'Brake balance (% front) and its ideal',
     relation:
       'Actual: braking of the front axle over all braking, motor included, with the friction of that moment. Ideal: (b + z·h)/L with each axle’s downforce, at which both axles ask the same friction of their tyres.',
     inputs: [
@@ -81,9 +81,9 @@ export const FORCE_TOPICS: Readonly<Record<ForceTopic, (facts: Facts) => Explana
   fade: (facts) => {
     const { fade } = facts.result;
     return {
-      title: 'Fade margin',
+      title: 'Brake reserve',
       relation:
-        'Braking the car could make at the driver’s limits of force and travel, with the friction of that moment, over the braking the stop needs, minus 1. Under 0 the stop runs long by the work that is missing over the braking there is.',
+        'Braking the car could make at the driver’s limits of force and travel, with the friction of that moment, over the braking that is needed, minus 1. Under 0 the car overshoots by the work that is missing over the braking there is.',
       inputs: [
         ['Driver’s limit', formatQuantity(facts.setup.car.pedal.limitN, 'force', facts.units)],
         ...(fade
@@ -95,7 +95,7 @@ export const FORCE_TOPICS: Readonly<Record<ForceTopic, (facts: Facts) => Explana
         ['Brakes earlier on the next lap', facts.setup.plan.brakesEarlier ? 'yes' : 'no'],
       ],
       source: 'Own definition; 500 N is the usual design limit (UN R13-H).',
-      limits: 'The heat of a stop that runs long is kept in its planned time.',
+      limits: 'The heat of a braking that overshoots is kept in its planned time.',
     };
   },
 };

@@ -84,7 +84,7 @@ export const LIMIT_TEXT: Readonly<Record<LimitedPart | ForcePart, LimitWords>> =
     name: 'pedal force',
     plural: false,
     limit: 'the driver’s limit',
-    means: 'The driver cannot press harder: the stop runs long.',
+    means: 'The driver cannot press harder: the car overshoots.',
   },
   travel: {
     title: 'Pedal travel',

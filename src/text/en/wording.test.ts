@@ -24,10 +24,10 @@ const moment = (change: Partial<Moment>): Moment => ({
 
 describe('places in a session', () => {
   it.each([
-    [moment({}), 'on lap 3 at stop 2 (Tongs)'],
-    [moment({ lap: 1, stop: 0 }), 'on lap 1 (out lap) at stop 1 (Hammer)'],
-    [moment({ lap: 13, stop: 6 }), 'on lap 13 (cool-down) at stop 7 (Ingot)'],
-    [moment({ lap: 5, stop: -1 }), 'on lap 5 before the first stop'],
+    [moment({}), 'on lap 3 at braking zone 2 (Tongs)'],
+    [moment({ lap: 1, stop: 0 }), 'on lap 1 (out lap) at braking zone 1 (Hammer)'],
+    [moment({ lap: 13, stop: 6 }), 'on lap 13 (cool-down) at braking zone 7 (Ingot)'],
+    [moment({ lap: 5, stop: -1 }), 'on lap 5 before the first braking zone'],
     [moment({ lap: null, stop: -1, stand: 'paddock', standingTime: 185 }), '3:05 min after parking'],
     [moment({ lap: null, stop: -1, stand: 'pit', standingTime: 61 }), '1:01 min into the pit stop'],
   ])('%j', (at, text) => expect(momentText(at, anvil)).toBe(text));
@@ -43,12 +43,14 @@ describe('figures', () => {
 
   it('say of a margin how much is left or how much it is over, and of bite how much too cold', () => {
     const [margin] = anvil.margins;
-    expect(marginText({ ...margin, margin: 12.4 }, METRIC)).toBe('12 K left');
-    expect(marginText({ ...margin, margin: -12.6 }, METRIC)).toBe('13 K over');
-    expect(marginText({ ...margin, margin: 10 }, US)).toBe('18 °F left');
-    expect(marginText({ ...margin, part: 'bite', margin: -30 }, METRIC)).toBe('30 K too cold');
+    expect(marginText({ ...margin, margin: 12.4 }, METRIC)).toBe('12 °C below limit');
+    expect(marginText({ ...margin, margin: -12.6 }, METRIC)).toBe('13 °C over limit');
+    expect(marginText({ ...margin, margin: 10 }, US)).toBe('18 °F below limit');
+    expect(marginText({ ...margin, part: 'bite', margin: -30 }, METRIC)).toBe(
+      '30 °C below working temperature',
+    );
     expect(marginText({ ...margin, part: 'bite', margin: 30 }, METRIC)).toBe(
-      '30 K above the window’s low end',
+      '30 °C above working temperature',
     );
   });
 });
@@ -56,11 +58,11 @@ describe('figures', () => {
 describe('the verdict’s sentence', () => {
   it('counts the hot laps done before the first limit', () => {
     expect(verdictText(anvil, METRIC).sentence).toBe(
-      'The front pads give out first: past their limit of 700 °C on lap 5 at stop 4 (Quench), after 3 hot laps.',
+      'The front pads overheat first: over 700 °C on lap 5 at braking zone 4 (Quench), after 3 hot laps.',
     );
     const { sentence } = verdictText(run('plan-ovel-nettle'), METRIC);
     expect(sentence).toMatch(
-      /^The front right brake fluid boils: .* after 7 hot laps\. Before that, the front right pads pass their limit of 460 °C on lap 2 /,
+      /^The front right brake fluid boils: .* after 7 hot laps\. Before that, the front right pads go over their limit of 460 °C on lap 2 /,
     );
   });
 
@@ -73,29 +75,33 @@ describe('the verdict’s sentence', () => {
     };
     const result = simulateDay(dayInput({ ...setup, car: wet }));
     const { sentence, notes, state } = verdictText(result, METRIC);
-    expect(state).toBe('Gives out');
-    expect(sentence).toMatch(/^The front brake fluid boils: past its boiling point of \d+ °C on lap \d+ /);
+    expect(state).toBe('Over limit');
+    expect(sentence).toMatch(/^The front brake fluid boils: over its boiling point of \d+ °C on lap \d+ /);
     expect(notes[0]).toMatch(/the next push can go to the floor/);
   });
 
   it('counts a bite that is too cold as plainly as a limit, alone or beside one', () => {
     const cold = verdictText(run('plan-skarn-fen'), METRIC);
-    expect(cold.state).toBe('Too cold');
+    expect(cold.state).toBe('Below working temperature');
     expect(cold.sentence).toMatch(
-      /^The (front|rear) pads are too cold to bite on lap 2 at stop 1 \(Sluice\): \d+ °C, under their window from 300 °C\.$/,
+      /^The (front|rear) pads are below working temperature on lap 2 at braking zone 1 \(Sluice\): \d+ °C, working from 300 °C\.$/,
     );
-    expect(cold.notes.join(' ')).toContain('Nothing passes a limit for heat in 12 hot laps');
+    expect(cold.notes.join(' ')).toContain('No temperature is over its limit in 12 hot laps');
     const { car, ...rest } = setupOf(demoProject, 'plan-skarn-fen');
     const old = { ...car, fluid: { ...car.fluid, measuredBoilingC: 91 } };
     const both = verdictText(simulateDay(dayInput({ ...rest, car: old })), METRIC);
-    expect(both.state).toBe('Gives out');
-    expect(both.notes.join(' ')).toMatch(/Cold bite: on lap 2 at stop 1 \(Sluice\) the (front|rear) pads/);
+    expect(both.state).toBe('Over limit');
+    expect(both.notes.join(' ')).toMatch(
+      /Cold bite \(initial friction\): on lap 2 at braking zone 1 \(Sluice\) the (front|rear) pads/,
+    );
   });
 
   it('names sessions where the day has several', () => {
     const parked = moment({ session: 2, lap: null, stop: -1, stand: 'paddock', standingTime: 200 });
     expect(momentText(parked, run('plan-tarn-day'))).toBe('3:20 min after parking, session 3');
-    expect(verdictText(run('plan-tarn-day'), METRIC).sentence).toMatch(/on lap \d+ of session \d at stop/);
+    expect(verdictText(run('plan-tarn-day'), METRIC).sentence).toMatch(
+      /on lap \d+ of session \d at braking zone/,
+    );
   });
 
   it('names what is closest when nothing is passed', () => {
@@ -105,7 +111,7 @@ describe('the verdict’s sentence', () => {
         METRIC,
       ).sentence,
     ).toMatch(
-      /^Nothing passes a limit in 1 hot lap\. Closest: the (front|rear) [a-z ]+, \d+ K left to (its|their) /,
+      /^Everything stays within its limit in 1 hot lap\. Closest: the (front|rear) [a-z ]+, \d+ °C below (its|their) /,
     );
   });
 });

@@ -48,7 +48,7 @@ const severalSessions = (result: ToldPlaces) => result.legs.some((leg) => leg.se
 
 /** A stop by its number and, where it says more than that, its name: "stop 4 (Quench)". @param stop from 0 */
 export function stopText(stop: number, name = ''): string {
-  const numbered = `stop ${stop + 1}`;
+  const numbered = `braking zone ${stop + 1}`;
   return name === '' || name.trim().toLowerCase() === numbered ? numbered : `${numbered} (${name})`;
 }
 
@@ -64,7 +64,7 @@ export function momentText(moment: Moment, result: ToldPlaces): string {
   }
   const lap = result.laps[moment.lap - 1];
   const kind = lap.kind === 'hot' ? '' : lap.kind === 'out' ? ' (out lap)' : ' (cool-down)';
-  if (moment.stop < 0) return `on lap ${lap.numberInSession}${kind}${of} before the first stop`;
+  if (moment.stop < 0) return `on lap ${lap.numberInSession}${kind}${of} before the first braking zone`;
   return `on lap ${lap.numberInSession}${kind}${of} at ${stopText(moment.stop, lap.trace.stops[moment.stop]?.name)}`;
 }
 
@@ -84,7 +84,7 @@ export const ANY_DRIVER = 5000;
 
 /** A pedal force in N; beyond what makes sense it is said in words. */
 export function pedalText(newton: number, units: UnitChoice): string {
-  return newton > ANY_DRIVER ? 'beyond any driver’s limit' : formatQuantity(newton, 'force', units);
+  return newton > ANY_DRIVER ? 'beyond the driver’s limit' : formatQuantity(newton, 'force', units);
 }
 
 /** A worst value against a limit. */
@@ -104,16 +104,22 @@ export function worstText(margin: Judged, units: UnitChoice): string {
 
 /** What is left to a limit, or how far it was passed, as text. */
 export function marginText(margin: Margin | ForceMargin, units: UnitChoice): string {
-  if (beyondSense(margin)) return margin.part === 'travel' ? 'on the floor' : 'beyond any driver’s limit';
+  if (beyondSense(margin)) return margin.part === 'travel' ? 'on the floor' : 'beyond the driver’s limit';
   if (margin.part === 'pedal' || margin.part === 'travel') {
     const text = limitText(margin.part, Math.abs(margin.margin), units);
-    return margin.margin < 0 ? `${text} over` : `${text} left`;
+    return margin.margin < 0 ? `${text} over limit` : `${text} below limit`;
   }
   const amount = formatQuantity(Math.abs(margin.margin), 'difference', units);
   if (margin.part === 'bite')
-    return margin.margin < 0 ? `${amount} too cold` : `${amount} above the window’s low end`;
-  return margin.margin < 0 ? `${amount} over` : `${amount} left`;
+    return margin.margin < 0 ? `${amount} below working temperature` : `${amount} above working temperature`;
+  return margin.margin < 0 ? `${amount} over limit` : `${amount} below limit`;
 }
+
+/** How much is left to a limit, as text. */
+const amountText = (margin: Margin | ForceMargin, units: UnitChoice): string =>
+  margin.part === 'pedal' || margin.part === 'travel'
+    ? limitText(margin.part, Math.abs(margin.margin), units)
+    : formatQuantity(Math.abs(margin.margin), 'difference', units);
 
 /** What limits a stop, in words. */
 export const LIMIT_WORDS: Readonly<Record<StopLimit, string>> = {
@@ -145,18 +151,18 @@ export function changeText(before: number, after: number, whatBefore: string): s
     : `${percent} ${ofBefore > 0 ? 'more' : 'less'} than ${whatBefore}`;
 }
 
-/** What a stop does that the brakes cannot make: "runs 12 m longer". @param metres null where the car does not stop */
+/** What a stop does that the brakes cannot make: "overshoots by 12 m". @param metres null where the car does not stop */
 export function overrunText(metres: number | null, units: UnitChoice): string {
-  return metres === null ? 'does not end' : `runs ${formatQuantity(metres, 'distance', units)} longer`;
+  return metres === null ? 'does not stop' : `overshoots by ${formatQuantity(metres, 'distance', units)}`;
 }
 
 function fadeNotes({ fade, ...result }: Told, units: UnitChoice): string[] {
   if (!fade) return [];
   const where = momentText(fade.at, result);
-  if (fade.margin >= 0) return [`Least fade margin ${fadeText(fade.margin)} ${where}.`];
+  if (fade.margin >= 0) return [`Minimum brake reserve ${fadeText(fade.margin)} ${where}.`];
   if (fade.extraDistance === null) return [`The car does not stop ${momentText(fade.longest, result)}.`];
   return [
-    `The brakes cannot make every stop: ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; the stop ${overrunText(fade.extraDistance, units)} ${momentText(fade.longest, result)}.`,
+    `The brakes fall short: brake reserve ${fadeText(fade.margin)} ${where}, limited by ${LIMIT_WORDS[fade.limit]}; the car ${overrunText(fade.extraDistance, units)} ${momentText(fade.longest, result)}.`,
   ];
 }
 
@@ -191,11 +197,12 @@ function partWords(margin: Margin | ForceMargin, units: UnitChoice) {
 function passedText(margin: Margin | ForceMargin, { fade }: Told, units: UnitChoice): string {
   const { part, limit, words } = partWords(margin, units);
   if (margin.part === 'travel') return 'The pedal reaches the floor';
-  if (margin.part === 'fluid') return `The ${part} boils: past ${limit}`;
+  if (margin.part === 'fluid') return `The ${part} boils: over ${limit}`;
   if (margin.part === 'pedal' && fade?.extraDistance === null && fade.longest.time === margin.passed?.time) {
     return `The car does not stop with all the driver’s ${limitText('pedal', margin.limit, units)}:`;
   }
-  return `The ${part} ${words.plural ? 'give' : 'gives'} out first: past ${limit}`;
+  if (margin.part === 'pedal') return `The pedal force runs out first: over ${limit}`;
+  return `The ${part} ${words.plural ? 'overheat' : 'overheats'} first: over ${limitText(margin.part, margin.limit, units)}`;
 }
 
 /** What was past its limit before what ends the drive, as a sentence; '' for nothing. */
@@ -207,7 +214,7 @@ function beforeText(result: Told, units: UnitChoice): string {
   const { part, limit, words } = partWords(first, units);
   const others = earlier.length - 1;
   const more = others === 0 ? '' : `; ${others} more limit${others === 1 ? ' is' : 's are'} passed as well`;
-  return ` Before that, the ${part} ${words.plural ? 'pass' : 'passes'} ${limit} ${momentText(first.passed, result)}${more}.`;
+  return ` Before that, the ${part} ${words.plural ? 'go' : 'goes'} over ${limit} ${momentText(first.passed, result)}${more}.`;
 }
 
 function liftNotes({ heldByLift }: Told, units: UnitChoice): string[] {
@@ -224,17 +231,20 @@ export function verdictText(result: Told, units: UnitChoice): VerdictText {
   const { words, part, limit } = partWords(margin, units);
   const hot = result.laps.filter((lap) => lap.kind === 'hot').length;
   const notes: string[] = [...fadeNotes(result, units), ...liftNotes(result, units)];
-  if (verdict.coldBite && verdict.kind !== 'too-cold') {
+  if (verdict.coldBite && verdict.kind !== 'below-working') {
     const cold = verdict.coldBite;
     notes.push(
-      `Cold bite: ${momentText(cold.at, result)} the ${wheelWords(cold.axle, cold.side)} pads are at ${temperatureText(cold.worst, units)}, under their window from ${temperatureText(cold.limit, units)}; the first push there bites late.`,
+      `Cold bite (initial friction): ${momentText(cold.at, result)} the ${wheelWords(cold.axle, cold.side)} pads are at ${temperatureText(cold.worst, units)}, below working temperature (${temperatureText(cold.limit, units)}); the first push there bites late.`,
     );
   }
-  if (verdict.kind === 'too-cold') {
+  if (verdict.kind === 'below-working') {
     return {
-      state: 'Too cold',
-      sentence: `The ${part} are too cold to bite ${momentText(margin.at, result)}: ${temperatureText(margin.worst, units)}, under their window from ${temperatureText(margin.limit, units)}.`,
-      notes: [`${words.means} Nothing passes a limit for heat in ${laps(hot)}.`, ...liftNotes(result, units)],
+      state: 'Below working temperature',
+      sentence: `The ${part} are below working temperature ${momentText(margin.at, result)}: ${temperatureText(margin.worst, units)}, working from ${temperatureText(margin.limit, units)}.`,
+      notes: [
+        `${words.means} No temperature is over its limit in ${laps(hot)}.`,
+        ...liftNotes(result, units),
+      ],
     };
   }
   const reason = verdict.unbraked ? [UNBRAKED_WORDS[verdict.unbraked]] : [];
@@ -245,21 +255,25 @@ export function verdictText(result: Told, units: UnitChoice): VerdictText {
       ? ''
       : ` Worst ${limitText(margin.part, margin.worst, units)} ${momentText(margin.at, result)}.`;
     return {
-      state: 'Gives out',
+      state: 'Over limit',
       sentence: `${passedText(margin, result, units)} ${momentText(margin.passed, result)}, ${after}.${beforeText(result, units)}`,
       notes: [`${words.means}${worst}`, ...reason, ...notes],
     };
   }
   if (verdict.kind === 'not-judged')
     return { state: 'Not judged', sentence: reason[0], notes: liftNotes(result, units) };
-  const closest = `the ${part}, ${marginText(margin, units)} to ${limit} ${momentText(margin.at, result)}`;
+  const closest = `the ${part}, ${amountText(margin, units)} below ${limit} ${momentText(margin.at, result)}`;
   return verdict.kind === 'close'
     ? {
-        state: 'Close',
-        sentence: `Nothing passes a limit in ${laps(hot)}, but it is close: ${closest}.`,
+        state: 'Close to a limit',
+        sentence: `Everything stays within its limit in ${laps(hot)}, but it is close: ${closest}.`,
         notes,
       }
-    : { state: 'In hand', sentence: `Nothing passes a limit in ${laps(hot)}. Closest: ${closest}.`, notes };
+    : {
+        state: 'Within limits',
+        sentence: `Everything stays within its limit in ${laps(hot)}. Closest: ${closest}.`,
+        notes,
+      };
 }
 
 /** Stands beside every verdict. */

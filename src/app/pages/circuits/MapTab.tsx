@@ -25,7 +25,8 @@ export function MapTab() {
   if (circuit.layout.kind !== 'line') {
     return (
       <p className="panel px-4 py-6">
-        {circuit.name} is a list of stops and has no line to draw. A circuit of straights and corners, or one{' '}
+        {circuit.name} is a list of braking zones and has no line to draw. A circuit of straights and corners,
+        or one{' '}
         <Link className="underline" to="/circuits/import">
           from a file
         </Link>
@@ -191,7 +192,7 @@ function MapOf({ computed }: { computed: Computed }) {
                       onClick={() => setStop(chosen ? null : k)}
                       className="cursor-pointer"
                     >
-                      <title>{`Stop ${k + 1}${s.name ? `, ${s.name}` : ''}`}</title>
+                      <title>{`Braking zone ${k + 1}${s.name ? `, ${s.name}` : ''}`}</title>
                       <circle
                         r={radius}
                         fill="var(--panel)"
@@ -221,7 +222,7 @@ function MapOf({ computed }: { computed: Computed }) {
         />
         <span>{shown(heat.high)}</span>
       </div>
-      <ol className="mt-2 flex flex-wrap gap-1" aria-label="Stops">
+      <ol className="mt-2 flex flex-wrap gap-1" aria-label="Braking zones">
         {stops.map((s, k) => (
           <li key={s.from}>
             <button
@@ -237,7 +238,7 @@ function MapOf({ computed }: { computed: Computed }) {
       </ol>
       {picked && (
         <p className="mt-1.5" role="status">
-          {picked.name || `Stop ${(stop ?? 0) + 1}`}:{' '}
+          {picked.name || `Braking zone ${(stop ?? 0) + 1}`}:{' '}
           {formatQuantity(picked.entrySpeed * 3.6, 'speed', units)} to{' '}
           {formatQuantity(picked.exitSpeed * 3.6, 'speed', units)},{' '}
           {formatQuantity(picked.energy / 1000, 'energy', units)}

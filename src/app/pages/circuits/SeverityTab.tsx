@@ -42,7 +42,12 @@ const MEASURES = {
     harder: 'more',
   },
   share: { title: 'Time braking', quantity: 'percent', of: (s) => 100 * s.brakingShare, harder: 'more' },
-  air: { title: 'Air speed between stops', quantity: 'speed', of: (s) => s.airSpeed * 3.6, harder: 'less' },
+  air: {
+    title: 'Air speed between braking zones',
+    quantity: 'speed',
+    of: (s) => s.airSpeed * 3.6,
+    harder: 'less',
+  },
   straight: { title: 'Longest straight', quantity: 'distance', of: (s) => s.longestStraight, harder: null },
   free: {
     title: 'Longest way without braking',
@@ -132,7 +137,7 @@ export function SeverityTab() {
         ))}
       </ol>
       {measure.harder === 'less' && (
-        <p className="caption mt-1">Less air between stops is harder on the brakes.</p>
+        <p className="caption mt-1">Less air between braking zones is harder on the brakes.</p>
       )}
       <div className="relative mt-4 overflow-x-auto">
         <table className="w-full min-w-[900px] text-left">
@@ -144,7 +149,7 @@ export function SeverityTab() {
                   {MEASURES[k].title}
                 </th>
               ))}
-              <th className="px-2 text-right font-normal">Stops</th>
+              <th className="px-2 text-right font-normal">Braking zones</th>
               <th className="px-2 text-right font-normal">Harder side</th>
               <th className="font-normal">
                 <span className="sr-only">Use</span>
@@ -195,7 +200,7 @@ export function SeverityTab() {
       </div>
       <p className="caption mt-2 max-w-[90ch]">
         The harder side differs only where the car’s brakes follow its wheel loads from side to side (Car,
-        relief of the inner wheel).
+        side-to-side distribution).
       </p>
     </section>
   );

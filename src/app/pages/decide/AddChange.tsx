@@ -22,13 +22,13 @@ const KINDS: readonly (readonly [Kind, string])[] = [
   ['fluid', 'Fluid'],
   ['duct', 'Ducts of the shelf'],
   ['ductArea', 'Ducts of any area'],
-  ['tape', 'Tape over the ducts'],
+  ['tape', 'Blanking over the ducts'],
   ['vanes', 'Other vanes'],
   ['thickness', 'Rotor thickness'],
   ['line', 'Lines'],
   ['cylinder', 'Master cylinder'],
   ['mass', 'Mass of the car'],
-  ['balance', 'Front share'],
+  ['balance', 'Brake balance (% front)'],
 ];
 const NUMBERS = {
   ductArea: ['duct', 'areaCm2'],

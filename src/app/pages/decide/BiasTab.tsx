@@ -17,8 +17,8 @@ import { useAnswer } from './useAnswer';
 
 const QUIET = 500;
 const NAMES: Readonly<Record<BalanceChoice['kind'], string>> = {
-  now: 'As it is',
-  grip: 'What the tyres want',
+  now: 'Current setup',
+  grip: 'Ideal balance',
   even: 'Both axles equally hot',
 };
 
@@ -70,14 +70,16 @@ function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) 
           : fitChanges(project, setup.car.id, [
               { kind: 'balance', frontSharePercent: Math.round(1000 * choice.share) / 10 },
             ]),
-      { done: choice.clicks ? 'Clicks written into the plan' : 'Front share written into the car' },
+      {
+        done: choice.clicks ? 'Clicks written into the plan' : 'Brake balance (% front) written into the car',
+      },
     );
   };
   return (
     <ScrollPanel label="Balances compared">
       <h2 className="text-[15px]">
-        {balance.control ? 'Clicks at every stop' : 'One balance for all stops'}, for grip or for temperature{' '}
-        <How name="the balances" told={() => explainBalance(balance, setup)} />
+        {balance.control ? 'Clicks at every braking zone' : 'One balance for all braking zones'}, for grip or
+        for temperature <How name="the balances" told={() => explainBalance(balance, setup)} />
       </h2>
       <p className="mt-1 max-w-[100ch]">
         What is best for temperature is not what is best for grip: a rear that locks first turns the car
@@ -90,10 +92,10 @@ function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) 
         <thead>
           <tr className="caption">
             <th className="text-left font-normal">Balance</th>
-            <th className="px-2 font-normal">{balance.control ? 'clicks, stop by stop' : 'front share'}</th>
+            <th className="px-2 font-normal">{balance.control ? 'clicks, zone by zone' : 'brake balance'}</th>
             <th className="px-2 font-normal">front, least margin</th>
             <th className="px-2 font-normal">rear, least margin</th>
-            <th className="px-2 font-normal">fade margin</th>
+            <th className="px-2 font-normal">brake reserve</th>
             <th className="px-2 font-normal">rear nearer to locking</th>
             <th>
               <span className="sr-only">Actions</span>
@@ -106,7 +108,7 @@ function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) 
               <th className="py-1 text-left font-[560]">
                 <span className="flex items-center gap-1.5">
                   <StateMark
-                    kind={Math.min(choice.front, choice.rear) < 0 ? 'gives-out' : 'in-hand'}
+                    kind={Math.min(choice.front, choice.rear) < 0 ? 'over-limit' : 'within-limits'}
                     className="h-[13px] w-[13px]"
                   />
                   {NAMES[choice.kind]}
@@ -119,7 +121,7 @@ function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) 
               <Kelvin value={choice.rear} units={units} />
               <td className="px-2">{choice.fade === null ? '—' : fadeText(choice.fade)}</td>
               <td className={`px-2 ${choice.rearFirst > 0 ? 'text-over' : ''}`}>
-                {choice.rearFirst} of {choice.hotStops} stops
+                {choice.rearFirst} of {choice.hotStops} braking zones
               </td>
               <td className="py-1">
                 {choice.kind !== 'now' && (
@@ -155,28 +157,33 @@ function Kelvin({ value, units }: { value: number; units: UnitChoice }) {
 function ByStop({ balance }: { balance: BalanceChoices }) {
   const [picked, pick] = usePickedStop(balance.stops.length);
   if (balance.lap === null || balance.stops.length === 0) {
-    return <p className="panel px-4 py-3 text-dim">No hot lap is braked, so there is no balance by stop.</p>;
+    return (
+      <p className="panel px-4 py-3 text-dim">
+        No hot lap is braked, so there is no balance by braking zone.
+      </p>
+    );
   }
   const points = (value: number) => {
     const text = Math.abs(100 * value).toFixed(1);
     return Number(text) === 0 ? text : `${value > 0 ? '+' : '−'}${text}`;
   };
   return (
-    <section className="panel px-4 py-3" aria-label="Balance by stop">
-      <h2 className="text-[15px]">By stop, as the last hot lap is driven now</h2>
+    <section className="panel px-4 py-3" aria-label="Balance by braking zone">
+      <h2 className="text-[15px]">By braking zone, as the last hot lap is driven now</h2>
       <p className="caption mt-0.5">
         Equally hot: the share with which both axles’ faces would peak at the same part of their limits’ rise
-        over the air, the stop begun as hot as it is now. At 0 or 100 % even all of the braking on one axle
-        would not bring it there. A click picks a stop on every page; the keys , and . step through them.
+        over the air, the braking zone begun as hot as it is now. At 0 or 100 % even all of the braking on one
+        axle would not bring it there. A click picks a braking zone on every page; the keys , and . step
+        through them.
       </p>
       <ShareChart stops={balance.stops} picked={picked} onPick={pick} />
       <div className="overflow-x-auto">
         <table className="mt-2 w-full min-w-[620px] text-right text-[13px]">
           <thead>
             <tr className="caption">
-              <th className="text-left font-normal">Stop</th>
-              <th className="px-2 font-normal">front share now</th>
-              <th className="px-2 font-normal">tyres want</th>
+              <th className="text-left font-normal">Braking zone</th>
+              <th className="px-2 font-normal">brake balance now</th>
+              <th className="px-2 font-normal">ideal</th>
               <th className="px-2 font-normal">equally hot at</th>
               <th className="px-2 font-normal">now less tyres, points</th>
               <th className="px-2 font-normal">equally hot less tyres, points</th>

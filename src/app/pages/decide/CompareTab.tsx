@@ -30,7 +30,7 @@ export function CompareTab() {
   const editing = useItem('plans', setup.plan.id);
   const { compare } = setup.plan;
   const wanted = useMemo(() => {
-    const own = { id: null, name: 'As the plan is', setup, price: 0, priced: true };
+    const own = { id: null, name: 'Current setup', setup, price: 0, priced: true };
     const others = compare.setups.map((variant) => ({
       id: variant.id,
       name: variant.name,

@@ -100,7 +100,7 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
       AXLES.map((axle) => signedKelvin(hottest(c, axle, part) - hottest(r, axle, part), units)).join(' · '),
   });
   const margin = (axle: 'front' | 'rear'): Row => ({
-    name: `${AXLE_WORDS[axle]}, fewest kelvin left`,
+    name: `${AXLE_WORDS[axle]}, smallest margin`,
     cell: (c) => marginWords(leastMargin(c.assessed.summary, axle), units).replace(`${axle} `, ''),
     against: (c, r) =>
       signedKelvin(
@@ -130,18 +130,18 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
     margin('front'),
     margin('rear'),
     {
-      name: 'Coldest bite, front · rear',
+      name: 'Cold bite, front · rear',
       cell: (c) =>
         AXLES.map((axle) => {
           const bite = coldestBite(c.assessed.summary, axle);
           return bite ? signedKelvin(bite.margin, units) : '—';
         }).join(' · '),
     },
-    peak('rotorFace', 'Rotor face'),
-    peak('rotorBulk', 'Rotor bulk'),
+    peak('rotorFace', 'Rotor surface'),
+    peak('rotorBulk', 'Rotor core (bulk)'),
     peak('fluid', 'Fluid'),
     {
-      name: 'Fade margin',
+      name: 'Brake reserve',
       cell: (c) => (c.assessed.summary.fade ? fadeText(c.assessed.summary.fade.margin) : '—'),
     },
     {
@@ -165,7 +165,7 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
         `${formatQuantity(c.assessed.summary.mass, 'mass', units, 0)} · ${AXLES.map((axle) => formatQuantity(c.assessed.rotorMass[axle], 'mass', units)).join(' · ')}`,
     },
     {
-      name: 'Front share, warm pads',
+      name: 'Brake balance (% front), warm pads',
       cell: (c) => `${(100 * c.assessed.frontShare).toFixed(1)} %`,
       against: (c, r) => {
         const points = 100 * (c.assessed.frontShare - r.assessed.frontShare);
@@ -197,7 +197,7 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
         c.id === null ? '—' : c.priced ? moneyText(c.price, currency) : 'another car, not priced',
     },
     {
-      name: 'Money for each kelvin gained',
+      name: 'Cost per °C gained',
       cell: (c) => {
         const gain = least(c) - least(reference);
         const paid = c.price - reference.price;

@@ -83,7 +83,7 @@ export function CoolingTab() {
           {!answer.behind && <WaysPanel need={data.need} setup={data.setup} />}
           <p className="caption px-1">
             A prediction is no proof that brakes will hold. Uncalibrated, cooling is uncertain by about ±30 %:
-            see “How sure”. Ducts and hoses must clear wheel, steering and hot parts at full lock and full
+            see “Uncertainty”. Ducts and hoses must clear wheel, steering and hot parts at full lock and full
             travel, and stay clear of moving parts; fit them to the rules of your event.
           </p>
         </div>
@@ -92,10 +92,10 @@ export function CoolingTab() {
   );
 }
 
-const STATE: Record<AxleNeed['kind'], 'in-hand' | 'close' | 'gives-out'> = {
-  none: 'in-hand',
+const STATE: Record<AxleNeed['kind'], 'within-limits' | 'close' | 'over-limit'> = {
+  none: 'within-limits',
   found: 'close',
-  impossible: 'gives-out',
+  impossible: 'over-limit',
 };
 
 function NeedPanel({ axle, need, setup }: { axle: AxleName; need: CoolingNeed; setup: Setup }) {
@@ -122,14 +122,14 @@ function NeedPanel({ axle, need, setup }: { axle: AxleName; need: CoolingNeed; s
           : `With ${own.kind === 'none' ? 'none' : 'it'} the closest is the ${marginWords({ axle, part: own.at.part, margin: own.at.margin }, units)}.`}{' '}
         {need[other].kind === 'impossible' && `Reckoned with the largest duct at the ${other}.`}{' '}
         {now > 0
-          ? `The car has ${formatQuantity(now, 'area', units, 1)}${setup.car[axle].tapePercent > 0 ? `, ${setup.car[axle].tapePercent} % taped` : ''}.`
+          ? `The car has ${formatQuantity(now, 'area', units, 1)}${setup.car[axle].tapePercent > 0 ? `, ${setup.car[axle].tapePercent} % blanked off` : ''}.`
           : 'The car has none.'}
       </p>
       {own.at.bite !== null && (
         <p className={`mt-1 ${own.at.bite < 0 ? 'text-over' : ''}`}>
           Coldest braking point:{' '}
           {own.at.bite < 0
-            ? `${formatQuantity(-own.at.bite, 'difference', units)} under the pad’s window. The first push there bites late; tape some of it off, or choose a pad for the cold.`
+            ? `${formatQuantity(-own.at.bite, 'difference', units)} under the pad’s window. The first push there bites late; blank some of it off, or choose a pad for the cold.`
             : `${formatQuantity(own.at.bite, 'difference', units)} above the low end of the pad’s window.`}
         </p>
       )}
@@ -206,7 +206,7 @@ function CostPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {
       <p className="min-w-[280px] flex-1">
         All of them take{' '}
         <strong className="font-[640]">{formatQuantity(need.dragForce, 'force', units)}</strong> of drag at{' '}
-        {formatQuantity(need.topSpeed * 3.6, 'speed', units)} (drag area{' '}
+        {formatQuantity(need.topSpeed * 3.6, 'speed', units)} (CdA{' '}
         {formatQuantity(need.dragArea, 'bigArea', units, 4)}).{' '}
         {lapTimes
           ? `The solved hot lap goes from ${lapTimes.without.toFixed(2)} s without ducts to ${lapTimes.with.toFixed(2)} s: ${signedSeconds(lapTimes.with - lapTimes.without)} a lap.`
@@ -223,7 +223,7 @@ function CostPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {
             type="button"
             className="btn"
             onClick={() =>
-              setProblem(addSetup(store, setup, `Ducts for ${Math.round(need.wish)} K`, changes))
+              setProblem(addSetup(store, setup, `Ducts for ${Math.round(need.wish)} °C`, changes))
             }
           >
             Compare as a setup
@@ -251,16 +251,16 @@ function TapePanel({ need }: { need: CoolingNeed }) {
     value === null ? '—' : formatQuantity(value, 'difference', units).replace('-', '−');
   const cold = (value: number | null) => (value !== null && value < 0 ? 'text-over font-[620]' : '');
   return (
-    <ScrollPanel label="Tape-off steps">
-      <h2 className="text-[15px]">Tape for a colder day</h2>
+    <ScrollPanel label="Blanking steps">
+      <h2 className="text-[15px]">Blanking for a colder day</h2>
       <p className="caption mt-0.5">
-        The ducts found, with a share of every mouth taped shut. Under 0 K the margin is over its limit; a
-        bite under 0 is under the pad’s window.
+        The ducts found, with a share of every mouth blanked off. Under 0 the margin is over its limit; a bite
+        under 0 is under the pad’s window.
       </p>
       <table className="mt-1.5 w-full max-w-[760px] text-right">
         <thead>
           <tr className="caption">
-            <th className="text-left font-normal">Taped shut</th>
+            <th className="text-left font-normal">Blanked off</th>
             <th className="px-2 font-normal">Front, least margin</th>
             <th className="px-2 font-normal">Rear, least margin</th>
             <th className="px-2 font-normal">Front, cold bite</th>

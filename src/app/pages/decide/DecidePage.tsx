@@ -21,8 +21,8 @@ const TABS = [
   { path: 'next', name: 'What to buy next', view: LadderTab },
   { path: 'pace', name: 'Pace and plan', view: PaceTab },
   { path: 'balance', name: 'Balance', view: BiasTab },
-  { path: 'sure', name: 'How sure', view: SureTab },
-  { path: 'exposed', name: 'Heat nearby', view: ExposedTab },
+  { path: 'sure', name: 'Uncertainty', view: SureTab },
+  { path: 'exposed', name: 'Heat-exposed parts', view: ExposedTab },
   { path: 'sheet', name: 'Run sheet', view: SheetTab },
 ] as const;
 

@@ -8,9 +8,9 @@ import { type ChartRule, LineChart } from '../../ui/charts/LineChart';
 
 const whole = (value: number) => value.toFixed(0);
 const LINES = [
-  { key: 'rotorFace', name: 'rotor face', color: 'var(--front)', dash: undefined },
-  { key: 'padFace', name: 'pad face', color: 'var(--close)', dash: '9 3' },
-  { key: 'rotorBulk', name: 'rotor bulk', color: 'var(--rear)', dash: '5 4' },
+  { key: 'rotorFace', name: 'rotor surface', color: 'var(--front)', dash: undefined },
+  { key: 'padFace', name: 'pad surface', color: 'var(--close)', dash: '9 3' },
+  { key: 'rotorBulk', name: 'rotor core (bulk)', color: 'var(--rear)', dash: '5 4' },
   { key: 'fluid', name: 'fluid', color: 'var(--act)', dash: '2 3' },
 ] as const;
 

@@ -169,7 +169,11 @@ function PartPanel({
           <p className="flex items-center gap-1.5">
             <StateMark
               kind={
-                bare.peak > report.rating ? 'gives-out' : bare.peak > report.rating - 20 ? 'close' : 'in-hand'
+                bare.peak > report.rating
+                  ? 'over-limit'
+                  : bare.peak > report.rating - 20
+                    ? 'close'
+                    : 'within-limits'
               }
               className="h-[15px] w-[15px]"
             />

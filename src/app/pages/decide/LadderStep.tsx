@@ -37,10 +37,10 @@ export function stepWords(rung: Rung, setup: Setup, units: Parameters<typeof cha
     .join(' and ');
 }
 
-const CHECK_STATE: Record<Check['state'], 'in-hand' | 'close' | 'gives-out'> = {
-  yes: 'in-hand',
+const CHECK_STATE: Record<Check['state'], 'within-limits' | 'close' | 'over-limit'> = {
+  yes: 'within-limits',
   look: 'close',
-  no: 'gives-out',
+  no: 'over-limit',
 };
 
 /** One step of the ladder. */
@@ -95,7 +95,7 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
       <td className="max-w-[270px] px-2 py-1.5">
         {worth.length === 0 && rung.tooCold.length === 0 && (
           <span className="flex items-start gap-1.5">
-            <StateMark kind="in-hand" className="mt-[2px] h-[13px] w-[13px]" />{' '}
+            <StateMark kind="within-limits" className="mt-[2px] h-[13px] w-[13px]" />{' '}
             {rung.checks.map((c) => checkText(c, units)).join('; ')}
           </span>
         )}
@@ -107,8 +107,8 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
         ))}
         {rung.tooCold.length > 0 && (
           <span className="flex items-start gap-1.5">
-            <StateMark kind="too-cold" className="mt-[2px] h-[13px] w-[13px]" /> {rung.tooCold.join(' and ')}{' '}
-            pads then too cold at some braking point
+            <StateMark kind="below-working" className="mt-[2px] h-[13px] w-[13px]" />{' '}
+            {rung.tooCold.join(' and ')} pads then too cold at some braking point
           </span>
         )}
       </td>

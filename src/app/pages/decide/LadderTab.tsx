@@ -45,7 +45,7 @@ export function LadderTab() {
       crew.run([asked], (remote, job) => remote.assess(job) as Promise<Assessed>, { signal }),
       crew.run([asked], (remote, job) => remote.steps(job) as Promise<Candidate[]>, { signal }),
     ]);
-    const target = wanted ?? (base.summary.verdict.kind === 'too-cold' ? 'bite' : 'heat');
+    const target = wanted ?? (base.summary.verdict.kind === 'below-working' ? 'bite' : 'heat');
     // Judged one by one as they come, so that the page stays smooth.
     const drive = async (candidates: readonly Candidate[], before: number, of: number) => {
       const judged: Rung[] = [];
@@ -138,7 +138,7 @@ export function LadderTab() {
                   <th className="w-[110px] px-2 text-right font-normal">costs, {project.currency}</th>
                   <th className="px-2 text-right font-normal">for each 100</th>
                   <th className="px-2 font-normal">closest then</th>
-                  <th className="px-2 font-normal">goes with the car?</th>
+                  <th className="px-2 font-normal">compatible?</th>
                   <th>
                     <span className="sr-only">Actions</span>
                   </th>

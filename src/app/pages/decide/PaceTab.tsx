@@ -90,7 +90,7 @@ function Verdict({ plan }: { plan: FastestPlan }) {
       ? flatOut.keeps
         ? 'Flat out all the time keeps every margin.'
         : `Flat out passes no limit, but leaves only ${tightWords(flatOut, units)}.`
-      : `Flat out something gives after ${flatOut.lapsBefore} hot lap${flatOut.lapsBefore === 1 ? '' : 's'}: ${tightWords(flatOut, units)}.`;
+      : `Flat out a limit is passed after ${flatOut.lapsBefore} hot lap${flatOut.lapsBefore === 1 ? '' : 's'}: ${tightWords(flatOut, units)}.`;
   return (
     <section className="panel px-4 py-3" aria-label="Fastest plan" aria-live="polite">
       {best ? (
@@ -167,7 +167,9 @@ function Options({ plan, session }: { plan: FastestPlan; session: number }) {
                 <th className="py-1 font-[540]">
                   <span className="flex items-start gap-1.5">
                     <StateMark
-                      kind={option.keeps ? 'in-hand' : option.lapsBefore === null ? 'close' : 'gives-out'}
+                      kind={
+                        option.keeps ? 'within-limits' : option.lapsBefore === null ? 'close' : 'over-limit'
+                      }
                       className="mt-[2px] h-[13px] w-[13px]"
                     />
                     {words}

@@ -89,7 +89,7 @@ function Stint({
   const cool =
     outlook?.stint && outlook.stint > 0
       ? outlook.coolDownLaps === null
-        ? ' Eight cool-down laps do not bring them back: come in.'
+        ? ' Not enough after 8 cool-down laps: come in.'
         : ` Then ${outlook.coolDownLaps} cool-down lap${outlook.coolDownLaps === 1 ? '' : 's'} before ${outlook.again} more.`
       : '';
   const paddock =
@@ -152,7 +152,7 @@ function Limits({ computed, units }: { computed: Computed; units: UnitChoice }) 
           {result.fade && (
             <tr className="border-t border-rule">
               <th className="py-[1px] text-left font-[520]" colSpan={1}>
-                least fade margin
+                minimum brake reserve
               </th>
               <td className="text-right" colSpan={2}>
                 {fadeText(result.fade.margin)} {momentText(result.fade.at, result)}
@@ -172,7 +172,7 @@ function Settings({ computed, units }: { computed: Computed; units: UnitChoice }
     const brakes = car[axle];
     const duct =
       brakes.ductAreaCm2 > 0
-        ? `${formatQuantity(brakes.ductAreaCm2, 'area', units, 0)}${brakes.tapePercent > 0 ? `, ${brakes.tapePercent} % taped` : ', open'}`
+        ? `${formatQuantity(brakes.ductAreaCm2, 'area', units, 0)}${brakes.tapePercent > 0 ? `, ${brakes.tapePercent} % blanked off` : ', open'}`
         : 'none';
     return [
       [
@@ -189,7 +189,7 @@ function Settings({ computed, units }: { computed: Computed; units: UnitChoice }
   ]);
   return (
     <section>
-      <h3 className="text-[13.5px]">As reckoned with: check on the car</h3>
+      <h3 className="text-[13.5px]">Assumed setup: check on the car</h3>
       <table className="w-full text-[12.5px]">
         <tbody>
           {rows.map(([name, value]) => (

@@ -70,11 +70,11 @@ export function SetupList({
       <ul className="mt-2 grid gap-2">
         <li className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded border border-rule px-2.5 py-1.5">
           <SetupMark index={0} />
-          <span className="font-[600]">As the plan is</span>
+          <span className="font-[600]">Current setup</span>
           <span className="text-dim">{setup.car.name}</span>
           <Pin
             pinned={compare.referenceId === null}
-            name="As the plan is"
+            name="Current setup"
             onPin={() => save({ ...compare, referenceId: null }, 'Reference setup')}
           />
         </li>

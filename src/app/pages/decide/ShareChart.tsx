@@ -27,7 +27,7 @@ export function ShareChart({
         width={width}
         height={HEIGHT}
         role="img"
-        aria-label="Front shares by stop; the table has the figures"
+        aria-label="Brake balances (% front) by braking zone; the table has the figures"
       >
         {y.ticks(4).map((tick) => (
           <g key={tick}>
@@ -96,7 +96,7 @@ export function ShareChart({
       </svg>
       <p className="caption flex flex-wrap gap-x-4">
         <span>● now</span>
-        <span>━ what the tyres want</span>
+        <span>━ the ideal balance</span>
         <span>◇ both axles equally hot</span>
       </p>
     </div>

@@ -20,11 +20,11 @@ type Quantity = keyof SummaryStop['front'];
 /** Height of a setup's lines in the legend. */
 const ENTRY = 34;
 const QUANTITIES: readonly (readonly [Quantity, string])[] = [
-  ['facePeak', 'Rotor face, hottest in the stop'],
-  ['faceBefore', 'Rotor face before the stop'],
-  ['bulkAfter', 'Rotor bulk after the stop'],
-  ['padFaceBefore', 'Pad face as it bites'],
-  ['fluidAfter', 'Fluid after the stop'],
+  ['facePeak', 'Rotor surface, hottest in the braking zone'],
+  ['faceBefore', 'Rotor surface before the braking zone'],
+  ['bulkAfter', 'Rotor core (bulk) after the braking zone'],
+  ['padFaceBefore', 'Pad surface at first bite'],
+  ['fluidAfter', 'Fluid after the braking zone'],
 ];
 const HEIGHT = 300;
 const [LEFT, RIGHT, TOP, BOTTOM] = [52, 12, 14, 40];
@@ -75,9 +75,9 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
     }
   };
   return (
-    <section className="panel px-4 py-3" aria-label="Stops of all setups">
+    <section className="panel px-4 py-3" aria-label="Braking zones of all setups">
       <div className="flex flex-wrap items-end gap-3">
-        <h2 className="mr-auto text-[15px]">Stop by stop, each setup’s hottest lap</h2>
+        <h2 className="mr-auto text-[15px]">Zone by zone, each setup’s hottest lap</h2>
         <div className="w-[110px]">
           <AxleField value={axle} onChange={setAxle} />
         </div>
@@ -207,7 +207,7 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
       </div>
       <p className="caption" aria-live="polite">
         {stop === null
-          ? 'A click picks a stop, here and on every page; the keys , and . step through them.'
+          ? 'A click picks a braking zone, here and on every page; the keys , and . step through them.'
           : `Picked: ${stop + 1} ${names[stop]?.name ?? ''}: ${compared
               .flatMap((c) => {
                 const own = c.assessed.summary.stops[stop];
@@ -221,10 +221,10 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
         <summary className="caption">The same as a table</summary>
         <div className="overflow-x-auto">
           <table className="mt-1 text-right text-[13px]">
-            <caption className="sr-only">{title}, by stop and setup</caption>
+            <caption className="sr-only">{title}, by braking zone and setup</caption>
             <thead>
               <tr className="caption">
-                <th className="px-2 text-left font-normal">Stop</th>
+                <th className="px-2 text-left font-normal">Braking zone</th>
                 {compared.map((c, i) => (
                   <th key={c.id ?? 'plan'} className="px-2 font-normal">
                     <SetupMark index={i} /> {c.name}

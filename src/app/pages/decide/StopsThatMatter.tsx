@@ -45,17 +45,19 @@ export function StopsThatMatter({
   return (
     <section className="mt-2.5">
       <h3 className="text-[13.5px]">
-        Stops that matter, lap {lap.numberInSession} ({clockText(lap.lapTime)} min)
+        Braking zones that matter, lap {lap.numberInSession} ({clockText(lap.lapTime)} min)
       </h3>
       <table className="narrow w-full text-right text-[12.5px]">
         <thead>
           <tr className="caption border-b border-ink align-bottom">
-            <th className="text-left font-normal">Stop</th>
+            <th className="text-left font-normal">Braking zone</th>
             <th className="font-normal">from · to {units.speed === 'us' ? 'mph' : 'km/h'}</th>
-            <th className="font-normal">front face {degree}</th>
-            <th className="font-normal">rear face {degree}</th>
+            <th className="font-normal">front surface {degree}</th>
+            <th className="font-normal">rear surface {degree}</th>
             <th className="font-normal">pedal</th>
-            <th className="font-normal">line front · rear {units.pressure === 'us' ? 'psi' : 'bar'}</th>
+            <th className="font-normal">
+              line pressure, front · rear {units.pressure === 'us' ? 'psi' : 'bar'}
+            </th>
             <th className="font-normal">in hand</th>
             <th className="font-normal">clicks</th>
           </tr>

@@ -237,7 +237,7 @@ function Matters({
     .sort((a, b) => b.share - a.share);
   const rest = Math.max(0, 1 - rows.reduce((sum, row) => sum + row.share, 0));
   const margin = (value: number) => {
-    if (risk.part === 'pedal' && -value > ANY_DRIVER) return 'beyond any driver’s limit';
+    if (risk.part === 'pedal' && -value > ANY_DRIVER) return 'beyond the driver’s limit';
     if (risk.part === 'pedal') return formatQuantity(value, 'force', units).replace('-', '−');
     if (risk.part === 'travel' && value < 0) return 'on the floor';
     if (risk.part === 'travel') return formatQuantity(value, 'smallLength', units).replace('-', '−');

@@ -214,7 +214,7 @@ function Status({
           </button>
           <progress max={pieces} value={state.done} className="h-2 w-[220px]" aria-label="Runs done" />
           <p role="status">
-            {of(state.done)} of {runs} days driven
+            {of(state.done)} of {runs} simulation runs
           </p>
         </>
       );
@@ -227,7 +227,7 @@ function Status({
           </button>
           {state.kept > 0 && (
             <button type="button" className="btn" onClick={onForget}>
-              Start anew
+              Run again
             </button>
           )}
           <p
@@ -248,12 +248,12 @@ function Status({
       return (
         <>
           <p role="status">
-            {state.statistics.runs} days driven
+            {state.statistics.runs} simulation runs
             {state.seconds !== null && ` in ${state.seconds.toFixed(1)} s`}, seed{' '}
             {state.setup.plan.uncertain.seed}.
           </p>
           <button type="button" className="btn" onClick={onForget}>
-            Start anew
+            Run again
           </button>
         </>
       );

@@ -32,14 +32,14 @@ export function SweepChart({ sweep }: { sweep: BalanceSweep }) {
   return (
     <>
       <p className="mt-1 max-w-[92ch]">
-        Now {percent(sweep.now)} with warm pads; the tyres would want{' '}
+        Now {percent(sweep.now)} with warm pads; ideal{' '}
         <strong className="font-[640]">{percent(sweep.ideal)}</strong> over the hot laps.{' '}
         {sweep.even === null
           ? 'In this range the front and the rear never keep alike: one axle is always the nearer to its limits.'
           : `Both axles keep the same share of their rise at ${percent(sweep.even)}.`}
       </p>
       <LineChart
-        label="Least margin of both axles over the front share"
+        label="Least margin of both axles over the brake balance"
         height={240}
         unit={degree.label}
         lines={lines}
@@ -59,12 +59,12 @@ export function SweepChart({ sweep }: { sweep: BalanceSweep }) {
         <table className="mt-1 text-right text-[13px]">
           <thead>
             <tr className="caption">
-              <th className="px-2 font-normal">Front share</th>
+              <th className="px-2 font-normal">Brake balance (% front)</th>
               <th className="px-2 font-normal">Front margin</th>
               <th className="px-2 text-left font-normal">of the</th>
               <th className="px-2 font-normal">Rear margin</th>
               <th className="px-2 text-left font-normal">of the</th>
-              <th className="px-2 font-normal">Fade margin</th>
+              <th className="px-2 font-normal">Brake reserve</th>
             </tr>
           </thead>
           <tbody>

@@ -134,10 +134,10 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
 }
 
 /** How a way is marked. */
-function wayState(way: Way): 'gives-out' | 'too-cold' | 'close' | 'in-hand' {
-  if (way.state !== 'holds') return 'gives-out';
-  if (way.tooCold.length > 0) return 'too-cold';
-  return isGood(way) ? 'in-hand' : 'close';
+function wayState(way: Way): 'over-limit' | 'below-working' | 'close' | 'within-limits' {
+  if (way.state !== 'holds') return 'over-limit';
+  if (way.tooCold.length > 0) return 'below-working';
+  return isGood(way) ? 'within-limits' : 'close';
 }
 
 function WayRow({ way, what, onCompare }: { way: Way; what: string; onCompare: () => void }) {

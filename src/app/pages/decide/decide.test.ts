@@ -135,29 +135,29 @@ describe('words of a decision', () => {
     const kinds = ['wish', 'single-stop', 'no-effect', 'other-way', 'saturated'] as const;
     const said = kinds.map((kind) => noDuctWords(axle({ kind }), 40, METRIC));
     expect(new Set(said).size).toBe(kinds.length);
-    expect(said[0]).toContain('less than 40 K over the air');
-    expect(said[1]).toContain('One stop alone heats the faces by 210 K');
+    expect(said[0]).toContain('less than 40 °C over the air');
+    expect(said[1]).toContain('One braking alone heats the surfaces by 210 °C');
     for (const text of said.slice(2)) {
       expect(text).toContain('300 cm² to each wheel');
-      expect(text).toContain('gains 31 K');
-      expect(text).toContain('leaves the pads 14 K over their limit');
+      expect(text).toContain('gains 31 °C');
+      expect(text).toContain('leaves the pads 14 °C over their limit');
     }
     const left = noDuctWords(axle({ best: 12 }), 40, METRIC);
-    expect(left).toContain('leaves the pads 12 K');
+    expect(left).toContain('leaves the pads 12 °C');
     expect(left).not.toContain('over their limit');
     const american = noDuctWords(axle({}), 40, US);
     expect(american).toContain('gains 56 °F');
-    expect(american).not.toMatch(/ K\b|cm²/);
+    expect(american).not.toMatch(/ °C|cm²/);
     expect(noDuctWords({ ...axle({}), kind: 'found', reason: null }, 40, METRIC)).toBe('');
   });
 
   it('give every margin its side of the limit', () => {
     const at = (part: 'fluid' | 'bite', margin: number, units = METRIC) =>
       marginWords({ axle: 'rear', part, margin }, units);
-    expect(at('fluid', 12.4)).toBe('rear brake fluid, 12 K left');
-    expect(at('fluid', -12.4)).toBe('rear brake fluid, 12 K over');
-    expect(at('bite', 30)).toBe('rear cold bite, 30 K above');
-    expect(at('bite', -30)).toBe('rear cold bite, 30 K too cold');
+    expect(at('fluid', 12.4)).toBe('rear brake fluid, 12 °C below limit');
+    expect(at('fluid', -12.4)).toBe('rear brake fluid, 12 °C over limit');
+    expect(at('bite', 30)).toBe('rear cold bite, 30 °C above working temperature');
+    expect(at('bite', -30)).toBe('rear cold bite, 30 °C below working temperature');
     expect(at('fluid', -10, US)).toBe('rear brake fluid, 18 °F over');
   });
 
@@ -165,10 +165,10 @@ describe('words of a decision', () => {
     fc.assert(
       fc.property(fc.double({ min: -900, max: 900, noNaN: true }), (kelvin) => {
         const text = signedKelvin(kelvin, METRIC);
-        const number = Number(text.replace('−', '-').replace(' K', ''));
+        const number = Number(text.replace('−', '-').replace(' °C', ''));
         expect(Math.abs(number - kelvin)).toBeLessThanOrEqual(0.5 + 1e-9);
         if (Math.abs(kelvin) >= 0.5) expect(text).toMatch(kelvin > 0 ? /^\+/ : /^−/);
-        else expect(text).toBe('0 K');
+        else expect(text).toBe('0 °C');
       }),
     );
     fc.assert(

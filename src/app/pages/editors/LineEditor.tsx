@@ -178,7 +178,7 @@ function Closing({ editing, units }: { editing: Editing<'circuits'>; units: Unit
       <dl className="grid grid-cols-[1fr_auto] gap-x-3">
         <dt>Length of the lap</dt>
         <dd className="text-right font-[560]">{formatQuantity(closing.length, 'distance', units)}</dd>
-        <dt>End misses start by</dt>
+        <dt>Closure error</dt>
         <dd className="text-right font-[560]" data-testid="closing-gap">
           {formatQuantity(closing.gap, 'distance', units, 1)}
         </dd>

@@ -35,7 +35,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
   const problems = circuitProblems(circuit);
   const total = stops.reduce((sum, stop) => sum + stopLength(stop) + stop.toNextM, 0);
   return (
-    <section className="panel relative overflow-x-auto px-3 py-2" aria-label="List of stops">
+    <section className="panel relative overflow-x-auto px-3 py-2" aria-label="List of braking zones">
       <p className="caption">
         {stops.length} {stops.length === 1 ? 'stop' : 'stops'} over {formatQuantity(total, 'distance', units)}
         . The last leads back to the first. Between stops the car accelerates evenly, or takes the time that
@@ -60,7 +60,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
         </thead>
         <tbody>
           {stops.map((stop, i) => {
-            const name = stop.name || `stop ${i + 1}`;
+            const name = stop.name || `braking zone ${i + 1}`;
             const number = (key: keyof typeof INFO) => (
               <NumberField
                 compact
@@ -81,7 +81,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                 <td className="py-1 pr-2">
                   <TextField
                     compact
-                    label={`Place of stop ${i + 1}`}
+                    label={`Place of braking zone ${i + 1}`}
                     value={stop.name}
                     longest={60}
                     required={false}
@@ -99,7 +99,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                 <td className="py-1 pr-2">
                   <select
                     className="field"
-                    aria-label={`What ${name} is given by`}
+                    aria-label={`What ${name} is defined by`}
                     value={stop.by}
                     onChange={(event) => {
                       const by = event.target.value as CircuitStop['by'];
@@ -112,7 +112,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                         distanceM: round(length),
                         decelerationMs2: round(speeds / (2 * length)),
                       };
-                      editing.set(['layout', 'stops', i], same, `What ${name} is given by`);
+                      editing.set(['layout', 'stops', i], same, `What ${name} is defined by`);
                     }}
                   >
                     <option value="distance">distance</option>
@@ -136,9 +136,11 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
       <button
         type="button"
         className="btn mt-2"
-        onClick={() => put([...stops, starterStop(`Stop ${stops.length + 1}`)], 'Added a stop')}
+        onClick={() =>
+          put([...stops, starterStop(`Braking zone ${stops.length + 1}`)], 'Added a braking zone')
+        }
       >
-        Add a stop
+        Add a braking zone
       </button>
       <FieldNotes fields={Object.values(INFO)} />
     </section>

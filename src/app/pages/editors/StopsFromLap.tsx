@@ -21,17 +21,17 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
       const line = circuitInput(circuit);
       const stops = stopsFromLap(result.trace, line.kind === 'line' ? sampleLine(line.segments, 1) : null);
       if (stops.length === 0) {
-        toast('This lap has no stop: nothing is braked for.');
+        toast('This lap has no braking zone: nothing is braked for.');
         return;
       }
       const id = crypto.randomUUID();
       const copy: Circuit = {
         ...circuit,
         id,
-        name: `${circuit.name} as stops`.slice(0, 80),
+        name: `${circuit.name} as braking zones`.slice(0, 80),
         layout: { kind: 'stops', stops },
       };
-      if (edit('List of stops made', (p) => addCircuit(p, copy))) navigate(`/circuit/${id}`);
+      if (edit('List of braking zones made', (p) => addCircuit(p, copy))) navigate(`/circuit/${id}`);
     } catch (error) {
       toast.error((error as Error).message);
     } finally {
@@ -41,11 +41,11 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
   return (
     <section className="panel px-3 py-2.5">
       <p className="caption">
-        As driven by {setup.car.name} in “{setup.plan.name}”, this lap can be written down as a list of stops
-        and edited there.
+        As driven by {setup.car.name} in “{setup.plan.name}”, this lap can be written down as a list of
+        braking zones and edited there.
       </p>
       <button type="button" className="btn mt-2" onClick={make} disabled={busy}>
-        {busy ? 'Driving the lap …' : 'Make a list of stops'}
+        {busy ? 'Driving the lap …' : 'Make a list of braking zones'}
       </button>
     </section>
   );

@@ -51,7 +51,7 @@ export function BalanceChart({
             />
             <Line
               dataKey="ideal"
-              name="As the tyres would want"
+              name="Ideal balance"
               stroke="var(--ink)"
               strokeWidth={1.8}
               strokeDasharray="6 4"
@@ -64,7 +64,7 @@ export function BalanceChart({
       <p className="caption flex gap-4">
         <Key color="var(--front)">as the parts share</Key>
         <Key color="var(--ink)" dashed>
-          as the tyres would want
+          ideal balance
         </Key>
       </p>
     </>

@@ -36,7 +36,7 @@ export function BalanceTab({ editing }: TabProps) {
   );
 }
 
-/** Share over deceleration: as the parts make it and as the tyres would want it. */
+/** Share over deceleration: as the parts make it and ideal balance it. */
 function ShareByDeceleration({ editing }: TabProps) {
   const { item: car } = editing;
   const { parts } = useProject();
@@ -65,10 +65,10 @@ function ShareByDeceleration({ editing }: TabProps) {
   const lock = locking && at(locking.z);
   const first = lock && (lock.front.use >= lock.rear.use ? 'front' : 'rear');
   return (
-    <section className="panel px-4 py-3" aria-label="Front share over deceleration">
+    <section className="panel px-4 py-3" aria-label="Brake balance (% front) over deceleration">
       <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <div className="max-w-[62ch]">
-          <h2 className="text-[15px]">Front share over deceleration, pads warm</h2>
+          <h2 className="text-[15px]">Brake balance (% front) over deceleration, pads warm</h2>
           <p className="mt-1">
             {first && locking ? (
               <>
@@ -123,21 +123,22 @@ function StopBalance({ computed }: { computed: Computed }) {
     const clicks = lap.forces.map((_, k) => (k === stop ? value : (setup.plan.clicks[k] ?? 0)));
     return plan?.set(['clicks'], clicks, 'Clicks') ?? null;
   };
-  if (lap.forces.length === 0) return <p className="panel px-4 py-5 text-dim">No stop on this lap.</p>;
+  if (lap.forces.length === 0)
+    return <p className="panel px-4 py-5 text-dim">No braking zone on this lap.</p>;
   return (
-    <section className="panel print px-4 py-3" aria-label="Balance by stop">
+    <section className="panel print px-4 py-3" aria-label="Balance by braking zone">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <div className="mr-auto max-w-[64ch]">
           <h2 className="text-[15px]">
-            Balance by stop
+            Balance by braking zone
             <span className="hidden print:inline">
               {' '}
               · {computed.setup.car.name} · {computed.setup.circuit.name}
             </span>
           </h2>
           <p className="caption mt-0.5">
-            Front share of all braking, motor included, with the friction there was at that moment: as both
-            axles heat differently it moves within a stop and over the session.
+            Brake balance (% front) of all braking, motor included, with the friction there was at that
+            moment: as both axles heat differently it moves within a braking zone and over the session.
           </p>
         </div>
         <LapPicker computed={computed} lap={number} onChange={setPicked} />
@@ -146,9 +147,9 @@ function StopBalance({ computed }: { computed: Computed }) {
             <button
               type="button"
               className="btn"
-              onClick={() => plan?.set(['clicks'], suggestion, 'Clicks by stop')}
+              onClick={() => plan?.set(['clicks'], suggestion, 'Clicks by braking zone')}
             >
-              Set what the tyres want
+              Set the ideal balance
             </button>
             <button type="button" className="btn" onClick={() => plan?.set(['clicks'], [], 'No clicks')}>
               All to 0
@@ -160,38 +161,38 @@ function StopBalance({ computed }: { computed: Computed }) {
         )}
       </div>
       <ForceTable
-        caption={`Front share by stop of lap ${number}`}
+        caption={`Brake balance (% front) by braking zone of lap ${number}`}
         rows={lap.forces}
         nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
         columns={[
           {
             head: <Head a="share" b="start, %" />,
-            means: 'Front share as the pedal goes down',
+            means: 'Brake balance (% front) as the pedal goes down',
             cell: (f) => percent(f.share.start),
           },
           {
             head: <Head a="mean" b="%" />,
-            means: 'Front share over the work of the stop',
+            means: 'Brake balance (% front) over the work of the braking zone',
             cell: (f) => <strong className="font-[620]">{percent(f.share.mean)}</strong>,
           },
           {
             head: <Head a="end" b="%" />,
-            means: 'Front share as the pedal comes up',
+            means: 'Brake balance (% front) as the pedal comes up',
             cell: (f) => percent(f.share.end),
           },
           {
             head: <Head a="ideal" b="start, %" />,
-            means: 'What both axles’ tyres would want at the start',
+            means: 'Ideal balance at the start',
             cell: (f) => percent(f.ideal.start),
           },
           {
             head: <Head a="mean" b="%" />,
-            means: 'What they would want over the work of the stop',
+            means: 'Ideal balance over the work of the braking zone',
             cell: (f) => <strong className="font-[620]">{percent(f.ideal.mean)}</strong>,
           },
           {
             head: <Head a="end" b="%" />,
-            means: 'What they would want at the end',
+            means: 'Ideal balance at the end',
             cell: (f) => percent(f.ideal.end),
           },
           {
@@ -223,12 +224,12 @@ function StopBalance({ computed }: { computed: Computed }) {
                 },
                 {
                   head: <Head a="set" b="clicks" />,
-                  means: 'Clicks set at this stop; the session is driven with them',
+                  means: 'Clicks set at this braking zone; the session is driven with them',
                   cell: (_: StopForce, i: number) => (
                     <div className="ml-auto w-[64px]">
                       <NumberField
                         compact
-                        label={`Clicks at stop ${i + 1}`}
+                        label={`Clicks at braking zone ${i + 1}`}
                         info={fieldInfo(planSchema.shape.clicks.element)}
                         value={setup.plan.clicks[i] ?? 0}
                         onCommit={(value) => setClick(i, value ?? 0)}
@@ -242,7 +243,7 @@ function StopBalance({ computed }: { computed: Computed }) {
       />
       {!control && (
         <p className="caption mt-1.5">
-          Without a balance bar and a driver’s control the share cannot be changed from stop to stop.
+          Without a balance bar and a driver’s control the share cannot be changed from braking zone to stop.
         </p>
       )}
     </section>

@@ -16,7 +16,7 @@ type PadState = 'best' | 'cold' | 'faded';
 const PAD_STATES = [
   ['best', 'Pads at their best'],
   ['cold', 'Pads cold, at 20 °C'],
-  ['faded', 'Pads 100 K over their limit'],
+  ['faded', 'Pads 100 °C over their limit'],
 ] as const satisfies readonly (readonly [PadState, string])[];
 
 /** Friction of a pad's table at a temperature, °C: linear between its points. */
@@ -112,8 +112,8 @@ function Said({
   const floor = values.travel > values.longestTravel;
   return (
     <>
-      Front share <strong className="font-[640]">{share} %</strong>, the tyres would want {ideal} %: the{' '}
-      {first} axle is nearer to locking and asks {use.toFixed(2)} of its tyres
+      Brake balance (% front) <strong className="font-[640]">{share} %</strong>, ideal {ideal} %: the {first}{' '}
+      axle is nearer to locking and asks {use.toFixed(2)} of its tyres
       {use > grip ? `, more than the ${grip} they have before downforce and load` : ''}.{' '}
       {values.pedal > limit && (
         <strong className="font-[620] text-over">
@@ -223,13 +223,13 @@ function PedalSections({ editing }: TabProps) {
         </Section>
       </div>
       <div id="valve" className="scroll-mt-16">
-        <Section title="Rear valve">
+        <Section title="Proportioning valve">
           <SelectField
             label="Valve"
             value={valve?.kind ?? 'none'}
             options={[
               ['none', 'None'],
-              ['fixed', 'Fixed knee'],
+              ['fixed', 'Fixed knee point'],
               ['load', 'Senses the rear load'],
             ]}
             onChange={(kind) =>
@@ -246,7 +246,7 @@ function PedalSections({ editing }: TabProps) {
                         barPerKn: 8,
                         missedKn: 0,
                       },
-                'Rear valve',
+                'Proportioning valve',
               )
             }
             note="A taller or stiffer rear spring blinds a load valve: set what it misses."

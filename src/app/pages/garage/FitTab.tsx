@@ -58,7 +58,7 @@ function AxleFit({ editing, axle }: TabProps & { axle: Axle }) {
         <FitDrawing brakes={brakes} />
         <ul className="mt-1">
           {clearances.map(({ what, clearance, wanted }) => {
-            const state = clearance < 0 ? 'gives-out' : clearance < wanted ? 'close' : 'in-hand';
+            const state = clearance < 0 ? 'over-limit' : clearance < wanted ? 'close' : 'within-limits';
             return (
               <li key={what} className="flex items-center gap-2 border-t border-rule/60 py-1">
                 <StateMark kind={state} className="h-[14px] w-[14px]" />

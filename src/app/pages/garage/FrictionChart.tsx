@@ -10,7 +10,7 @@ export function FrictionChart({ points }: { points: readonly { celsius: number; 
     <div
       className="h-[230px]"
       role="img"
-      aria-label="Friction over face temperature; the points stand in the table"
+      aria-label="Friction over surface temperature; the points stand in the table"
     >
       <ResponsiveContainer width="100%" height="100%">
         <LineChart data={[...points]} margin={{ top: 8, right: 16, bottom: 4, left: 0 }}>

@@ -165,7 +165,7 @@ function Rows({
   );
 }
 
-/** Friction over face temperature, point by point, with its curve. */
+/** Friction over surface temperature, point by point, with its curve. */
 function FrictionTable({
   editing,
   points,
@@ -187,7 +187,7 @@ function FrictionTable({
   return (
     <div className="mt-3 grid gap-4 md:grid-cols-[260px_minmax(0,1fr)]">
       <table>
-        <caption className="text-left font-[540]">Friction over face temperature</caption>
+        <caption className="text-left font-[540]">Friction over surface temperature</caption>
         <tbody>
           {points.map((_, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: points have no other name than their place

@@ -95,7 +95,7 @@ export function PedalChart({
             <Line
               yAxisId="force"
               dataKey="pedal"
-              name="Most in the stop"
+              name="Most in the braking zone"
               stroke="var(--front)"
               strokeWidth={2.2}
               dot={false}
@@ -104,7 +104,7 @@ export function PedalChart({
             <Line
               yAxisId="force"
               dataKey="bite"
-              name="At first bite"
+              name="Initial friction"
               stroke="var(--ink)"
               strokeWidth={1.4}
               strokeDasharray="4 3"
@@ -124,9 +124,9 @@ export function PedalChart({
         </ResponsiveContainer>
       </div>
       <p className="caption flex flex-wrap gap-4">
-        <Key color="var(--front)">most force in the stop</Key>
+        <Key color="var(--front)">most force in the braking zone</Key>
         <Key color="var(--ink)" dashed>
-          force at first bite, for the stop’s mean braking
+          force at first bite, for the braking zone’s mean braking
         </Key>
         <Key color="var(--rear)">pedal travel, right scale</Key>
       </p>

@@ -57,13 +57,13 @@ function PedalSession({ computed }: { computed: Computed }) {
             <h2 className="text-[15px]">Pedal force over the session</h2>
             {fade && (
               <p className="mt-1">
-                Least braking in hand: <strong className="font-[640]">{fadeText(fade.margin)}</strong> on lap{' '}
-                {fade.at.lap} at stop {fade.at.stop + 1}
+                Minimum brake reserve: <strong className="font-[640]">{fadeText(fade.margin)}</strong> on lap{' '}
+                {fade.at.lap} at braking zone {fade.at.stop + 1}
                 {fade.margin < 0 && (
                   <>
-                    , limited by {LIMIT_WORDS[fade.limit]}. The longest stop{' '}
+                    , limited by {LIMIT_WORDS[fade.limit]}. The longest braking zone{' '}
                     <strong className="font-[640] text-over">{overrunText(fade.extraDistance, units)}</strong>{' '}
-                    on lap {fade.longest.lap} at stop {fade.longest.stop + 1}
+                    on lap {fade.longest.lap} at braking zone {fade.longest.stop + 1}
                   </>
                 )}
                 .
@@ -82,26 +82,27 @@ function PedalSession({ computed }: { computed: Computed }) {
             <span>
               The driver brakes earlier on the next lap
               <span className="caption block">
-                Where the brakes could not make a stop, the next lap is solved again with what they had.
+                Where the brakes could not make a braking zone, the next lap is solved again with what they
+                had.
               </span>
             </span>
           </label>
         </div>
         <PedalChart points={points} limit={limitN} units={units} />
       </section>
-      <section className="panel px-4 py-3" aria-label="Pedal by stop">
+      <section className="panel px-4 py-3" aria-label="Pedal by braking zone">
         <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
-          <h2 className="text-[15px]">Stop by stop</h2>
+          <h2 className="text-[15px]">Zone by zone</h2>
           <LapPicker computed={computed} lap={number} onChange={setPicked} />
         </div>
         <ForceTable
-          caption={`Pedal by stop of lap ${number}`}
+          caption={`Pedal by braking zone of lap ${number}`}
           rows={lap.forces}
           nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
           columns={[
             {
               head: 'pedal',
-              means: 'Greatest pedal force the stop needs',
+              means: 'Greatest pedal force the braking zone needs',
               cell: (f) => (
                 <strong className={`font-[620] ${f.pedal > limitN ? 'text-over' : ''}`}>
                   {force(f.pedal)}
@@ -110,7 +111,7 @@ function PedalSession({ computed }: { computed: Computed }) {
             },
             {
               head: 'first bite',
-              means: 'Pedal force for the stop’s mean braking with the friction at first touch',
+              means: 'Pedal force for the braking zone’s mean braking with the friction at first touch',
               cell: (f) => force(f.pedalBite),
             },
             {
@@ -139,7 +140,7 @@ function PedalSession({ computed }: { computed: Computed }) {
             },
             {
               head: 'µ front, least',
-              means: 'Least friction of the front pads in the stop',
+              means: 'Least friction of the front pads in the braking zone',
               cell: (_, i) =>
                 Math.min(
                   lap.wheels.frontLeft[i].frictionLeast,
@@ -148,22 +149,22 @@ function PedalSession({ computed }: { computed: Computed }) {
             },
             {
               head: 'µ rear, least',
-              means: 'Least friction of the rear pads in the stop',
+              means: 'Least friction of the rear pads in the braking zone',
               cell: (_, i) =>
                 Math.min(lap.wheels.rearLeft[i].frictionLeast, lap.wheels.rearRight[i].frictionLeast).toFixed(
                   2,
                 ),
             },
             {
-              head: 'fade margin',
+              head: 'brake reserve',
               means: 'Braking available at the driver’s limit over braking needed, minus one',
               cell: (f) => (
                 <span className={f.fadeMargin < 0 ? 'text-over' : ''}>{fadeText(f.fadeMargin)}</span>
               ),
             },
             {
-              head: 'runs longer',
-              means: 'Distance by which the stop runs long',
+              head: 'overshoots by',
+              means: 'Distance by which braking overshoots its point',
               cell: (f) =>
                 f.extraDistance === 0
                   ? '—'

@@ -138,7 +138,7 @@ function Case({
       <ul className="mt-1.5 grid gap-x-6 sm:grid-cols-2">
         {result.requirements.map((r) => (
           <li key={`${r.what}${r.must}`} className="flex items-center gap-2 border-t border-rule/60 py-1">
-            <StateMark kind={r.met ? 'in-hand' : 'gives-out'} className="h-[14px] w-[14px]" />
+            <StateMark kind={r.met ? 'within-limits' : 'over-limit'} className="h-[14px] w-[14px]" />
             <span>
               <strong className="font-[620]">{r.met ? 'Computed as met' : 'Computed as not met'}:</strong>{' '}
               {requirementText(r, units)}
@@ -218,8 +218,8 @@ function StopRows({
         },
         { head: 'rear', means: 'Mean over the ring', cell: (s) => temperatureText(s.before.rear, units) },
         {
-          head: 'face after, front',
-          means: 'Rotor face as it ends',
+          head: 'surface after, front',
+          means: 'Rotor surface as it ends',
           cell: (s) => temperatureText(s.face.front, units),
         },
         { head: 'fluid, front', means: 'In the bores', cell: (s) => temperatureText(s.fluid.front, units) },

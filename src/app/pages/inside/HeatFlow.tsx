@@ -22,10 +22,10 @@ const COLOURS: Readonly<Record<Place['kind'], string>> = {
 
 /** Which way heat takes from a part to the air. */
 function airName(part: string, path: PartFlow['path']): string {
-  if (part === 'hat and hub') return 'air at hat and hub';
+  if (part === 'bell and hub') return 'air at bell and hub';
   if (part !== 'rotor') return 'air at pads and caliper';
   const ways: Partial<Record<PartFlow['path'], string>> = {
-    faces: 'air at the faces',
+    faces: 'air at the surfaces',
     vanes: 'air in the vanes',
     radiation: 'radiation',
   };
@@ -44,7 +44,7 @@ export function flowPicture(balance: HeatBalance): { places: Place[]; flows: Flo
     if (value > 0) flows.push({ source, target, value });
   };
   const part = (of: string) =>
-    of === 'rotor' ? 'rotor' : of === 'hat' || of === 'hub' ? 'hat and hub' : 'pads and caliper';
+    of === 'rotor' ? 'rotor' : of === 'hat' || of === 'hub' ? 'bell and hub' : 'pads and caliper';
   add(place('friction in the rotor', 'source'), place('rotor', 'part'), balance.intoRotor);
   add(place('friction in the pads', 'source'), place('pads and caliper', 'part'), balance.intoPads);
   const between = new Map<string, number>();
@@ -99,7 +99,7 @@ export function HeatFlow({ balance, drum }: { balance: HeatBalance; drum: boolea
         height={HEIGHT}
         className="block"
         role="img"
-        aria-label="Where the heat of the stop went; the table under it has the numbers"
+        aria-label="Where the heat of the braking zone went; the table under it has the numbers"
       >
         {graph.links.map((link) => {
           const source = link.source as unknown as Place & { index: number };

@@ -97,7 +97,7 @@ function Inside({ computed }: { computed: Computed }) {
   const lap = record.lap[sample] >= 0 ? result.laps[record.lap[sample]] : null;
   const stop = lap && record.stop[sample] >= 0 ? lap.trace.stops[record.stop[sample]] : null;
   const where = lap
-    ? `lap ${lap.numberInSession}${stop ? `, ${stopText(record.stop[sample], stop.name)}` : ', before the first stop'}, ${formatQuantity(record.distance[sample], 'distance', units)}`
+    ? `lap ${lap.numberInSession}${stop ? `, ${stopText(record.stop[sample], stop.name)}` : ', before the first braking zone'}, ${formatQuantity(record.distance[sample], 'distance', units)}`
     : `${leg.kind === 'pit' || leg.kind === 'paddock' ? leg.kind : 'at the start'}, ${clockText(Math.max(0, record.time[sample] - leg.startTime))} min`;
 
   return (
@@ -121,13 +121,13 @@ function Inside({ computed }: { computed: Computed }) {
             ))}
           </select>
           <button type="button" className="btn" onClick={() => step(-1)} disabled={spans.length === 0}>
-            Stop before
+            Braking zone before
           </button>
           <button type="button" className="btn" onClick={() => step(1)} disabled={spans.length === 0}>
-            Next stop
+            Next braking zone
           </button>
           <button type="button" className="btn" onClick={() => go(hottest)}>
-            Hottest face
+            Hottest surface
           </button>
           <button
             type="button"
@@ -235,7 +235,7 @@ const PATHS = {
   conduction: 'through metal',
   contact: 'by contact',
   radiation: 'by radiation',
-  faces: 'off the faces',
+  faces: 'off the surfaces',
   vanes: 'through the vanes',
   air: 'by air',
 } as const;
@@ -249,7 +249,7 @@ function peakOf(values: Float64Array, from: number, to: number): number {
 function stopTitle({ result }: Computed, span: { lap: number; stop: number }): string {
   const lap = result.laps[span.lap - 1];
   const { name } = lap.trace.stops[span.stop];
-  return `Where the heat of ${stopText(span.stop, name)} on lap ${lap.numberInSession} went, until the next stop`;
+  return `Where the heat of ${stopText(span.stop, name)} on lap ${lap.numberInSession} went, until the next braking zone`;
 }
 
 function StopHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolean; title: string }) {

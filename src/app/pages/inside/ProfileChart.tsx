@@ -48,7 +48,7 @@ export function ProfileChart({
         height={HEIGHT}
         className="block"
         role="img"
-        aria-label="Temperature through pad and rotor, from the pad's plate to the inside of the rotor"
+        aria-label="Temperature through pad and rotor, from the pad's backing plate to the inside of the rotor"
       >
         <rect
           x={x(-shown(padThickness))}
@@ -82,7 +82,7 @@ export function ProfileChart({
           pad
         </text>
         <text x={x(0) + 6} y={HEIGHT - 30} fontSize={11} fill="var(--dim)" className="narrow">
-          rotor, face to inside
+          rotor, surface to inside
         </text>
       </svg>
     </div>

@@ -67,7 +67,7 @@ export const DISC: readonly Part[] = [
     label: [300, 148, 'left', 146],
   },
   {
-    name: 'pad face',
+    name: 'pad surface',
     node: (l) => l.padFace,
     boxes: [
       [308, 80, 10, 90],
@@ -76,7 +76,7 @@ export const DISC: readonly Part[] = [
     label: [313, 160, 'left', 168],
   },
   {
-    name: 'rotor face',
+    name: 'rotor surface',
     node: (l) => l.ringStart,
     boxes: [
       [320, 68, 8, 178],
@@ -127,7 +127,7 @@ export const DRUM: readonly Part[] = [
     label: [236, 87, 'left', 90],
   },
   {
-    name: 'lining face',
+    name: 'lining surface',
     node: (l) => l.padFace,
     boxes: [[236, 95, 214, 10]],
     label: [248, 100, 'left', 112],

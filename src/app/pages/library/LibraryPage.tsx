@@ -133,7 +133,7 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
                     navigate('/');
                   }}
                 >
-                  {selected ? 'On the workbench' : 'Put on the workbench'}
+                  {selected ? 'On the workbench' : 'Use this plan'}
                 </button>
               )}
             </li>
@@ -186,15 +186,15 @@ function newItems(
       create: (p, id) => addCircuit(p, starterLine(id, 'New circuit')),
     },
     {
-      label: 'New list of stops',
+      label: 'New list of braking zones',
       create: (p, id) =>
         addCircuit(p, {
           id,
-          name: 'New list of stops',
+          name: 'New list of braking zones',
           altitudeM: 0,
           trackWidthM: 12,
           place: null,
-          layout: { kind: 'stops', stops: [starterStop('Stop 1')] },
+          layout: { kind: 'stops', stops: [starterStop('Braking zone 1')] },
         }),
     },
   ];
@@ -221,6 +221,6 @@ function describe(project: Project, shelf: Shelf, id: string, units: ReturnType<
   const circuit = project.circuits.find((c) => c.id === id);
   if (!circuit) return '';
   return circuit.layout.kind === 'stops'
-    ? `${circuit.layout.stops.length} stops, typed`
+    ? `${circuit.layout.stops.length} braking zones, typed`
     : `${circuit.layout.segments.filter((s) => s.kind === 'corner').length} corners`;
 }

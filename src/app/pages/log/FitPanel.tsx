@@ -56,13 +56,15 @@ export function FitPanel({
   );
   return (
     <section className="panel px-4 py-3" aria-label="Fit to this lap">
-      <h2 className="text-[15px]">Make the solved lap go like this one</h2>
+      <h2 className="text-[15px]">Make the simulated lap go like this one</h2>
       <p className="mt-0.5 max-w-[90ch]">
         Use of grip in corners and in braking and the power are fitted to the speeds along the lap. A log
         shows grip only as far as it is used: whether tyres or driver had more in hand, it cannot tell.
       </p>
       {listed ? (
-        <p className="caption mt-1.5">A list of stops has its speeds given; there is nothing to fit.</p>
+        <p className="caption mt-1.5">
+          A list of braking zones has its speeds given; there is nothing to fit.
+        </p>
       ) : (
         <button type="button" className="btn mt-2" disabled={busy} onClick={() => void run()}>
           {busy ? 'Driving laps …' : 'Fit to this lap'}
@@ -85,17 +87,22 @@ export function FitPanel({
               </tr>
             </thead>
             <tbody>
-              {row('Commitment in corners', plan.corneringCommitmentPercent, fit.cornering, 'percent')}
-              {row('Commitment in braking', plan.brakingCommitmentPercent, fit.braking, 'percent')}
+              {row(
+                'Share of grip used in corners',
+                plan.corneringCommitmentPercent,
+                fit.cornering,
+                'percent',
+              )}
+              {row('Share of grip used in braking', plan.brakingCommitmentPercent, fit.braking, 'percent')}
               {row('Power', car.powerKw, fit.power, 'power')}
             </tbody>
           </table>
           <p className="mt-1.5">
-            Speeds differ by {speed(fit.after.speed)} root mean square, {speed(fit.before.speed)} before; the
-            lap by {Math.abs(fit.after.time).toFixed(2)} s, {Math.abs(fit.before.time).toFixed(2)} s before;
-            its brake heat by {formatQuantity(Math.abs(fit.after.heat) / 1000, 'energy', units)},{' '}
+            Speeds differ by {speed(fit.after.speed)} RMS error, {speed(fit.before.speed)} before; the lap by{' '}
+            {Math.abs(fit.after.time).toFixed(2)} s, {Math.abs(fit.before.time).toFixed(2)} s before; its
+            brake heat by {formatQuantity(Math.abs(fit.after.heat) / 1000, 'energy', units)},{' '}
             {formatQuantity(Math.abs(fit.before.heat) / 1000, 'energy', units)} before.
-            {!fit.settled && ' The fit had not quite settled; fit again from here once it is taken over.'}
+            {!fit.settled && ' The fit had not quite settled; fit again from here once it is applied.'}
           </p>
           <button
             type="button"
@@ -107,11 +114,11 @@ export function FitPanel({
               if (made) setFit(null);
             }}
           >
-            Take it over
+            Apply
           </button>
           <p className="caption mt-1">
-            Commitment goes into the plan; what exceeds 100 % raises the tyres’ grip, and the power changes
-            the car: both count in its other plans too.
+            The share of grip used goes into the plan; what exceeds 100 % raises the tyres’ grip, and the
+            power changes the car: both count in its other plans too.
           </p>
         </div>
       )}

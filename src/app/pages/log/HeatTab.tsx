@@ -77,9 +77,9 @@ function Residuals({ analysis }: { analysis: LogAnalysis }) {
         <thead>
           <tr className="caption">
             <th className="py-1 font-normal">Sensor</th>
-            <th className="px-2 font-normal">Beside the predicted</th>
+            <th className="px-2 font-normal">Compared with</th>
             <th className="px-2 text-right font-normal">Mean difference</th>
-            <th className="px-2 text-right font-normal">Root mean square</th>
+            <th className="px-2 text-right font-normal">RMS error</th>
             <th className="px-2 text-right font-normal">Highest measured over highest predicted</th>
           </tr>
         </thead>
@@ -96,7 +96,7 @@ function Residuals({ analysis }: { analysis: LogAnalysis }) {
         </tbody>
       </table>
       <p className="caption mt-1">
-        Measured less predicted. A rubbing thermocouple reads late and lies between face and mean; a
+        Measured less predicted. A rubbing thermocouple reads late and lies between surface and core; a
         difference that stays is what a calibration of the cooling would take up.
       </p>
     </section>

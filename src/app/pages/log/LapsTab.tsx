@@ -11,7 +11,7 @@ import { StopComparison } from './StopComparison';
 const BY = {
   position: 'by the positions, at the start line',
   'lap-number': 'by the logger’s own lap number',
-  speed: 'by laying the solved lap’s speed over it',
+  speed: 'by laying the simulated lap’s speed over it',
   none: 'not at all: no lap was found',
 } as const;
 const KINDS = { out: 'Out lap', hot: 'Hot lap', cool: 'Cool-down lap', stand: 'Standing' } as const;
@@ -33,8 +33,8 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
         </p>
         {analysis.step > 0.3 && (
           <p className="mt-1 text-close">
-            So few samples show where a braking begins and ends only roughly: take each stop’s energy as
-            uncertain by about a tenth.
+            So few samples show where a braking begins and ends only roughly: take each braking zone’s energy
+            as uncertain by about a tenth.
           </p>
         )}
         {analysis.otherCircuit && (
@@ -76,8 +76,7 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
                         aria-pressed={i === picked}
                         onClick={() => setChosen(i)}
                       >
-                        {p.lap + 1} ·{' '}
-                        {p.whole ? KINDS[p.kind] : p.kind === 'out' ? 'Way to the line' : 'Way from the line'}
+                        {p.lap + 1} · {p.whole ? KINDS[p.kind] : p.kind === 'out' ? 'In lap' : 'Out lap'}
                       </button>
                     )}
                     {i === analysis.best && <span className="caption ml-1.5">best</span>}

@@ -14,11 +14,11 @@ export function LiveStops({ result }: { result: Analysed | null }) {
       .reverse();
   }, [result]);
   return (
-    <section className="panel overflow-x-auto px-4 py-3" aria-label="Stops as they come">
+    <section className="panel overflow-x-auto px-4 py-3" aria-label="Braking zones as they come">
       <table className="w-full text-left">
         <thead>
           <tr className="caption">
-            <th className="py-1 font-normal">Stop, newest first</th>
+            <th className="py-1 font-normal">Braking zone, newest first</th>
             <th className="px-2 text-right font-normal">From and to</th>
             <th className="px-2 text-right font-normal">Energy</th>
           </tr>
@@ -34,7 +34,7 @@ export function LiveStops({ result }: { result: Analysed | null }) {
           {stops.map(({ lap, k, stop }) => (
             <tr key={`${lap}/${k}`} className="border-t border-rule/60 tabular-nums">
               <td className="py-0.5">
-                Lap {lap}: {stop.name || `stop ${k + 1}`}
+                Lap {lap}: {stop.name || `braking zone ${k + 1}`}
               </td>
               <td className="px-2 text-right">
                 {formatQuantity(stop.entrySpeed * 3.6, 'speed', units)} →{' '}

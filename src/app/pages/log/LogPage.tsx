@@ -14,7 +14,7 @@ import { useAnalysis, useOpenLog } from './useLogs';
 
 const TABS: readonly { path: string; name: string; view: ComponentType<LogViewProps> | null }[] = [
   { path: 'logs', name: 'Logs', view: null },
-  { path: 'laps', name: 'Laps and stops', view: LapsTab },
+  { path: 'laps', name: 'Laps and braking zones', view: LapsTab },
   { path: 'heat', name: 'Measured and predicted', view: HeatTab },
   { path: 'live', name: 'Live', view: null },
 ];

@@ -19,11 +19,11 @@ export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; pie
   const sum = (of: (p: (typeof pairs)[number]) => number) => both.reduce((total, p) => total + of(p), 0);
   const [own, theirs] = [sum((p) => trace.stops[p.logged].energy), sum((p) => solved.stops[p.solved].energy)];
   return (
-    <section className="panel overflow-x-auto px-3 py-2" aria-label="Stops of the lap">
+    <section className="panel overflow-x-auto px-3 py-2" aria-label="Braking zones of the lap">
       <table className="w-full min-w-[720px] text-left" data-testid="logged-stops">
         <thead>
           <tr className="caption align-bottom">
-            <th className="py-1 font-normal">Stop</th>
+            <th className="py-1 font-normal">Braking zone</th>
             <th className="px-2 text-right font-normal">Logged, from and to</th>
             <th className="px-2 text-right font-normal">Solved</th>
             <th className="px-2 text-right font-normal">Deceleration, logged · solved</th>
@@ -52,7 +52,7 @@ export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; pie
                   {b ? (
                     `${kmh(b.entrySpeed)} → ${kmh(b.exitSpeed)}`
                   ) : piece.whole ? (
-                    <span className="text-close">none there</span>
+                    <span className="text-close">no match</span>
                   ) : (
                     '–'
                   )}
@@ -78,7 +78,7 @@ export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; pie
           <tfoot>
             <tr className="border-t border-rule font-[600] tabular-nums">
               <td className="py-1" colSpan={4}>
-                Stops of both laps together
+                Braking zones of both laps together
               </td>
               <td className="px-2 text-right">{kj(own)}</td>
               <td className="px-2 text-right">{kj(theirs)}</td>

@@ -101,7 +101,7 @@ function FootGauge({
 }) {
   const { fade } = computed.result;
   const state = marginState(margin.share, margin.passed !== null);
-  const fill = state === 'gives-out' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
+  const fill = state === 'over-limit' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
   const width = Math.min(100, Math.max(0, (margin.worst / margin.limit) * BAR));
   return (
     <button
@@ -124,9 +124,9 @@ function FootGauge({
         {momentText(margin.at, computed.result)}
         {margin.part === 'pedal' && fade && (
           <span className="block text-ink">
-            Least fade margin {fadeText(fade.margin)} {momentText(fade.at, computed.result)}
+            Minimum brake reserve {fadeText(fade.margin)} {momentText(fade.at, computed.result)}
             {fade.margin < 0 &&
-              `, limited by ${LIMIT_WORDS[fade.limit]}: the stop ${overrunText(fade.extraDistance, units)}`}
+              `, limited by ${LIMIT_WORDS[fade.limit]}: the braking zone ${overrunText(fade.extraDistance, units)}`}
           </span>
         )}
       </span>
@@ -168,7 +168,7 @@ function Gauge({
     if (margin.at.lap !== null)
       onSelect({ lap: margin.at.lap, stop: Math.max(0, margin.at.stop), side: 'hotter' });
   };
-  const fill = state === 'gives-out' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
+  const fill = state === 'over-limit' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
   return (
     <button
       type="button"

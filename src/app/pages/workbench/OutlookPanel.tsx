@@ -61,7 +61,7 @@ function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
   if (stint !== null && stint > 0) {
     lines.push([
       `Cool-down laps before ${laps(again, 'hot')} more`,
-      coolDownLaps === null ? '8 do not bring them back' : String(coolDownLaps),
+      coolDownLaps === null ? 'not enough after 8 laps' : String(coolDownLaps),
     ]);
   }
   if (stint !== 0) {

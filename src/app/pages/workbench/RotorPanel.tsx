@@ -16,9 +16,9 @@ const mm = (metres: number, units: UnitChoice) => formatQuantity(metres * 1000, 
 
 const ROWS: readonly Row[] = [
   { name: 'Growth in diameter', topic: 'growth', value: (s, u) => mm(s.growth, u) },
-  { name: 'Float a ring on a hat needs', topic: 'growth', value: (s, u) => mm(s.floatNeeded, u) },
+  { name: 'Float the ring needs on its bell', topic: 'growth', value: (s, u) => mm(s.floatNeeded, u) },
   {
-    name: 'Ring over hat, at most',
+    name: 'Ring over bell (hat), at most',
     topic: 'coning',
     value: (s, u) => formatQuantity(s.ringOverHat, 'difference', u),
   },
@@ -28,13 +28,13 @@ const ROWS: readonly Row[] = [
     value: (s, u) => (s.coning === null ? 'free to grow' : mm(s.coning, u)),
   },
   {
-    name: 'Stress at the face',
+    name: 'Stress at the surface',
     topic: 'stress',
     value: (s) =>
       `${(s.faceStress / 1e6).toFixed(0)} MPa${s.concentration > 1 ? ` × ${s.concentration}` : ''}`,
   },
   {
-    name: 'Life to the first crack, used',
+    name: 'Fatigue damage index',
     topic: 'crack',
     value: (s) => (s.crackShare === null ? 'not what ends it' : `${(100 * s.crackShare).toFixed(1)} %`),
   },

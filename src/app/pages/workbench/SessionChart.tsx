@@ -51,7 +51,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
   return (
     <figure className="panel px-2 pt-2 pb-1" aria-label="Session over time">
       <div className="caption flex flex-wrap gap-x-4 px-1">
-        <span>above: rotor bulk, and face at its peaks (pale)</span>
+        <span>above: rotor core (bulk), and surface at its peaks (pale)</span>
         <span>below: fluid thick, caliper thin; rear dashed</span>
         {setup.plan.sessions.length > 1 && (
           <button type="button" className="ml-auto underline" onClick={() => setWholeDay(!wholeDay)}>

@@ -39,7 +39,7 @@ export function StopButtons({
     event.currentTarget.querySelectorAll('button')[next]?.focus();
   };
   return (
-    <div role="radiogroup" aria-label="Stops of the lap" onKeyDown={onKeyDown}>
+    <div role="radiogroup" aria-label="Braking zones of the lap" onKeyDown={onKeyDown}>
       {stops.map((stop, k) => (
         // biome-ignore lint/a11y/useSemanticElements: a radio input cannot carry the number it shows
         <button
@@ -47,7 +47,7 @@ export function StopButtons({
           type="button"
           role="radio"
           aria-checked={k === selected}
-          aria-label={`Stop ${k + 1}${stop.name ? `, ${stop.name}` : ''}`}
+          aria-label={`Braking zone ${k + 1}${stop.name ? `, ${stop.name}` : ''}`}
           tabIndex={k === selected ? 0 : -1}
           onClick={() => onSelect(k)}
           title={stop.name}

@@ -57,8 +57,8 @@ const SHORT: Readonly<Record<string, string>> = {
   idealStartPercent: 'ideal start',
   shareEndPercent: 'share end',
   idealEndPercent: 'ideal end',
-  fadeMarginPercent: 'fade margin',
-  extraM: 'runs longer',
+  fadeMarginPercent: 'brake reserve',
+  extraM: 'overshoots by',
 };
 const DECIMALS: Partial<Record<keyof StopRow, number>> = {
   frontSharePercent: 0,
@@ -91,7 +91,7 @@ const WORD_COLUMNS: Column[] = [
   },
 ];
 
-/** Columns of the car, of the shown front and rear wheel, and of the air after the stop. */
+/** Columns of the car, of the shown front and rear wheel, and of the cooling time the stop. */
 function columnsFor(
   view: View,
   units: UnitChoice,
@@ -145,7 +145,7 @@ function columnsFor(
 }
 
 /** Columns that begin the groups named over the heads. */
-const GROUP_STARTS = new Set(['front faceBeforeC', 'rear faceBeforeC', 'airTimeS']);
+const GROUP_STARTS = new Set(['front surfaceBeforeC', 'rear surfaceBeforeC', 'airTimeS']);
 
 /** The stops of the picked lap, one a row; a row is picked by click, or with the arrow keys once one has the focus. */
 export const StopTable = memo(function StopTable({
@@ -177,11 +177,13 @@ export const StopTable = memo(function StopTable({
   });
   if (data.length === 0) {
     return (
-      <p className="panel px-4 py-6 text-dim">No stop on this lap: nothing is braked for more than 7 km/h.</p>
+      <p className="panel px-4 py-6 text-dim">
+        No braking zone on this lap: nothing is braked for more than 7 km/h.
+      </p>
     );
   }
   return (
-    <section className="panel relative overflow-x-auto" aria-label="Stop list">
+    <section className="panel relative overflow-x-auto" aria-label="Braking zone list">
       <p className="caption flex flex-wrap items-center gap-x-3 px-2 pt-1">
         <span className="flex gap-0.5" role="radiogroup" aria-label="Columns of the stop list">
           {(
@@ -210,10 +212,10 @@ export const StopTable = memo(function StopTable({
           Shares <HowResult topic="shares" computed={computed} name="the shares" />
         </span>
         <span>
-          Temperatures <HowResult topic="rotorFace" computed={computed} name="the face temperatures" />
+          Temperatures <HowResult topic="rotorFace" computed={computed} name="the surface temperatures" />
         </span>
         <span>
-          Fade margin <HowResult topic="fade" computed={computed} name="the fade margin" />
+          Brake reserve <HowResult topic="fade" computed={computed} name="the brake reserve" />
         </span>
         {view === 'force' && (
           <>
@@ -224,18 +226,19 @@ export const StopTable = memo(function StopTable({
               Travel <HowResult topic="travel" computed={computed} name="the pedal travel" />
             </span>
             <span>
-              Front share <HowResult topic="balance" computed={computed} name="the front share" />
+              Brake balance (% front){' '}
+              <HowResult topic="balance" computed={computed} name="the brake balance" />
             </span>
           </>
         )}
         <span>
-          Friction µ at the first bite and at its least{' '}
+          Friction µ at first bite (initial friction) and at its least{' '}
           <HowResult topic="friction" computed={computed} name="the friction" />
         </span>
       </p>
       <table className="w-full border-collapse text-right text-[13px] narrow">
         <caption className="sr-only">
-          Stops of lap {selection.lap}, with temperatures of one wheel of each axle
+          Braking zones of lap {selection.lap}, with temperatures of one wheel of each axle
         </caption>
         <thead>
           {view === 'heat' && (
@@ -260,14 +263,14 @@ export const StopTable = memo(function StopTable({
                 colSpan={2}
                 scope="colgroup"
               >
-                air after
+                cooling time
               </th>
             </tr>
           )}
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id} className="border-b border-rule align-bottom">
               <th className="sticky left-0 z-10 bg-panel px-2 py-1.5 text-left font-[600]" colSpan={2}>
-                Stop
+                Braking zone
               </th>
               {group.headers.map((header) => {
                 const sorted = header.column.getIsSorted();

@@ -66,12 +66,12 @@ function figures({ result }: Computed, units: UnitChoice): [string, string, Topi
   const residual = 100 * result.audit.residual;
   return [
     ['Hot lap', `${clockText(Math.floor(time))}.${Math.floor((time % 1) * 10)} min`, 'lap'],
-    ['Stops', String(result.trace.stops.length)],
+    ['Braking zones', String(result.trace.stops.length)],
     ['Heat a lap', formatQuantity(heat / 1000, 'energy', units), 'energy'],
     ['Lap mean', formatQuantity(heat / time / 1000, 'power', units, 1)],
     ['Driving', `${clockText(result.drivingTime)} min`],
     [
-      'Energy unaccounted',
+      'Energy balance error',
       `${residual < 0.0001 ? '< 0.0001' : formatValue(residual, unitOf('percent', units), 4)} %`,
       'audit',
     ],

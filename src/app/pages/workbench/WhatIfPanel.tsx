@@ -68,7 +68,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
           aria-controls="what-if-controls"
           onClick={() => setOpen(!open)}
         >
-          {open ? 'Fold' : 'Move things'}
+          {open ? 'Fold' : 'Adjust'}
         </button>
       </header>
       <div id="what-if-controls" className={open ? '' : 'hidden xl:block'}>

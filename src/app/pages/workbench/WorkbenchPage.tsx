@@ -138,8 +138,8 @@ const MapPanel = memo(function MapPanel({
         />
       </div>
       <p className="caption px-1">
-        Discs: heat of the stop by area, hottest face by lightness (pale is hottest). Keys <kbd>,</kbd>{' '}
-        <kbd>.</kbd> step through stops, with Shift through laps.
+        Discs: heat of the braking zone by area, hottest surface by lightness (pale is hottest). Keys{' '}
+        <kbd>,</kbd> <kbd>.</kbd> step through braking zones, with Shift through laps.
       </p>
     </section>
   );

@@ -78,7 +78,7 @@ export function drawLap(
       drawn && limitY > HEAT[0] - 2
         ? {
             y: limitY,
-            text: `limit of the ${margin.axle} ${margin.part === 'padFace' ? 'pads' : margin.part === 'rotorFace' ? 'rotor face' : 'rotor bulk'}`,
+            text: `limit of the ${margin.axle} ${margin.part === 'padFace' ? 'pads' : margin.part === 'rotorFace' ? 'rotor surface' : 'rotor core (bulk)'}`,
           }
         : null,
   };

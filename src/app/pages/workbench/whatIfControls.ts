@@ -33,14 +33,20 @@ export const CONTROLS: readonly Control[] = [
   },
   {
     key: 'brakingCommitmentPercent',
-    name: 'Commitment in braking',
+    name: 'Share of grip used in braking',
     quantity: 'percent',
     step: 1,
     decimals: 0,
     range: fixed(50, 100),
   },
   { key: 'hotLaps', name: 'Hot laps', quantity: 'laps', step: 1, range: fixed(1, 25) },
-  { key: 'frontSharePercent', name: 'Front share', quantity: 'percent', step: 0.5, range: fixed(45, 80) },
+  {
+    key: 'frontSharePercent',
+    name: 'Brake balance (% front)',
+    quantity: 'percent',
+    step: 0.5,
+    range: fixed(45, 80),
+  },
   { key: 'frontDuctCm2', name: 'Front duct, a wheel', quantity: 'area', step: 1, range: fixed(0, 120) },
   { key: 'rearDuctCm2', name: 'Rear duct, a wheel', quantity: 'area', step: 1, range: fixed(0, 120) },
 ];
