@@ -158,7 +158,7 @@ describe('words of a decision', () => {
     expect(at('fluid', -12.4)).toBe('rear brake fluid, 12 °C over limit');
     expect(at('bite', 30)).toBe('rear cold bite, 30 °C above working temperature');
     expect(at('bite', -30)).toBe('rear cold bite, 30 °C below working temperature');
-    expect(at('fluid', -10, US)).toBe('rear brake fluid, 18 °F over');
+    expect(at('fluid', -10, US)).toBe('rear brake fluid, 18 °F over limit');
   });
 
   it('keep sign and size of differences', () => {
