@@ -1,5 +1,5 @@
 import { AXLES, type DayResult, hottestLap, lapHeat, lapTime } from '../core';
-import { formatQuantity, METRIC, type Setup } from '../model';
+import { METRIC, type Setup, siText } from '../model';
 import { type StopRow, stopRows } from '../report';
 import {
   beyondSense,
@@ -34,7 +34,7 @@ export function reportText(setup: Setup, result: DayResult): string {
     ...verdict.notes,
     UNCALIBRATED_NOTE,
     '',
-    `Lap ${clockText(seconds)} (${seconds.toFixed(2)} s), brake energy per lap ${formatQuantity(lapHeat(result.trace) / 1000, 'energy', METRIC)}, mean brake power ${(lapHeat(result.trace) / seconds / 1000).toFixed(1)} kW.`,
+    `Lap ${clockText(seconds)} (${seconds.toFixed(2)} s), brake energy per lap ${siText(lapHeat(result.trace), 'energy', METRIC)}, mean brake power ${(lapHeat(result.trace) / seconds / 1000).toFixed(1)} kW.`,
     '',
     `Braking zones of lap ${hottest}, the hottest; the hotter front wheel, °C`,
     ...table(

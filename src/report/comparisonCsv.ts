@@ -1,5 +1,5 @@
 import { AXLES, type SummaryStop } from '../core';
-import { METRIC, type Quantity, toShown, type UnitChoice, unitOf } from '../model';
+import { fromSi, METRIC, type Quantity, toShown, type UnitChoice, unitOf } from '../model';
 import type { Assessed } from '../services';
 import { celsius } from '../text/en';
 import { csvText } from './csv';
@@ -18,9 +18,9 @@ const TEMPERATURES: readonly (readonly [keyof SummaryStop['front'], string])[] =
   ['fluidAfter', 'fluid after'],
 ];
 const SPEEDS: readonly (readonly [string, Quantity, (stop: SummaryStop) => number])[] = [
-  ['from', 'speed', (stop) => 3.6 * stop.entrySpeed],
-  ['to', 'speed', (stop) => 3.6 * stop.exitSpeed],
-  ['heat into the brakes', 'energy', (stop) => stop.energy / 1000],
+  ['from', 'speed', (stop) => fromSi(stop.entrySpeed, 'speed')],
+  ['to', 'speed', (stop) => fromSi(stop.exitSpeed, 'speed')],
+  ['heat into the brakes', 'energy', (stop) => fromSi(stop.energy, 'energy')],
 ];
 
 /** Stops of each setup's hottest lap as CSV, one a row, units in the header. */

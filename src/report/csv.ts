@@ -1,7 +1,6 @@
 import Papa from 'papaparse';
 import { type DayResult, RECORDED_PARTS } from '../core';
-import type { Setup } from '../model';
-import { METRIC, type Quantity, toShown, type UnitChoice, unitOf } from '../model';
+import { fromSi, METRIC, type Quantity, type Setup, toShown, type UnitChoice, unitOf } from '../model';
 import { celsius, PART_NAMES } from '../text/en';
 import { FORCE_COLUMNS, finite, namedWheels, nine, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './results';
 
@@ -62,14 +61,14 @@ export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = ME
   return csvText(fields, data);
 }
 
-/** Series of what the foot feels: heading, quantity, and from SI to the stored unit. */
-const TRACE_FORCES: readonly (readonly [keyof DayResult['record']['force'], string, Quantity, number])[] = [
-  ['pedal', 'pedal force', 'force', 1],
-  ['frontPressure', 'front line pressure', 'pressure', 1e-5],
-  ['rearPressure', 'rear line pressure', 'pressure', 1e-5],
-  ['travel', 'pedal travel', 'smallLength', 1000],
-  ['share', 'front brake balance', 'percent', 100],
-  ['ideal', 'ideal balance', 'percent', 100],
+/** Series of what the foot feels: heading and quantity. */
+const TRACE_FORCES: readonly (readonly [keyof DayResult['record']['force'], string, Quantity])[] = [
+  ['pedal', 'pedal force', 'force'],
+  ['frontPressure', 'front line pressure', 'pressure'],
+  ['rearPressure', 'rear line pressure', 'pressure'],
+  ['travel', 'pedal travel', 'smallLength'],
+  ['share', 'front brake balance', 'percent'],
+  ['ideal', 'ideal balance', 'percent'],
 ];
 
 /** Every computed sample of the day as CSV, units in the header. */
@@ -97,9 +96,9 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
       record.lap[i] >= 0 ? record.lap[i] + 1 : leg.kind,
       nine(toShown(record.distance[i], length)),
       record.stop[i] < 0 ? '' : record.stop[i] + 1,
-      ...TRACE_FORCES.map(([key, , quantity, stored]) => {
+      ...TRACE_FORCES.map(([key, , quantity]) => {
         const value = finite(record.force[key][i]);
-        return value === null ? null : nine(toShown(value * stored, unitOf(quantity, units)));
+        return value === null ? null : nine(toShown(fromSi(value, quantity), unitOf(quantity, units)));
       }),
       ...wheels.flatMap(([wheel]) =>
         RECORDED_PARTS.map((part) => nine(toShown(celsius(record.wheels[wheel][part][i]), degree))),

@@ -12,8 +12,7 @@ import {
   WHEELS,
   type WheelName,
 } from '../core';
-import type { Setup } from '../model';
-import { METRIC, type Quantity } from '../model';
+import { fromSi, METRIC, type Quantity, type Setup } from '../model';
 import { celsius, verdictText, wheelWords } from '../text/en';
 
 /** One wheel's brake through one stop; °C. */
@@ -139,29 +138,29 @@ export function stopRows(setup: Setup, result: DayResult, lapNumber: number): St
       kind: lap.kind,
       stop: k + 1,
       name: stop.name,
-      entryKmh: stop.entrySpeed * 3.6,
-      exitKmh: stop.exitSpeed * 3.6,
+      entryKmh: fromSi(stop.entrySpeed, 'speed'),
+      exitKmh: fromSi(stop.exitSpeed, 'speed'),
       decelerationMs2: stop.deceleration,
       timeS: stop.duration,
       lengthM: stop.length,
-      energyKj: stop.energy / 1000,
-      peakPowerKw: stop.peakPower / 1000,
+      energyKj: fromSi(stop.energy, 'energy'),
+      peakPowerKw: fromSi(stop.peakPower, 'power'),
       frontSharePercent: share(force.frontHeat),
       rearSharePercent: share(force.rearHeat),
-      recoveredKj: stop.recovered / 1000,
+      recoveredKj: fromSi(stop.recovered, 'energy'),
       airTimeS: stop.airTime,
       airDistanceM: stop.airDistance,
       pedalN: finite(force.pedal),
       pedalBiteN: finite(force.pedalBite),
       pedalStayN: finite(force.pedalStay),
-      frontBar: force.frontPressure / 1e5,
-      rearBar: force.rearPressure / 1e5,
-      travelMm: force.travel * 1000,
-      shareStartPercent: 100 * force.share.start,
-      shareEndPercent: 100 * force.share.end,
-      idealStartPercent: 100 * force.ideal.start,
-      idealEndPercent: 100 * force.ideal.end,
-      fadeMarginPercent: 100 * force.fadeMargin,
+      frontBar: fromSi(force.frontPressure, 'pressure'),
+      rearBar: fromSi(force.rearPressure, 'pressure'),
+      travelMm: fromSi(force.travel, 'smallLength'),
+      shareStartPercent: fromSi(force.share.start, 'percent'),
+      shareEndPercent: fromSi(force.share.end, 'percent'),
+      idealStartPercent: fromSi(force.ideal.start, 'percent'),
+      idealEndPercent: fromSi(force.ideal.end, 'percent'),
+      fadeMarginPercent: fromSi(force.fadeMargin, 'percent'),
       extraM: force.extraDistance,
       stops: force.extraDistance !== null,
       locksFirst: force.locksFirst,
@@ -219,9 +218,9 @@ export function resultDocument(setup: Setup, result: DayResult) {
     lap: {
       timeS: lapTime(result.trace),
       lengthM: lapLength(result.trace),
-      brakeHeatKj: lapHeat(result.trace) / 1000,
-      meanBrakePowerKw: lapHeat(result.trace) / lapTime(result.trace) / 1000,
-      heldByLiftKmh: result.heldByLift === null ? null : result.heldByLift * 3.6,
+      brakeHeatKj: fromSi(lapHeat(result.trace), 'energy'),
+      meanBrakePowerKw: fromSi(lapHeat(result.trace) / lapTime(result.trace), 'power'),
+      heldByLiftKmh: result.heldByLift === null ? null : fromSi(result.heldByLift, 'speed'),
     },
     margins: result.margins.map((m) => ({
       wheel: wheelWords(m.axle, m.side),
@@ -257,20 +256,20 @@ export function resultDocument(setup: Setup, result: DayResult) {
     rotors: eachWheel((wheel) => {
       const strain = result.strain[wheel];
       return {
-        growthMm: strain.growth * 1000,
-        floatNeededMm: strain.floatNeeded * 1000,
+        growthMm: fromSi(strain.growth, 'smallLength'),
+        floatNeededMm: fromSi(strain.floatNeeded, 'smallLength'),
         ringOverHatK: strain.ringOverHat,
-        coningMm: strain.coning === null ? null : strain.coning * 1000,
-        faceStressMPa: strain.faceStress / 1e6,
+        coningMm: strain.coning === null ? null : fromSi(strain.coning, 'smallLength'),
+        faceStressMPa: fromSi(strain.faceStress, 'stress'),
         stressConcentration: strain.concentration,
         crackShare: strain.crackShare,
         glazedShare: strain.glaze,
       };
     }),
     energy: {
-      suppliedKj: result.audit.supplied / 1000,
-      storedKj: result.audit.stored / 1000,
-      lostKj: result.audit.lost / 1000,
+      suppliedKj: fromSi(result.audit.supplied, 'energy'),
+      storedKj: fromSi(result.audit.stored, 'energy'),
+      lostKj: fromSi(result.audit.lost, 'energy'),
     },
     stops: result.laps.flatMap((lap) =>
       stopRows(setup, result, lap.number).map((row) => ({
@@ -284,11 +283,11 @@ export function resultDocument(setup: Setup, result: DayResult) {
       lap: Array.from(result.record.lap, (lap) => (lap < 0 ? null : lap + 1)),
       distanceM: Array.from(result.record.distance),
       pedalN: Array.from(result.record.force.pedal, finite),
-      frontBar: Array.from(result.record.force.frontPressure, (p) => p / 1e5),
-      rearBar: Array.from(result.record.force.rearPressure, (p) => p / 1e5),
-      travelMm: Array.from(result.record.force.travel, (t) => t * 1000),
-      frontSharePercent: Array.from(result.record.force.share, (s) => 100 * s),
-      idealFrontSharePercent: Array.from(result.record.force.ideal, (s) => 100 * s),
+      frontBar: Array.from(result.record.force.frontPressure, (p) => fromSi(p, 'pressure')),
+      rearBar: Array.from(result.record.force.rearPressure, (p) => fromSi(p, 'pressure')),
+      travelMm: Array.from(result.record.force.travel, (t) => fromSi(t, 'smallLength')),
+      frontSharePercent: Array.from(result.record.force.share, (s) => fromSi(s, 'percent')),
+      idealFrontSharePercent: Array.from(result.record.force.ideal, (s) => fromSi(s, 'percent')),
       ...eachWheel((wheel) =>
         Object.fromEntries(
           RECORDED_PARTS.map((part) => [

@@ -15,6 +15,8 @@ import {
   SHIMS,
   STARTER_DRUM,
   SURFACES,
+  siText,
+  type UnitChoice,
   VANES,
 } from '../../model';
 import { useProject } from '../state/context';
@@ -69,12 +71,13 @@ export function BrakeKind({ editing, axle }: AxleProps) {
   );
 }
 
-function materialNote(id: keyof typeof ROTOR_MATERIALS): string {
+function materialNote(id: keyof typeof ROTOR_MATERIALS, units: UnitChoice): string {
   const { material, source } = ROTOR_MATERIALS[id];
-  return `Values ${source}. Bulk up to ${Math.round(material.bulkLimit - 273.15)} °C, surface up to ${Math.round(material.faceLimit - 273.15)} °C.`;
+  return `Values ${source}. Core up to ${siText(material.bulkLimit, 'temperature', units)}, surface up to ${siText(material.faceLimit, 'temperature', units)}.`;
 }
 
 function RotorSection({ editing, axle }: AxleProps) {
+  const units = useUnits();
   const field = fieldsOf({ editing, axle });
   const { rotor } = editing.item[axle];
   const set = (key: string, label: string) => (value: string) =>
@@ -87,7 +90,7 @@ function RotorSection({ editing, axle }: AxleProps) {
         value={rotor.material}
         options={materials}
         onChange={set('material', 'material')}
-        note={materialNote(rotor.material)}
+        note={materialNote(rotor.material, units)}
       />
       <SelectField
         label="Mounting"
@@ -128,6 +131,7 @@ function RotorSection({ editing, axle }: AxleProps) {
 }
 
 function DrumSection({ editing, axle }: AxleProps) {
+  const units = useUnits();
   const field = fieldsOf({ editing, axle });
   const { drum } = editing.item[axle];
   if (!drum) return null;
@@ -142,7 +146,7 @@ function DrumSection({ editing, axle }: AxleProps) {
         value={drum.material}
         options={materials}
         onChange={(value) => editing.set([axle, 'drum', 'material'], value, `${title(axle)} drum material`)}
-        note={materialNote(drum.material)}
+        note={materialNote(drum.material, units)}
       />
       {['innerDiameterMm', 'widthMm', 'rimThicknessMm', 'ribFactor', 'webMassKg', 'shoeMassKg'].map((key) =>
         field('drum', key),

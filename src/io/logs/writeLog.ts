@@ -20,9 +20,7 @@ export function writeLog({ time, channels }: RawLog): string {
   };
   const lines = [Papa.unparse([head])];
   for (let i = 0; i < time.length; i++) {
-    lines.push(
-      `${Math.round((time[i] - start) * 1e4) / 1e4},${names.map((name) => cell(name, i)).join(',')}`,
-    );
+    lines.push(`${Number((time[i] - start).toFixed(4))},${names.map((name) => cell(name, i)).join(',')}`);
   }
   return `${lines.join('\n')}\n`;
 }

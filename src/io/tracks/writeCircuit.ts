@@ -1,5 +1,5 @@
 import { localPlane, type SampledLine } from '../../core';
-import type { CircuitPlace } from '../../model';
+import { type CircuitPlace, fromSi } from '../../model';
 
 /** A stop to mark on an exported circuit. */
 export interface MarkedStop {
@@ -67,9 +67,9 @@ export function circuitGeoJson(
         name: stop.name || `Stop ${k + 1}`,
         kind: 'stop',
         number: k + 1,
-        entryKmh: two(stop.entrySpeed * 3.6),
-        exitKmh: two(stop.exitSpeed * 3.6),
-        energyKj: two(stop.energy / 1000),
+        entryKmh: two(fromSi(stop.entrySpeed, 'speed')),
+        exitKmh: two(fromSi(stop.exitSpeed, 'speed')),
+        energyKj: two(fromSi(stop.energy, 'energy')),
       },
       geometry: { type: 'LineString', coordinates: part(stop.from, stop.to) },
     })),

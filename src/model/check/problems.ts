@@ -1,5 +1,6 @@
 import { type ClosingError, forcesOf, liftSpeed, moistAirDensity, pressureOf, timeRange } from '../../core';
 import { circuitClosing } from '../edit/closeCircuit';
+import { fromSi, toSi } from '../quantity/units';
 import type { Circuit } from '../schema/circuit';
 import type { Project } from '../schema/project';
 import { dayInput, setupOf, stopLength } from '../toCore/toCore';
@@ -20,7 +21,7 @@ export function circuitProblems(circuit: Circuit): Problem[] {
     const next = layout.stops[(i + 1) % layout.stops.length];
     const at = (field: string) => `layout.stops[${i}].${field}`;
     const length = stopLength(stop);
-    const mean = ((stop.entryKmh / 3.6) ** 2 - (stop.exitKmh / 3.6) ** 2) / (2 * length);
+    const mean = (toSi(stop.entryKmh, 'speed') ** 2 - toSi(stop.exitKmh, 'speed') ** 2) / (2 * length);
     if (mean > 45) {
       problems.push({
         path: at('distanceM'),
@@ -29,7 +30,7 @@ export function circuitProblems(circuit: Circuit): Problem[] {
       });
     }
     if (stop.timeToNextS === null) return;
-    const [least, most] = timeRange(stop.exitKmh / 3.6, next.entryKmh / 3.6, stop.toNextM);
+    const [least, most] = timeRange(toSi(stop.exitKmh, 'speed'), toSi(next.entryKmh, 'speed'), stop.toNextM);
     if (stop.timeToNextS < least - 0.05 || stop.timeToNextS > most + 0.05) {
       const range = Number.isFinite(most)
         ? `${least.toFixed(1)} to ${most.toFixed(1)} s`
@@ -75,7 +76,7 @@ function liftProblems(project: Project): Problem[] {
     const most = liftSpeed(forcesOf(vehicle, { ...driver, pace: 1 }, density, 0));
     const fastest = Math.max(...circuit.stops.map((stop) => stop.entrySpeed));
     if (fastest <= most) return [];
-    const message = `the body’s lift would leave less than a quarter of the weight on the tyres over ${(most * 3.6).toFixed(0)} km/h, and the braking zones begin at up to ${(fastest * 3.6).toFixed(0)} km/h`;
+    const message = `the body’s lift would leave less than a quarter of the weight on the tyres over ${fromSi(most, 'speed').toFixed(0)} km/h, and the braking zones begin at up to ${fromSi(fastest, 'speed').toFixed(0)} km/h`;
     return [{ path: `plans[${i}]`, message, severity: 'error' }];
   });
 }

@@ -1,4 +1,5 @@
 import type { LapTrace, SampledLine } from '../../core';
+import { fromSi } from '../quantity/units';
 import type { CircuitStop } from '../schema/circuit';
 
 const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;
@@ -11,8 +12,8 @@ export function stopsFromLap(trace: LapTrace, line: SampledLine | null = null): 
   const rise = (from: number, to: number) => (line ? heightAt(line, to) - heightAt(line, from) : 0);
   return trace.stops.map((stop, k) => ({
     name: stop.name || `Braking zone ${k + 1}`,
-    entryKmh: round(stop.entrySpeed * 3.6, 2),
-    exitKmh: round(stop.exitSpeed * 3.6, 2),
+    entryKmh: round(fromSi(stop.entrySpeed, 'speed'), 2),
+    exitKmh: round(fromSi(stop.exitSpeed, 'speed'), 2),
     by: 'distance',
     distanceM: round(stop.length, 2),
     decelerationMs2: round(stop.deceleration, 2),

@@ -1,3 +1,5 @@
+import { ZERO_CELSIUS } from '../../core';
+
 /** A way of writing a quantity: shown = stored · scale + offset. */
 export interface Unit {
   readonly label: string;
@@ -24,6 +26,7 @@ export const QUANTITIES = {
   speed: [unit('km/h', 1, 0), unit('mph', 1 / 1.609344, 0)],
   mass: [unit('kg', 1, 1), unit('lb', 1 / 0.45359237, 1)],
   distance: [unit('m', 1, 0), unit('ft', 1 / 0.3048, 0)],
+  longDistance: [unit('km', 1, 1), unit('mi', 1 / 1.609344, 1)],
   smallLength: [unit('mm', 1, 1), unit('in', 1 / 25.4, 3)],
   area: [unit('cm²', 1, 1), unit('in²', 1 / 6.4516, 2)],
   bigArea: [unit('m²', 1, 2), unit('ft²', 1 / 0.09290304, 1)],
@@ -35,6 +38,7 @@ export const QUANTITIES = {
   airPressure: [unit('hPa', 1, 0), unit('inHg', 1 / 33.8638866667, 2)],
   hoseGrowth: [unit('mm³/(bar·m)', 1, 1)],
   stiffness: [unit('kN/mm', 1, 0)],
+  stress: [unit('MPa', 1, 0)],
   volume: [unit('cm³', 1, 2)],
   torque: [unit('N·m', 1, 0), unit('lbf·ft', 1 / 1.3558179483314, 0)],
   density: [unit('kg/m³', 1, 3)],
@@ -52,8 +56,63 @@ export const QUANTITIES = {
 
 export type Quantity = keyof typeof QUANTITIES;
 
+/**
+ * From SI to the unit stored: stored = SI · times / over + offset. Results stay SI until a quantity shows them, and what
+ * is typed becomes SI where it is handed to the core; no other place knows these factors.
+ */
+const SI: Readonly<
+  Record<Quantity, { readonly times?: number; readonly over?: number; readonly offset?: number }>
+> = {
+  temperature: { offset: -ZERO_CELSIUS },
+  difference: {},
+  speed: { times: 3.6 },
+  mass: {},
+  distance: {},
+  longDistance: { over: 1000 },
+  smallLength: { times: 1000 },
+  area: { times: 1e4 },
+  bigArea: {},
+  power: { over: 1000 },
+  energy: { over: 1000 },
+  deceleration: {},
+  force: {},
+  pressure: { over: 1e5 },
+  airPressure: { over: 100 },
+  hoseGrowth: { times: 1e9 * 1e5 },
+  stiffness: { over: 1e6 },
+  stress: { over: 1e6 },
+  volume: { times: 1e6 },
+  torque: {},
+  density: {},
+  conductance: {},
+  seconds: {},
+  minutes: { over: 60 },
+  months: { over: (365.25 * 86400) / 12 },
+  laps: {},
+  percent: { times: 100 },
+  angle: {},
+  count: {},
+  factor: {},
+  friction: {},
+};
+
+/** A value in SI as its quantity is stored. */
+export function fromSi(value: number, quantity: Quantity): number {
+  const { times = 1, over = 1, offset = 0 } = SI[quantity];
+  return (value * times) / over + offset;
+}
+
+/** A stored value in SI. */
+export function toSi(value: number, quantity: Quantity): number {
+  const { times = 1, over = 1, offset = 0 } = SI[quantity];
+  return ((value - offset) * over) / times;
+}
+
 /** Quantities that can be switched, in the order they are listed. */
-export const SWITCHABLE = (Object.keys(QUANTITIES) as Quantity[]).filter((q) => QUANTITIES[q].length > 1);
+export const SWITCHABLE = (Object.keys(QUANTITIES) as Quantity[]).filter(
+  // Long distances follow the short ones.
+  (q) => QUANTITIES[q].length > 1 && q !== 'longDistance',
+);
 
 /** Which quantities are shown in US units. */
 export type UnitChoice = Readonly<Partial<Record<Quantity, 'us'>>>;
@@ -94,3 +153,7 @@ export function formatQuantity(
   if (text === '1' && (quantity === 'months' || quantity === 'laps')) return `1 ${u.label.slice(0, -1)}`;
   return u.label === '%' || u.label === '°' ? `${text}${u.label}` : `${text} ${u.label}`;
 }
+
+/** A value in SI as text with its unit. */
+export const siText = (value: number, quantity: Quantity, choice: UnitChoice, decimals?: number): string =>
+  formatQuantity(fromSi(value, quantity), quantity, choice, decimals);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { ExposedPart } from '../../core';
 import { ZERO_CELSIUS } from '../../core';
 import { EXPOSED_KIND_IDS, EXPOSED_KINDS, type ExposedKind } from '../catalogue/exposed';
+import { toSi } from '../quantity/units';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 
@@ -109,12 +110,12 @@ export function exposedPart(
   return {
     wheel: `${part.axle}${left ? 'Left' : 'Right'}`,
     source: kind.source,
-    distance: part.distanceMm / 1000,
-    view: part.viewPercent / 100,
+    distance: toSi(part.distanceMm, 'smallLength'),
+    view: toSi(part.viewPercent, 'percent'),
     absorptivity: kind.absorptivity,
     airedOver: kind.airedOver,
     capacity: kind.capacity,
-    air: part.airPercent / 100,
+    air: toSi(part.airPercent, 'percent'),
     contact: kind.contact,
     contactConductance: kind.contactConductance,
     exhaustTemperature: part.exhaustC + ZERO_CELSIUS,

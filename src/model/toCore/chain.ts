@@ -12,6 +12,7 @@ import {
 } from '../../core';
 import { type Axle, fluidOf, padOf } from '../catalogue/choices';
 import { nominalFriction } from '../catalogue/pads';
+import { fromSi, toSi } from '../quantity/units';
 import type { AxleBrakes } from '../schema/axle';
 import type { Car } from '../schema/car';
 import type { Part } from '../schema/part';
@@ -30,15 +31,15 @@ export function chassisOf(car: Car): Chassis {
   return loaded(
     {
       mass: car.massKg,
-      wheelbase: car.wheelbaseMm / 1000,
-      frontWeight: car.frontWeightPercent / 100,
-      gravityHeight: car.gravityHeightMm / 1000,
-      frontDownforce: car.frontDownforcePercent / 100,
+      wheelbase: toSi(car.wheelbaseMm, 'smallLength'),
+      frontWeight: toSi(car.frontWeightPercent, 'percent'),
+      gravityHeight: toSi(car.gravityHeightMm, 'smallLength'),
+      frontDownforce: toSi(car.frontDownforcePercent, 'percent'),
     },
     car.loads.map((load) => ({
       mass: load.massKg,
-      position: load.fromFrontMm / 1000,
-      height: load.heightMm / 1000,
+      position: toSi(load.fromFrontMm, 'smallLength'),
+      height: toSi(load.heightMm, 'smallLength'),
     })),
   );
 }
@@ -51,15 +52,15 @@ export function effectiveRadiusMm(brakes: AxleBrakes): number {
 }
 
 function cylindersOf({ cylinders }: Pedal): Cylinders {
-  const stroke = cylinders.strokeMm / 1000;
+  const stroke = toSi(cylinders.strokeMm, 'smallLength');
   if (cylinders.kind === 'pair') {
     return {
       kind: 'pair',
       frontArea: circle(cylinders.frontBoreMm),
       rearArea: circle(cylinders.rearBoreMm),
       stroke,
-      frontPush: cylinders.frontPushPercent / 100,
-      click: cylinders.clickPercent / 100,
+      frontPush: toSi(cylinders.frontPushPercent, 'percent'),
+      click: toSi(cylinders.clickPercent, 'percent'),
     };
   }
   return { kind: cylinders.kind, area: circle(cylinders.boreMm), stroke, split: cylinders.split };
@@ -72,16 +73,18 @@ function axleForce(car: Car, axle: Axle, parts: readonly Part[]): AxleForce {
   const fluid = caliper.fluidKg / FLUID_DENSITY + LINE_FLUID;
   return {
     kind: drum ? drum.shoes : 'disc',
-    pistonArea: drum ? circle(drum.cylinderMm) : pistonArea(caliper.pistonsMm.map((mm) => mm / 1000)),
-    radius: effectiveRadiusMm(brakes) / 1000,
+    pistonArea: drum
+      ? circle(drum.cylinderMm)
+      : pistonArea(caliper.pistonsMm.map((mm) => toSi(mm, 'smallLength'))),
+    radius: toSi(effectiveRadiusMm(brakes), 'smallLength'),
     correction: 1,
     nominalFriction: nominalFriction(pad),
-    padArea: brakes.padAreaCm2 / 1e4,
-    padGive: brakes.padThicknessMm / 1000 / (pad.modulus * 1e6),
-    clearance: caliper.clearanceMm / 1000,
-    opening: 1e-6 / caliper.stiffnessKnMm,
-    hoseGrowth: ((car.pedal.hoseGrowthMm3BarM * 1e-9) / BAR) * (car.pedal.hoseLengthMm / 1000),
-    fluidGive: fluid / (fluidOf(car.fluid.kind, parts).modulus * 1e6),
+    padArea: toSi(brakes.padAreaCm2, 'area'),
+    padGive: toSi(brakes.padThicknessMm, 'smallLength') / toSi(pad.modulus, 'stress'),
+    clearance: toSi(caliper.clearanceMm, 'smallLength'),
+    opening: 1 / toSi(caliper.stiffnessKnMm, 'stiffness'),
+    hoseGrowth: ((car.pedal.hoseGrowthMm3BarM * 1e-9) / BAR) * toSi(car.pedal.hoseLengthMm, 'smallLength'),
+    fluidGive: fluid / toSi(fluidOf(car.fluid.kind, parts).modulus, 'stress'),
   };
 }
 
@@ -93,22 +96,22 @@ export function chainOf(car: Car, parts: readonly Part[] = []): BrakeChain {
   const rear = axleForce(car, 'rear', parts);
   const chain: BrakeChain = {
     pedalRatio: pedal.ratio,
-    pedalEfficiency: pedal.efficiencyPercent / 100,
+    pedalEfficiency: toSi(pedal.efficiencyPercent, 'percent'),
     booster: pedal.booster && { gain: pedal.booster.gain, knee: pedal.booster.kneeN },
     cylinders: cylindersOf(pedal),
     valve: valve && {
       knee: valve.kneeBar * BAR,
-      slope: valve.slopePercent / 100,
+      slope: toSi(valve.slopePercent, 'percent'),
       perLoad: valve.kind === 'load' ? (valve.barPerKn * BAR) / 1000 : 0,
       missedLoad: valve.kind === 'load' ? valve.missedKn * 1000 : 0,
     },
     forceLimit: pedal.limitN,
-    travelLimit: pedal.travelMm / 1000,
-    freeTravel: pedal.freeTravelMm / 1000,
+    travelLimit: toSi(pedal.travelMm, 'smallLength'),
+    freeTravel: toSi(pedal.freeTravelMm, 'smallLength'),
     front,
     rear,
   };
-  return car.frontSharePercent === null ? chain : withShare(chain, car.frontSharePercent / 100);
+  return car.frontSharePercent === null ? chain : withShare(chain, toSi(car.frontSharePercent, 'percent'));
 }
 
 /** Front share of a car's braking with warm pads, under the valve's knee, %. */
@@ -123,10 +126,10 @@ export function withFrontShare(car: Car, percent: number, parts: readonly Part[]
     return { ...car, frontSharePercent: percent };
   }
   const own = naturalShare(chainOf(car, parts));
-  const push = cylinders.frontPushPercent / 100;
+  const push = toSi(cylinders.frontPushPercent, 'percent');
   // share/(1 − share) goes with push/(1 − push).
   const odds = ((percent / (100 - percent)) * (push / (1 - push))) / (own / (1 - own));
-  const next = Math.round(1e4 * (odds / (1 + odds))) / 100;
+  const next = Math.round(100 * fromSi(odds / (1 + odds), 'percent')) / 100;
   return {
     ...car,
     pedal: { ...car.pedal, cylinders: { ...cylinders, frontPushPercent: next } },
@@ -137,19 +140,19 @@ export function withFrontShare(car: Car, percent: number, parts: readonly Part[]
 export function wheelFit(brakes: AxleBrakes): WheelFit {
   const { caliper, rotor, wheel } = brakes;
   return {
-    barrelDiameter: wheel.barrelMm / 1000,
-    spokes: wheel.spokesMm / 1000,
-    spacer: wheel.spacerMm / 1000,
-    rotorDiameter: rotor.outerDiameterMm / 1000,
-    rotorThickness: rotor.thicknessMm / 1000,
-    rotorDepth: rotor.depthMm / 1000,
-    bridge: caliper.bridgeMm / 1000,
-    outerBody: caliper.outerBodyMm / 1000,
+    barrelDiameter: toSi(wheel.barrelMm, 'smallLength'),
+    spokes: toSi(wheel.spokesMm, 'smallLength'),
+    spacer: toSi(wheel.spacerMm, 'smallLength'),
+    rotorDiameter: toSi(rotor.outerDiameterMm, 'smallLength'),
+    rotorThickness: toSi(rotor.thicknessMm, 'smallLength'),
+    rotorDepth: toSi(rotor.depthMm, 'smallLength'),
+    bridge: toSi(caliper.bridgeMm, 'smallLength'),
+    outerBody: toSi(caliper.outerBodyMm, 'smallLength'),
     sliding: caliper.kind === 'sliding',
-    opening: caliper.openingMm / 1000,
-    padThickness: brakes.padThicknessMm / 1000,
-    plateThickness: brakes.plateThicknessMm / 1000,
-    newPadThickness: brakes.newPadMm / 1000,
+    opening: toSi(caliper.openingMm, 'smallLength'),
+    padThickness: toSi(brakes.padThicknessMm, 'smallLength'),
+    plateThickness: toSi(brakes.plateThicknessMm, 'smallLength'),
+    newPadThickness: toSi(brakes.newPadMm, 'smallLength'),
   };
 }
 
@@ -158,7 +161,7 @@ export function taperOf(brakes: AxleBrakes, parts: readonly Part[] = []) {
   const { rotor } = brakes;
   const height = 0.92 * (rotor.outerDiameterMm - rotor.innerDiameterMm) * 0.5;
   return padTaper({
-    diameters: brakes.caliper.pistonsMm.map((mm) => mm / 1000),
+    diameters: brakes.caliper.pistonsMm.map((mm) => toSi(mm, 'smallLength')),
     padLength: (brakes.padAreaCm2 * 100) / height / 1000,
     heldAt: (brakes.padThicknessMm + brakes.plateThicknessMm / 2) / 1000,
     friction: nominalFriction(padOf(brakes.pad, parts)),

@@ -9,6 +9,7 @@ import {
   WHEELS,
   ZERO_CELSIUS,
 } from '../../core';
+import { toSi } from '../quantity/units';
 import type { KeptState, WheelState } from '../schema/state';
 
 /** Brakes as stored. */
@@ -24,9 +25,12 @@ function carStateOf(brakes: StoredBrakes): CarState {
         wheel,
         {
           temperatures: Object.fromEntries(temperatures),
-          glaze: stored.glazedPercent / 100,
-          padThickness: { inner: stored.innerPadMm / 1000, outer: stored.outerPadMm / 1000 },
-          rotorThickness: stored.rotorMm / 1000,
+          glaze: toSi(stored.glazedPercent, 'percent'),
+          padThickness: {
+            inner: toSi(stored.innerPadMm, 'smallLength'),
+            outer: toSi(stored.outerPadMm, 'smallLength'),
+          },
+          rotorThickness: toSi(stored.rotorMm, 'smallLength'),
           water: stored.waterPercent,
           damage: stored.fatigue,
         },

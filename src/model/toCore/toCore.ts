@@ -16,6 +16,7 @@ import { fluidOf, padOf } from '../catalogue/choices';
 import { ROTOR_MATERIALS } from '../catalogue/materials';
 import { nominalFriction, SHIMS } from '../catalogue/pads';
 import { CALIPER_BODIES, MOUNTINGS, PISTONS } from '../catalogue/parts';
+import { toSi } from '../quantity/units';
 import type { AxleBrakes } from '../schema/axle';
 import type { Car } from '../schema/car';
 import type { Circuit, CircuitStop } from '../schema/circuit';
@@ -78,19 +79,19 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
   return {
     rotor: {
       material: ROTOR_MATERIALS[rotor.material].material,
-      outerDiameter: rotor.outerDiameterMm / 1000,
-      innerDiameter: rotor.innerDiameterMm / 1000,
-      thickness: rotor.thicknessMm / 1000,
-      vaneGap: rotor.vaneGapMm / 1000,
+      outerDiameter: toSi(rotor.outerDiameterMm, 'smallLength'),
+      innerDiameter: toSi(rotor.innerDiameterMm, 'smallLength'),
+      thickness: toSi(rotor.thicknessMm, 'smallLength'),
+      vaneGap: toSi(rotor.vaneGapMm, 'smallLength'),
       vaneType: rotor.vaneType,
       vaneCount: rotor.vaneCount,
-      vaneThickness: rotor.vaneThicknessMm / 1000,
+      vaneThickness: toSi(rotor.vaneThicknessMm, 'smallLength'),
       surface: rotor.surface,
       holeCount: rotor.holeCount,
-      holeDiameter: rotor.holeDiameterMm / 1000,
+      holeDiameter: toSi(rotor.holeDiameterMm, 'smallLength'),
       slotCount: rotor.slotCount,
-      slotWidth: rotor.slotWidthMm / 1000,
-      slotDepth: rotor.slotDepthMm / 1000,
+      slotWidth: toSi(rotor.slotWidthMm, 'smallLength'),
+      slotDepth: toSi(rotor.slotDepthMm, 'smallLength'),
       weighedMass: rotor.weighedKg,
       onePiece: rotor.mounting === 'one-piece',
       hatConductance: mounting.hatConductance,
@@ -99,9 +100,9 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
     },
     drum: drum && {
       material: ROTOR_MATERIALS[drum.material].material,
-      innerDiameter: drum.innerDiameterMm / 1000,
-      width: drum.widthMm / 1000,
-      rimThickness: drum.rimThicknessMm / 1000,
+      innerDiameter: toSi(drum.innerDiameterMm, 'smallLength'),
+      width: toSi(drum.widthMm, 'smallLength'),
+      rimThickness: toSi(drum.rimThicknessMm, 'smallLength'),
       ribFactor: drum.ribFactor,
       webMass: drum.webMassKg,
       shoeMass: drum.shoeMassKg,
@@ -110,9 +111,9 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       conductivity: pad.conductivity,
       density: pad.density,
       specificHeat: pad.specificHeat,
-      area: axle.padAreaCm2 / 1e4,
-      thickness: axle.padThicknessMm / 1000,
-      plateThickness: axle.plateThicknessMm / 1000,
+      area: toSi(axle.padAreaCm2, 'area'),
+      thickness: toSi(axle.padThicknessMm, 'smallLength'),
+      plateThickness: toSi(axle.plateThicknessMm, 'smallLength'),
       shimConductance: SHIMS[axle.shim].conductance,
       friction: uniformTable(pad.friction.map(([celsius, value]) => [kelvin(celsius), value] as const)),
       nominalFriction: nominalFriction(pad),
@@ -123,7 +124,7 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
     caliper: {
       mass: caliper.massKg,
       specificHeat: CALIPER_BODIES[caliper.body].specificHeat,
-      wettedArea: caliper.wettedAreaCm2 / 1e4,
+      wettedArea: toSi(caliper.wettedAreaCm2, 'area'),
       plateToFluid: pistons.plateToFluid,
       pistonCapacity: pistons.capacity,
       plateToBody: 0.6,
@@ -133,13 +134,13 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       sealLimit: kelvin(caliper.sealLimitC),
     },
     air: {
-      ductArea: (side === 'left' ? axle.ductAreaCm2 : rightDuct) / 1e4,
-      ductCoefficient: axle.ductCoefficientPercent / 100,
-      tape: axle.tapePercent / 100,
-      toCaliper: axle.toCaliperPercent / 100,
-      recirculation: axle.recirculationPercent / 100,
-      shield: axle.shieldPercent / 100,
-      openness: axle.opennessPercent / 100,
+      ductArea: toSi(side === 'left' ? axle.ductAreaCm2 : rightDuct, 'area'),
+      ductCoefficient: toSi(axle.ductCoefficientPercent, 'percent'),
+      tape: toSi(axle.tapePercent, 'percent'),
+      toCaliper: toSi(axle.toCaliperPercent, 'percent'),
+      recirculation: toSi(axle.recirculationPercent, 'percent'),
+      shield: toSi(axle.shieldPercent, 'percent'),
+      openness: toSi(axle.opennessPercent, 'percent'),
       coolingFactor: axle.coolingFactor * (side === 'left' ? axle.leftFactor : axle.rightFactor),
     },
   };
@@ -148,7 +149,7 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
 /** Braking distance of a typed stop, m. */
 export function stopLength(stop: CircuitStop): number {
   if (stop.by === 'distance') return stop.distanceM;
-  return ((stop.entryKmh / 3.6) ** 2 - (stop.exitKmh / 3.6) ** 2) / (2 * stop.decelerationMs2);
+  return (toSi(stop.entryKmh, 'speed') ** 2 - toSi(stop.exitKmh, 'speed') ** 2) / (2 * stop.decelerationMs2);
 }
 
 /** A stored circuit in SI. */
@@ -159,10 +160,10 @@ export function circuitInput(circuit: Circuit): CircuitInput {
       kind: 'stops',
       stops: layout.stops.map((stop) => ({
         name: stop.name,
-        entrySpeed: stop.entryKmh / 3.6,
-        exitSpeed: stop.exitKmh / 3.6,
+        entrySpeed: toSi(stop.entryKmh, 'speed'),
+        exitSpeed: toSi(stop.exitKmh, 'speed'),
         length: stopLength(stop),
-        grade: stop.gradePercent / 100,
+        grade: toSi(stop.gradePercent, 'percent'),
         toNext: stop.toNextM,
         timeToNext: stop.timeToNextS,
       })),
@@ -172,13 +173,13 @@ export function circuitInput(circuit: Circuit): CircuitInput {
     kind: 'line',
     segments: layout.segments.map((s) =>
       s.kind === 'straight'
-        ? { kind: 'straight', length: s.lengthM, grade: s.gradePercent / 100 }
+        ? { kind: 'straight', length: s.lengthM, grade: toSi(s.gradePercent, 'percent') }
         : {
             kind: 'corner',
             radius: s.radiusM,
             angle: (s.angleDeg * Math.PI) / 180,
             hand: s.hand,
-            grade: s.gradePercent / 100,
+            grade: toSi(s.gradePercent, 'percent'),
           },
     ),
     names: layout.segments.map((s) => (s.kind === 'corner' ? s.name : '')),
@@ -192,22 +193,22 @@ export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
     rotatingInertia: car.rotatingInertia,
     dragArea: car.dragAreaM2,
     downforceArea: car.downforceAreaM2,
-    power: car.powerKw * 1000,
-    drivenShare: car.drivenSharePercent / 100,
-    rollingResistance: car.rollingResistancePercent / 100,
+    power: toSi(car.powerKw, 'power'),
+    drivenShare: toSi(car.drivenSharePercent, 'percent'),
+    rollingResistance: toSi(car.rollingResistancePercent, 'percent'),
     engineBraking: car.engineBrakingN,
     lateralGrip: car.tyres.lateralGrip,
     longitudinalGrip: car.tyres.longitudinalGrip,
-    loadSensitivity: car.tyres.loadSensitivityPercent / 100,
-    slipShare: car.tyres.slipSharePercent / 100,
+    loadSensitivity: toSi(car.tyres.loadSensitivityPercent, 'percent'),
+    slipShare: toSi(car.tyres.slipSharePercent, 'percent'),
     brakes: chainOf(car, parts),
-    wheelRadius: car.tyres.rollingRadiusMm / 1000,
-    trackWidth: car.trackWidthMm / 1000,
-    innerRelief: car.innerReliefPercent / 100,
+    wheelRadius: toSi(car.tyres.rollingRadiusMm, 'smallLength'),
+    trackWidth: toSi(car.trackWidthMm, 'smallLength'),
+    innerRelief: toSi(car.innerReliefPercent, 'percent'),
     recovery: car.recovery && {
       axle: car.recovery.axle,
-      power: car.recovery.powerKw * 1000,
-      lowestSpeed: car.recovery.lowestSpeedKmh / 3.6,
+      power: toSi(car.recovery.powerKw, 'power'),
+      lowestSpeed: toSi(car.recovery.lowestSpeedKmh, 'speed'),
       blending: car.recovery.blending,
     },
   };
@@ -215,8 +216,8 @@ export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
 
 const legOf = (leg: PlanLeg): Leg =>
   'laps' in leg
-    ? { kind: leg.kind, laps: leg.laps, pace: leg.pacePercent / 100 }
-    : { kind: leg.kind, duration: leg.minutes * 60, fan: leg.fanKmh / 3.6 };
+    ? { kind: leg.kind, laps: leg.laps, pace: toSi(leg.pacePercent, 'percent') }
+    : { kind: leg.kind, duration: toSi(leg.minutes, 'minutes'), fan: toSi(leg.fanKmh, 'speed') };
 
 /** Everything the computation needs, in SI, from a valid setup. */
 export function dayInput({ car, circuit, plan, parts, begun }: Setup): DayInput {
@@ -229,8 +230,8 @@ export function dayInput({ car, circuit, plan, parts, begun }: Setup): DayInput 
   };
   const site = {
     altitude: circuit.altitudeM,
-    pressure: plan.pressureHpa === null ? null : plan.pressureHpa * 100,
-    humidity: plan.humidityPercent / 100,
+    pressure: plan.pressureHpa === null ? null : toSi(plan.pressureHpa, 'airPressure'),
+    humidity: toSi(plan.humidityPercent, 'percent'),
   };
   const axles = { front: axle(car.front), rear: axle(car.rear) };
   const sessions = plan.sessions.map((session) => ({
@@ -245,8 +246,8 @@ export function dayInput({ car, circuit, plan, parts, begun }: Setup): DayInput 
   return {
     vehicle: vehicleOf(car, parts),
     driver: {
-      brakingCommitment: plan.brakingCommitmentPercent / 100,
-      corneringCommitment: plan.corneringCommitmentPercent / 100,
+      brakingCommitment: toSi(plan.brakingCommitmentPercent, 'percent'),
+      corneringCommitment: toSi(plan.corneringCommitmentPercent, 'percent'),
       brakeBuildUp: plan.brakeBuildUpS,
     },
     circuit: circuitInput(circuit),

@@ -6,9 +6,8 @@ import {
   randomNumbers,
   sampleLine,
   simulateDay,
-  ZERO_CELSIUS,
 } from '../../core';
-import { circuitInput, dayInput, type Setup, setupOf } from '../../model';
+import { circuitInput, dayInput, fromSi, type Setup, setupOf } from '../../model';
 
 /** How the invented car is driven and how badly it is measured. */
 export interface LoggerOptions {
@@ -182,7 +181,9 @@ function drivenUpTo(motion: Motion, day: DayResult, until: number): number[] {
     now = cursor(t);
     motion.step(now, Math.min(UNSEEN_STEP, until - t), t > 0);
   }
-  return MEASURED_WHEELS.map((wheel) => now.between(day.record.wheels[wheel].rotorBulk) - ZERO_CELSIUS);
+  return MEASURED_WHEELS.map((wheel) =>
+    fromSi(now.between(day.record.wheels[wheel].rotorBulk), 'temperature'),
+  );
 }
 
 function* measured(
@@ -223,7 +224,7 @@ function* measured(
       wander.y + scatter(0.25),
     );
     const rotors = MEASURED_WHEELS.map((wheel, k) => {
-      const bulk = between(wheels[wheel].rotorBulk) - ZERO_CELSIUS;
+      const bulk = fromSi(between(wheels[wheel].rotorBulk), 'temperature');
       late[k] += (bulk - late[k]) * Math.min(1, dt / 0.8);
       return late[k] + drift[k] * (late[k] - ambient) + scatter(2);
     });
@@ -237,16 +238,16 @@ function* measured(
       round(t, 3),
       now.lap,
       round(odometer, 2),
-      positive(speed * 3.6 + (speed > 1 ? scatter(0.25) : 0), 2),
+      positive(fromSi(speed, 'speed') + (speed > 1 ? scatter(0.25) : 0), 2),
       seen(latitude, 7),
       seen(longitude, 7),
       seen(height + scatter(0.6), 2),
-      positive(pressed(force.frontPressure) / 1e5 + scatter(0.15), 2),
-      positive(pressed(force.rearPressure) / 1e5 + scatter(0.15), 2),
+      positive(fromSi(pressed(force.frontPressure), 'pressure') + scatter(0.15), 2),
+      positive(fromSi(pressed(force.rearPressure), 'pressure') + scatter(0.15), 2),
       positive(Math.min(1500, pressed(force.pedal)) + scatter(2), 1),
       ...rotors.map((v) => round(v, 1)),
-      round(between(wheels.frontLeft.caliper) - ZERO_CELSIUS + scatter(0.5), 1),
-      round(between(wheels.frontLeft.fluid) - ZERO_CELSIUS + scatter(0.5), 1),
+      round(fromSi(between(wheels.frontLeft.caliper), 'temperature') + scatter(0.5), 1),
+      round(fromSi(between(wheels.frontLeft.fluid), 'temperature') + scatter(0.5), 1),
       round(ambient + scatter(0.2), 1),
     ];
   }

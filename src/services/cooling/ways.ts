@@ -16,6 +16,7 @@ import {
   type Change,
   changePrice,
   dayInput,
+  fromSi,
   type Project,
   type Setup,
   shelfOf,
@@ -133,7 +134,7 @@ export function waysToKeep(project: Project, setup: Setup, wish: number, need: C
   function ducts(): Way {
     const changes = AXLES.filter((axle) => need[axle].area > 0).flatMap((axle): Change[] => [
       ...(setup.car[axle].tapePercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
-      { kind: 'duct', axle, areaCm2: Math.min(300, Math.ceil(need[axle].area * 1e5) / 10) },
+      { kind: 'duct', axle, areaCm2: Math.min(300, Math.ceil(10 * fromSi(need[axle].area, 'area')) / 10) },
     ]);
     if (changes.length === 0) return none('ducts', 'no-duct');
     return fitted('ducts', changes);

@@ -1,4 +1,4 @@
-import { formatQuantity, type UnitChoice } from '../../model';
+import { formatQuantity, siText, type UnitChoice } from '../../model';
 import type { Finding } from '../../services';
 
 /** What was found about a change, in words. */
@@ -10,7 +10,7 @@ export function checkText(finding: Finding, units: UnitChoice): string {
       return MIXES[finding.found];
     case 'pedal': {
       const force = formatQuantity(finding.force, 'force', units);
-      const travel = formatQuantity(finding.travel * 1000, 'smallLength', units);
+      const travel = siText(finding.travel, 'smallLength', units);
       return {
         usable: 'the pedal stays usable',
         'too-heavy': `the pedal needs more force than the driver has (${force})`,
@@ -49,7 +49,7 @@ function fitText(finding: Finding & { kind: 'fits' }, units: UnitChoice): string
         : `${finding.axle} carbon pads want carbon rotors`;
     case 'touches':
     case 'tight': {
-      const room = formatQuantity(finding.short * 1000, 'smallLength', units);
+      const room = siText(finding.short, 'smallLength', units);
       return finding.found === 'touches'
         ? `does not fit the ${finding.axle} wheel: ${room} too little room`
         : `tight in the ${finding.axle} wheel: ${room} under the usual room`;

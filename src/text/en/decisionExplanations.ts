@@ -17,19 +17,18 @@ import {
   formatQuantity,
   padOf,
   type Setup,
+  siText,
   type UnitChoice,
   uncertainInfo,
   uncertainRanges,
 } from '../../model';
 import type { Assessed, ExposedReport, Way } from '../../services';
 import type { Explanation } from './explanation';
-import { celsius } from './wording';
 
 const percent = (share: number, decimals = 0) => `${(100 * share).toFixed(decimals)} %`;
 const kelvin = (value: number, units: UnitChoice) =>
   formatQuantity(value, 'difference', units).replace('-', '−');
-const area = (squareMetres: number, units: UnitChoice) =>
-  formatQuantity(squareMetres * 1e4, 'area', units, 1);
+const area = (squareMetres: number, units: UnitChoice) => siText(squareMetres, 'area', units, 1);
 const COOLING_LIMITS =
   'Cooling is uncertain by about ±30 % until measured temperatures calibrate it, and every answer here with it.';
 
@@ -66,7 +65,7 @@ export function explainDuctDrag(need: CoolingNeed, setup: Setup, units: UnitChoi
     inputs: [
       ['C·A of all wheels', formatQuantity(flow, 'bigArea', units, 4)],
       ['CdA', formatQuantity(need.dragArea, 'bigArea', units, 4)],
-      ['Highest speed of the hot lap', formatQuantity(3.6 * need.topSpeed, 'speed', units)],
+      ['Highest speed of the hot lap', siText(need.topSpeed, 'speed', units)],
       ['Force there', formatQuantity(need.dragForce, 'force', units)],
       [
         'Hot lap without and with',
@@ -111,10 +110,7 @@ export function explainComparison(reference: string, assessed: Assessed, units: 
       'Each setup drives the plan’s laps, cool-down and paddock in its air with its own car, and solves its own lap: drag and mass count. A percentage is (setup − reference) ÷ reference.',
     inputs: [
       ['Reference', reference],
-      [
-        'Its hot lap',
-        `${summary.lapTime.toFixed(3)} s, ${formatQuantity(summary.lapHeat / 1000, 'energy', units)}`,
-      ],
+      ['Its hot lap', `${summary.lapTime.toFixed(3)} s, ${siText(summary.lapHeat, 'energy', units)}`],
       ['Its car as driven', formatQuantity(summary.mass, 'mass', units)],
       ['Braking zones listed are those of its lap', String(summary.stopsOfLap)],
     ],
@@ -154,11 +150,8 @@ export function explainPlan(plan: FastestPlan, units: UnitChoice): Explanation {
     inputs: [
       ['Minutes', (plan.time / 60).toFixed(0)],
       ['Margin kept at every temperature limit', kelvin(plan.wish, units)],
-      [
-        'Mean speed of the fastest',
-        best ? formatQuantity(3.6 * best.meanSpeed, 'speed', units, 1) : 'none keeps it',
-      ],
-      ['Mean speed flat out', formatQuantity(3.6 * plan.flatOut.meanSpeed, 'speed', units, 1)],
+      ['Mean speed of the fastest', best ? siText(best.meanSpeed, 'speed', units, 1) : 'none keeps it'],
+      ['Mean speed flat out', siText(plan.flatOut.meanSpeed, 'speed', units, 1)],
       ['Simulation runs', String(plan.runs)],
     ],
     source:
@@ -253,11 +246,11 @@ export function explainExposed(
     inputs: [
       [
         'Faces',
-        `${rotor ? `the ${own.wheel.startsWith('front') ? 'front' : 'rear'} rotor` : 'the exhaust'}, radius ${formatQuantity(1000 * radius, 'smallLength', units)}`,
+        `${rotor ? `the ${own.wheel.startsWith('front') ? 'front' : 'rear'} rotor` : 'the exhaust'}, radius ${siText(radius, 'smallLength', units)}`,
       ],
       [
         'Distance, F there',
-        `${formatQuantity(1000 * own.distance, 'smallLength', units)}, ${discViewFactor(radius, own.distance).toFixed(3)}`,
+        `${siText(own.distance, 'smallLength', units)}, ${discViewFactor(radius, own.distance).toFixed(3)}`,
       ],
       ['In view, air past it', `${percent(own.view)}, ${percent(own.air)} of the road speed`],
       ['Takes up, α', own.absorptivity.toFixed(2)],
@@ -268,7 +261,7 @@ export function explainExposed(
           ? 'nothing hot'
           : `the ${own.contact}, ${own.contactConductance.toFixed(0)} W/(m²·K)`,
       ],
-      ['Highest', bare ? formatQuantity(celsius(bare.peak), 'temperature', units) : '—'],
+      ['Highest', bare ? siText(bare.peak, 'temperature', units) : '—'],
     ],
     source: `View factor: Howell, configuration factors. ${EXPOSED_KINDS[part.kind].name}: surfaces and heat capacity from memory.`,
     limits:

@@ -1,5 +1,5 @@
 import { type AxleName, type AxleNeed, isCold, type Margin } from '../../core';
-import { formatQuantity, type UnitChoice } from '../../model';
+import { formatQuantity, siText, type UnitChoice } from '../../model';
 import type { NoWay, WayKind } from '../../services';
 import { LIMIT_TEXT } from './parts';
 
@@ -20,7 +20,7 @@ export function noDuctWords(need: AxleNeed, wish: number, units: UnitChoice): st
   const { reason } = need;
   if (!reason) return '';
   const { name } = LIMIT_TEXT[reason.part];
-  const largest = `The largest looked at, ${formatQuantity(need.area * 1e4, 'area', units, 0)} to each wheel,`;
+  const largest = `The largest looked at, ${siText(need.area, 'area', units, 0)} to each wheel,`;
   const leaves =
     reason.best < 0
       ? `leaves the ${name} ${kelvin(reason.best, units)} over their limit`

@@ -1,4 +1,11 @@
-import { chainOf, chassisOf, effectiveRadiusMm, formatQuantity, frontSharePercent } from '../../model';
+import {
+  chainOf,
+  chassisOf,
+  effectiveRadiusMm,
+  formatQuantity,
+  frontSharePercent,
+  siText,
+} from '../../model';
 import type { Explanation, Facts, Input } from './explanation';
 import { fadeText, LIMIT_WORDS } from './wording';
 
@@ -47,7 +54,7 @@ export const FORCE_TOPICS: Readonly<Record<ForceTopic, (facts: Facts) => Explana
   }),
   travel: (facts) => {
     const { front, rear } = chainOf(facts.setup.car, facts.setup.parts);
-    const gap = (axle: typeof front) => formatQuantity(axle.clearance * 1000, 'smallLength', facts.units, 2);
+    const gap = (axle: typeof front) => siText(axle.clearance, 'smallLength', facts.units, 2);
     return {
       title: 'Pedal travel',
       relation:

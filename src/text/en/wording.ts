@@ -12,7 +12,7 @@ import type {
   Unbraked,
 } from '../../core';
 import { ZERO_CELSIUS } from '../../core';
-import { formatQuantity, type UnitChoice } from '../../model';
+import { formatQuantity, fromSi, siText, type UnitChoice } from '../../model';
 import { LIMIT_TEXT } from './parts';
 
 /** "front", or "front left" where the sides differ. */
@@ -23,7 +23,7 @@ export const celsius = (kelvin: number) => kelvin - ZERO_CELSIUS;
 
 /** A temperature in K as text in the chosen unit. */
 export function temperatureText(kelvin: number, units: UnitChoice): string {
-  return formatQuantity(celsius(kelvin), 'temperature', units);
+  return siText(kelvin, 'temperature', units);
 }
 
 /** Seconds as minutes and seconds, "3:05". */
@@ -71,7 +71,7 @@ export function momentText(moment: Moment, result: ToldPlaces): string {
 /** A limit or a worst value of any part as text: a temperature, a force or a travel. */
 export function limitText(part: LimitedPart | ForcePart, value: number, units: UnitChoice): string {
   if (part === 'pedal') return pedalText(value, units);
-  if (part === 'travel') return lengthText(value * 1000, units);
+  if (part === 'travel') return lengthText(fromSi(value, 'smallLength'), units);
   return temperatureText(value, units);
 }
 
@@ -220,7 +220,7 @@ function beforeText(result: Told, units: UnitChoice): string {
 function liftNotes({ heldByLift }: Told, units: UnitChoice): string[] {
   if (heldByLift === null) return [];
   return [
-    `The lap is held to ${formatQuantity(heldByLift * 3.6, 'speed', units)}: faster, the body’s lift would leave less than a quarter of the weight on the tyres. Is ClA right?`,
+    `The lap is held to ${siText(heldByLift, 'speed', units)}: faster, the body’s lift would leave less than a quarter of the weight on the tyres. Is ClA right?`,
   ];
 }
 

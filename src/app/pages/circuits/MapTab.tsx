@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { type AxleName, sampleLine } from '../../../core';
 import { circuitGeoJson, circuitGpx } from '../../../io';
-import { type Circuit, circuitInput, formatQuantity, toShown, unitOf } from '../../../model';
+import { type Circuit, circuitInput, formatQuantity, siText, toShown, unitOf } from '../../../model';
 import { celsius, windText } from '../../../text/en';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
 import { WithSession } from '../../shared/WithSession';
@@ -238,10 +238,8 @@ function MapOf({ computed }: { computed: Computed }) {
       </ol>
       {picked && (
         <p className="mt-1.5" role="status">
-          {picked.name || `Braking zone ${(stop ?? 0) + 1}`}:{' '}
-          {formatQuantity(picked.entrySpeed * 3.6, 'speed', units)} to{' '}
-          {formatQuantity(picked.exitSpeed * 3.6, 'speed', units)},{' '}
-          {formatQuantity(picked.energy / 1000, 'energy', units)}
+          {picked.name || `Braking zone ${(stop ?? 0) + 1}`}: {siText(picked.entrySpeed, 'speed', units)} to{' '}
+          {siText(picked.exitSpeed, 'speed', units)}, {siText(picked.energy, 'energy', units)}
           {plan.windKmh > 0 && `, ${windText(ground, index(picked.from), plan.windFromDeg)}`}.
         </p>
       )}

@@ -10,6 +10,7 @@ import {
   circuitProblems,
   dayInput,
   formatQuantity,
+  fromSi,
   type Quantity,
 } from '../../../model';
 import { useBackground, useProject, useSetup } from '../../state/context';
@@ -31,7 +32,7 @@ const MEASURES = {
     title: 'Brake power over the lap',
     quantity: 'power',
     decimals: 1,
-    of: (s) => s.meanPower / 1000,
+    of: (s) => fromSi(s.meanPower, 'power'),
     harder: 'more',
   },
   energy: {
@@ -45,7 +46,7 @@ const MEASURES = {
   air: {
     title: 'Air speed between braking zones',
     quantity: 'speed',
-    of: (s) => s.airSpeed * 3.6,
+    of: (s) => fromSi(s.airSpeed, 'speed'),
     harder: 'less',
   },
   straight: { title: 'Longest straight', quantity: 'distance', of: (s) => s.longestStraight, harder: null },

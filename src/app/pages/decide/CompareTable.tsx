@@ -1,9 +1,8 @@
 import { memo, type ReactNode } from 'react';
 import { AXLES, coldestBite, leastMargin } from '../../../core';
-import { formatQuantity, formatValue, type UnitChoice, unitOf } from '../../../model';
+import { formatQuantity, formatValue, siText, type UnitChoice, unitOf } from '../../../model';
 import {
   AXLE_WORDS,
-  celsius,
   changeText,
   explainComparison,
   fadeText,
@@ -86,7 +85,7 @@ export const CompareTable = memo(function CompareTable({
 });
 
 function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[] {
-  const temperature = (kelvin: number) => formatQuantity(celsius(kelvin), 'temperature', units);
+  const temperature = (kelvin: number) => siText(kelvin, 'temperature', units);
   const hottest = (
     c: Compared,
     axle: 'front' | 'rear',
@@ -146,13 +145,13 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
     },
     {
       name: 'Heat a lap',
-      cell: (c) => formatQuantity(c.assessed.summary.lapHeat / 1000, 'energy', units),
+      cell: (c) => siText(c.assessed.summary.lapHeat, 'energy', units),
       against: (c, r) =>
         changeText(r.assessed.summary.lapHeat, c.assessed.summary.lapHeat, `in “${reference.name}”`),
     },
     {
       name: 'Mean brake power',
-      cell: (c) => formatQuantity(c.assessed.summary.lapPower / 1000, 'power', units, 1),
+      cell: (c) => siText(c.assessed.summary.lapPower, 'power', units, 1),
     },
     {
       name: 'Hot lap',

@@ -7,8 +7,10 @@ import {
   ductPrice,
   fitChanges,
   formatQuantity,
+  fromSi,
   partOf,
   type Setup,
+  siText,
   type UnitChoice,
 } from '../../../model';
 import { ductShapes } from '../../../services';
@@ -103,7 +105,7 @@ function NeedPanel({ axle, need, setup }: { axle: AxleName; need: CoolingNeed; s
   const own = need[axle];
   const other = axle === 'front' ? 'rear' : 'front';
   const now = setup.car[axle].ductAreaCm2;
-  const area = (m2: number) => formatQuantity(m2 * 1e4, 'area', units, 1);
+  const area = (m2: number) => siText(m2, 'area', units, 1);
   return (
     <section className="panel px-4 py-3" aria-label={`${AXLE_WORDS[axle]} cooling need`}>
       <h2 className="flex items-center gap-2 text-[15px]">
@@ -142,9 +144,8 @@ function NeedPanel({ axle, need, setup }: { axle: AxleName; need: CoolingNeed; s
 
 function Shapes({ area, flowPercent, units }: { area: number; flowPercent: number; units: UnitChoice }) {
   const project = useProject();
-  const hose = ductPrice(project, area * 1e4, flowPercent);
-  const mm = (metres: number) =>
-    formatQuantity(metres * 1000, 'smallLength', units, units.smallLength === 'us' ? 2 : 0);
+  const hose = ductPrice(project, fromSi(area, 'area'), flowPercent);
+  const mm = (metres: number) => siText(metres, 'smallLength', units, units.smallLength === 'us' ? 2 : 0);
   return (
     <>
       <table className="mt-2 text-right">
@@ -180,7 +181,7 @@ function Shapes({ area, flowPercent, units }: { area: number; flowPercent: numbe
 
 function changesOf(need: CoolingNeed, setup: Setup): Change[] {
   return AXLES.filter((axle) => need[axle].kind === 'found').flatMap((axle): Change[] => [
-    { kind: 'duct', axle, areaCm2: Math.ceil(need[axle].area * 1e5) / 10 },
+    { kind: 'duct', axle, areaCm2: Math.ceil(10 * fromSi(need[axle].area, 'area')) / 10 },
     ...(setup.car[axle].tapePercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
   ]);
 }
@@ -206,8 +207,7 @@ function CostPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {
       <p className="min-w-[280px] flex-1">
         All of them take{' '}
         <strong className="font-[640]">{formatQuantity(need.dragForce, 'force', units)}</strong> of drag at{' '}
-        {formatQuantity(need.topSpeed * 3.6, 'speed', units)} (CdA{' '}
-        {formatQuantity(need.dragArea, 'bigArea', units, 4)}).{' '}
+        {siText(need.topSpeed, 'speed', units)} (CdA {formatQuantity(need.dragArea, 'bigArea', units, 4)}).{' '}
         {lapTimes
           ? `The solved hot lap goes from ${lapTimes.without.toFixed(2)} s without ducts to ${lapTimes.with.toFixed(2)} s: ${signedSeconds(lapTimes.with - lapTimes.without)} a lap.`
           : 'What that costs in lap time is not known: the speeds of this circuit are typed and do not follow the drag.'}{' '}

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { AxleName, AxleNeed } from '../../../core';
-import { formatQuantity, toShown, unitOf } from '../../../model';
+import { formatQuantity, fromSi, siText, toShown, unitOf } from '../../../model';
 import { AXLE_WORDS, celsius, LIMIT_TEXT } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { Key } from '../../ui/charts/Key';
@@ -20,7 +20,7 @@ export function DuctCurve({ axle, need }: { axle: AxleName; need: AxleNeed }) {
   const degree = unitOf('temperature', units);
   const square = unitOf('area', units);
   const { lines, rules } = useMemo(() => {
-    const area = (m2: number) => toShown(m2 * 1e4, square);
+    const area = (m2: number) => toShown(fromSi(m2, 'area'), square);
     const x = need.curve.map((point) => area(point.area));
     const found: ChartRule = { at: 'x', value: area(need.area), color: 'var(--ink)', text: 'found' };
     return {
@@ -73,10 +73,10 @@ export function DuctCurve({ axle, need }: { axle: AxleName; need: AxleNeed }) {
           <tbody>
             {need.curve.map((point) => (
               <tr key={point.area} className="border-t border-rule/60">
-                <td className="px-2">{formatQuantity(point.area * 1e4, 'area', units)}</td>
+                <td className="px-2">{siText(point.area, 'area', units)}</td>
                 {LINES.map(({ key }) => (
                   <td key={key} className="px-2">
-                    {formatQuantity(celsius(point[key]), 'temperature', units)}
+                    {siText(point[key], 'temperature', units)}
                   </td>
                 ))}
                 <td className="px-2">{formatQuantity(point.margin, 'difference', units)}</td>

@@ -8,6 +8,7 @@ import {
   type Exposed,
   type ExposedKind,
   formatQuantity,
+  siText,
   starterExposed,
   toShown,
   unitOf,
@@ -148,7 +149,7 @@ function PartPanel({
   const at = (key: keyof Exposed) => ['exposed', index, key] as const;
   const field = (key: keyof Exposed) => <Field key={key} shelf="cars" editing={editing} path={at(key)} />;
   const near = EXPOSED_KINDS[part.kind].source;
-  const temperature = (kelvin: number) => formatQuantity(celsius(kelvin), 'temperature', units);
+  const temperature = (kelvin: number) => siText(kelvin, 'temperature', units);
   const side = (which: Exposed['side']) =>
     (which === 'driver') === (car.driverSide === 'left') ? 'left' : 'right';
   const bare = report?.ways.find((way) => way.kind === 'none');
@@ -275,7 +276,7 @@ function Ways({ report, minutes }: { report: ExposedReport; minutes: Float32Arra
                     {WAYS[kind].name}
                   </Key>
                 </th>
-                <td className="text-right">{formatQuantity(celsius(peak), 'temperature', units)}</td>
+                <td className="text-right">{siText(peak, 'temperature', units)}</td>
                 <td className={`w-[96px] text-right ${left < 0 ? 'font-[620] text-over' : ''}`}>
                   {formatQuantity(Math.abs(left), 'difference', units)} {left < 0 ? 'over' : 'left'}
                 </td>

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { QUESTION } from '../../../compute';
 import type { FastestPlan, PlanOption } from '../../../core';
-import { formatQuantity, setLegs, toShown, type UnitChoice, unitOf } from '../../../model';
+import { formatQuantity, setLegs, siText, toShown, type UnitChoice, unitOf } from '../../../model';
 import { celsius, clockText, explainPlan, LIMIT_TEXT, limitText, momentText } from '../../../text/en';
 import { How } from '../../shared/How';
 import { Field } from '../../shared/Section';
@@ -69,7 +69,7 @@ export function PaceTab() {
 
 /** A way of some kilometres. */
 const wayText = (metres: number, units: UnitChoice) =>
-  units.distance === 'us' ? `${(metres / 1609.344).toFixed(1)} mi` : `${(metres / 1000).toFixed(1)} km`;
+  siText(metres, 'longDistance', units.distance ? { longDistance: units.distance } : {});
 const percent = (share: number) => `${(100 * share).toFixed(share > 0.995 ? 0 : 1)} %`;
 
 /** A way through the session, in a sentence. */

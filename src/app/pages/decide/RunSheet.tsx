@@ -1,7 +1,6 @@
 import { AXLES, HEAT_LIMITS, isCold, type Outlook } from '../../../core';
-import { formatQuantity, padOf, type UnitChoice } from '../../../model';
+import { formatQuantity, padOf, siText, type UnitChoice } from '../../../model';
 import {
-  celsius,
   fadeText,
   LIMIT_TEXT,
   marginText,
@@ -141,8 +140,7 @@ function Limits({ computed, units }: { computed: Computed; units: UnitChoice }) 
                 </span>
               </th>
               <td className="whitespace-nowrap text-right">
-                {formatQuantity(celsius(margin.worst), 'temperature', units)} of{' '}
-                {formatQuantity(celsius(margin.limit), 'temperature', units)}
+                {siText(margin.worst, 'temperature', units)} of {siText(margin.limit, 'temperature', units)}
               </td>
               <td className="whitespace-nowrap pl-2 text-right">
                 {marginText(margin, units).replace(' the window’s low end', '')}

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { memo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { type AxleName, leastMargin, type SummaryStop } from '../../../core';
-import { formatQuantity, toShown, unitOf } from '../../../model';
+import { siText, toShown, unitOf } from '../../../model';
 import { comparisonCsv } from '../../../report';
 import { celsius, marginWords, moneyText, verdictText } from '../../../text/en';
 import { AxleField } from '../../shared/AxleField';
@@ -211,9 +211,7 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
           : `Picked: ${stop + 1} ${names[stop]?.name ?? ''}: ${compared
               .flatMap((c) => {
                 const own = c.assessed.summary.stops[stop];
-                return own
-                  ? [`${c.name} ${formatQuantity(celsius(own[axle][quantity]), 'temperature', units)}`]
-                  : [];
+                return own ? [`${c.name} ${siText(own[axle][quantity], 'temperature', units)}`] : [];
               })
               .join(', ')}.`}
       </p>
@@ -243,7 +241,7 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
                     const own = c.assessed.summary.stops[k];
                     return (
                       <td key={c.id ?? 'plan'} className="px-2">
-                        {own ? formatQuantity(celsius(own[axle][quantity]), 'temperature', units) : '—'}
+                        {own ? siText(own[axle][quantity], 'temperature', units) : '—'}
                       </td>
                     );
                   })}

@@ -1,6 +1,6 @@
 import type { LapResult } from '../../../core';
-import { formatQuantity, type UnitChoice } from '../../../model';
-import { celsius, clockText, fadeText, pedalText } from '../../../text/en';
+import { siText, type UnitChoice } from '../../../model';
+import { clockText, fadeText, pedalText } from '../../../text/en';
 import type { Computed } from '../../state/useSession';
 
 const STOPS = 6;
@@ -33,9 +33,8 @@ export function StopsThatMatter({
     .sort((a, b) => weight(b) - weight(a))
     .slice(0, STOPS)
     .sort((a, b) => a - b);
-  const temperature = (kelvin: number) =>
-    formatQuantity(celsius(kelvin), 'temperature', units).replace(/ .*/, '');
-  const bar = (pascal: number) => formatQuantity(pascal / 1e5, 'pressure', units, 0).replace(/ .*/, '');
+  const temperature = (kelvin: number) => siText(kelvin, 'temperature', units).replace(/ .*/, '');
+  const bar = (pascal: number) => siText(pascal, 'pressure', units, 0).replace(/ .*/, '');
   const others = lap.trace.stops.flatMap((stop, k) => {
     const clicks = setup.plan.clicks[k] ?? 0;
     return clicks === 0 || chosen.includes(k) ? [] : [{ name: `${k + 1} ${stop.name}`, clicks }];
@@ -73,8 +72,8 @@ export function StopsThatMatter({
                   {k + 1} {stop.name}
                 </th>
                 <td>
-                  {formatQuantity(stop.entrySpeed * 3.6, 'speed', units).replace(/ .*/, '')} ·{' '}
-                  {formatQuantity(stop.exitSpeed * 3.6, 'speed', units).replace(/ .*/, '')}
+                  {siText(stop.entrySpeed, 'speed', units).replace(/ .*/, '')} ·{' '}
+                  {siText(stop.exitSpeed, 'speed', units).replace(/ .*/, '')}
                 </td>
                 <td>{temperature(face(k, 'front'))}</td>
                 <td>{temperature(face(k, 'rear'))}</td>

@@ -5,6 +5,7 @@ import {
   formatQuantity,
   starterStop,
   stopLength,
+  toSi,
   typedStopSchema,
 } from '../../../model';
 import { FieldNotes } from '../../shared/FieldNotes';
@@ -104,7 +105,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                     onChange={(event) => {
                       const by = event.target.value as CircuitStop['by'];
                       const length = stopLength(stop);
-                      const speeds = (stop.entryKmh / 3.6) ** 2 - (stop.exitKmh / 3.6) ** 2;
+                      const speeds = toSi(stop.entryKmh, 'speed') ** 2 - toSi(stop.exitKmh, 'speed') ** 2;
                       const round = (v: number) => Math.round(v * 100) / 100;
                       const same = {
                         ...stop,

@@ -2,7 +2,16 @@ import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { clicksFor, STANDARD_GRAVITY, type StopForce } from '../../../core';
-import { fieldInfo, formatQuantity, nominalFriction, padOf, planSchema, vehicleOf } from '../../../model';
+import {
+  fieldInfo,
+  formatQuantity,
+  nominalFriction,
+  padOf,
+  planSchema,
+  siText,
+  toSi,
+  vehicleOf,
+} from '../../../model';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
 import { NumberField } from '../../shared/NumberField';
 import { WithSession } from '../../shared/WithSession';
@@ -44,7 +53,7 @@ function ShareByDeceleration({ editing }: TabProps) {
   const [speed, setSpeed] = useState(120);
   const vehicle = useMemo(() => vehicleOf(car, parts), [car, parts]);
   const ask = {
-    speed: speed / 3.6,
+    speed: toSi(speed, 'speed'),
     front: nominalFriction(padOf(car.front.pad, parts)),
     rear: nominalFriction(padOf(car.rear.pad, parts)),
   };
@@ -208,12 +217,12 @@ function StopBalance({ computed }: { computed: Computed }) {
           {
             head: <Head a="line, front" b={unitLabel(units)} />,
             means: 'Greatest front line pressure',
-            cell: (f) => formatQuantity(f.frontPressure / 1e5, 'pressure', units, 0).replace(/ .*/, ''),
+            cell: (f) => siText(f.frontPressure, 'pressure', units, 0).replace(/ .*/, ''),
           },
           {
             head: <Head a="rear" b={unitLabel(units)} />,
             means: 'Greatest rear line pressure',
-            cell: (f) => formatQuantity(f.rearPressure / 1e5, 'pressure', units, 0).replace(/ .*/, ''),
+            cell: (f) => siText(f.rearPressure, 'pressure', units, 0).replace(/ .*/, ''),
           },
           ...(control
             ? [

@@ -1,5 +1,13 @@
 import type { ReactNode } from 'react';
-import { type Axle, type Car, effectiveRadiusMm, formatQuantity, type UnitChoice } from '../../../model';
+import {
+  type Axle,
+  type Car,
+  effectiveRadiusMm,
+  formatQuantity,
+  fromSi,
+  siText,
+  type UnitChoice,
+} from '../../../model';
 import { lengthText, pedalText } from '../../../text/en';
 import type { AxleValues, ChainValues } from './chainValues';
 
@@ -11,7 +19,7 @@ const MIDDLE = (FRONT_Y + REAR_Y) / 2;
 
 /** The brakes from foot to tyre with what each carries; every station leads to its fields. */
 export function ChainDrawing({ car, values, units }: { car: Car; values: ChainValues; units: UnitChoice }) {
-  const bar = (pa: number) => formatQuantity(pa / 1e5, 'pressure', units);
+  const bar = (pa: number) => siText(pa, 'pressure', units);
   const force = (n: number) => formatQuantity(n, 'force', units);
   const { pedal } = car;
   const pair = pedal.cylinders.kind === 'pair';
@@ -64,7 +72,9 @@ export function ChainDrawing({ car, values, units }: { car: Car; values: ChainVa
           title="Pedal"
           lines={[
             pedalText(values.pedal, units),
-            values.travel > values.longestTravel ? 'on the floor' : lengthText(values.travel * 1000, units),
+            values.travel > values.longestTravel
+              ? 'on the floor'
+              : lengthText(fromSi(values.travel, 'smallLength'), units),
             `ratio ${pedal.ratio}`,
           ]}
           alarm={over}
@@ -210,7 +220,7 @@ function AxleEnd({
         y={y}
         href="#lines"
         title="Line and hose"
-        lines={[formatQuantity(values.pressure / 1e5, 'pressure', units)]}
+        lines={[siText(values.pressure, 'pressure', units)]}
       >
         <path d="M -34 0 q 8 -14 17 0 t 17 0 t 17 0 t 17 0" fill="none" className={color} strokeWidth={5} />
       </Station>
@@ -225,7 +235,7 @@ function AxleEnd({
         }
         lines={[
           `${formatQuantity(values.clamp, 'force', units)} a side`,
-          `pad ${formatQuantity(values.padPressure / 1e5, 'pressure', units)}`,
+          `pad ${siText(values.padPressure, 'pressure', units)}`,
         ]}
       >
         <rect

@@ -1,6 +1,15 @@
 import { useState } from 'react';
 import { STANDARD_GRAVITY } from '../../../core';
-import { type Axle, formatQuantity, nominalFriction, type Pedal, padOf, vehicleOf } from '../../../model';
+import {
+  type Axle,
+  formatQuantity,
+  fromSi,
+  nominalFriction,
+  type Pedal,
+  padOf,
+  toSi,
+  vehicleOf,
+} from '../../../model';
 import { lengthText } from '../../../text/en';
 import { Field, Section } from '../../shared/Section';
 import { useProject } from '../../state/context';
@@ -43,12 +52,12 @@ export function ChainTab({ editing }: TabProps) {
   };
   const values = chainValues(vehicleOf(car, parts), {
     deceleration,
-    speed: speed / 3.6,
+    speed: toSi(speed, 'speed'),
     front: friction('front'),
     rear: friction('rear'),
   });
   // What the tyres could take at 250 km/h, and a little more.
-  const pressed = (0.6 * car.downforceAreaM2 * (250 / 3.6) ** 2) / (car.massKg * STANDARD_GRAVITY);
+  const pressed = (0.6 * car.downforceAreaM2 * toSi(250, 'speed') ** 2) / (car.massKg * STANDARD_GRAVITY);
   const most = Math.ceil(car.tyres.longitudinalGrip * (1 + Math.max(0, pressed)) * 1.1 * STANDARD_GRAVITY);
   return (
     <>
@@ -122,8 +131,8 @@ function Said({
       )}
       {floor && (
         <strong className="font-[620] text-over">
-          The pedal reaches the floor: its {lengthText(values.longestTravel * 1000, units)} are spent before
-          there is pressure enough.
+          The pedal reaches the floor: its {lengthText(fromSi(values.longestTravel, 'smallLength'), units)}{' '}
+          are spent before there is pressure enough.
         </strong>
       )}
     </>

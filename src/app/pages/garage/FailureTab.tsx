@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { QUESTION } from '../../../compute';
 import type { Failure, FailureCase } from '../../../core';
 import { MODEST } from '../../../core';
-import { dayInput, formatQuantity } from '../../../model';
+import { dayInput, formatQuantity, fromSi, siText, toSi } from '../../../model';
 import { pedalText } from '../../../text/en';
 import { WithSession } from '../../shared/WithSession';
 import { useBackground } from '../../state/context';
@@ -38,7 +38,7 @@ function Failures({ computed }: { computed: Computed }) {
   const input = useMemo(() => dayInput(computed.setup), [computed.setup]);
   const fastest = Math.max(...computed.result.trace.speed);
   const [picked, setPicked] = useState<number | null>(null);
-  const speed = picked ?? Math.round(fastest * 3.6) / 3.6;
+  const speed = picked ?? toSi(Math.round(fromSi(fastest, 'speed')), 'speed');
   const query = useQuery({
     // All that is asked, so that nothing of it can change unseen.
     queryKey: QUESTION.failures(computed.setup, speed),
@@ -54,18 +54,18 @@ function Failures({ computed }: { computed: Computed }) {
           <p className="mt-1">
             Straight, level road, pads warm, braked up to where the first axle would lock or the driver’s{' '}
             {formatQuantity(computed.setup.car.pedal.limitN, 'force', units)} are spent. The fastest place of{' '}
-            {computed.setup.circuit.name} is {formatQuantity(fastest * 3.6, 'speed', units)}.
+            {computed.setup.circuit.name} is {siText(fastest, 'speed', units)}.
           </p>
         </div>
         <div className="w-[280px]">
           <SliderField
             label="From"
-            value={Math.round(speed * 3.6)}
+            value={Math.round(fromSi(speed, 'speed'))}
             min={30}
-            max={Math.max(350, Math.ceil(fastest * 3.6))}
+            max={Math.max(350, Math.ceil(fromSi(fastest, 'speed')))}
             step={1}
-            text={formatQuantity(speed * 3.6, 'speed', units)}
-            onChange={(kmh) => setPicked(kmh / 3.6)}
+            text={siText(speed, 'speed', units)}
+            onChange={(kmh) => setPicked(toSi(kmh, 'speed'))}
           />
         </div>
       </div>

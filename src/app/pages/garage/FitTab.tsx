@@ -1,5 +1,5 @@
 import { type Clearance, wheelClearances } from '../../../core';
-import { type Axle, formatQuantity, taperOf, wheelFit } from '../../../model';
+import { type Axle, siText, taperOf, wheelFit } from '../../../model';
 import { Field, Section } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
 import { useProject } from '../../state/context';
@@ -47,7 +47,7 @@ function AxleFit({ editing, axle }: TabProps & { axle: Axle }) {
   }
   const clearances = wheelClearances(wheelFit(brakes));
   const taper = taperOf(brakes, parts);
-  const mm = (metres: number) => formatQuantity(metres * 1000, 'smallLength', units);
+  const mm = (metres: number) => siText(metres, 'smallLength', units);
   const field = (...path: string[]) => (
     <Field key={path.join('.')} shelf="cars" editing={editing} path={[axle, ...path]} />
   );

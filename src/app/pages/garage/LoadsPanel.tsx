@@ -1,7 +1,16 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { STANDARD_GRAVITY, wheelLoads } from '../../../core';
-import { chassisOf, fieldInfo, formatQuantity, loadSchema, type UnitChoice, vehicleOf } from '../../../model';
+import {
+  chassisOf,
+  fieldInfo,
+  formatQuantity,
+  fromSi,
+  loadSchema,
+  toSi,
+  type UnitChoice,
+  vehicleOf,
+} from '../../../model';
 import { lengthText } from '../../../text/en';
 import { NumberField } from '../../shared/NumberField';
 import { useProject } from '../../state/context';
@@ -24,8 +33,8 @@ export function LoadsPanel({ editing }: TabProps) {
       <p className="mt-1">
         With everything listed {formatQuantity(chassis.mass, 'mass', units)},{' '}
         {(100 * chassis.frontWeight).toFixed(1)} % on the front axle, centre of gravity{' '}
-        {lengthText(chassis.gravityHeight * 1000, units)} high. Own mass, weight share and height are on the
-        Car page.
+        {lengthText(fromSi(chassis.gravityHeight, 'smallLength'), units)} high. Own mass, weight share and
+        height are on the Car page.
       </p>
       {car.loads.length > 0 && (
         <table className="mt-2 w-full max-w-[760px] text-left">
@@ -115,7 +124,7 @@ export function WheelLoads({ editing }: TabProps) {
   const [deceleration, setDeceleration] = useState(8);
   const [lateral, setLateral] = useState(0);
   const vehicle = vehicleOf(car, parts);
-  const downforce = 0.6 * vehicle.downforceArea * (speed / 3.6) ** 2;
+  const downforce = 0.6 * vehicle.downforceArea * toSi(speed, 'speed') ** 2;
   const z = deceleration / STANDARD_GRAVITY;
   const loads = wheelLoads(vehicle, z, downforce, lateral / STANDARD_GRAVITY, vehicle.trackWidth);
   const still = wheelLoads(vehicle, 0, 0, 0, vehicle.trackWidth);

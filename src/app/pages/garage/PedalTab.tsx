@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { formatQuantity } from '../../../model';
+import { formatQuantity, fromSi, siText } from '../../../model';
 import { fadeText, LIMIT_WORDS, lengthText, overrunText, pedalText, stopText } from '../../../text/en';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
 import { WithSession } from '../../shared/WithSession';
@@ -122,19 +122,19 @@ function PedalSession({ computed }: { computed: Computed }) {
             {
               head: 'front line',
               means: 'Greatest front line pressure',
-              cell: (f) => formatQuantity(f.frontPressure / 1e5, 'pressure', units, 0),
+              cell: (f) => siText(f.frontPressure, 'pressure', units, 0),
             },
             {
               head: 'rear line',
               means: 'Greatest rear line pressure',
-              cell: (f) => formatQuantity(f.rearPressure / 1e5, 'pressure', units, 0),
+              cell: (f) => siText(f.rearPressure, 'pressure', units, 0),
             },
             {
               head: 'travel',
               means: 'Greatest pedal travel',
               cell: (f) => (
                 <span className={f.travel > longest ? 'text-over' : ''}>
-                  {f.travel > longest ? 'on the floor' : lengthText(f.travel * 1000, units)}
+                  {f.travel > longest ? 'on the floor' : lengthText(fromSi(f.travel, 'smallLength'), units)}
                 </span>
               ),
             },

@@ -7,8 +7,10 @@ import {
   effectiveRadiusMm,
   fitPart,
   formatQuantity,
+  fromSi,
   type Part,
   shelfOf,
+  siText,
   taperOf,
   vehicleOf,
 } from '../../../model';
@@ -63,7 +65,7 @@ export function PistonCompare({ editing }: TabProps) {
         <thead>
           <tr className="caption">
             <th className="text-left font-normal">
-              At {formatQuantity(PRESSURE / 1e5, 'pressure', units, 0)} of line pressure
+              At {siText(PRESSURE, 'pressure', units, 0)} of line pressure
             </th>
             <th className="font-normal">as fitted, {car[axle].caliper.pistonsMm.length} a side</th>
             <th className="font-normal">
@@ -124,10 +126,10 @@ function compare(car: Car, other: Car, axle: Axle, parts: readonly Part[]): Row[
       rear: chain.rear.nominalFriction,
     });
     return {
-      area: brakes.pistonArea * 1e4,
+      area: fromSi(brakes.pistonArea, 'area'),
       torque: torquePerPressure({ ...brakes, correction: 1 }, brakes.nominalFriction) * PRESSURE,
-      pad: padPressure(brakes, PRESSURE) / 1e5,
-      travel: travel.pedal(travel.pushTravel(pressures, 0, 0, 0)) * 1000,
+      pad: fromSi(padPressure(brakes, PRESSURE), 'pressure'),
+      travel: fromSi(travel.pedal(travel.pushTravel(pressures, 0, 0, 0)), 'smallLength'),
       pedal: g.pedal,
       mass: c[axle].caliper.massKg,
       leading: taper.leadingEdge,

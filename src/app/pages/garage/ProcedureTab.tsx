@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { QUESTION } from '../../../compute';
 import type { ProcedureResult, ProcedureStop, Requirement } from '../../../core';
 import { correctedDistance } from '../../../core';
-import { dayInput, formatQuantity, type UnitChoice } from '../../../model';
+import { dayInput, formatQuantity, fromSi, siText, toSi, type UnitChoice } from '../../../model';
 import { changeText, lengthText, temperatureText } from '../../../text/en';
 import { StateMark } from '../../shared/StateMark';
 import { WithSession } from '../../shared/WithSession';
@@ -26,7 +26,7 @@ function Procedures({ computed }: { computed: Computed }) {
   const [pause, setPause] = useState(20);
   const [deceleration, setDeceleration] = useState(5.6);
   const input = useMemo(() => dayInput(computed.setup), [computed.setup]);
-  const repeated = { speed: kmh / 3.6, count, deceleration, pause };
+  const repeated = { speed: toSi(kmh, 'speed'), count, deceleration, pause };
   const top = Math.max(...computed.result.trace.speed);
   const query = useQuery({
     queryKey: QUESTION.procedures(computed.setup, top, repeated),
@@ -186,9 +186,7 @@ function StopRows({
     <ForceTable
       caption={`Stop by stop: ${of}`}
       rows={stops}
-      nameOf={(s, i) =>
-        `${i + 1}: ${formatQuantity(s.from * 3.6, 'speed', units)} to ${formatQuantity(s.to * 3.6, 'speed', units)}`
-      }
+      nameOf={(s, i) => `${i + 1}: ${siText(s.from, 'speed', units)} to ${siText(s.to, 'speed', units)}`}
       columns={[
         {
           head: 'distance',
@@ -209,7 +207,7 @@ function StopRows({
         {
           head: 'travel',
           means: 'Greatest pedal travel',
-          cell: (s) => lengthText(s.travel * 1000, units),
+          cell: (s) => lengthText(fromSi(s.travel, 'smallLength'), units),
         },
         {
           head: 'rotor before, front',

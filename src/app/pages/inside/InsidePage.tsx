@@ -9,8 +9,8 @@ import {
   WHEELS,
   type WheelName,
 } from '../../../core';
-import { dayInput, formatQuantity, type WhatIf } from '../../../model';
-import { celsius, clockText, stopText } from '../../../text/en';
+import { dayInput, formatQuantity, siText, type WhatIf } from '../../../model';
+import { clockText, stopText } from '../../../text/en';
 import { Notices } from '../../shared/Notices';
 import { useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -293,7 +293,7 @@ function Ramp({
   seal: number;
 }) {
   const units = useUnits();
-  const text = (kelvin: number) => formatQuantity(celsius(kelvin), 'temperature', units);
+  const text = (kelvin: number) => siText(kelvin, 'temperature', units);
   return (
     <div className="caption flex flex-wrap items-center gap-x-2 px-1 pb-1">
       {text(cold)}

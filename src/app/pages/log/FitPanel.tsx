@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { formatQuantity, takeFit } from '../../../model';
+import { formatQuantity, siText, takeFit } from '../../../model';
 import type { Fitted, LapFit, ListedPiece, LogAnalysis } from '../../../services';
 import type { LogEntry } from '../../../storage';
 import { useBackground, useSetup } from '../../state/context';
@@ -36,7 +36,7 @@ export function FitPanel({
     }
   };
   const { plan, car } = analysis.setup;
-  const speed = (v: number) => formatQuantity(v * 3.6, 'speed', units, 1);
+  const speed = (v: number) => siText(v, 'speed', units, 1);
   const row = (name: string, now: number, f: Fitted, quantity: 'percent' | 'power') => (
     <tr key={name} className="border-t border-rule/60">
       <td className="py-1">{name}</td>
@@ -100,8 +100,8 @@ export function FitPanel({
           <p className="mt-1.5">
             Speeds differ by {speed(fit.after.speed)} RMS error, {speed(fit.before.speed)} before; the lap by{' '}
             {Math.abs(fit.after.time).toFixed(2)} s, {Math.abs(fit.before.time).toFixed(2)} s before; its
-            brake heat by {formatQuantity(Math.abs(fit.after.heat) / 1000, 'energy', units)},{' '}
-            {formatQuantity(Math.abs(fit.before.heat) / 1000, 'energy', units)} before.
+            brake heat by {siText(Math.abs(fit.after.heat), 'energy', units)},{' '}
+            {siText(Math.abs(fit.before.heat), 'energy', units)} before.
             {!fit.settled && ' The fit had not quite settled; fit again from here once it is applied.'}
           </p>
           <button

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { LOG_COLUMN_NAMES } from '../../../io';
-import { formatQuantity, toShown, unitOf } from '../../../model';
+import { formatQuantity, siText, toShown, unitOf } from '../../../model';
 import type { LogAnalysis, MeasuredSeries } from '../../../services';
 import { celsius, clockText, PART_NAMES, UNCALIBRATED_NOTE, verdictText } from '../../../text/en';
 import { StateMark } from '../../shared/StateMark';
@@ -28,7 +28,7 @@ export function HeatTab({ analysis }: LogViewProps) {
         </p>
         <p className="caption mt-1">
           Computed with the logged speeds, {begins(analysis)}, in air of{' '}
-          {formatQuantity(celsius(analysis.ambient), 'temperature', units)} (
+          {siText(analysis.ambient, 'temperature', units)} (
           {analysis.ambientLogged ? 'as logged' : 'from the plan'}). {UNCALIBRATED_NOTE}
         </p>
       </section>

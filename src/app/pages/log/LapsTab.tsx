@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { formatQuantity } from '../../../model';
+import { formatQuantity, siText } from '../../../model';
 import type { ListedPiece } from '../../../services';
 import { lapText, noteText } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
@@ -29,7 +29,7 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
         <p>
           <strong className="font-[640]">{entry.name}</strong>: {entry.samples} samples,{' '}
           {(1 / analysis.step).toFixed(analysis.step > 0.9 ? 1 : 0)} a second; its speed scatters by{' '}
-          {formatQuantity(analysis.noise * 3.6, 'speed', units, 2)}. Cut into laps {BY[analysis.by]}.
+          {siText(analysis.noise, 'speed', units, 2)}. Cut into laps {BY[analysis.by]}.
         </p>
         {analysis.step > 0.3 && (
           <p className="mt-1 text-close">
@@ -89,10 +89,10 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
                   </td>
                   <td className="px-1.5 text-right tabular-nums">{lapText(p.to - p.from)}</td>
                   <td className="px-1.5 text-right tabular-nums">
-                    {p.kind !== 'stand' && formatQuantity(p.topSpeed * 3.6, 'speed', units)}
+                    {p.kind !== 'stand' && siText(p.topSpeed, 'speed', units)}
                   </td>
                   <td className="px-1.5 text-right tabular-nums">
-                    {p.kind !== 'stand' && formatQuantity(p.heat / 1000, 'energy', units)}
+                    {p.kind !== 'stand' && siText(p.heat, 'energy', units)}
                   </td>
                 </tr>
               ))}

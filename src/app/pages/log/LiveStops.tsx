@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Analysed } from '../../../compute';
-import { formatQuantity } from '../../../model';
+import { siText } from '../../../model';
 import { useUnits } from '../../state/preferences';
 
 /** The newest stops of a recording. */
@@ -37,10 +37,9 @@ export function LiveStops({ result }: { result: Analysed | null }) {
                 Lap {lap}: {stop.name || `braking zone ${k + 1}`}
               </td>
               <td className="px-2 text-right">
-                {formatQuantity(stop.entrySpeed * 3.6, 'speed', units)} →{' '}
-                {formatQuantity(stop.exitSpeed * 3.6, 'speed', units)}
+                {siText(stop.entrySpeed, 'speed', units)} → {siText(stop.exitSpeed, 'speed', units)}
               </td>
-              <td className="px-2 text-right">{formatQuantity(stop.energy / 1000, 'energy', units)}</td>
+              <td className="px-2 text-right">{siText(stop.energy, 'energy', units)}</td>
             </tr>
           ))}
         </tbody>

@@ -5,9 +5,9 @@ import { demoProject } from '../../../../demo/project';
 import type { Analysed, EngineClient, FilesEngine } from '../../../compute';
 import type { RecordedPart, WheelName } from '../../../core';
 import { LOG_COLUMN_NAMES, type LogColumn } from '../../../io';
-import { formatQuantity } from '../../../model';
+import { siText } from '../../../model';
 import { openKeptLog } from '../../../storage';
-import { celsius, clockText, leftText } from '../../../text/en';
+import { clockText, leftText } from '../../../text/en';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { SelectField } from '../../ui/SelectField';
@@ -137,7 +137,7 @@ export function LiveTab() {
         <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
           <section className="panel px-4 py-3" aria-label="Now">
             <dl className="flex flex-wrap gap-x-8 gap-y-2">
-              <Figure name="Speed" value={formatQuantity((view.now.speed ?? 0) * 3.6, 'speed', units)} />
+              <Figure name="Speed" value={siText(view.now.speed ?? 0, 'speed', units)} />
               <Figure name="Time" value={clockText(view.now.time ?? 0)} />
               {view.now.lap !== undefined && (
                 <Figure name="Lap" value={String(Math.round(view.now.lap) + 1)} />
@@ -145,7 +145,7 @@ export function LiveTab() {
               {view.now.frontPressure !== undefined && (
                 <Figure
                   name="Line pressure, front"
-                  value={formatQuantity(view.now.frontPressure / 1e5, 'pressure', units, 0)}
+                  value={siText(view.now.frontPressure, 'pressure', units, 0)}
                 />
               )}
             </dl>
@@ -175,12 +175,10 @@ export function LiveTab() {
                     <tr key={column} className="border-t border-rule/60 tabular-nums">
                       <td className="py-0.5">{LOG_COLUMN_NAMES[column]}</td>
                       <td className="px-2 text-right font-[600]">
-                        {formatQuantity(celsius(view.now[column] ?? 0), 'temperature', units)}
+                        {siText(view.now[column] ?? 0, 'temperature', units)}
                       </td>
                       <td className="px-2 text-right">
-                        {values
-                          ? formatQuantity(celsius(values[values.length - 1]), 'temperature', units)
-                          : '…'}
+                        {values ? siText(values[values.length - 1], 'temperature', units) : '…'}
                       </td>
                     </tr>
                   );

@@ -1,6 +1,6 @@
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { lapTime, speedAt } from '../../../core';
-import { toShown, unitOf } from '../../../model';
+import { fromSi, toShown, unitOf } from '../../../model';
 import type { ListedPiece, LogAnalysis } from '../../../services';
 import { lapText } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
@@ -21,8 +21,8 @@ export function SpeedChart({ analysis, piece }: { analysis: LogAnalysis; piece: 
     const s = first + ((last - first) * i) / (POINTS - 1);
     return {
       at: toShown(s, distance),
-      logged: Number(toShown(speedAt(logged, s) * 3.6, speed).toFixed(1)),
-      solved: piece.whole ? Number(toShown(speedAt(solved, s) * 3.6, speed).toFixed(1)) : null,
+      logged: Number(toShown(fromSi(speedAt(logged, s), 'speed'), speed).toFixed(1)),
+      solved: piece.whole ? Number(toShown(fromSi(speedAt(solved, s), 'speed'), speed).toFixed(1)) : null,
     };
   });
   const apart = piece.to - piece.from - lapTime(solved);

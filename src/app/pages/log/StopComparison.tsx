@@ -1,5 +1,5 @@
 import { energyUncertainty, pairStops } from '../../../core';
-import { formatQuantity, vehicleOf } from '../../../model';
+import { formatQuantity, siText, vehicleOf } from '../../../model';
 import type { ListedPiece, LogAnalysis } from '../../../services';
 import { useUnits } from '../../state/preferences';
 
@@ -13,8 +13,8 @@ export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; pie
   const pairs = piece.whole
     ? pairStops(trace, solved, length)
     : trace.stops.map((_, logged) => ({ logged, solved: -1 }));
-  const kmh = (v: number) => formatQuantity(v * 3.6, 'speed', units);
-  const kj = (e: number) => formatQuantity(e / 1000, 'energy', units);
+  const kmh = (v: number) => siText(v, 'speed', units);
+  const kj = (e: number) => siText(e, 'energy', units);
   const both = pairs.filter((p) => p.logged >= 0 && p.solved >= 0);
   const sum = (of: (p: (typeof pairs)[number]) => number) => both.reduce((total, p) => total + of(p), 0);
   const [own, theirs] = [sum((p) => trace.stops[p.logged].energy), sum((p) => solved.stops[p.solved].energy)];

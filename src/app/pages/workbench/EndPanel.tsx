@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { AXLES, type AxleName, type BrakeState, type RecordedPart } from '../../../core';
-import { formatQuantity, keepState, storedBrakesOf, type UnitChoice } from '../../../model';
+import { keepState, siText, storedBrakesOf, type UnitChoice } from '../../../model';
 import { PART_NAMES, temperatureText } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
@@ -8,7 +8,7 @@ import { useEdit } from '../../state/useEdit';
 import type { ChartProps } from '../../state/useSession';
 
 const PARTS: readonly RecordedPart[] = ['rotorBulk', 'padFace', 'caliper', 'fluid'];
-const mm = (metres: number, units: UnitChoice) => formatQuantity(1000 * metres, 'smallLength', units);
+const mm = (metres: number, units: UnitChoice) => siText(metres, 'smallLength', units);
 const CARRIED: readonly (readonly [string, (state: BrakeState, units: UnitChoice) => string])[] = [
   ['Pads glazed', (s) => (s.glaze < 0.0005 ? 'none' : `${(100 * s.glaze).toFixed(1)} %`)],
   [

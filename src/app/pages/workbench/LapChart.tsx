@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, type PointerEvent, useMemo, useState } from 'react';
-import { formatQuantity, toShown, type UnitChoice, unitOf } from '../../../model';
-import { celsius, stopText } from '../../../text/en';
+import { formatQuantity, siText, toShown, type UnitChoice, unitOf } from '../../../model';
+import { stopText } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { type Selection, shownRecords } from '../../state/selection';
 import type { ChartProps, Computed } from '../../state/useSession';
@@ -181,7 +181,7 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
         {pointed !== null
           ? pointText(computed, selection, pointed, units)
           : stop &&
-            `At ${stopText(selection.stop, stop.name)}: ${formatQuantity(stop.entrySpeed * 3.6, 'speed', units)} to ${formatQuantity(stop.exitSpeed * 3.6, 'speed', units)}, ${formatQuantity(stop.energy / 1000, 'energy', units)} in ${stop.duration.toFixed(1)} s, then ${stop.airTime.toFixed(1)} s of air`}
+            `At ${stopText(selection.stop, stop.name)}: ${siText(stop.entrySpeed, 'speed', units)} to ${siText(stop.exitSpeed, 'speed', units)}, ${siText(stop.energy, 'energy', units)} in ${stop.duration.toFixed(1)} s, then ${stop.airTime.toFixed(1)} s of air`}
       </figcaption>
     </figure>
   );
@@ -236,6 +236,6 @@ function pointText(
   let k = 0;
   while (k < trace.distance.length - 2 && trace.distance[k + 1] < distance) k++;
   const { front, rear } = shownRecords(result, side);
-  const t = (values: Float64Array) => formatQuantity(celsius(values[i]), 'temperature', units);
-  return `${formatQuantity(distance, 'distance', units)}: ${formatQuantity(trace.speed[k] * 3.6, 'speed', units)} · front bulk ${t(front.rotorBulk)}, face ${t(front.rotorFace)}, fluid ${t(front.fluid)} · rear bulk ${t(rear.rotorBulk)}, face ${t(rear.rotorFace)}`;
+  const t = (values: Float64Array) => siText(values[i], 'temperature', units);
+  return `${formatQuantity(distance, 'distance', units)}: ${siText(trace.speed[k], 'speed', units)} · front bulk ${t(front.rotorBulk)}, face ${t(front.rotorFace)}, fluid ${t(front.fluid)} · rear bulk ${t(rear.rotorBulk)}, face ${t(rear.rotorFace)}`;
 }

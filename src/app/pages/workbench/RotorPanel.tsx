@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { AXLES, type AxleName, type RotorStrain } from '../../../core';
-import { formatQuantity, type UnitChoice } from '../../../model';
+import { formatQuantity, siText, type UnitChoice } from '../../../model';
 import { type Topic, wheelWords } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
@@ -12,7 +12,7 @@ interface Row {
   readonly topic: Topic;
   readonly value: (strain: RotorStrain, units: UnitChoice) => string;
 }
-const mm = (metres: number, units: UnitChoice) => formatQuantity(metres * 1000, 'smallLength', units, 2);
+const mm = (metres: number, units: UnitChoice) => siText(metres, 'smallLength', units, 2);
 
 const ROWS: readonly Row[] = [
   { name: 'Growth in diameter', topic: 'growth', value: (s, u) => mm(s.growth, u) },

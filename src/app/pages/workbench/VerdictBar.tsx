@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { lapHeat, lapTime } from '../../../core';
-import { formatQuantity, formatValue, type UnitChoice, unitOf } from '../../../model';
+import { formatValue, siText, type UnitChoice, unitOf } from '../../../model';
 import { clockText, type Topic, UNCALIBRATED_NOTE, verdictText } from '../../../text/en';
 import { StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
@@ -67,8 +67,8 @@ function figures({ result }: Computed, units: UnitChoice): [string, string, Topi
   return [
     ['Hot lap', `${clockText(Math.floor(time))}.${Math.floor((time % 1) * 10)} min`, 'lap'],
     ['Braking zones', String(result.trace.stops.length)],
-    ['Heat a lap', formatQuantity(heat / 1000, 'energy', units), 'energy'],
-    ['Lap mean', formatQuantity(heat / time / 1000, 'power', units, 1)],
+    ['Heat a lap', siText(heat, 'energy', units), 'energy'],
+    ['Lap mean', siText(heat / time, 'power', units, 1)],
     ['Driving', `${clockText(result.drivingTime)} min`],
     [
       'Energy balance error',

@@ -17,7 +17,7 @@ import {
   type WhatIfValues,
   whatIfBounds,
 } from '../../../model';
-import { temperatureText } from '../../../text/en';
+
 import { addSetup } from '../../state/addSetup';
 import { useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -127,7 +127,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
         <p className="caption mt-2">
           {fluid.silicone
             ? fluid.note
-            : `Boils at ${temperatureText(fluidBoilingPointC(car, setup.parts) + 273.15, units)} with ${fluidWater(car).toFixed(1)} % water.`}
+            : `Boils at ${formatQuantity(fluidBoilingPointC(car, setup.parts), 'temperature', units)} with ${fluidWater(car).toFixed(1)} % water.`}
         </p>
         <footer className="mt-2 flex gap-2">
           <button

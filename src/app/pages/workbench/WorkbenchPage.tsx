@@ -2,7 +2,7 @@ import { lazy, memo, Suspense, useDeferredValue, useMemo, useRef, useState } fro
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { hottestLap, lapLength, WHEELS } from '../../../core';
-import { keepWhatIf, type WhatIf } from '../../../model';
+import { keepWhatIf, toSi, type WhatIf } from '../../../model';
 import { CircuitMap, mapStops } from '../../shared/CircuitMap';
 import { Notices } from '../../shared/Notices';
 import { useSetup } from '../../state/context';
@@ -113,7 +113,7 @@ const MapPanel = memo(function MapPanel({
   const lap = result.laps[selection.lap - 1];
   const stops = useMemo(() => {
     const top = Math.max(...WHEELS.map((wheel) => result.peaks[wheel].rotorFace));
-    const cold = setup.plan.sessions[lap.session].ambientC + 273.15;
+    const cold = toSi(setup.plan.sessions[lap.session].ambientC, 'temperature');
     return mapStops(
       lap.trace,
       (k) => (Math.max(...WHEELS.map((wheel) => lap.wheels[wheel][k].facePeak)) - cold) / (top - cold || 1),

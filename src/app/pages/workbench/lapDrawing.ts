@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { toShown, type UnitChoice, unitOf } from '../../../model';
+import { fromSi, toShown, type UnitChoice, unitOf } from '../../../model';
 import { celsius } from '../../../text/en';
 import { type Selection, shownRecords } from '../../state/selection';
 import type { Computed } from '../../state/useSession';
@@ -37,16 +37,16 @@ export function drawLap(
     ...hot.map((r) => (r ? Math.max(0, ...r.trace.stops.map((s) => s.peakPower)) : 0)),
   );
   const speed = scaleLinear()
-    .domain([0, toShown(topSpeed * 3.6 * 1.04, speedUnit)])
+    .domain([0, toShown(1.04 * fromSi(topSpeed, 'speed'), speedUnit)])
     .range([SPEED[1], SPEED[0]]);
   const power = scaleLinear()
-    .domain([0, Math.max(1, toShown(topPower / 1000, powerUnit))])
+    .domain([0, Math.max(1, toShown(fromSi(topPower, 'power'), powerUnit))])
     .range([POWER[1], POWER[0]]);
   const heat = scaleLinear()
     .domain([0, toShown(Math.ceil((topTemperature(hot) + 20) / 50) * 50, degree)])
     .range([HEAT[1], HEAT[0]]);
 
-  const ySpeed = (v: number) => speed(toShown(v * 3.6, speedUnit));
+  const ySpeed = (v: number) => speed(toShown(fromSi(v, 'speed'), speedUnit));
   const yHeat = (kelvin: number) => heat(toShown(celsius(kelvin), degree));
   const [from, to] = lapSamples(result, lapNumber);
   const at = result.record.distance.subarray(from, to);
