@@ -3,7 +3,6 @@ import {
   type BalanceChoices,
   balanceChoices,
   type CoolingNeed,
-  type Corner,
   coldStop,
   coolingNeed,
   type DayInput,
@@ -15,6 +14,7 @@ import {
   fastestPlan,
   hotStop,
   moistAirDensity,
+  movedBy,
   type Outlook,
   outlook,
   type ProcedureResult,
@@ -52,12 +52,7 @@ const engine = {
   },
   /** The same day with all forced cooling multiplied by a factor. */
   simulateCooled(input: DayInput, coolingFactor: number): DayResult {
-    const scale = (corner: Corner): Corner => ({
-      ...corner,
-      air: { ...corner.air, coolingFactor: corner.air.coolingFactor * coolingFactor },
-    });
-    const axle = (a: DayInput['front']) => ({ ...a, left: scale(a.left), right: scale(a.right) });
-    return engine.simulate({ ...input, front: axle(input.front), rear: axle(input.rear) });
+    return engine.simulate(movedBy(input, { frontCooling: coolingFactor, rearCooling: coolingFactor }));
   },
   /** How long a session can go on; takes a second or more. */
   outlook(input: DayInput, session: number): Outlook {

@@ -16,7 +16,6 @@ export { type Problem, pathText } from './check/problem';
 export { circuitProblems, projectProblems } from './check/problems';
 export { attemptEdit, refusalText } from './edit/attempt';
 export {
-  changesOfWhatIf,
   changesProblem,
   changeWords,
   isForAxle,
@@ -55,10 +54,10 @@ export { alike, conflictText, differing, mergeProjects, type Sparse } from './ed
 export { stopsFromLap } from './edit/stopsFromLap';
 export {
   applyWhatIf,
+  changesOfWhatIf,
   keepWhatIf,
   savedValues,
   type WhatIf,
-  type WhatIfNumber,
   type WhatIfValues,
   whatIfBounds,
 } from './edit/whatIf';
@@ -75,6 +74,8 @@ export {
   writeParts,
   writeProject,
 } from './file/readProject';
+export { MOVABLE_IDS, type MovableId, movable } from './parameters/movables';
+export { parameterInfo } from './parameters/parameterInfo';
 export {
   formatQuantity,
   formatValue,
@@ -129,7 +130,7 @@ export {
   standLegSchema,
 } from './schema/project';
 export type { PlanStart } from './schema/state';
-export { DEFAULT_UNCERTAIN, type Uncertain, uncertainInfo, uncertainRanges } from './schema/uncertain';
+export { DEFAULT_UNCERTAIN, type Uncertain, uncertainRanges } from './schema/uncertain';
 export { chainOf, chassisOf, effectiveRadiusMm, frontSharePercent, taperOf, wheelFit } from './toCore/chain';
 export { storedBrakesOf } from './toCore/state';
 export {

@@ -25,7 +25,7 @@ import { circuitSchema } from './schema/circuit';
 import { exposedPart } from './schema/exposed';
 import { type FieldInfo, type FieldLimits, fieldInfo } from './schema/field';
 import { planSchema } from './schema/project';
-import { uncertainRanges } from './schema/uncertain';
+import { type Uncertain, uncertainRanges } from './schema/uncertain';
 import { taperOf, wheelFit } from './toCore/chain';
 import { dayInput, type Setup, setupOf } from './toCore/toCore';
 
@@ -145,6 +145,14 @@ describe('every number that can be typed', () => {
     },
   ];
 
+  /** Ranges as when every one is drawn. */
+  const allUsed = (uncertain: Uncertain): Uncertain => ({
+    ...uncertain,
+    ranges: Object.fromEntries(
+      Object.entries(uncertain.ranges).map(([id, range]) => [id, { ...range, use: true }]),
+    ) as Uncertain['ranges'],
+  });
+
   /** What is decided beside the day: heat near the brakes of a day already driven, and what is drawn of what range. */
   const ofDecisions = (setup: Setup, base: Setup, driven: DayResult) =>
     JSON.stringify([
@@ -156,7 +164,7 @@ describe('every number that can be typed', () => {
           return exposed.rating - peak;
         });
       }),
-      uncertainRanges(setup.plan.uncertain),
+      uncertainRanges(allUsed(setup.plan.uncertain)),
       Array.from(latinHypercube(setup.plan.uncertain.runs, 1, setup.plan.uncertain.seed).subarray(0, 9)),
     ]);
 

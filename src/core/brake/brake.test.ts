@@ -10,6 +10,7 @@ import { cornerNetwork } from './cornerNetwork';
 import { fillDrive } from './drive';
 import { boilingPoint, type Fluid, waterAfter } from './fluid';
 import { frictionAt, GLAZED_LOSS, glazeAfter } from './friction';
+import { DEFAULT_CONSTANTS } from './networkConstants';
 import { rotorHeatShare } from './partition';
 import type { Corner } from './parts';
 import { drumGeometry, rotorGeometry } from './rotorGeometry';
@@ -95,6 +96,7 @@ const corner: Corner = {
     openness: 0.5,
     coolingFactor: 1,
   },
+  constants: DEFAULT_CONSTANTS,
 };
 const rotor = (change: Partial<Corner['rotor']>): Corner => ({
   ...corner,

@@ -114,7 +114,8 @@ export function passage(
   const inlet = Math.sqrt(pumped ** 2 + driven ** 2 + (FAN_THROUGH * fan) ** 2);
   const mean = 0.5 * inlet * (1 + geometry.inletArea / geometry.outletArea);
   const wallArea = geometry.cheekWall + geometry.vaneWall + geometry.holeWall;
-  const walls = vanes.wall * channelCoefficient(geometry, air, mean) * wallArea;
+  const walls =
+    vanes.wall * corner.constants.vaneConvection * channelCoefficient(geometry, air, mean) * wallArea;
   const massFlow = air.density * inlet * geometry.inletArea;
   const capacity = massFlow * air.specificHeat;
   // A breath of nothing: what it carries off is lost in rounding.

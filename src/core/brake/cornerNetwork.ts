@@ -11,7 +11,6 @@ import {
   DRUM_LEAKAGE_TO_AIR,
   FLUID_HEAT,
   FLUID_TO_HOSE,
-  HAT_AREA,
   HAT_TO_HUB,
   HOSE_DISTANCE,
   HOSE_SEEN,
@@ -120,14 +119,14 @@ export function cornerNetwork(
 
 /** What the ring hangs on: hat or drum web, hub, upright. */
 function wheelEnd(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, natural: Natural) {
-  const { rotor, air, drum } = corner;
+  const { rotor, air, drum, constants } = corner;
   const hat = build.node(
     drum ? 'drum web' : 'hat',
     drum ? drum.webMass * STEEL_HEAT : rotor.hatMass * rotor.hatSpecificHeat,
   );
   build.link(ring.end, hat, drum ? 6 : rotor.hatConductance);
-  build.link(hat, AMBIENT, HAT_AREA * air.coolingFactor, CHANNEL.face, null, 'air');
-  build.link(hat, AMBIENT, HAT_AREA, CHANNEL.still, natural(0.06), 'air');
+  build.link(hat, AMBIENT, constants.hatArea * air.coolingFactor, CHANNEL.face, null, 'air');
+  build.link(hat, AMBIENT, constants.hatArea, CHANNEL.still, natural(0.06), 'air');
   const hub = build.node('hub', HUB_MASS * STEEL_HEAT);
   build.link(hat, hub, HAT_TO_HUB);
   build.link(hub, AMBIENT, HUB_AREA * air.coolingFactor, CHANNEL.wheel, null, 'air');

@@ -5,6 +5,7 @@ export { fillDrive } from './drive';
 export { boilingPoint, waterAfter } from './fluid';
 export { frictionAt, glazeAfter } from './friction';
 export { GROUPS, type Group, groupOfNode, RECORDED_PARTS, type RecordedPart } from './groups';
+export { DEFAULT_CONSTANTS } from './networkConstants';
 export { rotorHeatShare } from './partition';
 export { type Corner, type Pad, type RotorMaterial, rubbedMaterial } from './parts';
 export { drumGeometry, rotorGeometry } from './rotorGeometry';

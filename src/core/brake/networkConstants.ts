@@ -5,7 +5,6 @@ export const PAD_EMISSIVITY = 0.85;
 export const VIEW_TO_SURROUNDINGS = 0.75;
 export const VIEW_TO_CALIPER = 0.08;
 export const RING_AIR_TO_CALIPER = 0.25; // W/K, warm air dragged into the bridge
-export const HAT_AREA = 0.04; // m²
 export const HAT_TO_HUB = 8; // W/K
 export const HUB_MASS = 4; // kg of steel: hub, bearing, studs
 export const HUB_AREA = 0.15; // m², the bolted wheel's centre works as its fin
@@ -26,3 +25,16 @@ export const HOSE_DISTANCE = 0.15; // m from the disc
 export const HOSE_SEEN = 0.0015; // m² of fitting and hose that the disc sees
 export const DRUM_INSIDE = 0.25; // share of the outer heat transfer found inside a drum
 export const DRUM_LEAKAGE_TO_AIR = 0.3; // share of the shoes' surface in moving air
+
+/** Constants of a brake's network that matter and can be calibrated. */
+export interface NetworkConstants {
+  /** Factor on the convection of the rubbed faces, 1 */
+  readonly faceConvection: number;
+  /** Factor on the convection of the walls of the vanes, 1 */
+  readonly vaneConvection: number;
+  /** Surface of the bell (hat) in the air, m² */
+  readonly hatArea: number;
+}
+
+/** As computed for a brake that has not been measured; the bell's surface is from memory. */
+export const DEFAULT_CONSTANTS: NetworkConstants = { faceConvection: 1, vaneConvection: 1, hatArea: 0.04 };

@@ -1,4 +1,5 @@
 import type { UniformTable } from '../numeric';
+import type { NetworkConstants } from './networkConstants';
 
 /** A rotor material. All SI; tables over temperature in K. */
 export interface RotorMaterial {
@@ -152,6 +153,7 @@ export interface Corner {
   readonly pad: Pad;
   readonly caliper: Caliper;
   readonly air: CornerAir;
+  readonly constants: NetworkConstants;
 }
 
 /** Material of what the pads rub on. */

@@ -44,7 +44,8 @@ export function discRing(
   const inner = start + points - 1;
   const free = Math.max(0, 2 * ring.faceArea - 2 * pad.area);
   const stillFace = natural(0.5 * rotor.outerDiameter);
-  build.link(start, AMBIENT, free * air.coolingFactor, CHANNEL.face, null, 'faces');
+  const forced = air.coolingFactor * corner.constants.faceConvection;
+  build.link(start, AMBIENT, free * forced, CHANNEL.face, null, 'faces');
   build.link(start, AMBIENT, free, CHANNEL.still, stillFace, 'faces');
   const view = VIEW_TO_SURROUNDINGS * (1 - 0.35 * air.shield);
   build.radiate(start, AMBIENT, material.emissivity * STEFAN_BOLTZMANN * view * free);
@@ -85,8 +86,9 @@ export function drumRing(
   });
   const outside = start + points - 1;
   const free = Math.max(0, rubbed - 2 * pad.area);
-  build.link(start, AMBIENT, DRUM_INSIDE * free * air.coolingFactor, CHANNEL.face, null, 'faces');
-  build.link(outside, AMBIENT, outer * air.coolingFactor, CHANNEL.face, null, 'air');
+  const forced = air.coolingFactor * corner.constants.faceConvection;
+  build.link(start, AMBIENT, DRUM_INSIDE * free * forced, CHANNEL.face, null, 'faces');
+  build.link(outside, AMBIENT, outer * forced, CHANNEL.face, null, 'air');
   build.link(outside, AMBIENT, outer, CHANNEL.still, natural(drum.innerDiameter), 'air');
   // Seen by the wheel's barrel, which takes about half of it away.
   build.radiate(outside, AMBIENT, 0.5 * material.emissivity * STEFAN_BOLTZMANN * outer);

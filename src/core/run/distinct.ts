@@ -28,7 +28,14 @@ export function distinct(
 
 /** Whether two brakes are the same in every value. */
 function sameCorner(a: Corner, b: Corner): boolean {
-  const keys = ['rotor', 'drum', 'pad', 'caliper', 'air'] as const satisfies readonly (keyof Corner)[];
+  const keys = [
+    'rotor',
+    'drum',
+    'pad',
+    'caliper',
+    'air',
+    'constants',
+  ] as const satisfies readonly (keyof Corner)[];
   return keys.every((key) => same(a[key], b[key]));
 }
 

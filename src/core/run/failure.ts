@@ -3,9 +3,9 @@ import { assertOnTheRoad, forcesOf, resistance, tyreLoad } from '../lap';
 import { airAt, listedSchedule, stopPiece } from '../schedule';
 import type { Observer } from './observer';
 import { meanOverDistance, type ProcedureCar } from './procedures';
-import type { HeldBy, StopTold } from './result';
 import { run } from './run';
 import { mostBraking } from './stopping';
+import type { HeldBy, StopTold } from './stopResult';
 
 export type Failure = 'none' | 'booster' | 'front-circuit' | 'rear-circuit' | 'one-diagonal' | 'only-circuit';
 

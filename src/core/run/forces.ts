@@ -2,7 +2,8 @@ import type { DayInput } from '../schedule';
 import { FOOT_LIMITS } from './limits';
 import { timeOfStop } from './margins';
 import type { DayRecord } from './record';
-import type { ForceMargin, LapResult, LeastFade, Moment, StopForce } from './result';
+import type { ForceMargin, LapResult, LeastFade, Moment } from './result';
+import type { StopForce } from './stopResult';
 
 interface Braked {
   readonly lap: LapResult;

@@ -34,8 +34,7 @@ export type {
   Margin,
   Moment,
   RotorStrain,
-  StopForce,
-  StopLimit,
   Unbraked,
   Verdict,
 } from './result';
+export type { StopForce, StopLimit } from './stopResult';

@@ -1,7 +1,7 @@
 import { PedalTravel } from '../actuation';
 import { type AxleInput, type Corner, type RecordedPart, rubbedMaterial } from '../brake';
 import type { Vehicle } from '../lap';
-import type { StopForce } from './result';
+import type { StopForce } from './stopResult';
 
 /** Highest temperature a wheel bearing's grease is run at, K (150 °C, from memory). */
 const HUB_LIMIT = 423.15;

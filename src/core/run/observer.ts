@@ -1,6 +1,6 @@
 import type { Piece } from '../schedule';
 import type { DayRecord } from './record';
-import type { StopForce, StopTold } from './result';
+import type { StopForce, StopTold } from './stopResult';
 
 /** A piece that has been run. */
 export interface PieceRun {

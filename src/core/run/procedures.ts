@@ -11,8 +11,8 @@ import {
   type Start,
 } from '../schedule';
 import type { Observer } from './observer';
-import type { StopTold } from './result';
 import { run } from './run';
+import type { StopTold } from './stopResult';
 
 /** One stop of a procedure. Temperatures in K, of the left wheels. */
 export interface ProcedureStop extends StopTold {

@@ -3,6 +3,7 @@ import type { LapTrace } from '../lap';
 import type { LapKind, LegKind, StandKind } from '../schedule';
 import type { ForcePart, LimitedPart } from './limits';
 import type { DayRecord } from './record';
+import type { StopForce, StopLimit } from './stopResult';
 
 /** One wheel's brake through one stop; temperatures in K. */
 export interface StopHeat {
@@ -17,67 +18,6 @@ export interface StopHeat {
   readonly frictionBefore: number;
   readonly frictionLeast: number;
   readonly frictionMean: number;
-}
-
-/** What held a stop back at its hardest. */
-export type HeldBy = 'asked' | 'tyres' | 'pedal' | 'travel';
-
-/** A stop whose speed followed from the brakes, as it was driven. */
-export interface StopTold {
-  /** m/s */
-  readonly from: number;
-  readonly to: number;
-  /** From first touch of the pedal, m and s */
-  readonly distance: number;
-  readonly time: number;
-  /** Mean fully developed deceleration between 80 and 10 % of the speed, m/s²; over the whole stop where it ends above */
-  readonly meanDeceleration: number;
-  /** Greatest pedal force, and those at the start and the end of full braking, N */
-  readonly pedal: number;
-  readonly pedalStart: number;
-  readonly pedalEnd: number;
-  /** m */
-  readonly travel: number;
-  readonly heldBy: HeldBy;
-}
-
-/** What limits a braking: who would have to give more for it to be shorter. */
-export type StopLimit = 'tyres' | 'pedal' | 'travel' | 'fade' | 'cold';
-
-/** What a stop asks of the driver's foot and of both axles. */
-export interface StopForce {
-  /** Greatest pedal force needed, N; infinite where no force makes the stop */
-  readonly pedal: number;
-  /** Pedal force of the stop's mean braking with the friction at its first bite, and with what stays at its end, N */
-  readonly pedalBite: number;
-  readonly pedalStay: number;
-  /** Greatest line pressures, Pa */
-  readonly frontPressure: number;
-  readonly rearPressure: number;
-  /** Greatest pedal travel, m */
-  readonly travel: number;
-  /** Front share of all braking at the start, over the stop's work, and at its end; and what both axles' tyres would want */
-  readonly share: StartMeanEnd;
-  readonly ideal: StartMeanEnd;
-  /** Axle that is nearer to locking at the instant that asks most of its tyres */
-  readonly locksFirst: AxleName;
-  /** Least of available braking at the driver's limits over the braking needed, minus one; −1 where nothing brakes */
-  readonly fadeMargin: number;
-  /** Least braking available, N */
-  readonly available: number;
-  /** Greatest braking needed, N */
-  readonly needed: number;
-  /** How much longer the stop runs, m; null where the car does not stop: no braking is left, or over 1 km is missing */
-  readonly extraDistance: number | null;
-  readonly limit: StopLimit;
-  /** Heat into the two front and the two rear brakes as the friction shared it, J */
-  readonly frontHeat: number;
-  readonly rearHeat: number;
-}
-export interface StartMeanEnd {
-  readonly start: number;
-  readonly mean: number;
-  readonly end: number;
 }
 
 export interface LapResult {

@@ -3,8 +3,8 @@ import { axleOf, type WheelName } from '../brake';
 import { GAMMA } from '../heat';
 import type { BrakedCar, Steps } from '../schedule';
 import type { ForceRecord } from './record';
-import type { StopForce, StopLimit } from './result';
 import type { Sharing } from './sharing';
+import type { StopForce, StopLimit } from './stopResult';
 
 /** An overrun of more than this is no longer a stop, m. */
 const LONGEST_OVERRUN = 1000;

@@ -4,8 +4,8 @@ import { assertOnTheRoad, type Forces, forcesOf, loadFactor, resistance, tyreLoa
 import { largestThat } from '../numeric';
 import type { Ask, BrakedCar, StopPiece } from '../schedule';
 import type { DemandStep } from './demandStep';
-import type { HeldBy, StopTold } from './result';
 import type { Sharing } from './sharing';
+import type { HeldBy, StopTold } from './stopResult';
 
 /** Steps in a stop, s. */
 const STEP = 0.02;

@@ -5,16 +5,13 @@ export { type ExposedPart, exposedTemperature, type Protection } from './exposed
 export { type FastestPlan, fastestPlan } from './fastestPlan';
 export { latinHypercube } from './latinHypercube';
 export { coldestBite, keepsAll, leastMargin } from './least';
+export { moved, movedBy, PARAMETER_IDS, PARAMETERS, type ParameterId } from './parameters';
 export type { PlanOption } from './planner';
 export { CURVE_PARTS, type CurvePart, runLayout, writeRun } from './runRecord';
 export { BAND_SHARES, type LimitRisk, type RunStatistics, runStatistics } from './runStatistics';
 export { type DaySummary, type SummaryStop, summarise } from './summary';
 export {
-  ADDED,
   drawn,
-  perturbed,
-  UNCERTAIN_INPUTS,
-  type UncertainInput,
   type UncertainRange,
   valueIn,
 } from './uncertain';

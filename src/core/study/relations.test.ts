@@ -8,8 +8,8 @@ import type { DayInput } from '../schedule';
 import { type CoolingNeed, coolingNeed } from './coolingNeed';
 import { fastestPlan } from './fastestPlan';
 import { leastMargin } from './least';
+import { moved, PARAMETER_IDS, PARAMETERS } from './parameters';
 import { summarise } from './summary';
-import { perturbed } from './uncertain';
 
 /** Relations that must hold between answers, whatever the figures are. */
 
@@ -41,8 +41,8 @@ describe('more asked of the brakes is never less duct', () => {
       'a closed wheel',
       changed(tarn, { front: { ...tarn.car.front, opennessPercent: 0, shieldPercent: 100 } }),
     ],
-    ['brakes that cool worse', perturbed(changed(tarn), 'frontCooling', 0.85)],
-    ['a driver who leaves less unused', perturbed(changed(tarn), 'driver', 1.04)],
+    ['brakes that cool worse', moved(changed(tarn), 'frontCooling', 0.85)],
+    ['a driver who leaves less unused', moved(changed(tarn), 'driver', 1.04)],
   ] as const)('%s', (_, input) => {
     const more = need(input);
     expect(more.front.kind).not.toBe('none');
@@ -99,19 +99,19 @@ describe('what is uncertain, moved one way', () => {
     ['ambient', 8, 'hotter'],
     ['driver', 0.96, 'cooler'],
   ] as const)('%s by %f leaves the front %s, and every joule where it belongs', (which, by, way) => {
-    const moved = sum(perturbed(input, which, by));
-    const change = frontFace(moved) - frontFace(now);
+    const after = sum(moved(input, which, by));
+    const change = frontFace(after) - frontFace(now);
     if (way === 'hotter') expect(change).toBeGreaterThan(0.5);
     else expect(change).toBeLessThan(-0.5);
-    const { supplied, stored, lost } = moved.audit;
+    const { supplied, stored, lost } = after.audit;
     expect(Math.abs(supplied - stored - lost)).toBeLessThan(1e-5 * supplied);
   });
 
   it('drier or wetter fluid moves its own margin by as much and nothing else by a bit', () => {
     for (const by of [-25, 10]) {
-      const moved = simulateDay(perturbed(input, 'fluidState', by));
+      const wetter = simulateDay(moved(input, 'fluidState', by));
       const before = simulateDay(input);
-      moved.margins.forEach((margin, i) => {
+      wetter.margins.forEach((margin, i) => {
         const shift = margin.part === 'fluid' ? by : 0;
         // Vapour changes what the pedal can do, so only days without any stay the same to the digit.
         expect(margin.margin - before.margins[i].margin).toBeCloseTo(shift, 6);
@@ -120,18 +120,9 @@ describe('what is uncertain, moved one way', () => {
   });
 
   it('nothing moved is the same day, to the bit', () => {
-    for (const [which, none] of [
-      ['frontCooling', 1],
-      ['rearCooling', 1],
-      ['frontFriction', 1],
-      ['rearFriction', 1],
-      ['mass', 0],
-      ['padHeat', 1],
-      ['ambient', 0],
-      ['fluidState', 0],
-      ['driver', 1],
-    ] as const) {
-      expect(sum(perturbed(input, which, none)), which).toEqual(now);
+    for (const which of PARAMETER_IDS) {
+      const none = PARAMETERS[which].how === 'factor' ? 1 : 0;
+      expect(sum(moved(input, which, none)), which).toEqual(now);
     }
   });
 });

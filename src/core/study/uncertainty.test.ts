@@ -10,10 +10,11 @@ import { simulateDay } from '../run';
 import type { DayInput } from '../schedule';
 import { latinHypercube } from './latinHypercube';
 import { hotMargins } from './least';
+import { moved, PARAMETER_IDS, PARAMETERS, ParameterError } from './parameters';
 import { type RunLayout, runLayout, WATCHED_LIMITS, writeRun } from './runRecord';
 import { BAND_SHARES, runStatistics } from './runStatistics';
 import { firstOrderShares, quantile, sorted } from './spread';
-import { drawn, perturbed, UNCERTAIN_INPUTS, type UncertainRange, valueIn } from './uncertain';
+import { drawn, type UncertainRange, valueIn } from './uncertain';
 
 const setup = setupOf(demoProject, 'plan-tarn-anvil');
 const short = dayInput({
@@ -250,8 +251,8 @@ describe('uncertain days', () => {
 
   it('moves each input the way its name says', () => {
     const base = simulateDay(short);
-    const hotter = (input: (typeof UNCERTAIN_INPUTS)[number], value: number) => {
-      const { peaks } = simulateDay(perturbed(short, input, value));
+    const hotter = (input: (typeof PARAMETER_IDS)[number], value: number) => {
+      const { peaks } = simulateDay(moved(short, input, value));
       return {
         front: peaks.frontLeft.rotorBulk - base.peaks.frontLeft.rotorBulk,
         rear: peaks.rearLeft.rotorBulk - base.peaks.rearLeft.rotorBulk,
@@ -266,9 +267,22 @@ describe('uncertain days', () => {
     expect(hotter('padHeat', 1.4).fluid).toBeGreaterThan(1);
     expect(hotter('ambient', 10).front).toBeGreaterThan(3);
     expect(hotter('driver', 0.9).front).toBeLessThan(-3);
+    expect(hotter('faceConvection', 0.7).front).toBeGreaterThan(1);
+    expect(hotter('vaneConvection', 0.7).front).toBeGreaterThan(1);
+    expect(hotter('plateToFluid', 1.5).fluid).toBeGreaterThan(1);
+    expect(hotter('fluidToBody', 0.5).fluid).toBeGreaterThan(0.2);
+    expect(hotter('ringToHat', 0.5).front).toBeGreaterThan(0.5);
+    expect(hotter('hatArea', 0.5).front).toBeGreaterThan(0.05);
+    expect(hotter('emissivity', 0.7).front).toBeGreaterThan(0.5);
+    expect(Math.abs(hotter('corneringGrip', 0.9).front)).toBeGreaterThan(1);
+    expect(Math.abs(hotter('brakingGrip', 0.9).front)).toBeGreaterThan(1);
+    expect(hotter('power', 1.1).front).toBeGreaterThan(3);
     expect(hotter('fluidState', -30)).toEqual({ front: 0, rear: 0, fluid: 0 });
-    const neutral = UNCERTAIN_INPUTS.map((input): UncertainRange => {
-      const added = input === 'mass' || input === 'ambient' || input === 'fluidState';
+    // Outside its bounds it is named and refused.
+    expect(() => moved(short, 'ringToHat', 20)).toThrow(/ringToHat: 20 was given; 0.1 to 5/);
+    expect(() => moved(short, 'power', Number.NaN)).toThrow(ParameterError);
+    const neutral = PARAMETER_IDS.map((input): UncertainRange => {
+      const added = PARAMETERS[input].how === 'added';
       return { input, low: added ? 0 : 1, high: added ? 0 : 1, shape: 'even' };
     });
     const same = drawn(short, neutral, new Float64Array(neutral.length).fill(0.5));

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { recordFigure } from '../../../tests/support/validation';
-import { perturbed, rotorHeatShare, valueIn } from '../../core';
+import { moved, rotorHeatShare, valueIn } from '../../core';
 import { shelfOf } from '../catalogue/choices';
 import { changePrice } from '../catalogue/prices';
 import { readProject, writeProject } from '../file/readProject';
@@ -14,16 +14,9 @@ import type { Part } from '../schema/part';
 import type { Project } from '../schema/project';
 import { DEFAULT_UNCERTAIN, uncertainRanges } from '../schema/uncertain';
 import { cornerOf, dayInput, setupOf } from '../toCore/toCore';
-import {
-  changesOfWhatIf,
-  changesProblem,
-  changeWords,
-  variantSetup,
-  withChanges,
-  withOneMore,
-} from './changes';
+import { changesProblem, changeWords, variantSetup, withChanges, withOneMore } from './changes';
 import { deleteItem, deletionObstacle } from './library';
-import { applyWhatIf } from './whatIf';
+import { applyWhatIf, changesOfWhatIf } from './whatIf';
 
 const setup = setupOf(demoProject, 'plan-tarn-anvil');
 
@@ -247,7 +240,7 @@ describe('uncertain inputs in SI', () => {
     expect(ranges.find((r) => r.input === 'fluidState')).toMatchObject({ low: -15, high: 5 });
     const day = dayInput(setup);
     const [cooling] = ranges;
-    expect(perturbed(day, 'frontCooling', valueIn(cooling, 0.975)).front.left.air.coolingFactor).toBeCloseTo(
+    expect(moved(day, 'frontCooling', valueIn(cooling, 0.975)).front.left.air.coolingFactor).toBeCloseTo(
       1.3,
       9,
     );

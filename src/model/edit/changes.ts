@@ -9,7 +9,6 @@ import type { Part } from '../schema/part';
 import type { Project } from '../schema/project';
 import { withFrontShare } from '../toCore/chain';
 import { type Setup, setupOf } from '../toCore/toCore';
-import type { WhatIf } from './whatIf';
 
 /** The part behind an id, built-in or the project's own. @throws RangeError for an unknown id */
 export function partOf(id: string, parts: readonly Part[]): Part {
@@ -140,20 +139,4 @@ export function changeWords(change: Change, parts: readonly Part[], units: UnitC
     case 'balance':
       return `brake balance ${change.frontSharePercent} %`;
   }
-}
-
-/** What is moved on the workbench, as far as it is about the car and not about the day. */
-export function changesOfWhatIf(whatIf: WhatIf): Change[] {
-  const changes: Change[] = [];
-  if (whatIf.massKg !== undefined) changes.push({ kind: 'mass', massKg: whatIf.massKg });
-  if (whatIf.frontPad !== undefined) changes.push({ kind: 'part', part: whatIf.frontPad, axle: 'front' });
-  if (whatIf.rearPad !== undefined) changes.push({ kind: 'part', part: whatIf.rearPad, axle: 'rear' });
-  if (whatIf.fluid !== undefined) changes.push({ kind: 'part', part: whatIf.fluid, axle: 'front' });
-  if (whatIf.frontDuctCm2 !== undefined)
-    changes.push({ kind: 'duct', axle: 'front', areaCm2: whatIf.frontDuctCm2 });
-  if (whatIf.rearDuctCm2 !== undefined)
-    changes.push({ kind: 'duct', axle: 'rear', areaCm2: whatIf.rearDuctCm2 });
-  if (whatIf.frontSharePercent !== undefined)
-    changes.push({ kind: 'balance', frontSharePercent: whatIf.frontSharePercent });
-  return changes;
 }

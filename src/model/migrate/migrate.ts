@@ -172,8 +172,21 @@ function from5(project: Loose): Loose {
     ...project,
     version: 6,
     states: [],
-    plans: list(project.plans, (plan) => ({ start: { kind: 'cold' }, ...plan })),
+    plans: list(project.plans, (plan) => ({
+      start: { kind: 'cold' },
+      ...plan,
+      uncertain: withEveryRange(record(plan.uncertain)),
+    })),
   };
+}
+
+/** Ranges of what version 5 did not draw: known, and not used. */
+function withEveryRange(uncertain: Loose): Loose {
+  const unused = Object.entries(DEFAULT_UNCERTAIN.ranges).map(([id, range]) => [
+    id,
+    { ...range, use: false },
+  ]);
+  return { ...uncertain, ranges: { ...Object.fromEntries(unused), ...record(uncertain.ranges) } };
 }
 
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */

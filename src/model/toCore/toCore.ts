@@ -4,6 +4,7 @@ import {
   type CircuitInput,
   type Corner,
   type DayInput,
+  DEFAULT_CONSTANTS,
   type Leg,
   pressureOf,
   type Side,
@@ -143,6 +144,7 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       openness: toSi(axle.opennessPercent, 'percent'),
       coolingFactor: axle.coolingFactor * (side === 'left' ? axle.leftFactor : axle.rightFactor),
     },
+    constants: DEFAULT_CONSTANTS,
   };
 }
 

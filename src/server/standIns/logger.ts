@@ -3,6 +3,7 @@ import {
   type DayResult,
   type LapTrace,
   localPlane,
+  movedBy,
   randomNumbers,
   sampleLine,
   simulateDay,
@@ -81,15 +82,9 @@ function drive(setup: Setup, laps: number): DayResult {
       corneringCommitmentPercent: plan.corneringCommitmentPercent * DRIVER.cornering,
     },
   });
-  const axle = (a: typeof planned.front) => ({
-    ...a,
-    left: { ...a.left, air: { ...a.left.air, coolingFactor: a.left.air.coolingFactor * COOLING } },
-    right: { ...a.right, air: { ...a.right.air, coolingFactor: a.right.air.coolingFactor * COOLING } },
-  });
+  const cooled = movedBy(planned, { frontCooling: COOLING, rearCooling: COOLING });
   return simulateDay({
-    ...planned,
-    front: axle(planned.front),
-    rear: axle(planned.rear),
+    ...cooled,
     sessions: [
       {
         ...planned.sessions[0],

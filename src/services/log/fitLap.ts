@@ -5,6 +5,8 @@ import {
   type LapLikeness,
   type LapTrace,
   lapLikeness,
+  movedBy,
+  type ParameterId,
   prepareCircuit,
   speedAt,
 } from '../../core';
@@ -29,30 +31,26 @@ export interface Fitted {
   readonly atLimit: boolean;
 }
 
-const LOW = 0.4;
-const HIGH = 2.2;
 const CELLS = 240;
 
-/** The day's circuit driven with factors on grip and power. */
+/** How far a log is believed; well inside the parameters' own bounds. */
+const LOW = 0.4;
+const HIGH = 2.2;
+
+/** What a log's speeds can tell of a car and its driver, in the order they are fitted in. */
+const FITTED = ['corneringGrip', 'brakingGrip', 'power'] as const satisfies readonly ParameterId[];
+
+/** The day's circuit driven with parameters moved. @param factors one for each that is fitted */
 export function driveWith(
   input: DayInput,
   factors: readonly number[],
   airDensity: number,
   ductDragArea: number,
 ): LapTrace {
-  const [cornering, braking, power] = factors;
-  const { vehicle, driver } = input;
-  return driveLap(
-    prepareCircuit(input.circuit, 2),
-    { ...vehicle, power: vehicle.power * power },
-    {
-      ...driver,
-      pace: 1,
-      corneringCommitment: driver.corneringCommitment * cornering,
-      brakingCommitment: driver.brakingCommitment * braking,
-    },
-    { airDensity, ductDragArea },
-  );
+  const by = Object.fromEntries(FITTED.map((id, i) => [id, factors[i]]));
+  const { vehicle, driver } = movedBy(input, by);
+  const conditions = { airDensity, ductDragArea };
+  return driveLap(prepareCircuit(input.circuit, 2), vehicle, { ...driver, pace: 1 }, conditions);
 }
 
 /**
@@ -81,8 +79,8 @@ export function fitLap(input: DayInput, logged: LapTrace, airDensity: number, du
   const run = (from: number[]) =>
     levenbergMarquardt({ x: places, y: speeds }, model, {
       initialValues: from,
-      minValues: [LOW, LOW, LOW],
-      maxValues: [HIGH, HIGH, HIGH],
+      minValues: FITTED.map(() => LOW),
+      maxValues: FITTED.map(() => HIGH),
       gradientDifference: 0.004,
       centralDifference: true,
       damping: 0.5,

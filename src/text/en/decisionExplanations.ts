@@ -16,10 +16,10 @@ import {
   exposedPart,
   formatQuantity,
   padOf,
+  parameterInfo,
   type Setup,
   siText,
   type UnitChoice,
-  uncertainInfo,
   uncertainRanges,
 } from '../../model';
 import type { Assessed, ExposedReport, Way } from '../../services';
@@ -197,7 +197,7 @@ export function explainChances(
 ): Explanation {
   const ranges = uncertainRanges(setup.plan.uncertain);
   const text = (input: (typeof ranges)[number]['input'], end: 'low' | 'high') => {
-    const { quantity } = uncertainInfo(input);
+    const { quantity } = parameterInfo(input);
     return formatQuantity(setup.plan.uncertain.ranges[input][end], quantity, units, 0).replace('-', '−');
   };
   const { runs } = statistics;
@@ -213,7 +213,7 @@ export function explainChances(
       'Every input’s range is cut into as many slices as there are days, each slice used once in an order of its own (Latin hypercube); each day is driven in full. A chance is the share of the days in which the limit is passed; bands are quantiles; what matters is the variance between slices of an input over all variance.',
     inputs: [
       ...ranges.map(({ input, shape }): [string, string] => [
-        uncertainInfo(input).title,
+        parameterInfo(input).title,
         `${text(input, 'low')} to ${text(input, 'high')}, ${shape}`,
       ]),
       ['Days, seed', `${runs}, ${setup.plan.uncertain.seed}`],

@@ -13,9 +13,9 @@ import {
 import {
   dayInput,
   formatQuantity,
+  parameterInfo,
   type Setup,
   toShown,
-  uncertainInfo,
   uncertainRanges,
   unitOf,
 } from '../../../model';
@@ -87,7 +87,7 @@ function mattersText(risk: LimitRisk, setup: Setup): string {
     .map((input, i) => ({ input, share: risk.matters[i] }))
     .sort((a, b) => b.share - a.share);
   if (!first || first.share < 0.05) return '';
-  return `What matters most for it: ${uncertainInfo(first.input).title.toLowerCase()}.`;
+  return `What matters most for it: ${parameterInfo(first.input).title.toLowerCase()}.`;
 }
 
 function lapNames(setup: Setup): string[] {
@@ -264,7 +264,7 @@ function Matters({
       <ol className="mt-2 grid gap-1">
         {rows.map(({ input, share }) => (
           <li key={input} className="grid grid-cols-[180px_minmax(0,1fr)_52px] items-center gap-2">
-            <span>{uncertainInfo(input).title}</span>
+            <span>{parameterInfo(input).title}</span>
             <span className="h-[12px] rounded-[2px] bg-sunk">
               <span
                 className="block h-full rounded-[2px] bg-act"

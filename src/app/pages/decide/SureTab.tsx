@@ -1,13 +1,13 @@
 import { useEffect, useState } from 'react';
-import { UNCERTAIN_INPUTS, type UncertainInput } from '../../../core';
+import { PARAMETER_IDS, type ParameterId } from '../../../core';
 import {
   DEFAULT_UNCERTAIN,
   fieldInfo,
   issueProblem,
+  parameterInfo,
   planSchema,
   type Setup,
   type Uncertain,
-  uncertainInfo,
   uncertainRanges,
 } from '../../../model';
 import { RUNS_A_PIECE } from '../../../services';
@@ -53,7 +53,7 @@ function Ranges({ editing, uncertain }: { editing: Editing<'plans'>; uncertain: 
         from memory, for a car that has not been measured.
       </p>
       <ul className="mt-2 grid gap-1.5">
-        {UNCERTAIN_INPUTS.map((input) => (
+        {PARAMETER_IDS.map((input) => (
           <RangeRow key={input} input={input} editing={editing} uncertain={uncertain} />
         ))}
       </ul>
@@ -66,12 +66,12 @@ function RangeRow({
   editing,
   uncertain,
 }: {
-  input: UncertainInput;
+  input: ParameterId;
   editing: Editing<'plans'>;
   uncertain: Uncertain;
 }) {
   const range = uncertain.ranges[input];
-  const { title, description } = uncertainInfo(input);
+  const { title, description } = parameterInfo(input);
   // What is typed and cannot be yet, such as a range upside down on the way to a good one.
   const [draft, setDraft] = useState<{ low: number; high: number } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);

@@ -9,6 +9,9 @@ import {
   fluidOf,
   fluidWater,
   formatQuantity,
+  MOVABLE_IDS,
+  type MovableId,
+  movable,
   type Setup,
   savedValues,
   shelfOf,
@@ -21,7 +24,6 @@ import {
 import { addSetup } from '../../state/addSetup';
 import { useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { CONTROLS, type Control, FLUID_AGE } from './whatIfControls';
 
 type Setter = <K extends keyof WhatIfValues>(key: K, value: WhatIfValues[K]) => void;
 
@@ -73,13 +75,13 @@ export const WhatIfPanel = memo(function WhatIfPanel({
       </header>
       <div id="what-if-controls" className={open ? '' : 'hidden xl:block'}>
         <div className="mt-1.5 grid gap-x-5 gap-y-1.5 sm:grid-cols-2 xl:grid-cols-1">
-          {CONTROLS.map((control) => (
+          {MOVABLE_IDS.filter((id) => id !== 'fluidAgeMonths').map((id) => (
             <SliderRow
-              key={control.key}
-              control={control}
-              value={values[control.key]}
-              saved={saved[control.key]}
-              bounds={bounds[control.key]}
+              key={id}
+              id={id}
+              value={values[id]}
+              saved={saved[id]}
+              bounds={bounds[id]}
               units={units}
               onChange={set}
             />
@@ -116,7 +118,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
             ))}
           </Choice>
           <SliderRow
-            control={FLUID_AGE}
+            id="fluidAgeMonths"
             value={values.fluidAgeMonths}
             saved={saved.fluidAgeMonths}
             bounds={bounds.fluidAgeMonths}
@@ -165,14 +167,14 @@ export const WhatIfPanel = memo(function WhatIfPanel({
 });
 
 const SliderRow = memo(function SliderRow({
-  control,
+  id: movableId,
   value,
   saved,
   bounds: [least, most],
   units,
   onChange,
 }: {
-  control: Control;
+  id: MovableId;
   value: number;
   saved: number;
   /** How far it may be moved at all */
@@ -181,6 +183,7 @@ const SliderRow = memo(function SliderRow({
   onChange: Setter;
 }) {
   const id = useId();
+  const control = movable(movableId);
   const range = control.range(saved);
   const [low, high] = [Math.max(least, range[0]), Math.min(most, range[1])];
   const changed = value !== saved;
@@ -189,7 +192,7 @@ const SliderRow = memo(function SliderRow({
     <div>
       <div className="flex items-baseline justify-between gap-2 leading-tight">
         <label id={id} htmlFor={`${id}-thumb`} className="narrow">
-          {control.name}
+          {control.title}
         </label>
         <span className={changed ? 'font-[660]' : 'text-dim'}>{text(value)}</span>
       </div>
@@ -201,7 +204,7 @@ const SliderRow = memo(function SliderRow({
           max={high}
           step={control.step}
           onValueChange={([v]) =>
-            onChange(control.key, Math.min(high, Math.max(low, Math.round(v / control.step) * control.step)))
+            onChange(movableId, Math.min(high, Math.max(low, Math.round(v / control.step) * control.step)))
           }
         >
           <Slider.Track className="relative h-[5px] flex-1 rounded-full bg-sunk">
@@ -219,7 +222,7 @@ const SliderRow = memo(function SliderRow({
             className="block h-[16px] w-[10px] rounded-[3px] border border-panel bg-ink"
           />
         </Slider.Root>
-        <ResetOne name={control.name} shown={changed} onClick={() => onChange(control.key, saved)} />
+        <ResetOne name={control.title} shown={changed} onClick={() => onChange(movableId, saved)} />
       </div>
     </div>
   );

@@ -1,0 +1,252 @@
+import type { AxleInput, AxleName, Corner } from '../brake';
+import type { DayInput } from '../schedule';
+
+/** A number of a day that may be moved, drawn, compared, fitted or calibrated. */
+interface Parameter {
+  /** A factor on what the day has, or something added to it (K, kg) */
+  readonly how: 'factor' | 'added';
+  /** Least and most it may be moved by */
+  readonly bounds: readonly [number, number];
+  /** What is believed of it for a car that has not been measured: 95 % lie within, most in the middle */
+  readonly prior: { readonly low: number; readonly high: number; readonly source: string };
+  /** The day with it moved by a value within the bounds */
+  readonly act: (day: DayInput, value: number) => DayInput;
+}
+
+const eachCorner = (axle: AxleInput, change: (corner: Corner) => Corner): AxleInput => {
+  const left = change(axle.left);
+  // What both sides share stays one object, so that they are seen to be alike.
+  const right =
+    axle.right.pad === axle.left.pad ? { ...left, air: change(axle.right).air } : change(axle.right);
+  return { ...axle, left, right };
+};
+const onAxle =
+  (axle: AxleName, change: (corner: Corner, value: number) => Corner) => (day: DayInput, value: number) => ({
+    ...day,
+    [axle]: eachCorner(day[axle], (corner) => change(corner, value)),
+  });
+const onBoth =
+  (change: (corner: Corner, value: number) => Corner) =>
+  (day: DayInput, value: number): DayInput => ({
+    ...day,
+    front: eachCorner(day.front, (corner) => change(corner, value)),
+    rear: eachCorner(day.rear, (corner) => change(corner, value)),
+  });
+
+const cooled = ({ air, ...corner }: Corner, value: number): Corner => ({
+  ...corner,
+  air: { ...air, coolingFactor: Math.max(0.05, air.coolingFactor * value) },
+});
+const rubbed = ({ pad, ...corner }: Corner, value: number): Corner => ({
+  ...corner,
+  pad: {
+    ...pad,
+    friction: pad.friction.map((mu) => Math.max(0.01, mu * value)),
+    nominalFriction: Math.max(0.01, pad.nominalFriction * value),
+  },
+});
+const constant =
+  (key: keyof Corner['constants']) =>
+  ({ constants, ...corner }: Corner, value: number): Corner => ({
+    ...corner,
+    constants: { ...constants, [key]: constants[key] * value },
+  });
+const commitment =
+  (...which: readonly ('brakingCommitment' | 'corneringCommitment')[]) =>
+  (day: DayInput, value: number): DayInput => ({
+    ...day,
+    driver: {
+      ...day.driver,
+      ...Object.fromEntries(which.map((key) => [key, Math.min(1, Math.max(0.05, day.driver[key] * value))])),
+    },
+  });
+
+/** Grip that is used, whether the tyres have more or the driver takes more of it: a product that a log can tell. */
+const gripUsed =
+  (key: 'brakingCommitment' | 'corneringCommitment') =>
+  (day: DayInput, value: number): DayInput => ({
+    ...day,
+    driver: { ...day.driver, [key]: day.driver[key] * value },
+  });
+
+/**
+ * Every parameter of a day, in the order they are drawn and listed in: what-if, uncertainty, the range of the cooling and
+ * fitting use this one list. Its words and its place in the project are the model's; one without them does not compile.
+ */
+export const PARAMETERS = {
+  frontCooling: {
+    how: 'factor',
+    bounds: [0.1, 4],
+    prior: { low: 0.7, high: 1.3, source: 'own estimate: no car is measured yet' },
+    act: onAxle('front', cooled),
+  },
+  rearCooling: {
+    how: 'factor',
+    bounds: [0.1, 4],
+    prior: { low: 0.7, high: 1.3, source: 'own estimate: no car is measured yet' },
+    act: onAxle('rear', cooled),
+  },
+  frontFriction: {
+    how: 'factor',
+    bounds: [0.2, 2],
+    prior: { low: 0.9, high: 1.1, source: 'from memory: batches and bedding' },
+    act: onAxle('front', rubbed),
+  },
+  rearFriction: {
+    how: 'factor',
+    bounds: [0.2, 2],
+    prior: { low: 0.9, high: 1.1, source: 'from memory: batches and bedding' },
+    act: onAxle('rear', rubbed),
+  },
+  mass: {
+    how: 'added',
+    bounds: [-500, 500],
+    prior: { low: -15, high: 25, source: 'common practice: fuel, passenger, gear' },
+    act: (day, value) => ({
+      ...day,
+      vehicle: { ...day.vehicle, mass: Math.max(50, day.vehicle.mass + value) },
+    }),
+  },
+  padHeat: {
+    how: 'factor',
+    bounds: [0.2, 4],
+    prior: { low: 0.7, high: 1.4, source: 'from memory: conductivities of friction materials' },
+    // Heat is shared by effusivity, √(kρc): its square on the conductivity is the factor on the pads' part.
+    act: onBoth(({ pad, ...corner }, value) => ({
+      ...corner,
+      pad: { ...pad, conductivity: pad.conductivity * Math.max(0.01, value * value) },
+    })),
+  },
+  ambient: {
+    how: 'added',
+    bounds: [-30, 30],
+    prior: { low: -3, high: 5, source: 'common practice: a forecast of the day before' },
+    act: (day, value) => ({
+      ...day,
+      sessions: day.sessions.map((s) => ({ ...s, ambient: s.ambient + value })),
+    }),
+  },
+  fluidState: {
+    how: 'added',
+    bounds: [-120, 60],
+    prior: { low: -15, high: 5, source: 'from memory: water by age' },
+    act: (day, value) => {
+      const boiling = (axle: AxleInput) => ({ ...axle, boilingPoint: axle.boilingPoint + value });
+      return { ...day, front: boiling(day.front), rear: boiling(day.rear) };
+    },
+  },
+  driver: {
+    how: 'factor',
+    bounds: [0.5, 1.3],
+    prior: { low: 0.96, high: 1.03, source: 'common practice' },
+    act: commitment('brakingCommitment', 'corneringCommitment'),
+  },
+  faceConvection: {
+    how: 'factor',
+    bounds: [0.2, 5],
+    prior: { low: 0.7, high: 1.4, source: 'scatter of correlations for rotating discs (from memory)' },
+    act: onBoth(constant('faceConvection')),
+  },
+  vaneConvection: {
+    how: 'factor',
+    bounds: [0.2, 5],
+    prior: { low: 0.65, high: 1.5, source: 'scatter of correlations for short channels (from memory)' },
+    act: onBoth(constant('vaneConvection')),
+  },
+  plateToFluid: {
+    how: 'factor',
+    bounds: [0.1, 5],
+    prior: { low: 0.5, high: 2, source: 'from memory: no handbook gives it' },
+    // The pistons' own path into the fluid bounds what plate and piston together can have.
+    act: onBoth(({ caliper, ...corner }, value) => ({
+      ...corner,
+      caliper: { ...caliper, plateToFluid: Math.min(3.9, caliper.plateToFluid * value) },
+    })),
+  },
+  fluidToBody: {
+    how: 'factor',
+    bounds: [0.1, 5],
+    prior: { low: 0.5, high: 2, source: 'from memory: no handbook gives it' },
+    act: onBoth(({ caliper, ...corner }, value) => ({
+      ...corner,
+      caliper: { ...caliper, fluidToBody: caliper.fluidToBody * value },
+    })),
+  },
+  ringToHat: {
+    how: 'factor',
+    bounds: [0.1, 5],
+    prior: { low: 0.5, high: 2, source: 'from memory: bobbins and joints differ' },
+    act: onBoth(({ rotor, ...corner }, value) => ({
+      ...corner,
+      rotor: { ...rotor, hatConductance: rotor.hatConductance * value },
+    })),
+  },
+  hatArea: {
+    how: 'factor',
+    bounds: [0.2, 4],
+    prior: { low: 0.6, high: 1.6, source: 'from memory: shapes of bells differ' },
+    act: onBoth(constant('hatArea')),
+  },
+  emissivity: {
+    how: 'factor',
+    bounds: [0.3, 1.3],
+    prior: { low: 0.75, high: 1.2, source: 'from memory: worn iron to scaled iron' },
+    act: onBoth(({ rotor, drum, ...corner }, value) => {
+      const radiating = <T extends { readonly material: Corner['rotor']['material'] }>(part: T): T => ({
+        ...part,
+        material: {
+          ...part.material,
+          emissivity: Math.min(1, Math.max(0.02, part.material.emissivity * value)),
+        },
+      });
+      return { ...corner, rotor: radiating(rotor), drum: drum && radiating(drum) };
+    }),
+  },
+  corneringGrip: {
+    how: 'factor',
+    bounds: [0.3, 3],
+    prior: { low: 0.9, high: 1.1, source: 'own estimate; a log tells' },
+    act: gripUsed('corneringCommitment'),
+  },
+  brakingGrip: {
+    how: 'factor',
+    bounds: [0.3, 3],
+    prior: { low: 0.9, high: 1.1, source: 'own estimate; a log tells' },
+    act: gripUsed('brakingCommitment'),
+  },
+  power: {
+    how: 'factor',
+    bounds: [0.3, 3],
+    prior: { low: 0.93, high: 1.05, source: 'common practice: engine, air and gearing' },
+    act: (day, value) => ({ ...day, vehicle: { ...day.vehicle, power: day.vehicle.power * value } }),
+  },
+} as const satisfies Record<string, Parameter>;
+
+export type ParameterId = keyof typeof PARAMETERS;
+export const PARAMETER_IDS = Object.keys(PARAMETERS) as ParameterId[];
+
+/** A move of a parameter that lies outside its bounds: named, refused. */
+export class ParameterError extends RangeError {
+  constructor(
+    readonly parameter: ParameterId,
+    readonly value: number,
+  ) {
+    const [least, most] = PARAMETERS[parameter].bounds;
+    super(`Parameter ${parameter}: ${value} was given; ${least} to ${most} was expected.`);
+  }
+}
+
+/**
+ * A day with one parameter moved.
+ * @param value a factor, or K or kg to be added
+ * @throws ParameterError for a value outside its bounds
+ */
+export function moved(day: DayInput, parameter: ParameterId, value: number): DayInput {
+  const { bounds, act }: Parameter = PARAMETERS[parameter];
+  if (!(value >= bounds[0] && value <= bounds[1])) throw new ParameterError(parameter, value);
+  return act(day, value);
+}
+
+/** A day with several moved. */
+export const movedBy = (day: DayInput, by: Readonly<Partial<Record<ParameterId, number>>>): DayInput =>
+  PARAMETER_IDS.reduce((now, id) => (by[id] === undefined ? now : moved(now, id, by[id])), day);
