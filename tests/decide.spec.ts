@@ -35,9 +35,9 @@ test('the duct that is found is put into the car, and the verdict follows', asyn
   await expect(front).toContainText('The car has 39');
   await page.getByRole('link', { name: 'Workbench' }).first().click();
   await settled(page);
-  await expect(verdict(page)).toContainText('Nothing passes a limit');
+  await expect(verdict(page)).toContainText('Everything stays within its limit');
   await page.getByRole('button', { name: 'Undo: Ducts found' }).click();
-  await expect(verdict(page)).toContainText('give out first');
+  await expect(verdict(page)).toContainText('overheat first');
 });
 
 test('an impossible wish is answered with the reason, and what is no number is refused', async ({ page }) => {
@@ -50,7 +50,7 @@ test('an impossible wish is answered with the reason, and what is no number is r
   await wish.fill('600');
   await expect(front).toContainText('not even brakes that are never used keep such a margin');
   await wish.fill('-5');
-  await expect(page.getByRole('alert').filter({ hasText: 'Must be at least 0 K' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Must be at least 0 °C' })).toBeVisible();
   await wish.press('Escape');
   await expect(wish).toHaveValue('600');
   expect((await plan(page)).wishK).toBe(600);
@@ -80,10 +80,10 @@ test('setups: built, pinned, compared, pictured, kept, and six at most', async (
   await expect(table).toContainText('Differences in small print are against “Current setup”');
   await expect(table.getByRole('columnheader', { name: 'Sprint front' })).toBeVisible();
   const row = (name: string) => table.getByRole('row', { name: new RegExp(`^${name}`) });
-  await expect(row('Rotor core (bulk)')).toContainText(/−\d+ K/);
+  await expect(row('Rotor core (bulk)')).toContainText(/−\d+ °C/);
   await setups.getByRole('radio', { name: 'Differences against Sprint front' }).check();
   await expect(table).toContainText('against “Sprint front”');
-  await expect(row('Rotor core (bulk)').locator('td').first()).toContainText(/\+\d+ K/);
+  await expect(row('Rotor core (bulk)').locator('td').first()).toContainText(/\+\d+ °C/);
   await expect(row('Heat a lap').locator('td').first()).toContainText('than in “Sprint front”');
   const overlay = region(page, 'Braking zones of all setups');
   for (const [button, ending] of [
@@ -186,7 +186,7 @@ test('the fastest plan is written into the plan; minutes that are too few say wh
     .toBeGreaterThan(1);
   await page.getByRole('link', { name: 'Workbench' }).first().click();
   await settled(page);
-  await expect(verdict(page)).toContainText('Nothing passes a limit');
+  await expect(verdict(page)).toContainText('Everything stays within its limit');
   await visit(page, '/decide/pace');
   await page.getByRole('textbox', { name: 'Session lasts' }).fill('4');
   await expect(page.getByRole('alert')).toContainText(/4 minutes are too short: .* take \d+\.\d minutes/);

@@ -24,16 +24,20 @@ test('every answer says how it came about, with its own numbers, and by the keyb
   const asked: [path: string, button: string | RegExp, values: (string | RegExp)[]][] = [
     [
       'cooling',
-      'How the front cooling need came about',
-      [/Target margin at every limit\s*30 K/, /Simulation runs/],
+      'How this is calculated: the front cooling need',
+      [/Target margin at every limit\s*30 °C/, /Simulation runs/],
     ],
-    ['cooling', 'How each way came about', [/Money in\s*€/, 'of 6']],
-    ['compare', 'How the comparison came about', [/Reference\s*Current setup/, 'Rhee 1974']],
-    ['next', 'How the ranking came about', [/Steps driven\s*\d\d+/, 'gain ÷ price']],
-    ['pace', 'How the fastest plan came about', [/Minutes\s*20/, 'Mean speed flat out']],
-    ['balance', 'How the balances came about', [/Balances driven\s*\d+/, '(b + z·h)/L']],
-    ['exposed', /^How the temperature of Wheel-speed lead, front came about/, [/Fixed to/, 'Howell']],
-    ['sheet', 'How what the sheet says came about', [/Mass as raced\s*1040 kg/, 'common practice']],
+    ['cooling', 'How this is calculated: each way', [/Money in\s*€/, 'of 6']],
+    ['compare', 'How this is calculated: the comparison', [/Reference\s*Current setup/, 'Rhee 1974']],
+    ['next', 'How this is calculated: the ranking', [/Steps driven\s*\d\d+/, 'gain ÷ price']],
+    ['pace', 'How this is calculated: the fastest plan', [/Minutes\s*20/, 'Mean speed flat out']],
+    ['balance', 'How this is calculated: the balances', [/Balances driven\s*\d+/, '(b + z·h)/L']],
+    [
+      'exposed',
+      /^How this is calculated: the temperature of Wheel-speed lead, front/,
+      [/Fixed to/, 'Howell'],
+    ],
+    ['sheet', 'How this is calculated: what the sheet says', [/Mass as raced\s*1040 kg/, 'common practice']],
   ];
   for (const [path, name, values] of asked) {
     await page.goto(`/decide/${path}`);
@@ -188,7 +192,9 @@ test('the run sheet carries the clicks of every braking zone', async ({ page }) 
   await expect(shown).toHaveText(wanted);
 });
 
-test('a braking zone picked in one place is picked everywhere, until another plan is taken', async ({ page }) => {
+test('a braking zone picked in one place is picked everywhere, until another plan is taken', async ({
+  page,
+}) => {
   await shorten(page, 2);
   await page.goto('/decide/compare');
   const overlay = region(page, 'Braking zones of all setups');

@@ -84,9 +84,9 @@ test('a weak foot: the verdict says the pedal, braking zones run long, and braki
   await page.getByRole('textbox', { name: 'Driver’s limit' }).fill('300');
   await page.getByRole('link', { name: 'Pedal and fade' }).click();
   const session = page.getByRole('region', { name: 'Pedal force over the session' });
-  await expect(session).toContainText('The longest braking zone runs');
+  await expect(session).toContainText('At worst the car overshoots by');
   const overrun = async () =>
-    Number(/longest braking zone runs (\d+) m/.exec((await session.textContent()) ?? '')?.[1] ?? 0);
+    Number(/At worst the car overshoots by (\d+) m/.exec((await session.textContent()) ?? '')?.[1] ?? 0);
   const before = await overrun();
   expect(before).toBeGreaterThan(5);
   await session.getByRole('checkbox').check();
@@ -107,7 +107,7 @@ test('the stop list has a view of pedal and balance, with the brake reserve in b
   await expect(list.getByRole('button', { name: /^pedal/ })).toBeVisible();
   await expect(list.getByRole('button', { name: /^brake reserve/ })).toBeVisible();
   await expect(list.locator('tbody tr').first()).toContainText('tyres');
-  await list.getByRole('button', { name: 'How the brake reserve came about' }).click();
+  await list.getByRole('button', { name: 'How this is calculated: the brake reserve' }).click();
   await expect(page.getByRole('dialog')).toContainText('over the braking that is needed, minus 1');
 });
 

@@ -18,15 +18,15 @@ test('looking inside shows the temperatures and flows of the very run, at any mo
   const section = page.getByRole('region', { name: 'Section of the brake' });
   const hottest = record.rotorFace.indexOf(Math.max(...record.rotorFace));
   await expect(section).toContainText(`rotor surface ${temperatureText(record.rotorFace[hottest], METRIC)}`);
-  await expect(section).toContainText(`bulk ${temperatureText(record.rotorBulk[hottest], METRIC)}`);
+  await expect(section).toContainText(`core ${temperatureText(record.rotorBulk[hottest], METRIC)}`);
   for (const part of [
     'pad surface',
-    'plate',
+    'backing plate',
     'pistons',
     'fluid',
     'caliper',
     'vanes',
-    'hat',
+    'bell (hat)',
     'hub',
     'upright',
     'hose fluid',
@@ -90,9 +90,9 @@ test('every result opens to its relation, its inputs and its source', async ({ p
     'fluid',
     'caliper seals',
     'wheel bearing',
-    'cold bite',
+    'cold bite (initial friction)',
   ]) {
-    await margins.getByRole('button', { name: `How ${name} came about` }).click();
+    await margins.getByRole('button', { name: `How this is calculated: ${name}` }).click();
     const sheet = page.getByRole('dialog');
     await expect(sheet.getByText('Source.')).toBeVisible();
     await expect(sheet.getByText('Limits.')).toBeVisible();
@@ -102,15 +102,15 @@ test('every result opens to its relation, its inputs and its source', async ({ p
     await expect(sheet).toBeHidden();
   }
   for (const name of [
-    'heat a lap',
+    'brake energy per lap',
     'hot lap',
-    'energy unaccounted',
+    'energy balance error',
     'the friction',
     'how long it lasts',
     'coning of the outer edge',
   ]) {
     await page
-      .getByRole('button', { name: `How ${name} came about` })
+      .getByRole('button', { name: `How this is calculated: ${name}` })
       .first()
       .click();
     await expect(page.getByRole('dialog').getByText('Source.')).toBeVisible();
@@ -168,7 +168,7 @@ test('sides that differ can be looked at one by one', async ({ page }) => {
   await page.getByRole('button', { name: 'Files' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: 'Braking zone list (CSV)' }).click(),
+    page.getByRole('menuitem', { name: 'Braking zones (CSV)' }).click(),
   ]);
-  expect(file.suggestedFilename()).toBe('first-track-day-nettle-glen-stops.csv');
+  expect(file.suggestedFilename()).toBe('first-track-day-nettle-glen-braking-zones.csv');
 });

@@ -54,7 +54,7 @@ test('brakes begin as warm as typed, and a kept state begins the next day', asyn
   await open(page);
   await settled(page);
   const end = page.getByRole('region', { name: 'Brakes when the day ends' });
-  const fluid = end.getByRole('row', { name: /Fluid at the pistons/ });
+  const fluid = end.getByRole('row', { name: /^Fluid \d/ });
   const cold = await fluid.innerText();
   await end.getByRole('button', { name: 'Keep this state' }).click();
   await expect(page.getByText(/Kept as “After Twenty minutes/)).toBeVisible();

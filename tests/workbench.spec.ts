@@ -19,7 +19,7 @@ test('the first visit shows the demo scenario, computed, with the same verdict a
   const whole = await exported(page, 'Whole result (JSON)');
   expect(whole.name).toBe('twenty-minutes-at-anvil-park-result.json');
   expect(JSON.parse(whole.text)).toEqual(JSON.parse(JSON.stringify(resultDocument(setup, result))));
-  const csv = await exported(page, 'Braking zone list (CSV)');
+  const csv = await exported(page, 'Braking zones (CSV)');
   expect(csv.text).toBe(stopsCsv(setup, result));
 });
 
@@ -105,9 +105,13 @@ test('other plans of the library go on the workbench, the too cold and the elect
 }) => {
   await open(page);
   await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
-  await expect(verdict(page)).toContainText(/Too cold\. The (front|rear) pads are too cold to bite on lap/);
+  await expect(verdict(page)).toContainText(
+    /Below working temperature\. The (front|rear) pads are below working temperature on lap/,
+  );
   await page.getByLabel('Plan on the workbench').selectOption('plan-ovel-nettle');
-  await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('thead')).toContainText('recov.');
+  await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('thead')).toContainText(
+    'recov.',
+  );
   await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('tbody tr')).toHaveCount(10);
 });
 

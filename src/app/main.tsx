@@ -100,7 +100,7 @@ async function start(root: HTMLElement): Promise<void> {
         <Unreadable
           problems={found.problems}
           kept={found.keptAs !== null}
-          onExport={() => download('unreadable-project.json', found.text, 'application/json')}
+          onExport={() => download('project', 'unreadable project', found.text)}
         >
           {application}
         </Unreadable>

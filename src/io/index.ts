@@ -1,3 +1,4 @@
+export { acceptedBy, type Door, doorOf, FORMATS, type FormatId } from './formats';
 export { guessMapping, type LogMapping, layoutKey, mappingProblems, mappingSchema } from './logs/logMapping';
 export { LOG_COLUMN_NAMES, LOG_COLUMNS, LOG_UNITS, type LogColumn } from './logs/logUnits';
 export { isDriven, type PreparedLog, prepareLog } from './logs/prepareLog';

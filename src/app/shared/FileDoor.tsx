@@ -1,18 +1,17 @@
 import { FileUp } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { acceptedBy } from '../../io';
 import { type HandedKind, takeHanded, useHanded } from '../shell/handedFile';
 
 /** A button that takes a file, and what is dropped on the window for it. */
 export function FileDoor({
   kind,
   label,
-  accept,
   testId,
   onFile,
 }: {
   kind: HandedKind;
   label: string;
-  accept: string;
   testId: string;
   onFile: (file: File) => void;
 }) {
@@ -32,7 +31,7 @@ export function FileDoor({
       <input
         ref={input}
         type="file"
-        accept={accept}
+        accept={acceptedBy(kind)}
         className="hidden"
         data-testid={testId}
         aria-label={label}

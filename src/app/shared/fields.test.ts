@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { getAt, infoAt, setAt } from '../../model';
 import { inserted, moved } from '../pages/editors/listEdits';
-import { fileName, problemLines } from '../shell/files';
+import { plainName, problemLines } from '../shell/files';
 import { parseNumber } from '../ui/parseNumber';
 
 describe('numbers as people type them', () => {
@@ -85,9 +85,9 @@ describe('lists', () => {
 
 describe('file names and messages', () => {
   it('make a plain file name of any name', () => {
-    expect(fileName('Größe & "Ziel" / 2', '.json')).toBe('groe-ziel-2.json');
-    expect(fileName('../../etc/passwd', '.csv')).toBe('etcpasswd.csv');
-    expect(fileName('☃', '.csv')).toBe('fervent-kettle.csv');
+    expect(plainName('Größe & "Ziel" / 2')).toBe('groe-ziel-2');
+    expect(plainName('../../etc/passwd')).toBe('etcpasswd');
+    expect(plainName('☃')).toBe('fervent-kettle');
   });
 
   it('show the first few problems and how many more there are', () => {

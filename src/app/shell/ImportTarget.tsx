@@ -1,12 +1,13 @@
 import { Dialog } from 'radix-ui';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { acceptedBy, doorOf } from '../../io';
 import { addParts, type Problem } from '../../model';
 import { useEngine } from '../state/context';
 import { useEdit } from '../state/useEdit';
 import { useReturnFocus } from '../ui/useReturnFocus';
 import { importFile, problemLines } from './files';
-import { handOver, kindByName } from './handedFile';
+import { handOver } from './handedFile';
 import { useReplaceProject } from './ReplaceProject';
 
 const ImportContext = createContext<() => void>(() => {});
@@ -74,8 +75,8 @@ export function ImportTarget({ children }: { children: ReactNode }) {
       setOver(false);
       const file = event.dataTransfer?.files[0];
       if (!file) return;
-      const kind = kindByName(file.name);
-      if (!kind) {
+      const kind = doorOf(file.name);
+      if (kind === 'project') {
         void take(file);
         return;
       }
@@ -102,7 +103,7 @@ export function ImportTarget({ children }: { children: ReactNode }) {
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        accept={acceptedBy('project')}
         className="hidden"
         data-testid="import"
         aria-label="Project file to import"

@@ -52,7 +52,7 @@ export function KeptAside({ open, onClose }: { open: boolean; onClose: () => voi
                 <button
                   type="button"
                   className="btn"
-                  onClick={() => download(`kept-aside-${at.slice(0, 10)}.json`, text, 'application/json')}
+                  onClick={() => download('project', `kept aside ${at.slice(0, 10)}`, text)}
                 >
                   Export
                 </button>

@@ -15,7 +15,7 @@ import {
 import { resultDocument, stopsCsv, tracesCsv } from '../../report';
 import { useEngine, useProject, useSetup } from '../state/context';
 import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
-import { download, fileName } from './files';
+import { download } from './files';
 import { useImport } from './ImportTarget';
 import { KeptAside } from './KeptAside';
 import { useReplaceProject } from './ReplaceProject';
@@ -80,11 +80,7 @@ export function FilesMenu() {
     <>
       <KeptAside open={keptOpen} onClose={() => setKeptOpen(false)} />
       <Menu id="files-menu" label="Files" icon={<Download size={16} aria-hidden="true" />}>
-        <Item
-          onSelect={() =>
-            download(fileName(project.name, '.json'), writeProject(project), 'application/json')
-          }
-        >
+        <Item onSelect={() => download('project', project.name, writeProject(project))}>
           Export the project (JSON)
         </Item>
         <Item onSelect={openImport}>
@@ -95,18 +91,14 @@ export function FilesMenu() {
         <Head>Of “{plan.name}”, as saved</Head>
         <Item
           onSelect={() =>
-            withResult((r) =>
-              download(fileName(plan.name, '-stops.csv'), stopsCsv(setup, r, units), 'text/csv'),
-            )
+            withResult((r) => download('table', plan.name, stopsCsv(setup, r, units), '-braking-zones'))
           }
         >
-          Stop list (CSV)
+          Braking zones (CSV)
         </Item>
         <Item
           onSelect={() =>
-            withResult((r) =>
-              download(fileName(plan.name, '-trace.csv'), tracesCsv(setup, r, units), 'text/csv'),
-            )
+            withResult((r) => download('table', plan.name, tracesCsv(setup, r, units), '-trace'))
           }
         >
           Traces (CSV)
@@ -114,11 +106,7 @@ export function FilesMenu() {
         <Item
           onSelect={() =>
             withResult((r) =>
-              download(
-                fileName(plan.name, '-result.json'),
-                `${JSON.stringify(resultDocument(setup, r))}\n`,
-                'application/json',
-              ),
+              download('result', plan.name, `${JSON.stringify(resultDocument(setup, r))}\n`, '-result'),
             )
           }
         >
@@ -128,9 +116,10 @@ export function FilesMenu() {
         <Item
           onSelect={() =>
             download(
-              'fervent-kettle-project.schema.json',
+              'schema',
+              'fervent-kettle-project',
               `${JSON.stringify(projectJsonSchema(), null, 2)}\n`,
-              'application/json',
+              '.schema',
             )
           }
         >

@@ -5,7 +5,7 @@ import { type Project, writeProject } from '../../model';
 import { useStore } from '../state/context';
 import { useEdit } from '../state/useEdit';
 import { useReturnFocus } from '../ui/useReturnFocus';
-import { download, fileName } from './files';
+import { download } from './files';
 
 /** A project that is to take the place of the one that is open. */
 interface Replacement {
@@ -68,7 +68,7 @@ export function ReplaceProject({ children }: { children: ReactNode }) {
               <button
                 type="button"
                 className="btn mr-auto"
-                onClick={() => download(fileName(own.name, '.json'), writeProject(own), 'application/json')}
+                onClick={() => download('project', own.name, writeProject(own))}
               >
                 Export mine first
               </button>

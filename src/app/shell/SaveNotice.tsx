@@ -1,7 +1,7 @@
 import { type Project, writeProject } from '../../model';
 import { Notice } from '../shared/Notices';
 import { useProjectState, useStore } from '../state/context';
-import { download, fileName } from './files';
+import { download } from './files';
 
 /** Says what joining with another page left open, and when what is on the screen is not in the browser's storage. */
 export function SaveNotice() {
@@ -36,9 +36,7 @@ function NotSaved({ reason, project }: { reason: string; project: Project }) {
           <button
             type="button"
             className="btn btn-main"
-            onClick={() =>
-              download(fileName(project.name, '.json'), writeProject(project), 'application/json')
-            }
+            onClick={() => download('project', project.name, writeProject(project))}
           >
             Export the project
           </button>

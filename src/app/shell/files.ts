@@ -1,26 +1,32 @@
 import { toast } from 'sonner';
 import type { EngineClient } from '../../compute';
+import { FORMATS, type FormatId } from '../../io';
 import { type DocumentResult, LARGEST_FILE, type Problem, type Refused } from '../../model';
 
-/** Offers text or a picture as a file. */
-export function download(name: string, content: string | Blob, type: string): void {
-  const url = URL.createObjectURL(new Blob([content], { type }));
+/**
+ * Offers text or a picture as a file of a kind.
+ * @param name what it is of
+ * @param suffix after the name and before the ending
+ */
+export function download(format: FormatId, name: string, content: string | Blob, suffix = ''): void {
+  const { endings, mime } = FORMATS[format];
+  const url = URL.createObjectURL(new Blob([content], { type: mime }));
   const link = document.createElement('a');
   link.href = url;
-  link.download = name;
+  link.download = `${plainName(name)}${suffix}.${endings[0]}`;
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
 /** A name as part of a file name. */
-export function fileName(name: string, ending: string): string {
+export function plainName(name: string): string {
   const plain = name
     .normalize('NFKD')
     .replace(/[^\w\s-]/g, '')
     .trim()
     .replace(/\s+/g, '-')
     .toLowerCase();
-  return `${plain || 'fervent-kettle'}${ending}`;
+  return plain || 'fervent-kettle';
 }
 
 const failed = (message: string): Refused => ({

@@ -1,19 +1,14 @@
 import { useSyncExternalStore } from 'react';
+import type { Door } from '../../io';
 
 /** A file dropped on the window for a page that reads its kind. */
-export type HandedKind = 'tracks' | 'log';
+export type HandedKind = Exclude<Door, 'project'>;
 
 let handed: { readonly kind: HandedKind; readonly file: File } | null = null;
 const listeners = new Set<() => void>();
 const tell = () => {
   for (const listener of listeners) listener();
 };
-
-/** Which page reads a file, by the ending of its name; null for a project or parts. */
-export function kindByName(name: string): HandedKind | null {
-  if (/\.(gpx|kml|geojson)$/i.test(name)) return 'tracks';
-  return /\.(csv|tsv|txt|log)$/i.test(name) ? 'log' : null;
-}
 
 export function handOver(kind: HandedKind, file: File): void {
   handed = { kind, file };

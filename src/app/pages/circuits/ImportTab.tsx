@@ -65,7 +65,6 @@ export function ImportTab() {
           <FileDoor
             kind="tracks"
             label="Choose a file"
-            accept=".gpx,.kml,.geojson,.json,.csv,.txt"
             testId="circuit-file"
             onFile={(file) => setChosen({ file, number: nextNumber() })}
           />

@@ -7,7 +7,7 @@ import { type Circuit, circuitInput, formatQuantity, siText, toShown, unitOf } f
 import { celsius, windText } from '../../../text/en';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
 import { WithSession } from '../../shared/WithSession';
-import { download, fileName } from '../../shell/files';
+import { download } from '../../shell/files';
 import { useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
@@ -92,7 +92,7 @@ function MapOf({ computed }: { computed: Computed }) {
   };
   const save = async (kind: Export) => {
     try {
-      download(fileName(circuit.name, `.${kind}`), await content(kind), TYPES[kind]);
+      download(kind, circuit.name, await content(kind));
     } catch (error) {
       toast.error(`Nothing was exported. ${(error as Error).message}`);
     }

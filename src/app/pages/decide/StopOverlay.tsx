@@ -6,7 +6,7 @@ import { siText, toShown, unitOf } from '../../../model';
 import { comparisonCsv } from '../../../report';
 import { celsius, marginWords, moneyText, verdictText } from '../../../text/en';
 import { AxleField } from '../../shared/AxleField';
-import { download, fileName } from '../../shell/files';
+import { download } from '../../shell/files';
 import { useProject, useSetup } from '../../state/context';
 import { usePickedStop } from '../../state/picked';
 import { useUnits } from '../../state/preferences';
@@ -63,13 +63,12 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
   const save = async (kind: 'svg' | 'png' | 'csv') => {
     try {
       if (kind === 'csv') {
-        download(fileName(`${setup.plan.name} setups`, '.csv'), comparisonCsv(compared, units), 'text/csv');
+        download('table', `${setup.plan.name} setups`, comparisonCsv(compared, units));
         return;
       }
       if (!svg.current) throw new Error('The picture is not drawn yet.');
       const content = kind === 'svg' ? standaloneSvg(svg.current) : await pictureOf(svg.current);
-      const type = kind === 'svg' ? 'image/svg+xml' : 'image/png';
-      download(fileName(`${setup.plan.name} setups`, `.${kind}`), content, type);
+      download(kind, `${setup.plan.name} setups`, content);
     } catch (error) {
       toast.error(`Nothing was exported. ${(error as Error).message}`);
     }

@@ -84,7 +84,7 @@ export function PartsTab({ editing }: TabProps) {
           className="btn"
           disabled={project.parts.length === 0}
           title={project.parts.length === 0 ? 'There are no parts of your own yet' : undefined}
-          onClick={() => download('parts.json', writeParts(project.parts), 'application/json')}
+          onClick={() => download('parts', 'parts', writeParts(project.parts))}
         >
           <Download size={15} aria-hidden="true" /> Export my parts
         </button>

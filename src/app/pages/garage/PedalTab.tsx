@@ -61,7 +61,7 @@ function PedalSession({ computed }: { computed: Computed }) {
                 {fade.at.lap} at braking zone {fade.at.stop + 1}
                 {fade.margin < 0 && (
                   <>
-                    , limited by {LIMIT_WORDS[fade.limit]}. The longest braking zone{' '}
+                    , limited by {LIMIT_WORDS[fade.limit]}. At worst the car{' '}
                     <strong className="font-[640] text-over">{overrunText(fade.extraDistance, units)}</strong>{' '}
                     on lap {fade.longest.lap} at braking zone {fade.longest.stop + 1}
                   </>

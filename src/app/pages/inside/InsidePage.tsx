@@ -304,7 +304,7 @@ function Ramp({
       />
       {text(hot)}
       <span className="ml-2 text-ink">
-        bulk {text(bulk)}, seals {text(seal)}
+        core {text(bulk)}, seals {text(seal)}
       </span>
       <span className="ml-2">Arrows: heat in watts; pick one here or in the list.</span>
     </div>

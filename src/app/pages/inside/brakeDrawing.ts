@@ -49,7 +49,7 @@ export const DISC: readonly Part[] = [
   },
   { name: 'hose fluid', node: part('hose'), boxes: [[514, 114, 56, 18]], label: [560, 122, 'right', 112] },
   {
-    name: 'plate',
+    name: 'backing plate',
     node: part('plate'),
     boxes: [
       [278, 80, 14, 90],
@@ -100,7 +100,7 @@ export const DISC: readonly Part[] = [
     label: [364, 222, 'right', 222],
   },
   {
-    name: 'hat',
+    name: 'bell (hat)',
     node: part('hat'),
     boxes: [
       [376, 246, 92, 14],

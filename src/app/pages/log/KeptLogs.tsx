@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { type LogEntry, relistLog, renameLog, unlistLog } from '../../../storage';
 import { clockText, noteText } from '../../../text/en';
-import { download, fileName } from '../../shell/files';
+import { download } from '../../shell/files';
 import { useBackground } from '../../state/context';
 import { TextField } from '../../ui/TextField';
 import { undoToast } from '../../ui/undoToast';
@@ -26,11 +26,7 @@ export function KeptLogs() {
     return <p className="panel px-4 py-6 text-dim">No logs are kept in this browser yet.</p>;
   const save = async (entry: LogEntry) => {
     try {
-      download(
-        fileName(entry.name, '.csv'),
-        await files.call((remote) => remote.exportLog(entry.id)),
-        'text/csv',
-      );
+      download('log', entry.name, await files.call((remote) => remote.exportLog(entry.id)));
     } catch (error) {
       toast.error((error as Error).message);
     }

@@ -131,13 +131,7 @@ export function LogsTab() {
     <>
       <section className="panel px-4 py-3" aria-label="Log file">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-          <FileDoor
-            kind="log"
-            label="Open a log"
-            accept=".csv,.tsv,.txt,.log,.gpx,.kml"
-            testId="log-file"
-            onFile={(file) => void open(file)}
-          />
+          <FileDoor kind="log" label="Open a log" testId="log-file" onFile={(file) => void open(file)} />
           <p className="max-w-[80ch]">
             A logger’s export as CSV, laid out however it is, or a GPX track with times. It stays in this
             browser. No logger at hand?{' '}

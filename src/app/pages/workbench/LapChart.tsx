@@ -193,7 +193,7 @@ function Legend({ ghost }: { ghost: boolean }) {
   return (
     <div className="caption flex flex-wrap gap-x-4 gap-y-0.5 px-1" aria-hidden="true">
       <Key colour="var(--ink)" text="speed" />
-      <Key colour="var(--front)" text="front: bulk thick, face thin" />
+      <Key colour="var(--front)" text="front: core thick, surface thin" />
       <Key colour="var(--rear)" dash="6 3" text="rear: dashed" />
       {ghost && <Key colour="var(--ghost)" text="saved state" />}
     </div>
@@ -237,5 +237,5 @@ function pointText(
   while (k < trace.distance.length - 2 && trace.distance[k + 1] < distance) k++;
   const { front, rear } = shownRecords(result, side);
   const t = (values: Float64Array) => siText(values[i], 'temperature', units);
-  return `${formatQuantity(distance, 'distance', units)}: ${siText(trace.speed[k], 'speed', units)} · front bulk ${t(front.rotorBulk)}, face ${t(front.rotorFace)}, fluid ${t(front.fluid)} · rear bulk ${t(rear.rotorBulk)}, face ${t(rear.rotorFace)}`;
+  return `${formatQuantity(distance, 'distance', units)}: ${siText(trace.speed[k], 'speed', units)} · front core ${t(front.rotorBulk)}, surface ${t(front.rotorFace)}, fluid ${t(front.fluid)} · rear core ${t(rear.rotorBulk)}, surface ${t(rear.rotorFace)}`;
 }

@@ -67,8 +67,8 @@ function figures({ result }: Computed, units: UnitChoice): [string, string, Topi
   return [
     ['Hot lap', `${clockText(Math.floor(time))}.${Math.floor((time % 1) * 10)} min`, 'lap'],
     ['Braking zones', String(result.trace.stops.length)],
-    ['Heat a lap', siText(heat, 'energy', units), 'energy'],
-    ['Lap mean', siText(heat / time, 'power', units, 1)],
+    ['Brake energy per lap', siText(heat, 'energy', units), 'energy'],
+    ['Mean brake power', siText(heat / time, 'power', units, 1)],
     ['Driving', `${clockText(result.drivingTime)} min`],
     [
       'Energy balance error',
