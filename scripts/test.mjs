@@ -53,6 +53,7 @@ function suite(name, command, args, report, count, env = {}) {
 
 check('types', bin('tsc'), ['--noEmit']);
 check('lint and format', bin('biome'), ['check', '--error-on-warnings', '.']);
+check('walls', 'node', ['scripts/walls.mjs']);
 check(
   'boundaries',
   bin('depcruise'),

@@ -80,10 +80,10 @@ test('setups: built, pinned, compared, pictured, kept, and six at most', async (
   await expect(table).toContainText('Differences in small print are against “Current setup”');
   await expect(table.getByRole('columnheader', { name: 'Sprint front' })).toBeVisible();
   const row = (name: string) => table.getByRole('row', { name: new RegExp(`^${name}`) });
-  await expect(row('Rotor core (bulk)')).toContainText(/−\d+ °C/);
+  await expect(row('Rotor core')).toContainText(/−\d+ °C/);
   await setups.getByRole('radio', { name: 'Differences against Sprint front' }).check();
   await expect(table).toContainText('against “Sprint front”');
-  await expect(row('Rotor core (bulk)').locator('td').first()).toContainText(/\+\d+ °C/);
+  await expect(row('Rotor core').locator('td').first()).toContainText(/\+\d+ °C/);
   await expect(row('Heat a lap').locator('td').first()).toContainText('than in “Sprint front”');
   const overlay = region(page, 'Braking zones of all setups');
   for (const [button, ending] of [
@@ -201,7 +201,7 @@ test('balance for grip and for temperature: clicks for a car that has them, a sh
   await visit(page, '/decide/balance');
   const choices = region(page, 'Balances compared');
   await expect(choices).toContainText('One balance for all braking zones');
-  await expect(region(page, 'Balance sweep')).toContainText('the tyres would want');
+  await expect(region(page, 'Balance sweep')).toContainText('ideal');
   await choices.getByRole('button', { name: 'Set: Both axles equally hot' }).click();
   await expect.poll(async () => (await project(page)).cars[0].frontSharePercent).toBeLessThan(62);
   await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');

@@ -30,7 +30,10 @@ const NOT_SAID: readonly (readonly [RegExp, string])[] = [
   [/beside the predicted|root mean square/i, 'compared with; RMS error'],
   [/as reckoned|as the plan is/i, 'assumed setup; current setup'],
   [/start anew|came about/i, 'run again; how this is calculated'],
-  [/put on the workbench|move things|take it over|goes with the car/i, 'use this plan; adjust; apply; compatible?'],
+  [
+    /put on the workbench|move things|take it over|goes with the car/i,
+    'use this plan; adjust; apply; compatible?',
+  ],
   [/\bhow sure\b|days driven|heat nearby/i, 'uncertainty; simulation runs; heat-exposed parts'],
   [/bright pit lane|dark paddock/i, 'light; dark'],
   [/more than any leg|bring them back/i, 'beyond the driver’s limit; not enough after 8 laps'],
@@ -52,7 +55,9 @@ test('no page says what the field says otherwise', async ({ page }) => {
     const text = await page.getByRole('main').innerText();
     const labels = await page
       .locator('main [aria-label], main [title]')
-      .evaluateAll((all) => all.map((e) => `${e.getAttribute('aria-label') ?? ''} ${e.getAttribute('title') ?? ''}`));
+      .evaluateAll((all) =>
+        all.map((e) => `${e.getAttribute('aria-label') ?? ''} ${e.getAttribute('title') ?? ''}`),
+      );
     for (const [word, instead] of NOT_SAID) {
       if (STOPS.includes(route) && /stop/.test(word.source)) continue;
       const found = [text, ...labels].map((t) => word.exec(t)).find((m) => m !== null);

@@ -46,13 +46,15 @@ export function useSession(setup: Setup, whatIf: WhatIf): SessionView {
     if (active && !blocked) runners.moved.request(wanted);
   }, [runners, active, wanted, blocked]);
 
-  // A what-if result of another plan must not be shown as this one's.
-  const movedHere = active && moved.done && samePlan(moved.done.value.setup, setup) ? moved.done.value : null;
-  const shown = movedHere ?? saved.done?.value ?? null;
+  // A result of another plan must not be shown as this one's: what is set from it would be set in this one.
+  const here = (value: Computed | undefined) => (value && samePlan(value.setup, setup) ? value : null);
+  const savedHere = here(saved.done?.value);
+  const movedHere = active ? here(moved.done?.value) : null;
+  const shown = movedHere ?? savedHere;
   const error = (active ? moved.error : null) ?? saved.error;
   return {
     shown,
-    ghost: movedHere ? (saved.done?.value ?? null) : null,
+    ghost: movedHere ? savedHere : null,
     behind: shown?.setup !== wanted && !blocked,
     error,
     obstacles: problems,

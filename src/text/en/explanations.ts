@@ -1,4 +1,11 @@
-import { type AxleName, cornerOfWheel, type DayResult, rotorGeometry, wheelOf } from '../../core';
+import {
+  type AxleName,
+  cornerOfWheel,
+  type DayResult,
+  type LimitedPart,
+  rotorGeometry,
+  wheelOf,
+} from '../../core';
 import {
   CALIPER_BODIES,
   chassisOf,
@@ -24,14 +31,7 @@ export type Topic =
   | 'energy'
   | 'lap'
   | 'shares'
-  | 'rotorFace'
-  | 'rotorBulk'
-  | 'padFace'
-  | 'plate'
-  | 'seal'
-  | 'fluid'
-  | 'hub'
-  | 'bite'
+  | LimitedPart
   | 'friction'
   | 'growth'
   | 'coning'

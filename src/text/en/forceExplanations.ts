@@ -65,7 +65,7 @@ export const FORCE_TOPICS: Readonly<Record<ForceTopic, (facts: Facts) => Explana
         ['To the floor', formatQuantity(facts.setup.car.pedal.travelMm, 'smallLength', facts.units)],
       ],
       source:
-        'Sum of volumes; stiffnesses are typical (from memory), vapour 0.4 cm³ a kelvin and wheel (own estimate).',
+        'Sum of volumes; stiffnesses are typical (from memory), vapour 0.4 cm³ per °C and wheel (own estimate).',
       limits: 'A measured pedal tells more: a soft or sinking one means do not drive.',
     };
   },

@@ -69,8 +69,8 @@ export function ImportTab() {
             onFile={(file) => setChosen({ file, number: nextNumber() })}
           />
           <p className="max-w-[80ch]">
-            GPX, KML, GeoJSON, or a table of latitude and longitude or of x and y in metres. One round or
-            many: the laps in it are found and laid over each other. The file stays in this browser.
+            GPX, KML, GeoJSON, or a table of latitude and longitude or of x and y in metres. One lap or many:
+            the laps in it are found and laid over each other. The file stays in this browser.
           </p>
         </div>
       </section>

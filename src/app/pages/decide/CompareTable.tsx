@@ -144,7 +144,7 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
       cell: (c) => (c.assessed.summary.fade ? fadeText(c.assessed.summary.fade.margin) : '—'),
     },
     {
-      name: 'Heat a lap',
+      name: 'Brake energy per lap',
       cell: (c) => siText(c.assessed.summary.lapHeat, 'energy', units),
       against: (c, r) =>
         changeText(r.assessed.summary.lapHeat, c.assessed.summary.lapHeat, `in “${reference.name}”`),
@@ -183,7 +183,7 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
         changeText(worn(r, 'front'), worn(c, 'front'), `at the front of “${reference.name}”`),
     },
     {
-      name: 'Crack share (index)',
+      name: 'Fatigue damage (index)',
       cell: (c) =>
         AXLES.map((axle) => {
           const share = crack(c, axle);

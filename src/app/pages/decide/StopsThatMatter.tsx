@@ -49,15 +49,13 @@ export function StopsThatMatter({
       <table className="narrow w-full text-right text-[12.5px]">
         <thead>
           <tr className="caption border-b border-ink align-bottom">
-            <th className="text-left font-normal">Braking zone</th>
+            <th className="text-left font-normal">Zone</th>
             <th className="font-normal">from · to {units.speed === 'us' ? 'mph' : 'km/h'}</th>
             <th className="font-normal">front surface {degree}</th>
             <th className="font-normal">rear surface {degree}</th>
             <th className="font-normal">pedal</th>
-            <th className="font-normal">
-              line pressure, front · rear {units.pressure === 'us' ? 'psi' : 'bar'}
-            </th>
-            <th className="font-normal">in hand</th>
+            <th className="font-normal">line pressure {units.pressure === 'us' ? 'psi' : 'bar'}</th>
+            <th className="font-normal">reserve</th>
             <th className="font-normal">clicks</th>
           </tr>
         </thead>

@@ -181,7 +181,7 @@ function PedalSession({ computed }: { computed: Computed }) {
         />
         <p className="caption mt-1.5">
           A car whose tyres are the limit does not stop shorter with more brake; one limited by the pedal or
-          by fade does. Vapour is drawn from the fluid’s temperature over its boiling point, 0.4 cm³ a kelvin
+          by fade does. Vapour is drawn from the fluid’s temperature over its boiling point, 0.4 cm³ per °C
           and wheel (own estimate); glazed pads stay weaker until bedded again.
         </p>
       </section>
