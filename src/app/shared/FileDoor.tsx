@@ -1,5 +1,5 @@
 import { FileUp } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useEffectEvent, useRef } from 'react';
 import { acceptedBy } from '../../io';
 import { type HandedKind, takeHanded, useHanded } from '../shell/handedFile';
 
@@ -17,11 +17,10 @@ export function FileDoor({
 }) {
   const input = useRef<HTMLInputElement>(null);
   const waiting = useHanded(kind);
-  const take = useRef(onFile);
-  take.current = onFile;
+  const take = useEffectEvent(onFile);
   useEffect(() => {
     const file = waiting && takeHanded(kind);
-    if (file) take.current(file);
+    if (file) take(file);
   }, [waiting, kind]);
   return (
     <>

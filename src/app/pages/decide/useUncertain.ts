@@ -6,6 +6,7 @@ import type { Setup } from '../../../model';
 import { pieceCount } from '../../../services';
 import { beginWork, browserRunStore, forgetWork, keepPiece, keptPieces } from '../../../storage';
 import { useBackground } from '../../state/context';
+import { useLatest } from '../../ui/useLatest';
 
 /** What is being done about the uncertain runs of a setup. */
 export type UncertainState =
@@ -42,16 +43,18 @@ export function useUncertain(setup: Setup) {
     of: asked,
   });
   const controller = useRef<AbortController | null>(null);
-  const latest = useRef(asked);
-  latest.current = asked;
+  const latest = useLatest(asked);
 
-  const say = useCallback((of: string, next: UncertainState) => {
-    // What has been changed meanwhile is no longer asked for.
-    if (latest.current !== of) return;
-    // Results are drawn in pieces, so that the page stays smooth.
-    if (next.kind === 'done') startTransition(() => setState({ ...next, of }));
-    else setState({ ...next, of });
-  }, []);
+  const say = useCallback(
+    (of: string, next: UncertainState) => {
+      // What has been changed meanwhile is no longer asked for.
+      if (latest.current !== of) return;
+      // Results are drawn in pieces, so that the page stays smooth.
+      if (next.kind === 'done') startTransition(() => setState({ ...next, of }));
+      else setState({ ...next, of });
+    },
+    [latest],
+  );
 
   const finish = useCallback(
     async (of: string, wanted: Setup, all: readonly Float32Array[], seconds: number | null) => {

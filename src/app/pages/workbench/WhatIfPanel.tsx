@@ -1,6 +1,6 @@
 import { RotateCcw } from 'lucide-react';
 import { Slider } from 'radix-ui';
-import { memo, type ReactNode, useCallback, useId, useMemo, useRef, useState } from 'react';
+import { memo, type ReactNode, useCallback, useId, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import {
   applyWhatIf,
@@ -20,10 +20,10 @@ import {
   type WhatIfValues,
   whatIfBounds,
 } from '../../../model';
-
 import { addSetup } from '../../state/addSetup';
 import { useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { useLatest } from '../../ui/useLatest';
 
 type Setter = <K extends keyof WhatIfValues>(key: K, value: WhatIfValues[K]) => void;
 
@@ -48,13 +48,15 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   const values = { ...saved, ...whatIf };
   const moved = Object.keys(whatIf).length;
   // One setter for the panel's life, so that a moving control renders itself and no other.
-  const latest = useRef({ whatIf, saved, onChange });
-  latest.current = { whatIf, saved, onChange };
-  const set = useCallback<Setter>((key, value) => {
-    const now = latest.current;
-    const { [key]: _, ...rest } = now.whatIf;
-    now.onChange(value === now.saved[key] ? rest : { ...rest, [key]: value });
-  }, []);
+  const latest = useLatest({ whatIf, saved, onChange });
+  const set = useCallback<Setter>(
+    (key, value) => {
+      const now = latest.current;
+      const { [key]: _, ...rest } = now.whatIf;
+      now.onChange(value === now.saved[key] ? rest : { ...rest, [key]: value });
+    },
+    [latest],
+  );
   const car = applyWhatIf(setup, whatIf).car;
   const fluid = fluidOf(car.fluid.kind, setup.parts);
   const changes = changesOfWhatIf(whatIf);

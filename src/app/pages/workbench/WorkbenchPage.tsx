@@ -1,4 +1,4 @@
-import { lazy, memo, Suspense, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { hottestLap, lapLength, WHEELS } from '../../../core';
@@ -11,6 +11,7 @@ import { type Selection, stepLap, stepStop } from '../../state/selection';
 import { useEdit } from '../../state/useEdit';
 import { type Computed, useSession } from '../../state/useSession';
 import { PageTitle } from '../../ui/PageTitle';
+import { useLatest } from '../../ui/useLatest';
 import { EndPanel } from './EndPanel';
 import { LapChart } from './LapChart';
 import { MarginBoard } from './MarginBoard';
@@ -40,8 +41,7 @@ function Workbench() {
   const [picked, setPicked] = usePicked();
   const selection = useMemo(() => clampSelection(picked, computed), [picked, computed]);
 
-  const latest = useRef({ setup, whatIf });
-  latest.current = { setup, whatIf };
+  const latest = useLatest({ setup, whatIf });
   const keep = useMemo(
     () => () => {
       const now = latest.current;
@@ -50,7 +50,7 @@ function Workbench() {
       });
       if (made) setWhatIf({});
     },
-    [edit],
+    [edit, latest],
   );
 
   const laps = computed?.result.laps.length ?? 0;
