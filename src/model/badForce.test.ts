@@ -5,7 +5,7 @@ import { simulateDay, WHEELS } from '../core';
 import { fitPart, shelfOf } from './catalogue/choices';
 import { readProject } from './file/readProject';
 import { carSchema } from './schema/car';
-import { planSchema } from './schema/project';
+import { planSchema } from './schema/plan';
 import { dayInput, setupOf } from './toCore/toCore';
 
 type Loose = Record<string | number, unknown>;

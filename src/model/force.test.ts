@@ -4,13 +4,14 @@ import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import { type DayResult, failureCases, simulateDay, wheelClearances } from '../core';
 import { stopsCsv, tracesCsv } from '../report/csv';
-import { FORCE_COLUMNS, resultDocument, stopRows } from '../report/results';
+import { resultDocument } from '../report/results';
+import { FORCE_COLUMNS, stopRows } from '../report/stopRows';
 import { explain } from '../text/en/explanations';
 import { LIMIT_WORDS, marginText, momentText, overrunText, verdictText } from '../text/en/wording';
 import { applyWhatIf, keepWhatIf, savedValues } from './edit/whatIf';
 import { METRIC, toStored, US, unitOf } from './quantity/units';
 import type { Car } from './schema/car';
-import type { Plan } from './schema/project';
+import type { Plan } from './schema/plan';
 import { frontSharePercent, wheelFit } from './toCore/chain';
 import { dayInput, type Setup, setupOf } from './toCore/toCore';
 

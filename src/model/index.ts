@@ -122,13 +122,10 @@ export {
   type Plan,
   type PlanLeg,
   type PlanSession,
-  PROJECT_FORMAT,
-  PROJECT_VERSION,
-  type Project,
   planSchema,
-  priceInfo,
   standLegSchema,
-} from './schema/project';
+} from './schema/plan';
+export { PROJECT_FORMAT, PROJECT_VERSION, type Project, priceInfo } from './schema/project';
 export type { PlanStart } from './schema/state';
 export { DEFAULT_UNCERTAIN, type Uncertain, uncertainRanges } from './schema/uncertain';
 export { chainOf, chassisOf, effectiveRadiusMm, frontSharePercent, taperOf, wheelFit } from './toCore/chain';

@@ -24,7 +24,7 @@ import { carSchema } from './schema/car';
 import { circuitSchema } from './schema/circuit';
 import { exposedPart } from './schema/exposed';
 import { type FieldInfo, type FieldLimits, fieldInfo } from './schema/field';
-import { planSchema } from './schema/project';
+import { planSchema } from './schema/plan';
 import { type Uncertain, uncertainRanges } from './schema/uncertain';
 import { taperOf, wheelFit } from './toCore/chain';
 import { dayInput, type Setup, setupOf } from './toCore/toCore';

@@ -6,12 +6,13 @@ import { oneSession } from '../../tests/support/sessions';
 import { reportText } from '../cli/report';
 import { type DayResult, lapTime, simulateDay } from '../core';
 import { stopsCsv, tracesCsv } from '../report/csv';
-import { resultDocument, stopRows } from '../report/results';
+import { resultDocument } from '../report/results';
+import { stopRows } from '../report/stopRows';
 import { marginText, verdictText, worstText } from '../text/en/wording';
 import { projectProblems } from './check/problems';
 import { METRIC } from './quantity/units';
 import { type Car, carSchema } from './schema/car';
-import type { Plan } from './schema/project';
+import type { Plan } from './schema/plan';
 import { dayInput, type Setup, setupOf } from './toCore/toCore';
 
 /** Places of a result that may hold no number, as docs/formats.md says. */

@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import { type DayResult, RECORDED_PARTS } from '../core';
 import { fromSi, METRIC, type Quantity, type Setup, toShown, type UnitChoice, unitOf } from '../model';
 import { celsius, PART_NAMES } from '../text/en';
-import { FORCE_COLUMNS, finite, namedWheels, nine, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './results';
+import { namedWheels, nine } from './results';
+import { FORCE_COLUMNS, finite, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './stopRows';
 
 const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 const heading = (title: string, quantity: Quantity, units: UnitChoice) => {

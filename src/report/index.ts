@@ -1,11 +1,4 @@
 export { comparisonCsv } from './comparisonCsv';
 export { stopsCsv, tracesCsv } from './csv';
-export {
-  FORCE_COLUMNS,
-  networkDocument,
-  resultDocument,
-  STOP_COLUMNS,
-  type StopRow,
-  stopRows,
-  WHEEL_COLUMNS,
-} from './results';
+export { networkDocument, resultDocument } from './results';
+export { FORCE_COLUMNS, STOP_COLUMNS, type StopRow, stopRows, WHEEL_COLUMNS } from './stopRows';

@@ -1,5 +1,4 @@
 import {
-  type AxleName,
   axleOf,
   type DayResult,
   distinctWheels,
@@ -8,173 +7,11 @@ import {
   lapTime,
   type NetworkRun,
   RECORDED_PARTS,
-  type StopLimit,
-  WHEELS,
   type WheelName,
 } from '../core';
-import { fromSi, METRIC, type Quantity, type Setup } from '../model';
+import { fromSi, METRIC, type Setup } from '../model';
 import { celsius, verdictText, wheelWords } from '../text/en';
-
-/** One wheel's brake through one stop; °C. */
-export interface WheelRow {
-  readonly faceBeforeC: number;
-  readonly facePeakC: number;
-  readonly faceAfterC: number;
-  readonly bulkBeforeC: number;
-  readonly bulkAfterC: number;
-  readonly fluidC: number;
-  readonly biteFriction: number;
-  readonly leastFriction: number;
-}
-
-/** One stop of one lap with everything the stop list shows; stored units (km/h, m, s, kJ, kW). */
-export interface StopRow {
-  readonly session: string;
-  readonly lap: number;
-  readonly kind: string;
-  readonly stop: number;
-  readonly name: string;
-  readonly entryKmh: number;
-  readonly exitKmh: number;
-  readonly decelerationMs2: number;
-  readonly timeS: number;
-  readonly lengthM: number;
-  readonly energyKj: number;
-  readonly peakPowerKw: number;
-  readonly frontSharePercent: number;
-  readonly rearSharePercent: number;
-  readonly recoveredKj: number;
-  readonly airTimeS: number;
-  readonly airDistanceM: number;
-  /** null where no force makes the braking, as in the two that follow */
-  readonly pedalN: number | null;
-  readonly pedalBiteN: number | null;
-  readonly pedalStayN: number | null;
-  readonly frontBar: number;
-  readonly rearBar: number;
-  readonly travelMm: number;
-  readonly shareStartPercent: number;
-  readonly shareEndPercent: number;
-  readonly idealStartPercent: number;
-  readonly idealEndPercent: number;
-  readonly fadeMarginPercent: number;
-  /** null where the car does not stop */
-  readonly extraM: number | null;
-  /** False where the brakes cannot stop the car within a kilometre more */
-  readonly stops: boolean;
-  readonly locksFirst: AxleName;
-  readonly limit: StopLimit;
-  readonly wheels: Readonly<Record<WheelName, WheelRow>>;
-}
-type NumberKey = { [K in keyof StopRow]: StopRow[K] extends number | null ? K : never }[keyof StopRow];
-
-/** Heading and quantity of each numeric column of the car, in order. */
-export const STOP_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] = [
-  ['entryKmh', 'Entry speed', 'speed'],
-  ['exitKmh', 'Exit speed', 'speed'],
-  ['decelerationMs2', 'Deceleration', 'deceleration'],
-  ['timeS', 'Time', 'seconds'],
-  ['lengthM', 'Distance', 'distance'],
-  ['energyKj', 'Energy', 'energy'],
-  ['peakPowerKw', 'Peak power', 'power'],
-  ['frontSharePercent', 'Front brake balance', 'percent'],
-  ['rearSharePercent', 'Rear share', 'percent'],
-  ['recoveredKj', 'Recovered', 'energy'],
-  ['airTimeS', 'Cooling time to next', 'seconds'],
-  ['airDistanceM', 'Cooling distance to next', 'distance'],
-];
-
-/** The same for what the driver's foot feels and how the axles share. */
-export const FORCE_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] = [
-  ['pedalN', 'Pedal force', 'force'],
-  ['pedalBiteN', 'Pedal force at first bite', 'force'],
-  ['pedalStayN', 'Pedal force that stays', 'force'],
-  ['frontBar', 'Front line pressure', 'pressure'],
-  ['rearBar', 'Rear line pressure', 'pressure'],
-  ['travelMm', 'Pedal travel', 'smallLength'],
-  ['shareStartPercent', 'Front brake balance at the start', 'percent'],
-  ['idealStartPercent', 'Ideal balance at the start', 'percent'],
-  ['shareEndPercent', 'Front brake balance at the end', 'percent'],
-  ['idealEndPercent', 'Ideal balance at the end', 'percent'],
-  ['fadeMarginPercent', 'Brake reserve', 'percent'],
-  ['extraM', 'Overshoots by', 'distance'],
-];
-
-/** The same for one wheel's brake. */
-export const WHEEL_COLUMNS: readonly (readonly [keyof WheelRow, string, Quantity])[] = [
-  ['faceBeforeC', 'surface before', 'temperature'],
-  ['facePeakC', 'surface peak', 'temperature'],
-  ['faceAfterC', 'surface after', 'temperature'],
-  ['bulkBeforeC', 'core before', 'temperature'],
-  ['bulkAfterC', 'core after', 'temperature'],
-  ['fluidC', 'fluid', 'temperature'],
-  ['biteFriction', 'friction at first bite', 'friction'],
-  ['leastFriction', 'least friction', 'friction'],
-];
-
-/** The stops of one lap, as that lap was driven. @param lapNumber from 1, through the day */
-export function stopRows(setup: Setup, result: DayResult, lapNumber: number): StopRow[] {
-  const lap = result.laps[lapNumber - 1];
-  const wheelRow = (wheel: WheelName, k: number): WheelRow => {
-    const heat = lap.wheels[wheel][k];
-    return {
-      faceBeforeC: celsius(heat.faceBefore),
-      facePeakC: celsius(heat.facePeak),
-      faceAfterC: celsius(heat.faceAfter),
-      bulkBeforeC: celsius(heat.bulkBefore),
-      bulkAfterC: celsius(heat.bulkAfter),
-      fluidC: celsius(heat.fluidAfter),
-      biteFriction: heat.frictionBefore,
-      leastFriction: heat.frictionLeast,
-    };
-  };
-  return lap.trace.stops.map((stop, k) => {
-    const force = lap.forces[k];
-    const heat = force.frontHeat + force.rearHeat;
-    const share = (part: number) => (heat > 0 ? (100 * part) / heat : 0);
-    return {
-      session: setup.plan.sessions[lap.session]?.name ?? '',
-      lap: lap.number,
-      kind: lap.kind,
-      stop: k + 1,
-      name: stop.name,
-      entryKmh: fromSi(stop.entrySpeed, 'speed'),
-      exitKmh: fromSi(stop.exitSpeed, 'speed'),
-      decelerationMs2: stop.deceleration,
-      timeS: stop.duration,
-      lengthM: stop.length,
-      energyKj: fromSi(stop.energy, 'energy'),
-      peakPowerKw: fromSi(stop.peakPower, 'power'),
-      frontSharePercent: share(force.frontHeat),
-      rearSharePercent: share(force.rearHeat),
-      recoveredKj: fromSi(stop.recovered, 'energy'),
-      airTimeS: stop.airTime,
-      airDistanceM: stop.airDistance,
-      pedalN: finite(force.pedal),
-      pedalBiteN: finite(force.pedalBite),
-      pedalStayN: finite(force.pedalStay),
-      frontBar: fromSi(force.frontPressure, 'pressure'),
-      rearBar: fromSi(force.rearPressure, 'pressure'),
-      travelMm: fromSi(force.travel, 'smallLength'),
-      shareStartPercent: fromSi(force.share.start, 'percent'),
-      shareEndPercent: fromSi(force.share.end, 'percent'),
-      idealStartPercent: fromSi(force.ideal.start, 'percent'),
-      idealEndPercent: fromSi(force.ideal.end, 'percent'),
-      fadeMarginPercent: fromSi(force.fadeMargin, 'percent'),
-      extraM: force.extraDistance,
-      stops: force.extraDistance !== null,
-      locksFirst: force.locksFirst,
-      limit: force.limit,
-      wheels: Object.fromEntries(WHEELS.map((wheel) => [wheel, wheelRow(wheel, k)])) as Record<
-        WheelName,
-        WheelRow
-      >,
-    };
-  });
-}
-
-/** A value that has no end, such as a force nobody can press, as no value. */
-export const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
+import { finite, stopRows } from './stopRows';
 
 /** A number rounded to nine digits, as files carry it. */
 export const nine = (value: number) => Number(value.toPrecision(9));
@@ -187,6 +24,7 @@ export function namedWheels(result: DayResult): readonly (readonly [WheelName, s
     return [wheel, wheelWords(axleOf(wheel), both ? 'both' : wheel.endsWith('Left') ? 'left' : 'right')];
   });
 }
+
 export const RESULT_FORMAT = 'fervent-kettle-result';
 
 /** A whole result as plain data in stored units, to nine digits: the same in browser and command line. */

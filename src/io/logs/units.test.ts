@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { RawLog } from '../../core';
 import { guessMapping } from './logMapping';
+import { secondsOf } from './logTable';
 import { LOG_UNITS, unitLabelled, unitNamed } from './logUnits';
-import { type ByteSource, openLog, readLog, secondsOf } from './readLog';
+import { type ByteSource, openLog, readLog } from './readLog';
 import { streamColumns } from './streamColumns';
 import { writeLog } from './writeLog';
 

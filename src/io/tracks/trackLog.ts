@@ -1,5 +1,5 @@
 import type { Refused } from '../../model';
-import type { ReadLog } from '../logs/readLog';
+import type { ReadLog } from '../logs/logTable';
 import { refuse } from '../refusal';
 import type { FileTrack } from './fileTrack';
 

@@ -4,7 +4,7 @@ import { carSchema } from './car';
 import { circuitSchema } from './circuit';
 import { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 import { partSchema } from './part';
-import { planSchema } from './project';
+import { planSchema } from './plan';
 import { stateSchema } from './state';
 
 export const SCHEMAS = {

@@ -1,29 +1,15 @@
+import { type AxleName, type DayResult, type LimitedPart, wheelOf } from '../../core';
 import {
-  type AxleName,
-  cornerOfWheel,
-  type DayResult,
-  type LimitedPart,
-  rotorGeometry,
-  wheelOf,
-} from '../../core';
-import {
-  CALIPER_BODIES,
-  chassisOf,
-  dayInput,
   fluidBoilingPointC,
   fluidOf,
   fluidWater,
   formatQuantity,
-  frontSharePercent,
-  isBuiltIn,
-  PISTONS,
-  padOf,
   ROTOR_MATERIALS,
   type Setup,
-  SHIMS,
   type UnitChoice,
 } from '../../model';
 import type { Explanation, Facts, Input } from './explanation';
+import { CONDUCTION, caliper, cooling, pad, padEntry, percent, rotor, work } from './explanationInputs';
 import { FORCE_TOPICS, type ForceTopic } from './forceExplanations';
 
 /** What can be explained. */
@@ -59,84 +45,6 @@ export function explain(
     units,
   });
 }
-
-/** Lengths of a part in mm, multiplied out in one unit. */
-const sizes = (mm: readonly number[], units: UnitChoice) =>
-  mm
-    .map((value) => formatQuantity(value, 'smallLength', units).split(' '))
-    .reduce(([before], [value, unit]) => [`${before} × ${value}`, unit])
-    .join(' ');
-const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
-const CONDUCTION =
-  'Finite volumes through the cheek, implicit in time (Alexander 1977), checked against NAFEMS T2 and T3, Carslaw and Jaeger, and npm odex.';
-
-const cooling = ({ brakes, units }: Facts): Input[] => [
-  [
-    'Duct to this wheel',
-    `${formatQuantity(brakes.ductAreaCm2, 'area', units)}, ${brakes.tapePercent} % blanked off, ${brakes.toCaliperPercent} % to the caliper`,
-  ],
-  ['Recirculation without a duct', `${brakes.recirculationPercent} %`],
-  ['Wheel open area, dust shield', `${brakes.opennessPercent} %, ${brakes.shieldPercent} %`],
-  [
-    'Cooling factor, left and right',
-    `${brakes.coolingFactor} × ${brakes.leftFactor} and ${brakes.rightFactor}`,
-  ],
-];
-const work = ({ setup, units }: Facts): Input[] => [
-  [
-    'Mass, with rotating parts',
-    `${formatQuantity(chassisOf(setup.car).mass, 'mass', units)} × ${setup.car.rotatingInertia}`,
-  ],
-  [
-    'Brake balance (% front) with warm pads',
-    `${frontSharePercent(setup.car, setup.parts).toFixed(1)} %${setup.car.frontSharePercent === null ? ', from cylinders, pistons, radii and friction' : ', as measured'}`,
-  ],
-  ['Lost in tyre slip', `${setup.car.tyres.slipSharePercent} %`],
-];
-const rotor = (facts: Facts): Input[] => {
-  const { brakes, setup, wheel, units } = facts;
-  if (brakes.drum)
-    return [
-      [
-        'Drum',
-        `${sizes([brakes.drum.innerDiameterMm, brakes.drum.widthMm], units)}, rim ${sizes([brakes.drum.rimThicknessMm], units)}`,
-      ],
-    ];
-  const geometry = rotorGeometry(cornerOfWheel(dayInput(setup), wheel).rotor);
-  return [
-    [
-      'Material',
-      `${ROTOR_MATERIALS[brakes.rotor.material].name}, ${ROTOR_MATERIALS[brakes.rotor.material].source}`,
-    ],
-    [
-      'Ring',
-      `${sizes([brakes.rotor.outerDiameterMm, brakes.rotor.innerDiameterMm, brakes.rotor.thicknessMm], units)}, ${formatQuantity(geometry.cheekMass + geometry.vaneMass, 'mass', units)}`,
-    ],
-    ['Swept area, both sides', formatQuantity(2e4 * geometry.faceArea, 'area', units)],
-  ];
-};
-const padEntry = ({ brakes, setup }: Facts) => padOf(brakes.pad, setup.parts);
-const pad = (facts: Facts): Input[] => [
-  [
-    'Pad',
-    `${padEntry(facts).name}, ${isBuiltIn(facts.brakes.pad) ? 'typical values (from memory)' : 'a part of your own'}`,
-  ],
-  [
-    'Area, material left',
-    `${formatQuantity(facts.brakes.padAreaCm2, 'area', facts.units)}, ${formatQuantity(facts.brakes.padThicknessMm, 'smallLength', facts.units)}`,
-  ],
-];
-const caliper = ({ brakes, units }: Facts): Input[] => [
-  [
-    'Pistons',
-    `${PISTONS[brakes.caliper.pistons].name}, ${PISTONS[brakes.caliper.pistons].plateToFluid} W/K from backing plate to fluid (from memory)`,
-  ],
-  ['Shim or cap', SHIMS[brakes.shim].name],
-  [
-    'Caliper',
-    `${CALIPER_BODIES[brakes.caliper.body].name}, ${formatQuantity(brakes.caliper.massKg, 'mass', units)}, ${formatQuantity(brakes.caliper.wettedAreaCm2, 'area', units, 0)} in the air`,
-  ],
-];
 
 const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
   ...FORCE_TOPICS,

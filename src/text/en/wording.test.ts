@@ -3,7 +3,7 @@ import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
 import { type Moment, simulateDay } from '../../core';
 import { METRIC, US } from '../../model/quantity/units';
-import type { Plan } from '../../model/schema/project';
+import type { Plan } from '../../model/schema/plan';
 import { dayInput, setupOf } from '../../model/toCore/toCore';
 import { clockText, marginText, momentText, temperatureText, verdictText } from './wording';
 

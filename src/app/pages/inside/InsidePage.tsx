@@ -9,22 +9,23 @@ import {
   WHEELS,
   type WheelName,
 } from '../../../core';
-import { dayInput, formatQuantity, siText, type WhatIf } from '../../../model';
+import { dayInput, formatQuantity, type WhatIf } from '../../../model';
 import { clockText, stopText } from '../../../text/en';
 import { Notices } from '../../shared/Notices';
 import { useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
 import { type Computed, useSession } from '../../state/useSession';
-import { heatGradient } from '../../ui/charts/heatColor';
 import { PageTitle } from '../../ui/PageTitle';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { BrakeSection, flowKey } from './BrakeSection';
 import { HeatFlow } from './HeatFlow';
 import { inWordsOf, jouleText, sampleAt, spanOf, stopSpans, wattText } from './moments';
 import { ProfileChart } from './ProfileChart';
+import { Ramp } from './Ramp';
 
 const NOTHING: WhatIf = {};
+
 const WHEEL_NAMES: Readonly<Record<WheelName, string>> = {
   frontLeft: 'Front left',
   frontRight: 'Front right',
@@ -279,34 +280,5 @@ function Scrolled({ label, children }: { label: string; children: ReactNode }) {
     <section className="relative overflow-x-auto" aria-label={label} tabIndex={0}>
       {children}
     </section>
-  );
-}
-
-/** The temperature scale, from the air to the hottest of this wheel. */
-function Ramp({
-  scale: [cold, hot],
-  bulk,
-  seal,
-}: {
-  scale: readonly [number, number];
-  bulk: number;
-  seal: number;
-}) {
-  const units = useUnits();
-  const text = (kelvin: number) => siText(kelvin, 'temperature', units);
-  return (
-    <div className="caption flex flex-wrap items-center gap-x-2 px-1 pb-1">
-      {text(cold)}
-      <span
-        className="h-[8px] w-[180px] rounded-[2px]"
-        style={{ background: heatGradient() }}
-        aria-hidden="true"
-      />
-      {text(hot)}
-      <span className="ml-2 text-ink">
-        core {text(bulk)}, seals {text(seal)}
-      </span>
-      <span className="ml-2">Arrows: heat in watts; pick one here or in the list.</span>
-    </div>
   );
 }
