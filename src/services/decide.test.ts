@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
-import { recordFigure } from '../../tests/support/validation';
 import { AXLES, coolingNeed, keepsAll, leastMargin, simulateDay } from '../core';
 import {
   type Change,
@@ -221,14 +220,6 @@ describe('the ladder', () => {
     const { summary } = assess(withChanges(tarn, [part('rotor-drilled-345')]));
     expect(summary.strain.frontLeft.concentration).toBe(2);
     expect(base.summary.strain.frontLeft.concentration).toBe(1);
-    recordFigure({
-      id: '22',
-      what: 'Stress at the holes of a drilled step of the ladder over a plain one',
-      expected: '2',
-      computed: summary.strain.frontLeft.concentration,
-      unit: '',
-      source: 'Kirsch 1898',
-    });
   });
 
   it('says what a step does to a stop: nothing where tyres are the limit, something where the foot is', () => {

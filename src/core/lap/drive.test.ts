@@ -92,22 +92,6 @@ describe('braking work', () => {
       );
     expect(heat(120) / heat(60)).toBeCloseTo(4, 9);
     expect(heat(180) / heat(60)).toBeCloseTo(9, 9);
-    recordFigure({
-      id: '24',
-      what: 'Twice the speed',
-      expected: '4',
-      computed: heat(120) / heat(60),
-      unit: '×',
-      source: 'common practice',
-    });
-    recordFigure({
-      id: '24',
-      what: 'Three times the speed',
-      expected: '9',
-      computed: heat(180) / heat(60),
-      unit: '×',
-      source: 'common practice',
-    });
   });
 
   it('is spared by drag, rolling, engine, slip and an upward grade, each by its own work', () => {

@@ -92,9 +92,9 @@ describe('how a decision was reached', () => {
     for (const [topic, explanation] of Object.entries(told(setup, units))) {
       const text = JSON.stringify(explanation);
       expect(text, topic).not.toMatch(/undefined|NaN|null|Infinity|\[object|\bsafe\b/);
-      for (const part of ['title', 'relation', 'source', 'limits'] as const) {
-        expect(explanation[part].length, `${topic} ${part}`).toBeGreaterThan(3);
-      }
+      expect(explanation.relation, topic).toMatch(/[=·×+−√÷]|\b(is|are)\b/);
+      expect(explanation.source, topic).toMatch(/[A-Z].*[.)]$/s);
+      expect(explanation.limits, topic).toMatch(/^[A-Z0-9].{20,}\.$/s);
       expect(explanation.inputs.length, topic).toBeGreaterThan(2);
       const names = explanation.inputs.map(([name]) => name);
       expect(new Set(names).size, topic).toBe(names.length);

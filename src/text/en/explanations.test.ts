@@ -44,6 +44,10 @@ const drums: Setup = {
   },
 };
 
+/** A source names somebody, a rule, or says that it is our own or from memory. */
+const SOURCED =
+  /from memory|common practice|own|Limpert|Newton|Carslaw|Incropera|Kirsch|Manson|UN R13|CFR|SAE|Alexander|Rhee|conservation|geometry|definition|catalogue|entered|Standard Atmosphere|Point mass|Friction ellipse/i;
+
 describe('how a result was reached', () => {
   const setups = [...demoProject.plans.map((plan) => setupOf(demoProject, plan.id)), drums];
 
@@ -55,9 +59,13 @@ describe('how a result was reached', () => {
           const told = explain(topic, setup, result, axle, METRIC);
           const text = JSON.stringify(told);
           expect(text, `${topic} ${axle}`).not.toMatch(/undefined|NaN|null|Infinity|\[object/);
-          for (const part of [told.title, told.relation, told.source, told.limits]) {
-            expect(part.length, topic).toBeGreaterThan(3);
-          }
+          expect(told.relation, topic).toMatch(/[=·×+−√∫÷/]|\b(is|are|gets?|stands?|between)\b/);
+          expect(told.source, topic).toMatch(SOURCED);
+          expect(told.limits, topic).toMatch(/^[A-Z0-9].{20,}\.$/s);
+          expect(
+            told.inputs.every(([name, value]) => name !== '' && value !== ''),
+            topic,
+          ).toBe(true);
           expect(text).not.toMatch(/\bsafe\b/i);
           const foreign = explain(topic, setup, result, axle, US).inputs.map(([, value]) => value);
           expect(foreign.join(' | '), `${topic} ${axle}`).not.toMatch(
