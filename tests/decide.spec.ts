@@ -84,7 +84,7 @@ test('setups: built, pinned, compared, pictured, kept, and six at most', async (
   await setups.getByRole('radio', { name: 'Differences against Sprint front' }).check();
   await expect(table).toContainText('against “Sprint front”');
   await expect(row('Rotor core').locator('td').first()).toContainText(/\+\d+ °C/);
-  await expect(row('Heat a lap').locator('td').first()).toContainText('than in “Sprint front”');
+  await expect(row('Brake energy per lap').locator('td').first()).toContainText('than in “Sprint front”');
   const overlay = region(page, 'Braking zones of all setups');
   for (const [button, ending] of [
     ['Picture (PNG)', '.png'],

@@ -5,11 +5,13 @@ import {
   lapHeat,
   lapLength,
   lapTime,
+  type Moment,
   type NetworkRun,
   RECORDED_PARTS,
+  type RotorStrain,
   type WheelName,
 } from '../core';
-import { fromSi, METRIC, type Setup } from '../model';
+import { fromSi, METRIC, type Quantity, type Setup } from '../model';
 import { celsius, verdictText, wheelWords } from '../text/en';
 import { finite, stopRows } from './stopRows';
 
@@ -27,19 +29,75 @@ export function namedWheels(result: DayResult): readonly (readonly [WheelName, s
 
 export const RESULT_FORMAT = 'fervent-kettle-result';
 
+const moment = (m: Moment) => ({
+  timeS: nine(m.time),
+  session: m.session + 1,
+  lap: m.lap,
+  stop: m.stop + 1,
+  standing: m.stand && { where: m.stand, timeS: nine(m.standingTime) },
+});
+
+/** What is left of the driver's force and the pedal's travel; N and m. */
+const footOf = ({ forceMargins, fade }: DayResult) => ({
+  margins: forceMargins.map((m) => ({
+    part: m.part,
+    limit: m.limit,
+    worst: finite(m.worst),
+    margin: finite(m.margin),
+    share: finite(m.share),
+    at: moment(m.at),
+    passed: m.passed && moment(m.passed),
+  })),
+  fade: fade && {
+    margin: fade.margin,
+    at: moment(fade.at),
+    limit: fade.limit,
+    extraDistanceM: fade.extraDistance,
+    longest: moment(fade.longest),
+  },
+});
+
+const rotorOf = (strain: RotorStrain) => ({
+  growthMm: fromSi(strain.growth, 'smallLength'),
+  floatNeededMm: fromSi(strain.floatNeeded, 'smallLength'),
+  ringOverHatK: strain.ringOverHat,
+  coningMm: strain.coning === null ? null : fromSi(strain.coning, 'smallLength'),
+  faceStressMPa: fromSi(strain.faceStress, 'stress'),
+  stressConcentration: strain.concentration,
+  crackShare: strain.crackShare,
+  glazedShare: strain.glaze,
+});
+
+/** Every sample of what is not a wheel's. */
+function seriesOf({ record, legs }: DayResult) {
+  const { force } = record;
+  const shown = (series: Float64Array, quantity: Quantity) =>
+    Array.from(series, (value) => fromSi(value, quantity));
+  return {
+    timeS: Array.from(record.time),
+    session: Array.from(record.leg, (leg) => legs[leg].session + 1),
+    lap: Array.from(record.lap, (lap) => (lap < 0 ? null : lap + 1)),
+    distanceM: Array.from(record.distance),
+    pedalN: Array.from(force.pedal, finite),
+    frontBar: shown(force.frontPressure, 'pressure'),
+    rearBar: shown(force.rearPressure, 'pressure'),
+    travelMm: shown(force.travel, 'smallLength'),
+    frontSharePercent: shown(force.share, 'percent'),
+    idealFrontSharePercent: shown(force.ideal, 'percent'),
+  };
+}
+
+const temperaturesOf = ({ record }: DayResult, wheel: WheelName) =>
+  Object.fromEntries(
+    RECORDED_PARTS.map((part) => [`${part}C`, Array.from(record.wheels[wheel][part], (k) => celsius(k))]),
+  );
+
 /** A whole result as plain data in stored units, to nine digits: the same in browser and command line. */
 export function resultDocument(setup: Setup, result: DayResult) {
   const wheels = namedWheels(result);
   const eachWheel = <T>(of: (wheel: WheelName) => T): Record<string, T> =>
     Object.fromEntries(wheels.map(([wheel, words]) => [words, of(wheel)]));
   const text = verdictText(result, METRIC);
-  const moment = (m: DayResult['margins'][number]['at']) => ({
-    timeS: nine(m.time),
-    session: m.session + 1,
-    lap: m.lap,
-    stop: m.stop + 1,
-    standing: m.stand && { where: m.stand, timeS: nine(m.standingTime) },
-  });
   return rounded({
     format: RESULT_FORMAT,
     version: 5,
@@ -70,40 +128,11 @@ export function resultDocument(setup: Setup, result: DayResult) {
       at: moment(m.at),
       passed: m.passed && moment(m.passed),
     })),
-    force: {
-      margins: result.forceMargins.map((m) => ({
-        part: m.part,
-        limit: m.limit,
-        worst: finite(m.worst),
-        margin: finite(m.margin),
-        share: finite(m.share),
-        at: moment(m.at),
-        passed: m.passed && moment(m.passed),
-      })),
-      fade: result.fade && {
-        margin: result.fade.margin,
-        at: moment(result.fade.at),
-        limit: result.fade.limit,
-        extraDistanceM: result.fade.extraDistance,
-        longest: moment(result.fade.longest),
-      },
-    },
+    force: footOf(result),
     peaks: eachWheel((wheel) =>
       Object.fromEntries(RECORDED_PARTS.map((part) => [`${part}C`, celsius(result.peaks[wheel][part])])),
     ),
-    rotors: eachWheel((wheel) => {
-      const strain = result.strain[wheel];
-      return {
-        growthMm: fromSi(strain.growth, 'smallLength'),
-        floatNeededMm: fromSi(strain.floatNeeded, 'smallLength'),
-        ringOverHatK: strain.ringOverHat,
-        coningMm: strain.coning === null ? null : fromSi(strain.coning, 'smallLength'),
-        faceStressMPa: fromSi(strain.faceStress, 'stress'),
-        stressConcentration: strain.concentration,
-        crackShare: strain.crackShare,
-        glazedShare: strain.glaze,
-      };
-    }),
+    rotors: eachWheel((wheel) => rotorOf(result.strain[wheel])),
     energy: {
       suppliedKj: fromSi(result.audit.supplied, 'energy'),
       storedKj: fromSi(result.audit.stored, 'energy'),
@@ -115,26 +144,7 @@ export function resultDocument(setup: Setup, result: DayResult) {
         wheels: eachWheel((wheel) => row.wheels[wheel]),
       })),
     ),
-    record: {
-      timeS: Array.from(result.record.time),
-      session: Array.from(result.record.leg, (leg) => result.legs[leg].session + 1),
-      lap: Array.from(result.record.lap, (lap) => (lap < 0 ? null : lap + 1)),
-      distanceM: Array.from(result.record.distance),
-      pedalN: Array.from(result.record.force.pedal, finite),
-      frontBar: Array.from(result.record.force.frontPressure, (p) => fromSi(p, 'pressure')),
-      rearBar: Array.from(result.record.force.rearPressure, (p) => fromSi(p, 'pressure')),
-      travelMm: Array.from(result.record.force.travel, (t) => fromSi(t, 'smallLength')),
-      frontSharePercent: Array.from(result.record.force.share, (s) => fromSi(s, 'percent')),
-      idealFrontSharePercent: Array.from(result.record.force.ideal, (s) => fromSi(s, 'percent')),
-      ...eachWheel((wheel) =>
-        Object.fromEntries(
-          RECORDED_PARTS.map((part) => [
-            `${part}C`,
-            Array.from(result.record.wheels[wheel][part], (k) => celsius(k)),
-          ]),
-        ),
-      ),
-    },
+    record: { ...seriesOf(result), ...eachWheel((wheel) => temperaturesOf(result, wheel)) },
   });
 }
 

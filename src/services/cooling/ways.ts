@@ -3,6 +3,7 @@ import {
   type AxleName,
   type CoolingNeed,
   coldestBite,
+  type DayInput,
   type DayResult,
   type DaySummary,
   keepsAll,
@@ -22,7 +23,7 @@ import {
   shelfOf,
   withChanges,
 } from '../../model';
-import { assess } from '../compare/assess';
+import { type Assessed, assess } from '../compare/assess';
 import { type Check, checksOf, fits } from '../compare/compatibility';
 
 export type WayKind = 'ducts' | 'vanes' | 'rotor' | 'pad' | 'cool-downs' | 'pace';
@@ -93,105 +94,133 @@ const MOST_COOL = 3;
  * @param need of the same setup and wish
  */
 export function waysToKeep(project: Project, setup: Setup, wish: number, need: CoolingNeed): Way[] {
-  const input = dayInput(setup);
-  const base = assess(setup);
-  const short = AXLES.filter((axle) => leastMargin(base.summary, axle).margin < wish);
-  const bare = { lap: hotLap(base.summary), day: base.summary.drivingTime };
-  const drive = (changes: readonly Change[]) => assess(withChanges(setup, changes));
-  const rate = (kind: WayKind, result: Driven, rest: Partial<Way>): Way => ({
-    ...NOTHING,
-    kind,
-    state: keepsAll(result, wish - 1) ? 'holds' : 'short',
-    least: leastMargin(result),
-    gain: leastMargin(result).margin - leastMargin(base.summary).margin,
-    perLap: hotLap(result) - bare.lap,
-    perDay: result.drivingTime - bare.day,
-    tooCold: AXLES.filter((axle) => (coldestBite(result, axle)?.margin ?? 1) < 0),
-    ...rest,
-  });
-  const priced = (changes: readonly Change[]) => ({
-    changes,
-    price: changes.reduce((sum, change) => sum + changePrice(project, change, setup.car), 0),
-  });
-  /** A way that changes the car. */
-  const fitted = (kind: WayKind, changes: readonly Change[], driven = drive(changes)): Way =>
-    rate(kind, driven.summary, {
-      ...priced(changes),
-      checks: checksOf(setup, changes, base, driven).filter((check) => check.state !== 'yes'),
-    });
-  const none = (kind: WayKind, why: NoWay): Way => ({ ...NOTHING, kind, state: 'none', why });
-  const discs = short.filter((axle) => !setup.car[axle].drum);
-  if (short.length === 0) return [];
-  return [
-    ducts(),
-    vanes(),
-    iron(),
-    pads(),
-    coolDowns(base.summary.laps.some((lap) => lap.kind === 'hot')),
-    pace(),
-  ];
+  return new WayFinder(project, setup, wish, need).all();
+}
 
-  function ducts(): Way {
-    const changes = AXLES.filter((axle) => need[axle].area > 0).flatMap((axle): Change[] => [
-      ...(setup.car[axle].tapePercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
-      { kind: 'duct', axle, areaCm2: Math.min(300, Math.ceil(10 * fromSi(need[axle].area, 'area')) / 10) },
-    ]);
-    if (changes.length === 0) return none('ducts', 'no-duct');
-    return fitted('ducts', changes);
+const none = (kind: WayKind, why: NoWay): Way => ({ ...NOTHING, kind, state: 'none', why });
+
+/** Tries every kind of way on one setup. */
+class WayFinder {
+  private readonly input: DayInput;
+  private readonly base: Assessed;
+  /** Axles that miss the margin, and those of them with discs */
+  private readonly short: readonly AxleName[];
+  private readonly discs: readonly AxleName[];
+
+  constructor(
+    private readonly project: Project,
+    private readonly setup: Setup,
+    private readonly wish: number,
+    private readonly need: CoolingNeed,
+  ) {
+    this.input = dayInput(setup);
+    this.base = assess(setup);
+    this.short = AXLES.filter((axle) => leastMargin(this.base.summary, axle).margin < wish);
+    this.discs = this.short.filter((axle) => !setup.car[axle].drum);
   }
 
-  function vanes(): Way {
-    const changes = discs
-      .filter((axle) => setup.car[axle].rotor.vaneGapMm > 0 && setup.car[axle].rotor.vaneType !== 'curved')
+  all(): Way[] {
+    if (this.short.length === 0) return [];
+    return [this.ducts(), this.vanes(), this.iron(), this.pads(), this.coolDowns(), this.pace()];
+  }
+
+  private drive(changes: readonly Change[]): Assessed {
+    return assess(withChanges(this.setup, changes));
+  }
+
+  private rate(kind: WayKind, result: Driven, rest: Partial<Way>): Way {
+    const { summary } = this.base;
+    return {
+      ...NOTHING,
+      kind,
+      state: keepsAll(result, this.wish - 1) ? 'holds' : 'short',
+      least: leastMargin(result),
+      gain: leastMargin(result).margin - leastMargin(summary).margin,
+      perLap: hotLap(result) - hotLap(summary),
+      perDay: result.drivingTime - summary.drivingTime,
+      tooCold: AXLES.filter((axle) => (coldestBite(result, axle)?.margin ?? 1) < 0),
+      ...rest,
+    };
+  }
+
+  private priceOf(changes: readonly Change[]): number {
+    return changes.reduce((sum, change) => sum + changePrice(this.project, change, this.setup.car), 0);
+  }
+
+  /** A way that changes the car. */
+  private fitted(kind: WayKind, changes: readonly Change[], driven = this.drive(changes)): Way {
+    const checks = checksOf(this.setup, changes, this.base, driven).filter((check) => check.state !== 'yes');
+    return this.rate(kind, driven.summary, { changes, price: this.priceOf(changes), checks });
+  }
+
+  private ducts(): Way {
+    const changes = AXLES.filter((axle) => this.need[axle].area > 0).flatMap((axle): Change[] => [
+      ...(this.setup.car[axle].tapePercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
+      {
+        kind: 'duct',
+        axle,
+        areaCm2: Math.min(300, Math.ceil(10 * fromSi(this.need[axle].area, 'area')) / 10),
+      },
+    ]);
+    if (changes.length === 0) return none('ducts', 'no-duct');
+    return this.fitted('ducts', changes);
+  }
+
+  private vanes(): Way {
+    const changes = this.discs
+      .filter(
+        (axle) =>
+          this.setup.car[axle].rotor.vaneGapMm > 0 && this.setup.car[axle].rotor.vaneType !== 'curved',
+      )
       .map((axle): Change => ({ kind: 'vanes', axle, vaneType: 'curved' }));
     if (changes.length === 0) return none('vanes', 'pump-already');
-    const way = fitted('vanes', changes);
+    const way = this.fitted('vanes', changes);
     const swapped = changes.every(
-      (change) => 'axle' in change && setup.car[change.axle].rotor.vaneType === 'curved-reversed',
+      (change) => 'axle' in change && this.setup.car[change.axle].rotor.vaneType === 'curved-reversed',
     );
     return swapped ? { ...way, price: 0, swapped } : way;
   }
 
-  function iron(): Way {
-    if (discs.length === 0) return none('rotor', 'drums');
+  private iron(): Way {
+    if (this.discs.length === 0) return none('rotor', 'drums');
     const thicker = (factor: number) =>
-      discs.map((axle): Change => {
-        const { thicknessMm, vaneGapMm } = setup.car[axle].rotor;
+      this.discs.map((axle): Change => {
+        const { thicknessMm, vaneGapMm } = this.setup.car[axle].rotor;
         const thickness = vaneGapMm + (thicknessMm - vaneGapMm) * factor;
         return { kind: 'thickness', axle, thicknessMm: Math.min(60, Math.round(10 * thickness) / 10) };
       });
     let [low, high] = [1, MOST_IRON];
     let found = thicker(high);
-    let result = drive(found);
-    while (keepsAll(result.summary, wish) && high - low > 0.02) {
+    let result = this.drive(found);
+    while (keepsAll(result.summary, this.wish) && high - low > 0.02) {
       const middle = 0.5 * (low + high);
       const tried = thicker(middle);
-      const driven = drive(tried);
-      if (keepsAll(driven.summary, wish)) [high, found, result] = [middle, tried, driven];
+      const driven = this.drive(tried);
+      if (keepsAll(driven.summary, this.wish)) [high, found, result] = [middle, tried, driven];
       else low = middle;
     }
-    return fitted('rotor', found, result);
+    return this.fitted('rotor', found, result);
   }
 
-  /** The cheapest pad that does on all axles that are short; else the one that comes nearest. */
-  function pads(): Way {
-    const choices = shelfOf('pad', setup.parts)
-      .map((part) => short.map((axle): Change => ({ kind: 'part', part: part.id, axle })))
-      .filter((changes) => fits(setup, changes).state !== 'no')
-      .sort((a, b) => priced(a).price - priced(b).price);
+  /** The cheapest pad that does on all axles that are this.short; else the one that comes nearest. */
+  private pads(): Way {
+    const choices = shelfOf('pad', this.setup.parts)
+      .map((part) => this.short.map((axle): Change => ({ kind: 'part', part: part.id, axle })))
+      .filter((changes) => fits(this.setup, changes).state !== 'no')
+      .sort((a, b) => this.priceOf(a) - this.priceOf(b));
     let best: Way | null = null;
     for (const changes of choices) {
-      const way = fitted('pad', changes);
+      const way = this.fitted('pad', changes);
       if (isGood(way)) return way;
       if (!best || better(way, best)) best = way;
     }
     return best ?? none('pad', 'no-pad');
   }
 
-  function coolDowns(hot: boolean): Way {
-    if (!hot) return none('cool-downs', 'no-hot-laps');
+  private coolDowns(): Way {
+    if (!this.base.summary.laps.some((lap) => lap.kind === 'hot')) return none('cool-downs', 'no-hot-laps');
     const longest = Math.max(
-      ...input.sessions.flatMap(({ legs }) =>
+      ...this.input.sessions.flatMap(({ legs }) =>
         legs.map((leg) => (leg.kind === 'hot' && 'laps' in leg ? leg.laps : 0)),
       ),
     );
@@ -201,21 +230,26 @@ export function waysToKeep(project: Project, setup: Setup, wish: number, need: C
       let found: DayResult | null = null;
       while (high - low > 1) {
         const stint = Math.ceil(0.5 * (low + high));
-        const driven = simulateDay({ ...input, sessions: input.sessions.map((s) => split(s, stint, cool)) });
+        const driven = simulateDay({
+          ...this.input,
+          sessions: this.input.sessions.map((s) => split(s, stint, cool)),
+        });
         last = driven;
-        if (keepsAll(driven, wish)) [low, found] = [stint, driven];
+        if (keepsAll(driven, this.wish)) [low, found] = [stint, driven];
         else high = stint;
       }
-      if (found) return rate('cool-downs', found, { stint: low, cool });
+      if (found) return this.rate('cool-downs', found, { stint: low, cool });
     }
-    return last ? rate('cool-downs', last, { stint: 1, cool: MOST_COOL }) : none('cool-downs', 'one-hot-lap');
+    return last
+      ? this.rate('cool-downs', last, { stint: 1, cool: MOST_COOL })
+      : none('cool-downs', 'one-hot-lap');
   }
 
-  function pace(): Way {
+  private pace(): Way {
     const slower = (factor: number) =>
       simulateDay({
-        ...input,
-        sessions: input.sessions.map((session) => ({
+        ...this.input,
+        sessions: this.input.sessions.map((session) => ({
           ...session,
           legs: session.legs.map((leg) =>
             leg.kind === 'hot' && 'pace' in leg ? { ...leg, pace: leg.pace * factor } : leg,
@@ -224,14 +258,14 @@ export function waysToKeep(project: Project, setup: Setup, wish: number, need: C
       });
     let [low, high] = [0.5, 1];
     let result = slower(low);
-    if (!keepsAll(result, wish)) return rate('pace', result, { pace: low });
+    if (!keepsAll(result, this.wish)) return this.rate('pace', result, { pace: low });
     while (high - low > 0.005) {
       const middle = 0.5 * (low + high);
       const driven = slower(middle);
-      if (keepsAll(driven, wish)) [low, result] = [middle, driven];
+      if (keepsAll(driven, this.wish)) [low, result] = [middle, driven];
       else high = middle;
     }
-    return rate('pace', result, { pace: low });
+    return this.rate('pace', result, { pace: low });
   }
 }
 

@@ -243,7 +243,8 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       'Over the pad’s limit it grows by 1 − e^(−t·ΔT/(60 s · 100 °C)) and stays until the pads are bedded again; all of it takes 35 % of the friction.',
     inputs: pad(facts),
     source: 'Own estimate (from memory).',
-    limits: 'An index.',
+    limits:
+      'An index to compare pads and drives by: how much of a real pad is glazed, only a look at it tells.',
   }),
   outlook: ({ setup, result }) => ({
     title: 'How long it lasts',
