@@ -10,6 +10,7 @@ import {
   padOf,
   ROTOR_MATERIALS,
   SHIMS,
+  siText,
   type UnitChoice,
 } from '../../model';
 import type { Facts, Input } from './explanation';
@@ -70,7 +71,7 @@ export const rotor = (facts: Facts): Input[] => {
       'Ring',
       `${sizes([brakes.rotor.outerDiameterMm, brakes.rotor.innerDiameterMm, brakes.rotor.thicknessMm], units)}, ${formatQuantity(geometry.cheekMass + geometry.vaneMass, 'mass', units)}`,
     ],
-    ['Swept area, both sides', formatQuantity(2e4 * geometry.faceArea, 'area', units)],
+    ['Swept area, both sides', siText(2 * geometry.faceArea, 'area', units)],
   ];
 };
 

@@ -200,14 +200,12 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
   growth: (facts) => ({
     title: 'Growth and float',
     relation:
-      'Growth α·D·ΔT at the hottest bulk. Float: what the ring’s inner radius grows beyond an aluminium bell’s (23e-6/K, from memory).',
+      'Growth α·D·ΔT at the hottest core temperature. Float: what the ring’s inner radius grows beyond an aluminium bell’s (23e-6/K, from memory).',
     inputs: [
       ...rotor(facts),
       [
         'α',
-        facts.brakes.drum
-          ? ''
-          : `${ROTOR_MATERIALS[facts.brakes.rotor.material].material.expansion.toExponential(1)} 1/K`,
+        `${ROTOR_MATERIALS[(facts.brakes.drum ?? facts.brakes.rotor).material].material.expansion.toExponential(1)} 1/K`,
       ],
     ],
     source: 'Linear expansion; α from memory.',
