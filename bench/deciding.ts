@@ -19,7 +19,7 @@ await withApplication(4322, async (browser, address) => {
     await page.getByRole('button', { name: `Drive ${RUNS} days` }).click();
     const seconds = await secondsIn(/days driven in ([\d.]+) s/, 'main', 600_000);
     const statistics = await page.getByRole('region', { name: 'How likely' }).innerText();
-    await page.getByRole('button', { name: 'Start anew' }).click();
+    await page.getByRole('button', { name: 'Run again' }).click();
     return { seconds, statistics };
   };
   const one = await drive(1);

@@ -67,9 +67,9 @@ const VIEWS: readonly View[] = [
         await page.getByRole('button', { name: `Compare ${part}`, exact: true }).click();
       }
       await page.getByRole('link', { name: 'Compare setups' }).click();
-      await page.getByLabel('Stops of all setups').waitFor();
+      await page.getByLabel('Braking zones of all setups').waitFor();
       await page.waitForTimeout(11_000);
-      await page.getByLabel('Stops of all setups').scrollIntoViewIfNeeded();
+      await page.getByLabel('Braking zones of all setups').scrollIntoViewIfNeeded();
     },
   },
   {
