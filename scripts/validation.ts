@@ -102,7 +102,7 @@ ${outOfRange.length === 0 ? 'Nothing.' : outOfRange.map((f) => `- ${f.id}, ${f.w
 
 Check 27 is of a single-seater of about 5 g; the Skarn is a prototype with invented ducts at an invented circuit, brakes at under 4 g and
 keeps its discs warmer along the straight. Check 29 compares better pads and rotors of a loaded utility vehicle: the trend and its order
-are right, the size is not; the invented vehicle's standard pads are better than those of the observation.
+are right, the size is not, and why is not known.
 `,
 );
 console.log(`docs/validation.md: ${figures.length} figures, ${outOfRange.length} outside their range`);

@@ -181,7 +181,7 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
         {pointed !== null
           ? pointText(computed, selection, pointed, units)
           : stop &&
-            `At ${stopText(selection.stop, stop.name)}: ${siText(stop.entrySpeed, 'speed', units)} to ${siText(stop.exitSpeed, 'speed', units)}, ${siText(stop.energy, 'energy', units)} in ${stop.duration.toFixed(1)} s, then ${stop.airTime.toFixed(1)} s of air`}
+            `At ${stopText(selection.stop, stop.name)}: ${siText(stop.entrySpeed, 'speed', units)} to ${siText(stop.exitSpeed, 'speed', units)}, ${siText(stop.energy, 'energy', units)} in ${stop.duration.toFixed(1)} s, then ${stop.airTime.toFixed(1)} s cooling time`}
       </figcaption>
     </figure>
   );
