@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { withApplication } from '../scripts/browser';
+import { choose } from '../tests/page';
 
 /** Uncertain runs, comparison and ladder as a page does them, and whether it stays smooth meanwhile. Prints JSON. */
 const RUNS = 1000;
@@ -15,7 +16,7 @@ await withApplication(4322, async (browser, address) => {
   await page.goto(`${address}/decide/sure`);
   await page.getByRole('textbox', { name: 'Runs' }).fill(String(RUNS));
   const drive = async (cores: number) => {
-    await page.getByRole('combobox', { name: 'Cores used' }).selectOption(String(cores));
+    await choose(page.getByRole('combobox', { name: 'Cores used' }), String(cores));
     await page.getByRole('button', { name: `Drive ${RUNS} days` }).click();
     const seconds = await secondsIn(/days driven in ([\d.]+) s/, 'main', 600_000);
     const statistics = await page.getByRole('region', { name: 'How likely' }).innerText();
@@ -33,7 +34,7 @@ await withApplication(4322, async (browser, address) => {
     await page.getByRole('button', { name: 'Add a setup' }).click();
     const own = page.getByRole('listitem', { name: `Setup ${n}`, exact: true });
     await own.getByRole('button', { name: 'Add a change' }).click();
-    await own.getByRole('combobox', { name: 'What' }).selectOption('mass');
+    await choose(own.getByRole('combobox', { name: 'What' }), 'mass');
     await own
       .getByRole('textbox')
       .last()
@@ -47,7 +48,7 @@ await withApplication(4322, async (browser, address) => {
     const own = page.getByRole('listitem', { name: 'Setup 5', exact: true });
     await own.getByRole('button', { name: /^Take out mass/ }).click();
     await own.getByRole('button', { name: 'Add a change' }).click();
-    await own.getByRole('combobox', { name: 'What' }).selectOption('mass');
+    await choose(own.getByRole('combobox', { name: 'What' }), 'mass');
     await own
       .getByRole('textbox')
       .last()

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { choose } from '../tests/page';
 import { loggedCsv } from '../tests/support/logs';
 import { withApplication } from './browser';
 
@@ -31,7 +32,7 @@ const VIEWS: readonly View[] = [
     path: '/',
     dark: true,
     prepare: async (page) => {
-      await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+      await choose(page.getByLabel('Plan on the workbench'), 'plan-skarn-fen');
     },
   },
   { name: 'inside', path: '/inside' },

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, project, settled, test, verdict, visit } from './page';
+import { choose, expect, project, settled, test, verdict, visit } from './page';
 
 const plan = async (page: Page, id = 'plan-tarn-anvil') =>
   (await project(page)).plans.find((p) => p.id === id) as NonNullable<
@@ -63,16 +63,16 @@ test('setups: built, pinned, compared, pictured, kept, and six at most', async (
   await setups.getByRole('textbox', { name: 'Name of setup 1' }).fill('Sprint front');
   const first = setups.getByRole('listitem', { name: 'Sprint front' });
   await first.getByRole('button', { name: 'Add a change' }).click();
-  await first.getByRole('combobox', { name: 'Which' }).selectOption({ label: 'Sprint track, high bite' });
+  await choose(first.getByRole('combobox', { name: 'Which' }), { label: 'Sprint track, high bite' });
   await first.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(first).toContainText('front pads: Sprint track, high bite');
   await first.getByRole('button', { name: 'Add a change' }).click();
-  await first.getByRole('combobox', { name: 'What' }).selectOption('ductArea');
+  await choose(first.getByRole('combobox', { name: 'What' }), 'ductArea');
   await first.getByRole('textbox').last().fill('33');
   await first.getByRole('button', { name: 'Add', exact: true }).click();
   // A ring thinner than its own gap is refused, and nothing of the setup is lost.
   await first.getByRole('button', { name: 'Add a change' }).click();
-  await first.getByRole('combobox', { name: 'What' }).selectOption('thickness');
+  await choose(first.getByRole('combobox', { name: 'What' }), 'thickness');
   await first.getByRole('textbox').last().fill('6');
   await first.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(first.getByRole('alert')).toContainText('Not added: front.rotor.');
@@ -204,7 +204,7 @@ test('balance for grip and for temperature: clicks for a car that has them, a sh
   await expect(region(page, 'Balance sweep')).toContainText('ideal');
   await choices.getByRole('button', { name: 'Set: Both axles equally hot' }).click();
   await expect.poll(async () => (await project(page)).cars[0].frontSharePercent).toBeLessThan(62);
-  await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-skarn-fen');
   await expect(choices).toContainText('Clicks at every braking zone');
   await choices.getByRole('button', { name: 'Set: Ideal balance' }).click();
   await expect.poll(async () => (await plan(page, 'plan-skarn-fen')).clicks.length).toBe(6);
@@ -237,7 +237,7 @@ test('how sure: the same seed gives the same answer on any number of cores; rang
   const both = strip(await answer());
   expect(both).toMatch(/front pads\s+·/);
   await page.getByRole('button', { name: 'Run again' }).click();
-  await page.getByRole('combobox', { name: 'Cores used' }).selectOption('1');
+  await choose(page.getByRole('combobox', { name: 'Cores used' }), '1');
   expect(strip(await answer())).toBe(both);
   // Another page, or a later day, need not drive them again.
   await page.reload();
@@ -305,7 +305,7 @@ test('heat-exposed parts: a lead is added, moved, found too hot, and its side to
   await lead.getByRole('textbox', { name: 'In view' }).press('Escape');
   await expect(lead.getByRole('row')).toHaveCount(4);
   await expect(lead.getByRole('combobox', { name: 'Side' })).toContainText('Driver’s (right)');
-  await page.getByRole('combobox', { name: 'Driver sits' }).selectOption('left');
+  await choose(page.getByRole('combobox', { name: 'Driver sits' }), 'left');
   await expect(lead.getByRole('combobox', { name: 'Side' })).toContainText('Driver’s (left)');
   await page.getByRole('button', { name: 'Add it' }).click();
   await expect(region(page, 'Sensor lead')).toContainText('On the passenger’s side');
@@ -324,10 +324,10 @@ test('the run sheet is one page on A4 and on Letter, for every plan and the long
   await visit(page, '/decide/sheet');
   const sheet = page.getByRole('article', { name: 'Run sheet' });
   for (const id of ['plan-tarn-anvil', 'plan-ovel-nettle', 'plan-skarn-fen', 'plan-tarn-day']) {
-    await page.getByLabel('Plan on the workbench').selectOption(id);
+    await choose(page.getByLabel('Plan on the workbench'), id);
     await expect(sheet).toContainText(/At most \d+|keep every limit|Not one hot lap/);
     for (const paper of ['A4', 'Letter']) {
-      await page.getByRole('combobox', { name: 'Paper' }).selectOption(paper);
+      await choose(page.getByRole('combobox', { name: 'Paper' }), paper);
       const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
       expect(pdf.match(/\/Type\s*\/Page\b/g), `${id} on ${paper}`).toHaveLength(1);
       const [, , width] = /\/MediaBox\s*\[\s*([\d.]+)\s+[\d.]+\s+([\d.]+)/.exec(pdf) ?? [];

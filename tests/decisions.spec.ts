@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { demoProject } from '../demo/project';
-import { expect, project, stored, test, visit } from './page';
+import { choose, expect, project, stored, test, visit } from './page';
 
 const plan = async (page: Page) => (await project(page)).plans[0];
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
@@ -105,7 +105,7 @@ test('what a setup costs besides its parts counts, and another car is not priced
       .nth(n);
   await setups.getByRole('button', { name: 'Add a setup' }).click();
   await setups.getByRole('button', { name: 'Add a change' }).click();
-  await setups.getByRole('combobox', { name: 'What' }).selectOption('duct');
+  await choose(setups.getByRole('combobox', { name: 'What' }), 'duct');
   await setups.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(money(1)).toContainText(/^€\d+$/);
   const parts = Number((await money(1).textContent())?.replace(/\D/g, ''));
@@ -116,7 +116,7 @@ test('what a setup costs besides its parts counts, and another car is not priced
   await expect(setups.getByRole('alert')).toContainText('Must be at least 0');
   await other.press('Escape');
   await expect(money(1)).toHaveText(`€${parts + 120}`);
-  await setups.getByRole('combobox', { name: 'Car of setup 1' }).selectOption('car-skarn');
+  await choose(setups.getByRole('combobox', { name: 'Car of setup 1' }), 'car-skarn');
   await other.fill('0');
   await expect(money(1)).toHaveText('another car, not priced');
   await other.fill('9000');
@@ -152,11 +152,11 @@ test('a narrow field shows other units short, keeps what is stored, and takes wh
 
 test('a plan of several sessions: each is planned and printed by itself', async ({ page }) => {
   await visit(page, '/decide/pace');
-  await page.getByLabel('Plan on the workbench').selectOption('plan-tarn-day');
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-tarn-day');
   const fastest = region(page, 'Fastest plan');
   await expect(fastest).toContainText(/Fastest with every margin kept|No pace keeps every margin/);
   const first = await fastest.textContent();
-  await page.getByRole('combobox', { name: 'Session' }).selectOption('1');
+  await choose(page.getByRole('combobox', { name: 'Session' }), '1');
   await expect(fastest).not.toHaveText(first ?? '');
   await region(page, 'Ways through the session')
     .getByRole('button', { name: /^Plan / })
@@ -169,14 +169,14 @@ test('a plan of several sessions: each is planned and printed by itself', async 
   await page.goto('/decide/sheet');
   const sheet = page.getByRole('article', { name: 'Run sheet' });
   await expect(sheet).toContainText(before?.sessions[0].name ?? '');
-  await page.getByRole('combobox', { name: 'Session' }).selectOption('1');
+  await choose(page.getByRole('combobox', { name: 'Session' }), '1');
   await expect(sheet).toContainText(before?.sessions[1].name ?? '');
   await expect(sheet).toContainText(/At most \d+|keep every limit|Not one hot lap/);
 });
 
 test('the run sheet carries the clicks of every braking zone', async ({ page }) => {
   await visit(page, '/decide/balance');
-  await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-skarn-fen');
   const sheet = page.getByRole('article', { name: 'Run sheet' });
   await page.getByRole('link', { name: 'Run sheet' }).click();
   await expect(sheet).toContainText('No clicks are set: it stays in its middle all lap.');
@@ -217,7 +217,7 @@ test('a braking zone picked in one place is picked everywhere, until another pla
     'aria-checked',
     'true',
   );
-  await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-skarn-fen');
   await expect(page.getByRole('radio', { name: /^Braking zone 1\b/ }).first()).toHaveAttribute(
     'aria-checked',
     'true',

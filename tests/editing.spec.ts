@@ -1,4 +1,4 @@
-import { expect, open, settled, stored, test, verdict } from './page';
+import { choose, expect, open, settled, stored, test, verdict } from './page';
 
 test('a car is edited as typed: saved, undone, redone, and there after a reload', async ({ page }) => {
   await open(page);
@@ -116,7 +116,7 @@ test('the library creates, copies, renames and deletes, with undo, and keeps wha
   await expect(cars.getByRole('textbox')).toHaveCount(4);
   await page.getByRole('button', { name: 'New plan' }).click();
   await expect(page.getByRole('heading', { name: 'New plan' })).toBeVisible();
-  await page.getByRole('combobox', { name: 'Car' }).selectOption({ label: 'Skarn P9 prototype' });
+  await choose(page.getByRole('combobox', { name: 'Car' }), { label: 'Skarn P9 prototype' });
   await page.getByRole('link', { name: 'Library' }).click();
   await page
     .getByLabel('Plans')

@@ -3,7 +3,7 @@ import { demoProject } from '../demo/project';
 import { flowsAt, networkOf, simulateDay } from '../src/core';
 import { dayInput, METRIC, setupOf } from '../src/model';
 import { temperatureText } from '../src/text/en';
-import { expect, open, settled, stored, test, verdict } from './page';
+import { choose, expect, open, settled, stored, test, verdict } from './page';
 
 const setup = setupOf(demoProject);
 
@@ -60,10 +60,10 @@ test('looking inside shows the temperatures and flows of the very run, at any mo
 test('where the heat of a braking zone went adds up, on a drum as on a disc', async ({ page }) => {
   await open(page, '/');
   await page.getByRole('link', { name: 'Car', exact: true }).click();
-  await page.getByRole('combobox', { name: 'Kind' }).nth(1).selectOption('drum');
+  await choose(page.getByRole('combobox', { name: 'Kind' }).nth(1), 'drum');
   await expect(page.getByRole('heading', { name: 'Rear drums' })).toBeVisible();
   await page.getByRole('link', { name: 'Inside' }).click();
-  await page.getByLabel('Wheel', { exact: true }).selectOption('rearLeft');
+  await choose(page.getByLabel('Wheel', { exact: true }), 'rearLeft');
   await expect(page.getByRole('region', { name: 'Section of the brake' })).toContainText('rim, rubbed');
   const balance = page.getByRole('region', { name: 'Where the heat went' });
   const text = (await balance.textContent()) ?? '';
@@ -152,18 +152,18 @@ test('a day of sessions is put together, driven as a whole, and kept', async ({ 
   await expect(page.getByLabel('Lap shown').locator('optgroup')).toHaveCount(2);
   await page.getByRole('button', { name: 'Show the whole day' }).click();
   await expect(page.getByRole('button', { name: 'Show one session' })).toBeVisible();
-  await page.getByLabel('Lap shown').selectOption({ label: 'Lap 2 of 7, hot lap' });
+  await choose(page.getByLabel('Lap shown'), { label: 'Lap 2 of 7, hot lap' });
   await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('tbody tr')).toHaveCount(7);
 });
 
 test('sides that differ can be looked at one by one', async ({ page }) => {
   await open(page);
   await expect(page.getByLabel('Side shown')).toBeHidden();
-  await page.getByLabel('Plan on the workbench').selectOption('plan-ovel-nettle');
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-ovel-nettle');
   const side = page.getByLabel('Side shown');
   const head = page.getByRole('region', { name: 'Braking zone list' }).locator('thead');
   await expect(head).toContainText('front right brake');
-  await side.selectOption('left');
+  await choose(side, 'left');
   await expect(head).toContainText('front left brake');
   await page.getByRole('button', { name: 'Files' }).click();
   const [file] = await Promise.all([

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readProject } from '../src/model';
-import { expect, stored, test, visit } from './page';
+import { choose, chosen, expect, stored, test, visit } from './page';
 import { loggedCsv } from './support/logs';
 
 const csv = loggedCsv(3, 10);
@@ -20,8 +20,8 @@ test('a logger’s file: columns confirmed, laps and braking zones found, fitted
 }) => {
   await visit(page, '/log/logs');
   await give(page, 'morning.csv', csv);
-  await expect(page.getByRole('combobox', { name: 'What Rotor FL (C) is' })).toHaveValue('rotorFrontLeft');
-  await page.getByRole('combobox', { name: 'What Height (m) is' }).selectOption('');
+  await chosen(page.getByRole('combobox', { name: 'What Rotor FL (C) is' }), 'rotorFrontLeft');
+  await choose(page.getByRole('combobox', { name: 'What Height (m) is' }), '');
   await read(page);
   await expect(page.getByRole('region', { name: 'The log', exact: true })).toContainText(
     'by the positions, at the start line',
@@ -51,7 +51,7 @@ test('a logger’s file: columns confirmed, laps and braking zones found, fitted
   await page.getByRole('link', { name: 'Measured and predicted' }).click();
   await expect(page.getByTestId('logged-verdict')).toContainText('As it was driven');
   await expect(page.getByTestId('residuals').locator('tbody tr')).toHaveCount(6);
-  await page.getByLabel('Sensor').selectOption('fluidFront');
+  await choose(page.getByLabel('Sensor'), 'fluidFront');
   await expect(page.getByLabel('Measured over predicted')).toContainText('predicted with the logged trace');
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes[0].target}`)).toEqual([]);
@@ -70,7 +70,7 @@ test('a logger’s file: columns confirmed, laps and braking zones found, fitted
   await page.getByRole('link', { name: 'Logs', exact: true }).click();
   await give(page, 'noon.csv', csv);
   await expect(page.getByText('As you confirmed for a file like this before')).toBeVisible();
-  await expect(page.getByRole('combobox', { name: 'What Height (m) is' })).toHaveValue('');
+  await chosen(page.getByRole('combobox', { name: 'What Height (m) is' }), '');
   await page.getByRole('button', { name: 'Not now' }).click();
   await kept.getByRole('button', { name: 'Remove morning' }).click();
   await expect(kept.getByRole('button', { name: 'Remove morning' })).toHaveCount(0);
@@ -92,7 +92,7 @@ test('a log that cannot be read says why and where; a mapping that makes none ca
     'Speed, distance, or latitude and longitude are needed',
   );
   await expect(page.getByRole('button', { name: 'Read the log' })).toBeDisabled();
-  await page.getByRole('combobox', { name: 'What gear is' }).selectOption('speed');
+  await choose(page.getByRole('combobox', { name: 'What gear is' }), 'speed');
   await page.getByRole('button', { name: 'Read the log' }).click();
   await expect(page.getByRole('alert')).toContainText('stands still all through this log');
   await page.getByRole('link', { name: 'Logs', exact: true }).click();
@@ -131,7 +131,7 @@ test('live: braking zones, temperatures and laps left come as driven; a cut conn
     return route.continue({ url: url.href });
   });
   await visit(page, '/log/live');
-  await page.getByLabel('Speed').selectOption('50');
+  await choose(page.getByLabel('Speed'), '50');
   await page.getByRole('button', { name: 'Connect' }).click();
   const state = page.getByTestId('live-state');
   await expect(state).toContainText('lost 2 times', { timeout: 60_000 });
@@ -151,8 +151,8 @@ test('live: braking zones, temperatures and laps left come as driven; a cut conn
   await expect(page.getByRole('region', { name: 'The log', exact: true })).not.toContainText('gap');
   // The kept recording is replayed.
   await page.getByRole('link', { name: 'Live', exact: true }).click();
-  await page.getByLabel('From').selectOption({ index: 1 });
-  await page.getByLabel('Speed').selectOption('50');
+  await choose(page.getByLabel('From'), { index: 1 });
+  await choose(page.getByLabel('Speed'), '50');
   await page.getByRole('button', { name: 'Replay' }).click();
   await expect(state).toContainText('100 %', { timeout: 60_000 });
 });

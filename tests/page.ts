@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { demoProject } from '../demo/project';
 import { type Project, readProject } from '../src/model';
 
@@ -85,3 +85,23 @@ export const stored = (page: Page): Promise<string | null> =>
         };
       }),
   );
+
+/** Picks an option of a list that opens: by its value, or by its text. */
+export async function choose(
+  box: Locator,
+  option: string | { label: string } | { index: number },
+): Promise<void> {
+  await box.click();
+  const options = box.page().getByRole('option');
+  if (typeof option === 'string') await box.page().locator(`[role=option][data-value="${option}"]`).click();
+  else if ('label' in option)
+    await options.filter({ hasText: new RegExp(`^${escaped(option.label)}$`) }).click();
+  else await options.nth(option.index).click();
+}
+
+/** The value of a list that opens. */
+export async function chosen(box: Locator, value: string): Promise<void> {
+  await expect(box).toHaveAttribute('data-value', value);
+}
+
+const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

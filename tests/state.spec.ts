@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, open, project, settled, test, verdict, visit } from './page';
+import { choose, expect, open, project, settled, test, verdict, visit } from './page';
 import { ROUTES } from './support/routes';
 
 /** What brakes bring along from one day to the next, and that a day is computed once. */
@@ -60,7 +60,7 @@ test('brakes begin as warm as typed, and a kept state begins the next day', asyn
   await expect(page.getByText(/Kept as “After Twenty minutes/)).toBeVisible();
   await visit(page, '/plan');
   const begin = page.getByRole('combobox', { name: 'Brakes begin' });
-  await begin.selectOption({ label: 'Still warm: one temperature' });
+  await choose(begin, { label: 'Still warm: one temperature' });
   await page.getByRole('textbox', { name: 'Still warm' }).fill('180');
   await expect
     .poll(async () => (await project(page)).plans[0].start)
@@ -73,7 +73,7 @@ test('brakes begin as warm as typed, and a kept state begins the next day', asyn
   await page.keyboard.press('Home');
   await expect(page.getByText(/180 °C/).first()).toBeVisible();
   await visit(page, '/plan');
-  await begin.selectOption({ label: 'Kept state: After Twenty minutes at Anvil Park' });
+  await choose(begin, { label: 'Kept state: After Twenty minutes at Anvil Park' });
   await visit(page, '/');
   await expect(verdict(page)).toBeVisible();
   await settled(page);

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, importText, open, project, stored, test, verdict, visit } from './page';
+import { choose, expect, importText, open, project, stored, test, verdict, visit } from './page';
 import { exportedGpx } from './support/logs';
 import { ROUTES } from './support/routes';
 
@@ -48,7 +48,7 @@ test('an edit that could not be opened again is refused with a sentence, and sli
   page,
 }) => {
   await open(page);
-  await page.getByLabel('Plan on the workbench').selectOption({ label: 'A club day at Anvil Park' });
+  await choose(page.getByLabel('Plan on the workbench'), { label: 'A club day at Anvil Park' });
   const air = page.getByRole('slider', { name: 'Air', exact: true });
   await air.focus();
   await page.keyboard.press('End');

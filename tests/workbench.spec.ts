@@ -4,7 +4,7 @@ import { simulateDay } from '../src/core';
 import { dayInput, METRIC, setupOf } from '../src/model';
 import { resultDocument, stopsCsv } from '../src/report';
 import { verdictText } from '../src/text/en';
-import { expect, exported, open, settled, test, verdict } from './page';
+import { choose, chosen, expect, exported, open, settled, test, verdict } from './page';
 
 const setup = setupOf(demoProject);
 
@@ -49,9 +49,9 @@ test('a braking zone picked anywhere is picked everywhere, by mouse and by keybo
   await page.keyboard.press('.');
   await picked(3);
   await page.getByRole('button', { name: 'Previous lap' }).click();
-  const before = await page.getByLabel('Lap shown').inputValue();
+  const before = await page.getByLabel('Lap shown').getAttribute('data-value');
   await page.keyboard.press('Shift+>');
-  await expect(page.getByLabel('Lap shown')).toHaveValue(String(Number(before) + 1));
+  await chosen(page.getByLabel('Lap shown'), String(Number(before) + 1));
 });
 
 test('a what-if computes the session again, leaves the saved state as a ghost, resets, and can be kept and undone', async ({
@@ -62,7 +62,7 @@ test('a what-if computes the session again, leaves the saved state as a ghost, r
   const duct = page.getByRole('slider', { name: 'Front duct, a wheel' });
   await duct.focus();
   for (let i = 0; i < 5; i++) await page.keyboard.press('PageUp');
-  await page.getByRole('combobox', { name: 'Front pad', exact: true }).selectOption('enduro');
+  await choose(page.getByRole('combobox', { name: 'Front pad', exact: true }), 'enduro');
   await settled(page);
   await expect(verdict(page)).not.toHaveText(first ?? '');
   await expect(page.getByText('saved state', { exact: true })).toBeVisible();
@@ -73,7 +73,7 @@ test('a what-if computes the session again, leaves the saved state as a ghost, r
   await expect(verdict(page)).toHaveText(first ?? '');
   await expect(page.getByText('saved state', { exact: true })).toBeHidden();
 
-  await page.getByRole('combobox', { name: 'Front pad', exact: true }).selectOption('enduro');
+  await choose(page.getByRole('combobox', { name: 'Front pad', exact: true }), 'enduro');
   await settled(page);
   const moved = await verdict(page).textContent();
   await page.getByRole('button', { name: 'Keep as saved' }).click();
@@ -104,11 +104,11 @@ test('other plans of the library go on the workbench, the too cold and the elect
   page,
 }) => {
   await open(page);
-  await page.getByLabel('Plan on the workbench').selectOption('plan-skarn-fen');
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-skarn-fen');
   await expect(verdict(page)).toContainText(
     /Below working temperature\. The (front|rear) pads are below working temperature on lap/,
   );
-  await page.getByLabel('Plan on the workbench').selectOption('plan-ovel-nettle');
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-ovel-nettle');
   await expect(page.getByRole('region', { name: 'Braking zone list' }).locator('thead')).toContainText(
     'recov.',
   );

@@ -14,6 +14,7 @@ import { Waiting } from './shell/Waiting';
 import { Providers } from './state/context';
 import { applyTheme } from './state/preferences';
 import { ProjectStore } from './state/projectStore';
+import { TipProvider } from './ui/Tip';
 
 applyTheme();
 
@@ -91,7 +92,9 @@ async function start(root: HTMLElement): Promise<void> {
   ]);
   const application = (
     <Providers store={store}>
-      <RouterProvider router={router} />
+      <TipProvider>
+        <RouterProvider router={router} />
+      </TipProvider>
     </Providers>
   );
   page.render(

@@ -2,6 +2,7 @@ import { CircleHelp } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import type { Explanation } from '../../text/en';
+import { Tip } from '../ui/Tip';
 
 /** Opens how a result was reached: the relation, what went into it here, the source and the limits. */
 export function How({
@@ -16,13 +17,14 @@ export function How({
   const [open, setOpen] = useState(false);
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger
-        className="inline-grid h-[20px] w-[20px] place-items-center rounded align-middle text-dim hover:bg-sunk hover:text-ink print:hidden"
-        aria-label={`How this is calculated: ${name}`}
-        title={`How this is calculated: ${name}`}
-      >
-        <CircleHelp size={14} aria-hidden="true" />
-      </Dialog.Trigger>
+      <Tip text={`How this is calculated: ${name}`}>
+        <Dialog.Trigger
+          className="inline-grid h-[20px] w-[20px] place-items-center rounded align-middle text-dim hover:bg-sunk hover:text-ink print:hidden"
+          aria-label={`How this is calculated: ${name}`}
+        >
+          <CircleHelp size={14} aria-hidden="true" />
+        </Dialog.Trigger>
+      </Tip>
       {open && <Sheet {...told()} />}
     </Dialog.Root>
   );

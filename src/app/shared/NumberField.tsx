@@ -1,149 +1,40 @@
-import { useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
-import {
-  type FieldInfo,
-  type FieldLimits,
-  formatQuantity,
-  toShown,
-  toStored,
-  type UnitChoice,
-  unitOf,
-} from '../../model';
+import { useId, useLayoutEffect, useRef, useState } from 'react';
+import { type FieldInfo, type FieldLimits, formatQuantity, toShown, toStored, unitOf } from '../../model';
 import { useUnits } from '../state/preferences';
 import { parseNumber } from '../ui/parseNumber';
+import { Tip } from '../ui/Tip';
+import { useDraft } from '../ui/useDraft';
+import { decimalsFor, fieldText, limitProblem, rangeText } from './numberText';
 
-/** A stored number as the text of its field: short, without rounding away what was typed. */
-function fieldText(value: number, scale: number, offset: number): string {
-  const shown = value * scale + offset;
-  return String(Number(shown.toPrecision(scale === 1 && offset === 0 ? 12 : 7)));
+type Shown = ReturnType<typeof unitOf>;
+
+interface NumberFieldProps {
+  readonly info: FieldInfo & FieldLimits;
+  readonly value: number | null;
+  /** Takes a stored value; answers with what is wrong, or null when it was saved */
+  readonly onCommit: (value: number | null) => string | null;
+  readonly nullable?: boolean;
+  /** In a table: no caption, the label is for screen readers */
+  readonly compact?: boolean;
+  readonly label?: string;
 }
 
 /**
  * A number with its unit, usual range and meaning. It is saved as it is typed; while what is typed cannot be used, the
  * field says why and the last good value stays.
  */
-export function NumberField({
-  info,
-  value,
-  onCommit,
-  nullable = false,
-  compact = false,
-  label,
-}: {
-  info: FieldInfo & FieldLimits;
-  value: number | null;
-  /** Takes a stored value; answers with what is wrong, or null when it was saved */
-  onCommit: (value: number | null) => string | null;
-  nullable?: boolean;
-  /** In a table: no caption, the label is for screen readers */
-  compact?: boolean;
-  label?: string;
-}) {
+export function NumberField(props: NumberFieldProps) {
+  const { info, value, compact = false } = props;
   const units = useUnits();
   const unit = unitOf(info.quantity, units);
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
-  const [error, setError] = useState<string | null>(null);
-  const [entered, setEntered] = useState(false);
-  const box = useRef<HTMLInputElement>(null);
-  // After the whole number has taken the place of the short one.
-  useLayoutEffect(() => {
-    if (entered) box.current?.select();
-  }, [entered]);
-  const committed = useRef(value);
-
-  useEffect(() => {
-    // Undo, a reset or another field changed it: what was typed here is no longer meant.
-    if (value !== committed.current) {
-      committed.current = value;
-      setDraft(null);
-      setError(null);
-    }
-  }, [value]);
-
-  // In a narrow field other units are shown short until it is entered: their factors are not round.
-  const brief = compact && !entered && value !== null && unit.scale !== 1;
-  const saved =
-    value === null
-      ? ''
-      : brief
-        ? String(Number(toShown(value, unit).toFixed(unit.decimals + 1)))
-        : fieldText(value, unit.scale, unit.offset);
-  const onChange = (text: string) => {
-    setDraft(text);
-    if (text.trim() === '' && nullable) {
-      committed.current = null;
-      setError(onCommit(null));
-      return;
-    }
-    const number = parseNumber(text);
-    if (number === null) {
-      setError(text.trim() === '' ? 'A number is needed.' : 'This is not a number.');
-      return;
-    }
-    const stored = Number(toStored(number, unit).toPrecision(12));
-    const outOfLimits = limitProblem(stored, info, units);
-    if (outOfLimits) {
-      setError(outOfLimits);
-      return;
-    }
-    const before = committed.current;
-    committed.current = stored;
-    const problem = onCommit(stored);
-    if (problem) committed.current = before;
-    setError(problem);
-  };
-  const revert = () => {
-    setDraft(null);
-    setError(null);
-  };
-  const usual = `usually ${shortRange(info.usual, unit)}`;
-  const outside = value !== null && (value < info.usual[0] || value > info.usual[1]);
-
-  const input = (
-    <div className="relative">
-      <input
-        id={id}
-        type="text"
-        inputMode="decimal"
-        autoComplete="off"
-        className={`field ${unit.label ? (unit.label.length > 4 ? 'pr-14' : unit.label.length > 2 ? 'pr-11' : 'pr-8') : ''} ${compact ? 'text-right' : ''}`}
-        value={draft ?? saved}
-        aria-label={compact ? `${label ?? info.title}${unit.label ? `, ${unit.label}` : ''}` : undefined}
-        aria-invalid={error !== null}
-        aria-describedby={error ? `${id}-error` : compact ? undefined : `${id}-help`}
-        title={compact ? `${info.description} ${usual}` : undefined}
-        onChange={(event) => onChange(event.target.value)}
-        ref={box}
-        onFocus={() => setEntered(true)}
-        onBlur={() => {
-          setEntered(false);
-          if (error === null) setDraft(null);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Escape') revert();
-          const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
-          if (by === 0 || value === null) return;
-          event.preventDefault();
-          const step = (info.step ?? 1) * (event.shiftKey ? 10 : 1);
-          const next = Number(Math.min(info.max, Math.max(info.min, value + by * step)).toPrecision(12));
-          setDraft(null);
-          committed.current = next;
-          const problem = onCommit(next);
-          if (problem) committed.current = value;
-          setError(problem);
-        }}
-      />
-      {unit.label && (
-        <span className="caption pointer-events-none absolute inset-y-0 right-2 grid place-items-center">
-          {unit.label}
-        </span>
-      )}
-    </div>
-  );
-  const problem = error && (
+  const entry = useNumberEntry(props, unit);
+  const label = props.label ?? info.title;
+  const input = <NumberInput id={id} label={label} {...{ info, value, compact, unit, entry }} />;
+  const problem = entry.error && (
     <p id={`${id}-error`} role="alert" className="mt-1 text-[12.5px] text-over">
-      {error}{' '}
-      <button type="button" className="underline" onClick={revert}>
+      {entry.error}{' '}
+      <button type="button" className="underline" onClick={entry.revert}>
         {value === null
           ? 'Leave it empty'
           : `Back to ${formatQuantity(value, info.quantity, units, decimalsFor(value))}`}
@@ -158,43 +49,120 @@ export function NumberField({
       </>
     );
   }
+  const usual = rangeText(info.usual, unit);
+  const outside = value !== null && (value < info.usual[0] || value > info.usual[1]);
   return (
     <div>
       <label htmlFor={id} className="font-[540]">
-        {label ?? info.title}
+        {label}
       </label>
       <div className="mt-0.5">{input}</div>
       {problem}
       <p id={`${id}-help`} className="caption mt-1">
         {info.description}{' '}
         <span className={outside ? 'text-close' : ''}>
-          {outside ? `Unusual; ${usual}.` : `U${usual.slice(1)}.`}
+          {outside ? `Unusual; usually ${usual}.` : `Usually ${usual}.`}
         </span>
       </p>
     </div>
   );
 }
 
-/** What is wrong with a number by itself, in the units it is typed in. */
-function limitProblem(stored: number, info: FieldInfo & FieldLimits, units: UnitChoice): string | null {
-  const text = (v: number) => formatQuantity(v, info.quantity, units, decimalsFor(v));
-  if (info.integer && !Number.isInteger(stored)) return 'A whole number is needed.';
-  // A hundred-millionth of slack, because units change by factors that are not round.
-  const slack = 1e-8 * Math.max(Math.abs(info.min), Math.abs(info.max));
-  if (stored < info.min - slack) return `Must be at least ${text(info.min)}.`;
-  if (stored > info.max + slack) return `Must be at most ${text(info.max)}.`;
-  return null;
+/** What is typed into a field of a number, read as it is typed and saved while it can be. */
+function useNumberEntry({ info, value, onCommit, nullable = false }: NumberFieldProps, unit: Shown) {
+  const units = useUnits();
+  const { typed, error, type, drop } = useDraft<string | null, number | null>(value);
+  const read = (text: string) => {
+    if (text.trim() === '' && nullable) return type(text, onCommit(null), null);
+    const number = parseNumber(text);
+    if (number === null)
+      return type(text, text.trim() === '' ? 'A number is needed.' : 'This is not a number.');
+    const stored = Number(toStored(number, unit).toPrecision(12));
+    type(text, limitProblem(stored, info, units) ?? onCommit(stored), stored);
+  };
+  const step = (by: number) => {
+    if (value === null) return;
+    const next = Number(
+      Math.min(info.max, Math.max(info.min, value + by * (info.step ?? 1))).toPrecision(12),
+    );
+    type(null, onCommit(next), next);
+  };
+  return { typed, error, read, step, revert: drop };
 }
 
-function decimalsFor(value: number): number {
-  return Number.isInteger(value) ? 0 : 2;
-}
-
-function shortRange(
-  [low, high]: readonly [number, number],
-  unit: { scale: number; offset: number; label: string },
-): string {
-  const u = { ...unit, decimals: 0 };
-  const text = (v: number) => String(Number(toShown(v, u).toPrecision(3))).replace('-', '−');
-  return `${text(low)} to ${text(high)}${unit.label ? ` ${unit.label}` : ''}`;
+/** The box of a number with its unit: arrow keys step it (ten steps with Shift), Escape goes back to what is saved. */
+function NumberInput({
+  id,
+  info,
+  value,
+  compact,
+  label,
+  unit,
+  entry,
+}: Required<Pick<NumberFieldProps, 'info' | 'value' | 'compact' | 'label'>> & {
+  id: string;
+  unit: Shown;
+  entry: ReturnType<typeof useNumberEntry>;
+}) {
+  const [entered, setEntered] = useState(false);
+  const box = useRef<HTMLInputElement>(null);
+  // After the whole number has taken the place of the short one.
+  useLayoutEffect(() => {
+    if (entered) box.current?.select();
+  }, [entered]);
+  // In a narrow field other units are shown short until it is entered: their factors are not round.
+  const brief = compact && !entered && unit.scale !== 1;
+  const saved =
+    value === null
+      ? ''
+      : brief
+        ? String(Number(toShown(value, unit).toFixed(unit.decimals + 1)))
+        : fieldText(value, unit.scale, unit.offset);
+  const long = unit.label.length;
+  const room = long === 0 ? '' : long > 4 ? 'pr-14' : long > 2 ? 'pr-11' : 'pr-8';
+  const about = `${info.description} usually ${rangeText(info.usual, unit)}`;
+  const input = (
+    <input
+      id={id}
+      type="text"
+      inputMode="decimal"
+      autoComplete="off"
+      className={`field ${room} ${compact ? 'text-right' : ''}`}
+      value={entry.typed ?? saved}
+      aria-label={compact ? `${label}${unit.label ? `, ${unit.label}` : ''}` : undefined}
+      aria-description={compact ? about : undefined}
+      aria-invalid={entry.error !== null}
+      aria-describedby={entry.error ? `${id}-error` : compact ? undefined : `${id}-help`}
+      onChange={(event) => entry.read(event.target.value)}
+      ref={box}
+      onFocus={() => setEntered(true)}
+      onBlur={() => {
+        setEntered(false);
+        if (entry.error === null) entry.revert();
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') entry.revert();
+        const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+        if (by === 0) return;
+        event.preventDefault();
+        entry.step(event.shiftKey ? by * 10 : by);
+      }}
+    />
+  );
+  return (
+    <div className="relative">
+      {compact ? (
+        <Tip quiet text={about}>
+          {input}
+        </Tip>
+      ) : (
+        input
+      )}
+      {unit.label && (
+        <span className="caption pointer-events-none absolute inset-y-0 right-2 grid place-items-center">
+          {unit.label}
+        </span>
+      )}
+    </div>
+  );
 }

@@ -15,6 +15,7 @@ import {
 import { resultDocument, stopsCsv, tracesCsv } from '../../report';
 import { useEngine, useProject, useSetup } from '../state/context';
 import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
+import { Tip } from '../ui/Tip';
 import { download } from './files';
 import { useImport } from './ImportTarget';
 import { KeptAside } from './KeptAside';
@@ -33,10 +34,12 @@ function Menu({
 }) {
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger id={id} className="btn btn-bare px-2" aria-label={label} title={label}>
-        {icon}
-        <span className="hidden lg:inline">{label}</span>
-      </DropdownMenu.Trigger>
+      <Tip text={label}>
+        <DropdownMenu.Trigger id={id} className="btn btn-bare px-2" aria-label={label}>
+          {icon}
+          <span className="hidden lg:inline">{label}</span>
+        </DropdownMenu.Trigger>
+      </Tip>
       <DropdownMenu.Portal>
         <DropdownMenu.Content className="menu" align="end" sideOffset={4} collisionPadding={8}>
           {children}

@@ -20,6 +20,7 @@ import { selectPlan } from '../../model';
 import { useProject, useProjectState, useStore } from '../state/context';
 import { useTheme } from '../state/preferences';
 import { useEdit } from '../state/useEdit';
+import { Choice } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { ImportTarget } from './ImportTarget';
 import { FilesMenu, SettingsMenu } from './Menus';
@@ -154,21 +155,13 @@ function PlanPicker() {
       <label htmlFor="plan" className="sr-only">
         Plan on the workbench
       </label>
-      <select
+      <Choice
         id="plan"
-        className="field w-[clamp(150px,22vw,280px)] truncate"
+        className="w-[clamp(150px,22vw,280px)]!"
         value={project.selectedPlanId}
-        onChange={(event) => {
-          const id = event.target.value;
-          edit('Selected a plan', (p) => selectPlan(p, id));
-        }}
-      >
-        {project.plans.map((plan) => (
-          <option key={plan.id} value={plan.id}>
-            {plan.name}
-          </option>
-        ))}
-      </select>
+        options={project.plans.map((plan) => [plan.id, plan.name])}
+        onChange={(id) => edit('Selected a plan', (p) => selectPlan(p, id))}
+      />
     </>
   );
 }

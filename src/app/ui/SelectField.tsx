@@ -1,6 +1,7 @@
 import { type ReactNode, useId } from 'react';
+import { Choice, type Options } from './Choice';
 
-/** One of a few named things. */
+/** One of a few named things, with its caption and a note. */
 export function SelectField<T extends string>({
   label,
   value,
@@ -10,7 +11,7 @@ export function SelectField<T extends string>({
 }: {
   label: string;
   value: T;
-  options: readonly (readonly [T, string])[];
+  options: Options<T>;
   onChange: (value: T) => void;
   note?: ReactNode;
 }) {
@@ -20,18 +21,7 @@ export function SelectField<T extends string>({
       <label htmlFor={id} className="font-[540]">
         {label}
       </label>
-      <select
-        id={id}
-        className="field mt-0.5"
-        value={value}
-        onChange={(event) => onChange(event.target.value as T)}
-      >
-        {options.map(([option, text]) => (
-          <option key={option} value={option}>
-            {text}
-          </option>
-        ))}
-      </select>
+      <Choice id={id} className="mt-0.5" value={value} options={options} onChange={onChange} />
       {note && <p className="caption mt-1">{note}</p>}
     </div>
   );

@@ -1,6 +1,7 @@
+import { NavigationMenu } from 'radix-ui';
 import { Link, type To } from 'react-router';
 
-/** Views beside each other, one of them open. */
+/** Views beside each other, each with an address of its own, one of them open. */
 export function TabNav({
   label,
   tabs,
@@ -9,19 +10,23 @@ export function TabNav({
   tabs: readonly { readonly to: To; readonly name: string; readonly open: boolean }[];
 }) {
   return (
-    <nav aria-label={label} className="flex gap-0.5 overflow-x-auto border-b border-rule">
-      {tabs.map(({ to, name, open }) => (
-        <Link
-          key={name}
-          to={to}
-          className={`-mb-px whitespace-nowrap border-b-2 px-2.5 py-1.5 font-[540] ${
-            open ? 'border-act text-ink' : 'border-transparent text-dim hover:text-ink'
-          }`}
-          aria-current={open ? 'page' : undefined}
-        >
-          {name}
-        </Link>
-      ))}
-    </nav>
+    <NavigationMenu.Root aria-label={label} className="overflow-x-auto border-b border-rule">
+      <NavigationMenu.List className="flex gap-0.5">
+        {tabs.map(({ to, name, open }) => (
+          <NavigationMenu.Item key={name}>
+            <NavigationMenu.Link asChild active={open}>
+              <Link
+                to={to}
+                className={`-mb-px block whitespace-nowrap border-b-2 px-2.5 py-1.5 font-[540] ${
+                  open ? 'border-act text-ink' : 'border-transparent text-dim hover:text-ink'
+                }`}
+              >
+                {name}
+              </Link>
+            </NavigationMenu.Link>
+          </NavigationMenu.Item>
+        ))}
+      </NavigationMenu.List>
+    </NavigationMenu.Root>
   );
 }

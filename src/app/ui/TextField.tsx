@@ -1,4 +1,5 @@
-import { useEffect, useId, useState } from 'react';
+import { useId } from 'react';
+import { useDraft } from './useDraft';
 
 /** A name; saved as typed, the last good one kept while what is typed is empty or too long. */
 export function TextField({
@@ -17,10 +18,8 @@ export function TextField({
   onCommit: (value: string) => void;
 }) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a value from elsewhere ends the draft
-  useEffect(() => setDraft(null), [value]);
-  const text = draft ?? value;
+  const { typed, type, drop } = useDraft<string, string>(value);
+  const text = typed ?? value;
   const error =
     required && text.trim() === ''
       ? 'A name is needed; the last one is kept.'
@@ -40,18 +39,18 @@ export function TextField({
         aria-invalid={error !== null}
         aria-describedby={error ? `${id}-error` : undefined}
         onChange={(event) => {
-          const typed = event.target.value;
-          setDraft(typed);
-          const trimmed = typed.trim();
-          if ((trimmed !== '' || !required) && trimmed.length <= longest && trimmed !== value) {
-            // Kept as typed until the value comes back, so that a space in the middle can be typed.
-            if (trimmed === typed) onCommit(trimmed);
-          }
+          const next = event.target.value;
+          const trimmed = next.trim();
+          const good = (trimmed !== '' || !required) && trimmed.length <= longest;
+          // What ends in a space is saved on leaving, so that a space in the middle can be typed.
+          const saved = good && trimmed !== value && trimmed === next;
+          type(next, null, saved ? trimmed : value);
+          if (saved) onCommit(trimmed);
         }}
         onBlur={() => {
           const trimmed = text.trim();
           if (error === null && trimmed !== value) onCommit(trimmed);
-          setDraft(null);
+          drop();
         }}
       />
       {error && (

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Tip } from './Tip';
 
 /** A column of a table of stops: heading, what it holds, and what the heading means. */
 export interface ForceColumn<T> {
@@ -28,9 +29,9 @@ export function ForceTable<T>({
           <tr className="border-b border-rule align-bottom">
             <th className="px-2 py-1.5 text-left font-[600]">Braking zone</th>
             {columns.map((column) => (
-              <th key={column.means} className="px-1.5 py-1.5 font-[600] leading-tight" title={column.means}>
-                {column.head}
-              </th>
+              <Tip key={column.means} text={column.means}>
+                <th className="px-1.5 py-1.5 font-[600] leading-tight">{column.head}</th>
+              </Tip>
             ))}
           </tr>
         </thead>

@@ -3,6 +3,7 @@ import { CircuitTabs } from '../../shared/CircuitTabs';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
+import { Tip } from '../../ui/Tip';
 import { ImportTab } from './ImportTab';
 import { MapTab } from './MapTab';
 import { SeverityTab } from './SeverityTab';
@@ -22,9 +23,9 @@ export function CircuitsPage() {
       <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
         <div className="min-w-0">
           <p className="caption">Circuit</p>
-          <h1 className="truncate text-[22px] leading-tight" title={circuit.name}>
-            {circuit.name}
-          </h1>
+          <Tip text={circuit.name}>
+            <h1 className="truncate text-[22px] leading-tight">{circuit.name}</h1>
+          </Tip>
         </div>
         <VerdictStrip />
       </header>

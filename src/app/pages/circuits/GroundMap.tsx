@@ -3,6 +3,7 @@ import { type ReactNode, useMemo } from 'react';
 import { unitOf } from '../../../model';
 import { useUnits } from '../../state/preferences';
 import { useWidth } from '../../ui/charts/useSize';
+import { IconButton } from '../../ui/IconButton';
 import { barLength, fitGround } from './ground';
 import { useZoom } from './useZoom';
 
@@ -101,34 +102,16 @@ export function GroundMap({
         )}
       </svg>
       <div className="absolute right-2 bottom-2 flex gap-1">
-        <button
-          type="button"
-          className="btn px-2"
-          aria-label="Closer"
-          title="Closer (+)"
-          onClick={() => zoom(1.5)}
-        >
-          <Plus size={15} aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          className="btn px-2"
-          aria-label="Farther"
-          title="Farther (−)"
-          onClick={() => zoom(1 / 1.5)}
-        >
-          <Minus size={15} aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          className="btn px-2"
-          aria-label="Show all"
+        <IconButton framed icon={Plus} name="Closer" title="Closer (+)" onClick={() => zoom(1.5)} />
+        <IconButton framed icon={Minus} name="Farther" title="Farther (−)" onClick={() => zoom(1 / 1.5)} />
+        <IconButton
+          framed
+          icon={RotateCcw}
+          name="Show all"
           title="Show all (0)"
           disabled={view.scale === 1 && view.x === 0 && view.y === 0}
           onClick={reset}
-        >
-          <RotateCcw size={15} aria-hidden="true" />
-        </button>
+        />
       </div>
     </div>
   );

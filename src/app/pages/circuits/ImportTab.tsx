@@ -9,6 +9,7 @@ import { NumberField } from '../../shared/NumberField';
 import { Refusal } from '../../shared/Refusal';
 import { useBackground } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
+import { CheckField } from '../../ui/CheckField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { FoundMap } from './FoundMap';
@@ -251,10 +252,9 @@ function Shape({
               return null;
             }}
           />
-          <label className="flex items-center gap-2">
-            <input type="checkbox" checked={reverse} onChange={(event) => setReverse(event.target.checked)} />
+          <CheckField checked={reverse} onChange={setReverse}>
             Driven the other way round
-          </label>
+          </CheckField>
           {made.data && !made.data.ok && (
             <p className="text-over" role="alert">
               {made.data.problems[0].message}

@@ -17,6 +17,7 @@ import { useBackground, useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { SelectField } from '../../ui/SelectField';
+import { Tip } from '../../ui/Tip';
 
 /** A measure of how hard a circuit is: its words, its value in the stored unit, and whether more of it is harder. */
 interface Measure {
@@ -110,13 +111,11 @@ export function SeverityTab() {
       <ol className="mt-3 grid gap-1.5" aria-label={`Ranking by ${measure.title.toLowerCase()}`}>
         {rows.map(({ circuit, severity, error }) => (
           <li key={circuit.id} className="grid grid-cols-[minmax(90px,190px)_1fr_auto] items-center gap-3">
-            <Link
-              className="truncate underline-offset-2 hover:underline"
-              to={`/circuit/${circuit.id}`}
-              title={circuit.name}
-            >
-              {circuit.name}
-            </Link>
+            <Tip text={circuit.name}>
+              <Link className="truncate underline-offset-2 hover:underline" to={`/circuit/${circuit.id}`}>
+                {circuit.name}
+              </Link>
+            </Tip>
             <span className="h-4 rounded-sm bg-sunk" aria-hidden="true">
               {severity && (
                 <span
@@ -160,9 +159,9 @@ export function SeverityTab() {
           <tbody>
             {rows.map(({ circuit, severity, error }) => (
               <tr key={circuit.id} className="border-t border-rule/60">
-                <td className="max-w-[180px] truncate py-1.5" title={circuit.name}>
-                  {circuit.name}
-                </td>
+                <Tip text={circuit.name}>
+                  <td className="max-w-[180px] truncate py-1.5">{circuit.name}</td>
+                </Tip>
                 {severity ? (
                   <>
                     {KEYS.map((k) => (

@@ -17,6 +17,7 @@ import { StateMark } from '../../shared/StateMark';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { ScrollPanel } from '../../ui/ScrollPanel';
+import { Tip } from '../../ui/Tip';
 import type { Compared } from './compared';
 import { SetupMark } from './SetupMark';
 
@@ -55,9 +56,9 @@ export const CompareTable = memo(function CompareTable({
             {compared.map((c, i) => (
               <th key={c.id ?? 'plan'} className="min-w-[150px] px-2 py-1.5 font-[620]">
                 <SetupMark index={i} />
-                <span className="line-clamp-2 break-words" title={c.name}>
-                  {c.name}
-                </span>
+                <Tip text={c.name}>
+                  <span className="line-clamp-2 break-words">{c.name}</span>
+                </Tip>
                 {c === reference && <span className="caption block font-normal">reference</span>}
               </th>
             ))}

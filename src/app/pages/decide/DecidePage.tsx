@@ -5,6 +5,7 @@ import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
 import { TabNav } from '../../ui/TabNav';
+import { Tip } from '../../ui/Tip';
 import { CoolingTab } from './CoolingTab';
 
 const CompareTab = lazy(() => import('./CompareTab').then((m) => ({ default: m.CompareTab })));
@@ -39,9 +40,9 @@ export function DecidePage() {
       <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1 print:hidden">
         <div className="min-w-0">
           <p className="caption">Decide</p>
-          <h1 className="truncate text-[22px] leading-tight" title={setup.plan.name}>
-            {setup.plan.name}
-          </h1>
+          <Tip text={setup.plan.name}>
+            <h1 className="truncate text-[22px] leading-tight">{setup.plan.name}</h1>
+          </Tip>
         </div>
         <VerdictStrip />
       </header>

@@ -20,6 +20,7 @@ import { useBackground, useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { useSettled } from '../../state/useSettled';
+import { CheckField } from '../../ui/CheckField';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -115,10 +116,9 @@ export function LadderTab() {
               One step from today’s car, most margin for the money first{' '}
               <How name="the ranking" told={() => explainLadder(ladder.tried, ladder.base, units)} />
             </h2>
-            <label className="flex items-center gap-1.5">
-              <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} />
+            <CheckField checked={all} onChange={setAll}>
               all {rungs.length} steps, also those ruled out or of no use
-            </label>
+            </CheckField>
           </div>
           {common && (
             <p className="mt-1">

@@ -11,6 +11,7 @@ import {
 import { marginState, StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
+import { Tip } from '../../ui/Tip';
 import { StopsThatMatter } from './StopsThatMatter';
 
 /** The run sheet of one session, drawn as it prints: black on white, one page. */
@@ -193,9 +194,9 @@ function Settings({ computed, units }: { computed: Computed; units: UnitChoice }
           {rows.map(([name, value]) => (
             <tr key={name} className="border-t border-rule">
               <th className="whitespace-nowrap py-[1px] pr-2 text-left font-[520]">{name}</th>
-              <td className="line-clamp-1 text-right" title={value}>
-                {value}
-              </td>
+              <Tip text={value}>
+                <td className="line-clamp-1 text-right">{value}</td>
+              </Tip>
             </tr>
           ))}
         </tbody>

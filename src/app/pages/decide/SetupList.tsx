@@ -1,5 +1,6 @@
 import { Copy, Plus, Trash2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { RadioGroup } from 'radix-ui';
+import { useId, useMemo, useState } from 'react';
 import {
   type Change,
   type Compare,
@@ -26,6 +27,9 @@ import { carOf } from './compared';
 import { SetupMark } from './SetupMark';
 
 const otherCostInfo = fieldInfo(setupSchema.shape.otherCost);
+
+/** The plan’s own setup among those that can be pinned. */
+const CURRENT = 'current';
 
 /** The setups of a comparison: named, changed, priced, pinned, copied and removed. */
 export function SetupList({
@@ -67,96 +71,100 @@ export function SetupList({
           <Plus size={15} aria-hidden="true" /> Add a setup
         </button>
       </div>
-      <ul className="mt-2 grid gap-2">
-        <li className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded border border-rule px-2.5 py-1.5">
-          <SetupMark index={0} />
-          <span className="font-[600]">Current setup</span>
-          <span className="text-dim">{setup.car.name}</span>
-          <Pin
-            pinned={compare.referenceId === null}
-            name="Current setup"
-            onPin={() => save({ ...compare, referenceId: null }, 'Reference setup')}
-          />
-        </li>
-        {compare.setups.map((variant, i) => (
-          <li key={variant.id} className="rounded border border-rule px-2.5 py-1.5" aria-label={variant.name}>
-            <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5">
-              <SetupMark index={i + 1} />
-              <div className="w-[min(260px,100%)]">
-                <TextField
-                  compact
-                  required
-                  longest={80}
-                  label={`Name of setup ${i + 1}`}
-                  value={variant.name}
-                  onCommit={(name) =>
-                    setProblem(editing.set(['compare', 'setups', i, 'name'], name, 'Name of a setup'))
+      <RadioGroup.Root
+        asChild
+        value={compare.referenceId ?? CURRENT}
+        onValueChange={(id) =>
+          save({ ...compare, referenceId: id === CURRENT ? null : id }, 'Reference setup')
+        }
+      >
+        <ul className="mt-2 grid gap-2">
+          <li className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded border border-rule px-2.5 py-1.5">
+            <SetupMark index={0} />
+            <span className="font-[600]">Current setup</span>
+            <span className="text-dim">{setup.car.name}</span>
+            <Pin pinned={compare.referenceId === null} name="Current setup" value={CURRENT} />
+          </li>
+          {compare.setups.map((variant, i) => (
+            <li
+              key={variant.id}
+              className="rounded border border-rule px-2.5 py-1.5"
+              aria-label={variant.name}
+            >
+              <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5">
+                <SetupMark index={i + 1} />
+                <div className="w-[min(260px,100%)]">
+                  <TextField
+                    compact
+                    required
+                    longest={80}
+                    label={`Name of setup ${i + 1}`}
+                    value={variant.name}
+                    onCommit={(name) =>
+                      setProblem(editing.set(['compare', 'setups', i, 'name'], name, 'Name of a setup'))
+                    }
+                  />
+                </div>
+                {project.cars.length > 1 && (
+                  <div className="w-[min(230px,100%)] [&_label]:sr-only">
+                    <SelectField
+                      label={`Car of setup ${i + 1}`}
+                      value={variant.carId}
+                      options={project.cars.map((car) => [car.id, car.name] as const)}
+                      onChange={(carId) => change(variant.id, { carId }, 'Car of a setup')}
+                    />
+                  </div>
+                )}
+                <Pin pinned={compare.referenceId === variant.id} name={variant.name} value={variant.id} />
+                <span className="flex items-center gap-1.5">
+                  <span className="caption" aria-hidden="true">
+                    other cost, {project.currency}
+                  </span>
+                  <span className="w-[92px]">
+                    <NumberField
+                      compact
+                      label={`Other cost of ${variant.name}`}
+                      info={otherCostInfo}
+                      value={variant.otherCost}
+                      onCommit={(cost) =>
+                        cost === null
+                          ? null
+                          : editing.set(['compare', 'setups', i, 'otherCost'], cost, 'Other cost of a setup')
+                      }
+                    />
+                  </span>
+                </span>
+                <IconButton
+                  icon={Copy}
+                  disabled={full}
+                  name={`Copy ${variant.name}`}
+                  title="Copy"
+                  onClick={() => add({ ...variant, name: `${variant.name.slice(0, 72)} (copy)` })}
+                />
+                <IconButton
+                  icon={Trash2}
+                  name={`Remove ${variant.name}`}
+                  title="Remove"
+                  onClick={() =>
+                    save(
+                      {
+                        setups: compare.setups.filter((s) => s.id !== variant.id),
+                        referenceId: compare.referenceId === variant.id ? null : compare.referenceId,
+                      },
+                      'Setup removed',
+                    )
                   }
                 />
               </div>
-              {project.cars.length > 1 && (
-                <div className="w-[min(230px,100%)] [&_label]:sr-only">
-                  <SelectField
-                    label={`Car of setup ${i + 1}`}
-                    value={variant.carId}
-                    options={project.cars.map((car) => [car.id, car.name] as const)}
-                    onChange={(carId) => change(variant.id, { carId }, 'Car of a setup')}
-                  />
-                </div>
-              )}
-              <Pin
-                pinned={compare.referenceId === variant.id}
-                name={variant.name}
-                onPin={() => save({ ...compare, referenceId: variant.id }, 'Reference setup')}
+              <ChangeList
+                setup={{ ...setup, car: carOf(project, variant) }}
+                variant={variant}
+                onChange={(changes) => change(variant.id, { changes }, 'Changes of a setup')}
               />
-              <span className="flex items-center gap-1.5" title={otherCostInfo.description}>
-                <span className="caption" aria-hidden="true">
-                  other cost, {project.currency}
-                </span>
-                <span className="w-[92px]">
-                  <NumberField
-                    compact
-                    label={`Other cost of ${variant.name}`}
-                    info={otherCostInfo}
-                    value={variant.otherCost}
-                    onCommit={(cost) =>
-                      cost === null
-                        ? null
-                        : editing.set(['compare', 'setups', i, 'otherCost'], cost, 'Other cost of a setup')
-                    }
-                  />
-                </span>
-              </span>
-              <IconButton
-                icon={Copy}
-                disabled={full}
-                name={`Copy ${variant.name}`}
-                title="Copy"
-                onClick={() => add({ ...variant, name: `${variant.name.slice(0, 72)} (copy)` })}
-              />
-              <IconButton
-                icon={Trash2}
-                name={`Remove ${variant.name}`}
-                title="Remove"
-                onClick={() =>
-                  save(
-                    {
-                      setups: compare.setups.filter((s) => s.id !== variant.id),
-                      referenceId: compare.referenceId === variant.id ? null : compare.referenceId,
-                    },
-                    'Setup removed',
-                  )
-                }
-              />
-            </div>
-            <ChangeList
-              setup={{ ...setup, car: carOf(project, variant) }}
-              variant={variant}
-              onChange={(changes) => change(variant.id, { changes }, 'Changes of a setup')}
-            />
-          </li>
-        ))}
-      </ul>
+            </li>
+          ))}
+        </ul>
+      </RadioGroup.Root>
       {full && <p className="caption mt-1.5">Six setups are the most; remove one to add another.</p>}
       {problem && (
         <p role="alert" className="mt-1 text-over">
@@ -167,18 +175,17 @@ export function SetupList({
   );
 }
 
-function Pin({ pinned, name, onPin }: { pinned: boolean; name: string; onPin: () => void }) {
+function Pin({ pinned, name, value }: { pinned: boolean; name: string; value: string }) {
+  const id = useId();
   return (
-    <label className="ml-auto flex items-center gap-1.5">
-      <input
-        type="radio"
-        name="reference"
-        checked={pinned}
-        onChange={onPin}
-        aria-label={`Differences against ${name}`}
-      />
-      <span aria-hidden="true">{pinned ? 'pinned: differences are against it' : 'pin'}</span>
-    </label>
+    <span className="ml-auto flex items-center gap-1.5">
+      <RadioGroup.Item id={id} value={value} aria-label={`Differences against ${name}`} className="radio">
+        <RadioGroup.Indicator className="radio-dot" />
+      </RadioGroup.Item>
+      <label htmlFor={id} aria-hidden="true">
+        {pinned ? 'pinned: differences are against it' : 'pin'}
+      </label>
+    </span>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { PARAMETER_IDS, type ParameterId } from '../../../core';
 import {
   DEFAULT_UNCERTAIN,
@@ -14,7 +14,11 @@ import { RUNS_A_PIECE } from '../../../services';
 import { NumberField } from '../../shared/NumberField';
 import { useSetup } from '../../state/context';
 import { type Editing, useItem } from '../../state/useItem';
+import { CheckField } from '../../ui/CheckField';
+import { Choice } from '../../ui/Choice';
 import { SelectField } from '../../ui/SelectField';
+import { Tip } from '../../ui/Tip';
+import { useDraft } from '../../ui/useDraft';
 import { SureResults } from './SureResults';
 import { type UncertainState, useUncertain } from './useUncertain';
 
@@ -61,6 +65,11 @@ function Ranges({ editing, uncertain }: { editing: Editing<'plans'>; uncertain: 
   );
 }
 
+const SHAPES = [
+  ['bell', 'bell'],
+  ['even', 'even'],
+] as const;
+
 function RangeRow({
   input,
   editing,
@@ -73,41 +82,31 @@ function RangeRow({
   const range = uncertain.ranges[input];
   const { title, description } = parameterInfo(input);
   // What is typed and cannot be yet, such as a range upside down on the way to a good one.
-  const [draft, setDraft] = useState<{ low: number; high: number } | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const saved = `${range.low}/${range.high}`;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a value from elsewhere ends the draft
-  useEffect(() => {
-    setDraft(null);
-    setProblem(null);
-  }, [saved]);
-  const shown = draft ?? range;
+  const draft = useDraft<{ low: number; high: number }, string>(`${range.low}/${range.high}`);
+  const shown = draft.typed ?? range;
   const commit = (end: 'low' | 'high', value: number) => {
     const next = { ...range, low: shown.low, high: shown.high, [end]: value };
     const checked = rangesShape[input].safeParse(next);
     if (!checked.success) {
-      setDraft({ low: next.low, high: next.high });
       const { message } = issueProblem(checked.error.issues[0]);
-      setProblem(`${title}: the lower end ${message}. The last good range stays in use.`);
+      draft.type(
+        { low: next.low, high: next.high },
+        `${title}: the lower end ${message}. The last good range stays in use.`,
+      );
       return null;
     }
-    setDraft(null);
-    setProblem(null);
+    draft.drop();
     return editing.set(['uncertain', 'ranges', input], next, `Range of ${title}`);
   };
   const set = (with_: Partial<typeof range>) =>
     editing.set(['uncertain', 'ranges', input], { ...range, ...with_ }, `Range of ${title}`);
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_78px_78px_66px] sm:grid-cols-[minmax(0,1fr)_92px_92px_84px] items-center gap-x-2 gap-y-0.5">
-      <label className="flex items-center gap-2" title={description}>
-        <input
-          type="checkbox"
-          checked={range.use}
-          onChange={(event) => set({ use: event.target.checked })}
-          aria-label={`${title} is uncertain`}
-        />
-        <span className={range.use ? 'font-[540]' : 'text-dim line-through'}>{title}</span>
-      </label>
+      <CheckField checked={range.use} onChange={(use) => set({ use })} name={`${title} is uncertain`}>
+        <Tip text={description}>
+          <span className={range.use ? 'font-[540]' : 'text-dim line-through'}>{title}</span>
+        </Tip>
+      </CheckField>
       {(['low', 'high'] as const).map((end) => (
         <NumberField
           key={end}
@@ -118,18 +117,16 @@ function RangeRow({
           onCommit={(value) => (value === null ? null : commit(end, value))}
         />
       ))}
-      <select
-        className="field px-1"
-        aria-label={`${title}: how likely within`}
+      <Choice
+        className="px-1!"
+        name={`${title}: how likely within`}
         value={range.shape}
-        onChange={(event) => set({ shape: event.target.value as 'even' | 'bell' })}
-      >
-        <option value="bell">bell</option>
-        <option value="even">even</option>
-      </select>
-      {problem && (
+        options={SHAPES}
+        onChange={(shape) => set({ shape })}
+      />
+      {draft.error && (
         <p role="alert" className="col-span-4 text-[12.5px] text-over">
-          {problem}
+          {draft.error}
         </p>
       )}
     </li>

@@ -16,9 +16,15 @@ import { FieldNotes } from '../../shared/FieldNotes';
 import { NumberField } from '../../shared/NumberField';
 import { useUnits } from '../../state/preferences';
 import type { Editing } from '../../state/useItem';
+import { Choice } from '../../ui/Choice';
 import { TextField } from '../../ui/TextField';
 import { RowTools } from './RowTools';
 import { StopsFromLap } from './StopsFromLap';
+
+const HANDS = [
+  ['left', 'left'],
+  ['right', 'right'],
+] as const;
 
 const INFO = {
   lengthM: fieldInfo(straightSchema.shape.lengthM),
@@ -108,21 +114,14 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
                   <td className="py-1 pr-2">{segment.kind === 'corner' && number('angleDeg')}</td>
                   <td className="py-1 pr-2">
                     {segment.kind === 'corner' && (
-                      <select
-                        className="field"
-                        aria-label={`Hand of ${name}`}
+                      <Choice
+                        name={`Hand of ${name}`}
                         value={segment.hand}
-                        onChange={(event) =>
-                          editing.set(
-                            ['layout', 'segments', i, 'hand'],
-                            event.target.value,
-                            `Hand of ${name}`,
-                          )
+                        options={HANDS}
+                        onChange={(hand) =>
+                          editing.set(['layout', 'segments', i, 'hand'], hand, `Hand of ${name}`)
                         }
-                      >
-                        <option value="left">left</option>
-                        <option value="right">right</option>
-                      </select>
+                      />
                     )}
                   </td>
                   <td className="py-1 pr-2">{number('gradePercent')}</td>

@@ -4,6 +4,7 @@ import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useProject } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
 import { PageTitle } from '../../ui/PageTitle';
+import { Tip } from '../../ui/Tip';
 
 type Headed = Exclude<Shelf, 'parts' | 'states'>;
 const WORDS: Record<Headed, string> = { cars: 'Car', circuits: 'Circuit', plans: 'Plan' };
@@ -20,9 +21,9 @@ export function PageHead<S extends Headed>({ shelf, item }: { shelf: S; item: It
       <PageTitle names={[item.name, WORDS[shelf]]} />
       <div className="min-w-0">
         <p className="caption">{WORDS[shelf]}</p>
-        <h1 className="truncate text-[22px] leading-tight" title={item.name}>
-          {item.name}
-        </h1>
+        <Tip text={item.name}>
+          <h1 className="truncate text-[22px] leading-tight">{item.name}</h1>
+        </Tip>
       </div>
       {used ? (
         <VerdictStrip />

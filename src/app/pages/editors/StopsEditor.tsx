@@ -12,8 +12,14 @@ import { FieldNotes } from '../../shared/FieldNotes';
 import { NumberField } from '../../shared/NumberField';
 import { useUnits } from '../../state/preferences';
 import type { Editing } from '../../state/useItem';
+import { Choice } from '../../ui/Choice';
 import { TextField } from '../../ui/TextField';
 import { RowTools } from './RowTools';
+
+const DEFINED_BY = [
+  ['distance', 'distance'],
+  ['deceleration', 'deceleration'],
+] as const;
 
 const { shape } = typedStopSchema;
 const INFO = {
@@ -98,12 +104,11 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                 <td className="py-1 pr-2">{number('entryKmh')}</td>
                 <td className="py-1 pr-2">{number('exitKmh')}</td>
                 <td className="py-1 pr-2">
-                  <select
-                    className="field"
-                    aria-label={`What ${name} is defined by`}
+                  <Choice
+                    name={`What ${name} is defined by`}
                     value={stop.by}
-                    onChange={(event) => {
-                      const by = event.target.value as CircuitStop['by'];
+                    options={DEFINED_BY}
+                    onChange={(by) => {
                       const length = stopLength(stop);
                       const speeds = toSi(stop.entryKmh, 'speed') ** 2 - toSi(stop.exitKmh, 'speed') ** 2;
                       const round = (v: number) => Math.round(v * 100) / 100;
@@ -115,10 +120,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
                       };
                       editing.set(['layout', 'stops', i], same, `What ${name} is defined by`);
                     }}
-                  >
-                    <option value="distance">distance</option>
-                    <option value="deceleration">deceleration</option>
-                  </select>
+                  />
                 </td>
                 <td className="py-1 pr-2">
                   {number(stop.by === 'distance' ? 'distanceM' : 'decelerationMs2')}

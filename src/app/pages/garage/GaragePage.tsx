@@ -5,6 +5,7 @@ import { useSetup } from '../../state/context';
 import { useItem } from '../../state/useItem';
 import { PageTitle } from '../../ui/PageTitle';
 import { TabNav } from '../../ui/TabNav';
+import { Tip } from '../../ui/Tip';
 import { ChainTab } from './ChainTab';
 
 const BalanceTab = lazy(() => import('./BalanceTab').then((m) => ({ default: m.BalanceTab })));
@@ -38,9 +39,9 @@ export function GaragePage() {
       <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
         <div className="min-w-0">
           <p className="caption">Garage</p>
-          <h1 className="truncate text-[22px] leading-tight" title={setup.car.name}>
-            {setup.car.name}
-          </h1>
+          <Tip text={setup.car.name}>
+            <h1 className="truncate text-[22px] leading-tight">{setup.car.name}</h1>
+          </Tip>
         </div>
         <VerdictStrip />
       </header>

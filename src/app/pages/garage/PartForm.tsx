@@ -4,6 +4,7 @@ import { infoAt, type Part, type Path, partSchema } from '../../../model';
 import { NumberField } from '../../shared/NumberField';
 import { Field } from '../../shared/Section';
 import { type Editing, useItem } from '../../state/useItem';
+import { CheckField } from '../../ui/CheckField';
 import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -79,14 +80,9 @@ function Values({
     }
     if (plain instanceof z.ZodBoolean) {
       return (
-        <label key={key} className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            checked={here === true}
-            onChange={(event) => editing.set(at, event.target.checked, name)}
-          />
+        <CheckField key={key} checked={here === true} onChange={(next) => editing.set(at, next, name)}>
           {name}
-        </label>
+        </CheckField>
       );
     }
     if (plain instanceof z.ZodString) {

@@ -1,4 +1,5 @@
 import { Copy, Download, Pencil, Trash2, Upload } from 'lucide-react';
+import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import {
   type Axle,
@@ -19,6 +20,8 @@ import { useImport } from '../../shell/ImportTarget';
 import { useProject, useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
+import { IconButton } from '../../ui/IconButton';
+import { Tip } from '../../ui/Tip';
 import { undoToast } from '../../ui/undoToast';
 import { PartForm } from './PartForm';
 import type { TabProps } from './tabProps';
@@ -79,114 +82,107 @@ export function PartsTab({ editing }: TabProps) {
         <button type="button" className="btn" onClick={openImport}>
           <Upload size={15} aria-hidden="true" /> Import parts
         </button>
-        <button
-          type="button"
-          className="btn"
-          disabled={project.parts.length === 0}
-          title={project.parts.length === 0 ? 'There are no parts of your own yet' : undefined}
-          onClick={() => download('parts', 'parts', writeParts(project.parts))}
-        >
-          <Download size={15} aria-hidden="true" /> Export my parts
-        </button>
-      </div>
-      <div className="mt-2 flex flex-wrap gap-1" role="tablist" aria-label="Kinds of parts">
-        {KINDS.map(([id, name]) => (
+        <Tip text={project.parts.length === 0 ? 'There are no parts of your own yet' : undefined}>
           <button
-            key={id}
             type="button"
-            role="tab"
-            aria-selected={id === kind}
-            className={`btn ${id === kind ? 'btn-main' : ''}`}
-            onClick={() => {
-              setKind(id);
-              setOpen(null);
-            }}
+            className="btn"
+            disabled={project.parts.length === 0}
+            onClick={() => download('parts', 'parts', writeParts(project.parts))}
           >
-            {name}
+            <Download size={15} aria-hidden="true" /> Export my parts
           </button>
-        ))}
+        </Tip>
       </div>
-      <div role="tabpanel">
-        <ul className="mt-2">
-          {shelf.map((part) => {
-            const own = !isBuiltIn(part.id);
-            const obstacle = own ? deletionObstacle(project, 'parts', part.id) : null;
-            return (
-              <li key={part.id} className="border-t border-rule/60 py-2">
-                <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
-                  <div className="min-w-[240px] flex-1">
-                    <p className="font-[620]">
-                      {part.name}
-                      {own && <span className="caption ml-2 rounded bg-sunk px-1.5 py-0.5">own</span>}
+      <Tabs.Root
+        value={kind}
+        onValueChange={(next) => {
+          setKind(next as PartKind);
+          setOpen(null);
+        }}
+      >
+        <Tabs.List className="mt-2 flex flex-wrap gap-1" aria-label="Kinds of parts">
+          {KINDS.map(([id, name]) => (
+            <Tabs.Trigger key={id} value={id} className={`btn ${id === kind ? 'btn-main' : ''}`}>
+              {name}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <Tabs.Content value={kind} tabIndex={-1}>
+          <ul className="mt-2">
+            {shelf.map((part) => {
+              const own = !isBuiltIn(part.id);
+              const obstacle = own ? deletionObstacle(project, 'parts', part.id) : null;
+              return (
+                <li key={part.id} className="border-t border-rule/60 py-2">
+                  <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
+                    <div className="min-w-[240px] flex-1">
+                      <p className="font-[620]">
+                        {part.name}
+                        {own && <span className="caption ml-2 rounded bg-sunk px-1.5 py-0.5">own</span>}
+                      </p>
+                      <p className="caption">
+                        {part.note && `${part.note} `}
+                        {part.source}.
+                      </p>
+                    </div>
+                    <p className="min-w-[260px] flex-[1.3]">{properties(part, units)}</p>
+                    <p className="w-[110px] text-right narrow">
+                      {formatQuantity(part.massKg, 'mass', units, 2)}
+                      <br />
+                      <span className="text-dim">price class {part.price}</span>
                     </p>
-                    <p className="caption">
-                      {part.note && `${part.note} `}
-                      {part.source}.
+                    <div className="flex flex-wrap gap-1">
+                      {byAxle ? (
+                        (['front', 'rear'] as const).map((axle) => (
+                          <button key={axle} type="button" className="btn" onClick={() => mount(part, axle)}>
+                            Fit {axle}
+                          </button>
+                        ))
+                      ) : (
+                        <button type="button" className="btn" onClick={() => mount(part, 'front')}>
+                          {kind === 'fluid' ? 'Fill in' : 'Fit'}
+                        </button>
+                      )}
+                      <IconButton
+                        icon={Copy}
+                        name={`Copy ${part.name} as my own`}
+                        title="Copy as my own"
+                        onClick={() => copy(part)}
+                      />
+                      {own && (
+                        <>
+                          <button
+                            type="button"
+                            className="btn px-2"
+                            aria-label={`Change ${part.name}`}
+                            aria-expanded={open === part.id}
+                            onClick={() => setOpen(open === part.id ? null : part.id)}
+                          >
+                            <Pencil size={15} aria-hidden="true" />
+                          </button>
+                          <IconButton
+                            icon={Trash2}
+                            name={`Remove ${part.name}`}
+                            disabled={obstacle !== null}
+                            title={obstacle ?? 'Remove'}
+                            onClick={() => remove(part)}
+                          />
+                        </>
+                      )}
+                    </div>
+                  </div>
+                  {refusal?.id === part.id && (
+                    <p role="alert" className="mt-1 text-over">
+                      It cannot be fitted like this. {refusal.problem}
                     </p>
-                  </div>
-                  <p className="min-w-[260px] flex-[1.3]">{properties(part, units)}</p>
-                  <p className="w-[110px] text-right narrow">
-                    {formatQuantity(part.massKg, 'mass', units, 2)}
-                    <br />
-                    <span className="text-dim">price class {part.price}</span>
-                  </p>
-                  <div className="flex flex-wrap gap-1">
-                    {byAxle ? (
-                      (['front', 'rear'] as const).map((axle) => (
-                        <button key={axle} type="button" className="btn" onClick={() => mount(part, axle)}>
-                          Fit {axle}
-                        </button>
-                      ))
-                    ) : (
-                      <button type="button" className="btn" onClick={() => mount(part, 'front')}>
-                        {kind === 'fluid' ? 'Fill in' : 'Fit'}
-                      </button>
-                    )}
-                    <button
-                      type="button"
-                      className="btn px-2"
-                      aria-label={`Copy ${part.name} as my own`}
-                      title="Copy as my own"
-                      onClick={() => copy(part)}
-                    >
-                      <Copy size={15} aria-hidden="true" />
-                    </button>
-                    {own && (
-                      <>
-                        <button
-                          type="button"
-                          className="btn px-2"
-                          aria-label={`Change ${part.name}`}
-                          aria-expanded={open === part.id}
-                          onClick={() => setOpen(open === part.id ? null : part.id)}
-                        >
-                          <Pencil size={15} aria-hidden="true" />
-                        </button>
-                        <button
-                          type="button"
-                          className="btn px-2"
-                          aria-label={`Remove ${part.name}`}
-                          disabled={obstacle !== null}
-                          title={obstacle ?? undefined}
-                          onClick={() => remove(part)}
-                        >
-                          <Trash2 size={15} aria-hidden="true" />
-                        </button>
-                      </>
-                    )}
-                  </div>
-                </div>
-                {refusal?.id === part.id && (
-                  <p role="alert" className="mt-1 text-over">
-                    It cannot be fitted like this. {refusal.problem}
-                  </p>
-                )}
-                {own && open === part.id && <PartForm id={part.id} />}
-              </li>
-            );
-          })}
-        </ul>
-      </div>
+                  )}
+                  {own && open === part.id && <PartForm id={part.id} />}
+                </li>
+              );
+            })}
+          </ul>
+        </Tabs.Content>
+      </Tabs.Root>
     </section>
   );
 }

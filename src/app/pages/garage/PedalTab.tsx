@@ -7,6 +7,7 @@ import { useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useItem } from '../../state/useItem';
 import type { Computed } from '../../state/useSession';
+import { CheckField } from '../../ui/CheckField';
 import { ForceTable } from '../../ui/WideTable';
 import { PedalChart } from './PedalChart';
 import { PistonCompare } from './PistonCompare';
@@ -70,23 +71,16 @@ function PedalSession({ computed }: { computed: Computed }) {
               </p>
             )}
           </div>
-          <label className="flex max-w-[300px] gap-2">
-            <input
-              type="checkbox"
-              className="mt-1"
-              checked={setup.plan.brakesEarlier}
-              onChange={(event) =>
-                plan?.set(['brakesEarlier'], event.target.checked, 'Braking earlier when they fade')
-              }
-            />
-            <span>
-              The driver brakes earlier on the next lap
-              <span className="caption block">
-                Where the brakes could not make a braking zone, the next lap is solved again with what they
-                had.
-              </span>
+          <CheckField
+            className="max-w-[300px] items-start!"
+            checked={setup.plan.brakesEarlier}
+            onChange={(earlier) => plan?.set(['brakesEarlier'], earlier, 'Braking earlier when they fade')}
+          >
+            The driver brakes earlier on the next lap
+            <span className="caption block">
+              Where the brakes could not make a braking zone, the next lap is solved again with what they had.
             </span>
-          </label>
+          </CheckField>
         </div>
         <PedalChart points={points} limit={limitN} units={units} />
       </section>

@@ -17,6 +17,7 @@ import {
 import { AxleField } from '../../shared/AxleField';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { CheckField } from '../../ui/CheckField';
 import { SelectField } from '../../ui/SelectField';
 import { chainValues } from './chainValues';
 import type { TabProps } from './tabProps';
@@ -55,10 +56,9 @@ export function PistonCompare({ editing }: TabProps) {
           options={calipers.map((p) => [p.id, p.name] as const)}
           onChange={setChosen}
         />
-        <label className="flex items-center gap-2 pb-1">
-          <input type="checkbox" checked={sameArea} onChange={(event) => setSameArea(event.target.checked)} />
+        <CheckField className="pb-1" checked={sameArea} onChange={setSameArea}>
           its pistons made to the same total area
-        </label>
+        </CheckField>
       </div>
       <table className="mt-2 w-full max-w-[760px] text-right">
         <caption className="sr-only">The fitted caliper and another</caption>

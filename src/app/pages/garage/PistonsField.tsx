@@ -2,6 +2,7 @@ import { Minus, Plus } from 'lucide-react';
 import { type Axle, fieldInfo, pistonField } from '../../../model';
 import { NumberField } from '../../shared/NumberField';
 import type { Editing } from '../../state/useItem';
+import { IconButton } from '../../ui/IconButton';
 
 /** The pistons of one side of a caliper in the order the rotor passes them. */
 export function PistonsField({ editing, axle }: { editing: Editing<'cars'>; axle: Axle }) {
@@ -35,16 +36,14 @@ export function PistonsField({ editing, axle }: { editing: Editing<'cars'>; axle
         >
           <Plus size={15} aria-hidden="true" />
         </button>
-        <button
-          type="button"
-          className="btn px-2"
-          aria-label={`Remove the last ${axle} piston`}
-          title={pistons.length === 1 ? 'Without a piston it cannot press' : undefined}
+        <IconButton
+          framed
+          icon={Minus}
+          name={`Remove the last ${axle} piston`}
+          title={pistons.length === 1 ? 'Without a piston it cannot press' : 'Remove'}
           disabled={pistons.length === 1}
           onClick={() => editing.set(path, pistons.slice(0, -1), `One ${axle} piston less`)}
-        >
-          <Minus size={15} aria-hidden="true" />
-        </button>
+        />
       </div>
       <p className="caption mt-1">
         {area.toFixed(1)} cm² a side. It is the area that makes torque, not the count.

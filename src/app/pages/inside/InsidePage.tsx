@@ -16,6 +16,7 @@ import { useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
 import { type Computed, useSession } from '../../state/useSession';
+import { Choice } from '../../ui/Choice';
 import { PageTitle } from '../../ui/PageTitle';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { BrakeSection, flowKey } from './BrakeSection';
@@ -109,18 +110,13 @@ function Inside({ computed }: { computed: Computed }) {
           <label className="sr-only" htmlFor="wheel">
             Wheel
           </label>
-          <select
+          <Choice
             id="wheel"
-            className="field w-auto pr-6"
+            className="w-auto!"
             value={wheel}
-            onChange={(event) => setWheel(event.target.value as WheelName)}
-          >
-            {WHEELS.map((w) => (
-              <option key={w} value={w}>
-                {WHEEL_NAMES[w]}
-              </option>
-            ))}
-          </select>
+            options={WHEELS.map((w) => [w, WHEEL_NAMES[w]])}
+            onChange={setWheel}
+          />
           <button type="button" className="btn" onClick={() => step(-1)} disabled={spans.length === 0}>
             Braking zone before
           </button>

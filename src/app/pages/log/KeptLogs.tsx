@@ -6,6 +6,7 @@ import { clockText, noteText } from '../../../text/en';
 import { download } from '../../shell/files';
 import { useBackground } from '../../state/context';
 import { TextField } from '../../ui/TextField';
+import { Tip } from '../../ui/Tip';
 import { undoToast } from '../../ui/undoToast';
 import { logStore, useLogs, useRefreshLogs } from './useLogs';
 
@@ -82,9 +83,9 @@ export function KeptLogs() {
                     </details>
                   )}
                 </td>
-                <td className="max-w-[200px] truncate px-2 py-1.5" title={entry.source}>
-                  {entry.source}
-                </td>
+                <Tip text={entry.source}>
+                  <td className="max-w-[200px] truncate px-2 py-1.5">{entry.source}</td>
+                </Tip>
                 <td className="px-2 py-1.5 text-right">{clockText(entry.duration)}</td>
                 <td className="px-2 py-1.5 text-right">{entry.samples}</td>
                 <td className="px-2 py-1.5 whitespace-nowrap">

@@ -232,7 +232,6 @@ function useLiveAnalysis(state: LiveState, samples: number): Analysed | null {
   const computed = useRef({ at: 0, samples: -1, setup });
   const saved = useRef(0);
   useEffect(() => {
-    if (samples === 0) setResult(null);
     const due = performance.now() - computed.current.at > COMPUTE || state === 'ended';
     const news = samples !== computed.current.samples || setup !== computed.current.setup;
     const raw = due && news && !busy.current ? recorder.raw() : null;
@@ -253,7 +252,8 @@ function useLiveAnalysis(state: LiveState, samples: number): Analysed | null {
       });
     }
   }, [state, samples, setup, files, refresh]);
-  return result;
+  // A recording begun anew has nothing computed yet.
+  return samples === 0 ? null : result;
 }
 
 async function saveRecording(files: EngineClient<FilesEngine>): Promise<boolean> {

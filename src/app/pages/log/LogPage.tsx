@@ -5,6 +5,7 @@ import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
 import { TabNav } from '../../ui/TabNav';
+import { Tip } from '../../ui/Tip';
 import { HeatTab } from './HeatTab';
 import { LapsTab } from './LapsTab';
 import { LiveTab } from './LiveTab';
@@ -31,9 +32,11 @@ export function LogPage() {
       <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
         <div className="min-w-0">
           <p className="caption">Log</p>
-          <h1 className="truncate text-[22px] leading-tight" title={`${car.name} at ${circuit.name}`}>
-            {car.name} at {circuit.name}
-          </h1>
+          <Tip text={`${car.name} at ${circuit.name}`}>
+            <h1 className="truncate text-[22px] leading-tight">
+              {car.name} at {circuit.name}
+            </h1>
+          </Tip>
         </div>
         <VerdictStrip />
       </header>

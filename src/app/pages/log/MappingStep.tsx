@@ -9,6 +9,13 @@ import {
   mappingProblems,
 } from '../../../io';
 import { NumberField } from '../../shared/NumberField';
+import { Choice, type Options } from '../../ui/Choice';
+import { Tip } from '../../ui/Tip';
+
+const COLUMN_CHOICES: Options<LogColumn | ''> = [
+  ['', 'left out'],
+  ...LOG_COLUMNS.filter((c) => c !== 'east' && c !== 'north').map((c) => [c, LOG_COLUMN_NAMES[c]] as const),
+];
 
 const RATE = {
   title: 'Samples a second',
@@ -88,38 +95,27 @@ export function MappingStep({
               return (
                 // biome-ignore lint/suspicious/noArrayIndexKey: a column is its place
                 <tr key={i} className={`border-t border-rule/60 ${use ? '' : 'text-dim'}`}>
-                  <td className="max-w-[220px] truncate py-1" title={label}>
-                    {label}
-                  </td>
+                  <Tip text={label}>
+                    <td className="max-w-[220px] truncate py-1">{label}</td>
+                  </Tip>
                   <td className="px-2 py-1">
-                    <select
-                      className="field w-[200px]"
-                      aria-label={`What ${label} is`}
+                    <Choice<LogColumn | ''>
+                      className="w-[200px]!"
+                      name={`What ${label} is`}
                       value={use?.as ?? ''}
-                      onChange={(event) => set(i, event.target.value as LogColumn | '')}
-                    >
-                      <option value="">left out</option>
-                      {LOG_COLUMNS.filter((c) => c !== 'east' && c !== 'north').map((c) => (
-                        <option key={c} value={c}>
-                          {LOG_COLUMN_NAMES[c]}
-                        </option>
-                      ))}
-                    </select>
+                      options={COLUMN_CHOICES}
+                      onChange={(as) => set(i, as)}
+                    />
                   </td>
                   <td className="px-2 py-1">
                     {use && LOG_UNITS[use.as].length > 1 && (
-                      <select
-                        className="field w-[86px]"
-                        aria-label={`Unit of ${label}`}
+                      <Choice
+                        className="w-[86px]!"
+                        name={`Unit of ${label}`}
                         value={use.unit}
-                        onChange={(event) => setUnit(i, event.target.value)}
-                      >
-                        {LOG_UNITS[use.as].map((unit) => (
-                          <option key={unit.label} value={unit.label}>
-                            {unit.label}
-                          </option>
-                        ))}
-                      </select>
+                        options={LOG_UNITS[use.as].map((unit) => [unit.label, unit.label])}
+                        onChange={(unit) => setUnit(i, unit)}
+                      />
                     )}
                   </td>
                   <td className="max-w-[300px] truncate px-2 py-1 tabular-nums">

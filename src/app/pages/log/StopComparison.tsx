@@ -2,6 +2,7 @@ import { energyUncertainty, pairStops } from '../../../core';
 import { formatQuantity, siText, vehicleOf } from '../../../model';
 import type { ListedPiece, LogAnalysis } from '../../../services';
 import { useUnits } from '../../state/preferences';
+import { Tip } from '../../ui/Tip';
 
 /** Stops of a logged lap with what is uncertain about their energy, beside those of the solved lap. */
 export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; piece: ListedPiece }) {
@@ -38,9 +39,11 @@ export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; pie
             const b = pair.solved >= 0 ? solved.stops[pair.solved] : null;
             return (
               <tr key={`${pair.logged}/${pair.solved}`} className="border-t border-rule/60 tabular-nums">
-                <td className="max-w-[170px] truncate py-1" title={(b ?? a)?.name}>
-                  {k + 1} {(b ?? a)?.name}
-                </td>
+                <Tip text={(b ?? a)?.name}>
+                  <td className="max-w-[170px] truncate py-1">
+                    {k + 1} {(b ?? a)?.name}
+                  </td>
+                </Tip>
                 <td className="px-2 text-right whitespace-nowrap">
                   {a ? (
                     `${kmh(a.entrySpeed)} → ${kmh(a.exitSpeed)}`

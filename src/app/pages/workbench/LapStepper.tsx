@@ -1,6 +1,7 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { type Selection, stepLap } from '../../state/selection';
 import type { Computed } from '../../state/useSession';
+import { Choice } from '../../ui/Choice';
 
 const KINDS = { out: 'out lap', hot: 'hot lap', cool: 'cool-down lap' } as const;
 
@@ -17,11 +18,11 @@ export function LapStepper({
   const { laps } = computed.result;
   const { sessions } = computed.setup.plan;
   const inSession = sessions.map((_, session) => laps.filter((lap) => lap.session === session));
-  const option = (lap: (typeof laps)[number]) => (
-    <option key={lap.number} value={lap.number}>
-      {`Lap ${lap.numberInSession} of ${inSession[lap.session].length}, ${KINDS[lap.kind]}`}
-    </option>
-  );
+  const option = (lap: (typeof laps)[number]) =>
+    [
+      String(lap.number),
+      `Lap ${lap.numberInSession} of ${inSession[lap.session].length}, ${KINDS[lap.kind]}`,
+    ] as const;
   return (
     <div className="flex items-center gap-1">
       <button
@@ -36,21 +37,18 @@ export function LapStepper({
       <label className="sr-only" htmlFor="lap">
         Lap shown
       </label>
-      <select
+      <Choice
         id="lap"
-        className="field narrow w-auto pr-6"
-        value={selection.lap}
-        onChange={(event) => onSelect({ ...selection, lap: Number(event.target.value) })}
-      >
-        {sessions.length === 1
-          ? laps.map(option)
-          : sessions.map((session, k) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: two sessions may have one name
-              <optgroup key={k} label={session.name}>
-                {inSession[k].map(option)}
-              </optgroup>
-            ))}
-      </select>
+        className="narrow w-auto!"
+        value={String(selection.lap)}
+        options={sessions.length === 1 ? laps.map(option) : []}
+        groups={
+          sessions.length === 1
+            ? []
+            : sessions.map(({ name }, k) => ({ title: name, options: inSession[k].map(option) }))
+        }
+        onChange={(lap) => onSelect({ ...selection, lap: Number(lap) })}
+      />
       <button
         type="button"
         className="btn btn-bare px-1.5"

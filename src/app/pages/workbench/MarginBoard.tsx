@@ -23,6 +23,7 @@ import { marginState, StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
 import type { Selection } from '../../state/selection';
 import type { Computed } from '../../state/useSession';
+import { Tip } from '../../ui/Tip';
 import { HowResult } from './HowResult';
 
 /** What is left to each limit, part by part, front and rear. */
@@ -52,11 +53,13 @@ export const MarginBoard = memo(function MarginBoard({
         <tbody>
           {HEAT_LIMITS.map(({ part, end }) => (
             <tr key={part} className="border-t border-rule/60 align-top">
-              <th className="py-1.5 pr-2 text-left font-[520] narrow" title={LIMIT_TEXT[part].means}>
-                {LIMIT_TEXT[part].title}{' '}
-                <HowResult topic={part} computed={computed} name={LIMIT_TEXT[part].title.toLowerCase()} />
-                {end === 'cold' && <span className="caption block font-normal">should pass its mark</span>}
-              </th>
+              <Tip text={LIMIT_TEXT[part].means}>
+                <th className="py-1.5 pr-2 text-left font-[520] narrow">
+                  {LIMIT_TEXT[part].title}{' '}
+                  <HowResult topic={part} computed={computed} name={LIMIT_TEXT[part].title.toLowerCase()} />
+                  {end === 'cold' && <span className="caption block font-normal">should pass its mark</span>}
+                </th>
+              </Tip>
               {AXLES.map((axle) => (
                 <td key={axle} className="py-1.5 pl-1">
                   <Gauge
@@ -72,10 +75,12 @@ export const MarginBoard = memo(function MarginBoard({
           ))}
           {computed.result.forceMargins.map((margin) => (
             <tr key={margin.part} className="border-t border-rule/60 align-top">
-              <th className="py-1.5 pr-2 text-left font-[520] narrow" title={LIMIT_TEXT[margin.part].means}>
-                {margin.part === 'pedal' ? 'Pedal force' : 'Pedal travel'}{' '}
-                <HowResult topic={margin.part} computed={computed} name={`the pedal ${margin.part}`} />
-              </th>
+              <Tip text={LIMIT_TEXT[margin.part].means}>
+                <th className="py-1.5 pr-2 text-left font-[520] narrow">
+                  {margin.part === 'pedal' ? 'Pedal force' : 'Pedal travel'}{' '}
+                  <HowResult topic={margin.part} computed={computed} name={`the pedal ${margin.part}`} />
+                </th>
+              </Tip>
               <td className="py-1.5 pl-1" colSpan={2}>
                 <FootGauge margin={margin} computed={computed} units={units} onSelect={onSelect} />
               </td>
@@ -169,44 +174,46 @@ function Gauge({
       onSelect({ lap: margin.at.lap, stop: Math.max(0, margin.at.stop), side: 'hotter' });
   };
   const fill = state === 'over-limit' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
+  const tip = `${temperatureText(margin.worst, units)} ${when}; limit ${temperatureText(margin.limit, units)}`;
   return (
-    <button
-      type="button"
-      onClick={go}
-      disabled={margin.at.lap === null}
-      className="block w-full min-w-[150px] text-left disabled:cursor-default"
-      title={`${temperatureText(margin.worst, units)} ${when}; limit ${temperatureText(margin.limit, units)}`}
-    >
-      <span className="flex items-center gap-1.5">
-        <StateMark kind={state} className="h-[13px] w-[13px]" />
-        <span className="relative h-[9px] flex-1 rounded-[2px] bg-sunk">
-          <span
-            className={`absolute inset-y-0 left-0 rounded-[2px] ${fill}`}
-            style={{ width: `${reach(margin)}%` }}
-          />
-          {before && (
+    <Tip text={tip}>
+      <button
+        type="button"
+        onClick={go}
+        disabled={margin.at.lap === null}
+        className="block w-full min-w-[150px] text-left disabled:cursor-default"
+      >
+        <span className="flex items-center gap-1.5">
+          <StateMark kind={state} className="h-[13px] w-[13px]" />
+          <span className="relative h-[9px] flex-1 rounded-[2px] bg-sunk">
             <span
-              className="absolute -inset-y-[2px] w-[2px] bg-ghost"
-              style={{ left: `${reach(before)}%` }}
+              className={`absolute inset-y-0 left-0 rounded-[2px] ${fill}`}
+              style={{ width: `${reach(margin)}%` }}
             />
-          )}
-          <span className="absolute -inset-y-[3px] w-[1.5px] bg-ink" style={{ left: `${BAR}%` }} />
-        </span>
-      </span>
-      <span className="caption mt-0.5 block">
-        {margin.side !== 'both' && `${margin.side}, `}
-        <span className="text-ink">{temperatureText(margin.worst, units)}</span> of{' '}
-        {temperatureText(margin.limit, units)},{' '}
-        {marginText(margin, units).replace('above the window’s low end', 'above')}
-        {margin.at.stand && `, ${when}`}
-        {Math.abs(change) >= 0.5 && (
-          <span className="text-ink">
-            {' '}
-            ({change > 0 ? '+' : '−'}
-            {formatQuantity(Math.abs(change), 'difference', units)})
+            {before && (
+              <span
+                className="absolute -inset-y-[2px] w-[2px] bg-ghost"
+                style={{ left: `${reach(before)}%` }}
+              />
+            )}
+            <span className="absolute -inset-y-[3px] w-[1.5px] bg-ink" style={{ left: `${BAR}%` }} />
           </span>
-        )}
-      </span>
-    </button>
+        </span>
+        <span className="caption mt-0.5 block">
+          {margin.side !== 'both' && `${margin.side}, `}
+          <span className="text-ink">{temperatureText(margin.worst, units)}</span> of{' '}
+          {temperatureText(margin.limit, units)},{' '}
+          {marginText(margin, units).replace('above the window’s low end', 'above')}
+          {margin.at.stand && `, ${when}`}
+          {Math.abs(change) >= 0.5 && (
+            <span className="text-ink">
+              {' '}
+              ({change > 0 ? '+' : '−'}
+              {formatQuantity(Math.abs(change), 'difference', units)})
+            </span>
+          )}
+        </span>
+      </button>
+    </Tip>
   );
 }

@@ -1,10 +1,10 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, useMemo, useState } from 'react';
-import { type DayResult, WHEELS } from '../../../core';
+import { type DayResult, type LapResult, type LegResult, WHEELS } from '../../../core';
 import { toShown, type UnitChoice, unitOf } from '../../../model';
 import { celsius } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
-import { type ShownSide, shownRecords } from '../../state/selection';
+import { type Selection, type ShownSide, shownRecords } from '../../state/selection';
 import type { ChartProps, Computed } from '../../state/useSession';
 import { PlaceAxis, ValueAxis } from '../../ui/charts/Axis';
 import { densePath } from '../../ui/charts/paths';
@@ -72,54 +72,20 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
             const wide = x(lap.startTime + lap.lapTime) - from;
             const chosen = lap.number === selection.lap;
             return (
-              // biome-ignore lint/a11y/noStaticElementInteractions: the lap stepper above is the keyboard's way
-              <g
+              <LapBand
                 key={lap.number}
-                className="cursor-pointer"
-                onClick={() => onSelect({ ...selection, lap: lap.number })}
-              >
-                <title>{`Lap ${lap.numberInSession}, ${lap.kind === 'hot' ? 'hot' : lap.kind === 'out' ? 'out lap' : 'cool-down lap'}`}</title>
-                <rect
-                  x={from}
-                  y={8}
-                  width={wide}
-                  height={WET[1] - 8}
-                  fill={chosen ? 'var(--act)' : 'transparent'}
-                  opacity={0.14}
-                />
-                <line x1={from} x2={from} y1={8} y2={WET[1]} stroke="var(--rule)" strokeWidth={0.7} />
-                {(lap.kind === 'hot' ? !narrow || lap.numberInSession % 5 === 0 || chosen : wide > 24) && (
-                  <text
-                    x={from + wide / 2}
-                    y={19}
-                    textAnchor="middle"
-                    fontSize={11}
-                    fontWeight={chosen ? 700 : 450}
-                    fill={chosen ? 'var(--ink)' : 'var(--dim)'}
-                    className="narrow"
-                  >
-                    {lap.kind === 'out' ? 'out' : lap.kind === 'cool' ? 'cool' : lap.numberInSession}
-                  </text>
-                )}
-              </g>
+                lap={lap}
+                onSelect={onSelect}
+                selection={selection}
+                from={from}
+                wide={wide}
+                chosen={chosen}
+                narrow={narrow}
+              />
             );
           })}
           {stands.map((leg) => (
-            <g key={leg.startTime}>
-              <rect
-                x={x(leg.startTime)}
-                y={8}
-                width={x(leg.endTime) - x(leg.startTime)}
-                height={WET[1] - 8}
-                fill="var(--sunk)"
-                opacity={0.7}
-              />
-              {x(leg.endTime) - x(leg.startTime) > 44 && (
-                <text x={x(leg.startTime) + 6} y={19} fontSize={11} fill="var(--dim)" className="narrow">
-                  {leg.kind}
-                </text>
-              )}
-            </g>
+            <Standing key={leg.startTime} leg={leg} x={x} />
           ))}
           <g pointerEvents="none">
             <ValueAxis left={LEFT} right={width - RIGHT} scale={drawing.hot} ticks={4} unit={degree} />
@@ -140,15 +106,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
                 <path d={shadow.rearFluid} strokeDasharray="5 4" />
               </g>
             )}
-            <g fill="none">
-              <path d={drawing.frontFace} stroke="var(--front)" strokeWidth={0.8} opacity={0.45} />
-              <path d={drawing.rearBulk} stroke="var(--rear)" strokeWidth={1.5} strokeDasharray="7 3" />
-              <path d={drawing.frontBulk} stroke="var(--front)" strokeWidth={1.6} />
-              <path d={drawing.rearCaliper} stroke="var(--rear)" strokeWidth={1} strokeDasharray="5 3" />
-              <path d={drawing.rearFluid} stroke="var(--rear)" strokeWidth={2.2} strokeDasharray="7 3" />
-              <path d={drawing.frontCaliper} stroke="var(--front)" strokeWidth={1} />
-              <path d={drawing.frontFluid} stroke="var(--front)" strokeWidth={2.2} />
-            </g>
+            <Curves drawing={drawing} />
             <line
               x1={LEFT}
               x2={width - RIGHT}
@@ -174,6 +132,90 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
     </figure>
   );
 });
+
+/** A lap of the session: a band that is picked by click, with its number where there is room. */
+function LapBand({
+  lap,
+  onSelect,
+  selection,
+  from,
+  wide,
+  chosen,
+  narrow,
+}: {
+  lap: LapResult;
+  onSelect: (selection: Selection) => void;
+  selection: Selection;
+  from: number;
+  wide: number;
+  chosen: boolean;
+  narrow: boolean;
+}) {
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the lap stepper above is the keyboard's way
+    <g className="cursor-pointer" onClick={() => onSelect({ ...selection, lap: lap.number })}>
+      <title>{`Lap ${lap.numberInSession}, ${lap.kind === 'hot' ? 'hot' : lap.kind === 'out' ? 'out lap' : 'cool-down lap'}`}</title>
+      <rect
+        x={from}
+        y={8}
+        width={wide}
+        height={WET[1] - 8}
+        fill={chosen ? 'var(--act)' : 'transparent'}
+        opacity={0.14}
+      />
+      <line x1={from} x2={from} y1={8} y2={WET[1]} stroke="var(--rule)" strokeWidth={0.7} />
+      {(lap.kind === 'hot' ? !narrow || lap.numberInSession % 5 === 0 || chosen : wide > 24) && (
+        <text
+          x={from + wide / 2}
+          y={19}
+          textAnchor="middle"
+          fontSize={11}
+          fontWeight={chosen ? 700 : 450}
+          fill={chosen ? 'var(--ink)' : 'var(--dim)'}
+          className="narrow"
+        >
+          {lap.kind === 'out' ? 'out' : lap.kind === 'cool' ? 'cool' : lap.numberInSession}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** A stand in the pit or the paddock. */
+function Standing({ leg, x }: { leg: LegResult; x: (time: number) => number }) {
+  return (
+    <g>
+      <rect
+        x={x(leg.startTime)}
+        y={8}
+        width={x(leg.endTime) - x(leg.startTime)}
+        height={WET[1] - 8}
+        fill="var(--sunk)"
+        opacity={0.7}
+      />
+      {x(leg.endTime) - x(leg.startTime) > 44 && (
+        <text x={x(leg.startTime) + 6} y={19} fontSize={11} fill="var(--dim)" className="narrow">
+          {leg.kind}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** Front and rear: core and surface above, fluid and caliper below. */
+function Curves({ drawing }: { drawing: ReturnType<typeof draw> }) {
+  return (
+    <g fill="none">
+      <path d={drawing.frontFace} stroke="var(--front)" strokeWidth={0.8} opacity={0.45} />
+      <path d={drawing.rearBulk} stroke="var(--rear)" strokeWidth={1.5} strokeDasharray="7 3" />
+      <path d={drawing.frontBulk} stroke="var(--front)" strokeWidth={1.6} />
+      <path d={drawing.rearCaliper} stroke="var(--rear)" strokeWidth={1} strokeDasharray="5 3" />
+      <path d={drawing.rearFluid} stroke="var(--rear)" strokeWidth={2.2} strokeDasharray="7 3" />
+      <path d={drawing.frontCaliper} stroke="var(--front)" strokeWidth={1} />
+      <path d={drawing.frontFluid} stroke="var(--front)" strokeWidth={2.2} />
+    </g>
+  );
+}
 
 /** Start and end of a session, or of the whole day, s. */
 function spanOf(result: DayResult, session: number | null): readonly [number, number] {

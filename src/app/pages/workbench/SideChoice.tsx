@@ -1,5 +1,6 @@
 import { type DayResult, distinctWheels } from '../../../core';
 import { type Selection, type ShownSide, shownWheel } from '../../state/selection';
+import { Choice } from '../../ui/Choice';
 
 /** Which side's wheels the drawings show, where left and right differ. */
 export function SideChoice({
@@ -21,16 +22,17 @@ export function SideChoice({
       <label className="sr-only" htmlFor="side">
         Side shown
       </label>
-      <select
+      <Choice<ShownSide>
         id="side"
-        className="field narrow w-auto pr-6"
+        className="narrow w-auto!"
         value={selection.side}
-        onChange={(event) => onSelect({ ...selection, side: event.target.value as ShownSide })}
-      >
-        <option value="hotter">Hotter side ({hotter})</option>
-        <option value="left">Left side</option>
-        <option value="right">Right side</option>
-      </select>
+        options={[
+          ['hotter', `Hotter side (${hotter})`],
+          ['left', 'Left side'],
+          ['right', 'Right side'],
+        ]}
+        onChange={(shown) => onSelect({ ...selection, side: shown })}
+      />
     </>
   );
 }

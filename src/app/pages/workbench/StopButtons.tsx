@@ -1,5 +1,6 @@
-import type { KeyboardEvent } from 'react';
+import { RadioGroup } from 'radix-ui';
 import type { Stop } from '../../../core';
+import { Tip } from '../../ui/Tip';
 
 interface Placed {
   readonly left: number;
@@ -29,36 +30,28 @@ export function StopButtons({
   selected: number;
   onSelect: (stop: number) => void;
 }) {
-  const onKeyDown = (event: KeyboardEvent<HTMLDivElement>) => {
-    const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
-    const end = { Home: 0, End: stops.length - 1 }[event.key];
-    if (by === undefined && end === undefined) return;
-    event.preventDefault();
-    const next = end ?? (selected + (by as number) + stops.length) % stops.length;
-    onSelect(next);
-    event.currentTarget.querySelectorAll('button')[next]?.focus();
-  };
   return (
-    <div role="radiogroup" aria-label="Braking zones of the lap" onKeyDown={onKeyDown}>
+    <RadioGroup.Root
+      aria-label="Braking zones of the lap"
+      value={String(selected)}
+      onValueChange={(value) => onSelect(Number(value))}
+    >
       {stops.map((stop, k) => (
-        // biome-ignore lint/a11y/useSemanticElements: a radio input cannot carry the number it shows
-        <button
-          key={stop.startIndex}
-          type="button"
-          role="radio"
-          aria-checked={k === selected}
-          aria-label={`Braking zone ${k + 1}${stop.name ? `, ${stop.name}` : ''}`}
-          tabIndex={k === selected ? 0 : -1}
-          onClick={() => onSelect(k)}
-          title={stop.name}
-          className={`absolute grid h-[19px] w-[19px] -translate-x-1/2 place-items-center rounded-[4px] text-[11.5px] font-[640] narrow ${
-            k === selected ? 'bg-ink text-panel' : 'bg-sunk text-ink hover:bg-rule'
-          }`}
-          style={{ left: placed[k].left, top: placed[k].row * 21 }}
-        >
-          {k + 1}
-        </button>
+        <Tip key={stop.startIndex} text={stop.name}>
+          <RadioGroup.Item
+            value={String(k)}
+            aria-label={`Braking zone ${k + 1}${stop.name ? `, ${stop.name}` : ''}`}
+            // The primitive picks on arrow keys only; Home and End move the focus.
+            onFocus={() => onSelect(k)}
+            className={`absolute grid h-[19px] w-[19px] -translate-x-1/2 place-items-center rounded-[4px] text-[11.5px] font-[640] narrow ${
+              k === selected ? 'bg-ink text-panel' : 'bg-sunk text-ink hover:bg-rule'
+            }`}
+            style={{ left: placed[k].left, top: placed[k].row * 21 }}
+          >
+            {k + 1}
+          </RadioGroup.Item>
+        </Tip>
       ))}
-    </div>
+    </RadioGroup.Root>
   );
 }

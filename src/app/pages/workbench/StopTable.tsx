@@ -9,6 +9,7 @@ import {
   useTable,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
+import { RadioGroup } from 'radix-ui';
 import { memo, useMemo, useState } from 'react';
 import { type AxleName, axleOf, distinctWheels, sideOf, type WheelName } from '../../../core';
 import { formatValue, type Quantity, type UnitChoice, unitOf } from '../../../model';
@@ -17,6 +18,7 @@ import { LIMIT_WORDS, wheelWords } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
 import type { ChartProps } from '../../state/useSession';
+import { Tip } from '../../ui/Tip';
 import { HowResult } from './HowResult';
 
 const features = tableFeatures({
@@ -69,7 +71,11 @@ const DECIMALS: Partial<Record<keyof StopRow, number>> = {
 };
 /** Car columns that stand in both views. */
 const ALWAYS: ReadonlySet<string> = new Set(['entryKmh', 'exitKmh', 'decelerationMs2', 'timeS', 'lengthM']);
-type View = 'heat' | 'force';
+const VIEWS = [
+  ['heat', 'Heat'],
+  ['force', 'Pedal and balance'],
+] as const;
+type View = (typeof VIEWS)[number][0];
 type Column = ColumnDef<typeof features, StopRow>;
 
 const WORD_COLUMNS: Column[] = [
@@ -78,7 +84,9 @@ const WORD_COLUMNS: Column[] = [
     accessorFn: (row) => row.locksFirst,
     sortFn: 'basic',
     header: () => (
-      <span title="Axle that is nearer to locking at the hardest instant">nearer to locking</span>
+      <Tip text="Axle that is nearer to locking at the hardest instant">
+        <span>nearer to locking</span>
+      </Tip>
     ),
     cell: (cell) => String(cell.getValue()),
   },
@@ -86,7 +94,11 @@ const WORD_COLUMNS: Column[] = [
     id: 'limit',
     accessorFn: (row) => LIMIT_WORDS[row.limit],
     sortFn: 'basic',
-    header: () => <span title="What would have to give more for a shorter stop">limited by</span>,
+    header: () => (
+      <Tip text="What would have to give more for a shorter stop">
+        <span>limited by</span>
+      </Tip>
+    ),
     cell: (cell) => String(cell.getValue()),
   },
 ];
@@ -112,15 +124,17 @@ function columnsFor(
       accessorFn: value,
       sortFn: 'basic',
       header: () => (
-        <span title={unit.label ? `${title}, ${unit.label}` : title}>
-          {SHORT[key]}
-          {shown && (
-            <>
-              <br />
-              <span className="font-normal text-dim">{shown}</span>
-            </>
-          )}
-        </span>
+        <Tip text={unit.label ? `${title}, ${unit.label}` : title}>
+          <span>
+            {SHORT[key]}
+            {shown && (
+              <>
+                <br />
+                <span className="font-normal text-dim">{shown}</span>
+              </>
+            )}
+          </span>
+        </Tip>
       ),
       cell: (cell) => {
         const shown = cell.getValue() as number | null;
@@ -185,26 +199,24 @@ export const StopTable = memo(function StopTable({
   return (
     <section className="panel relative overflow-x-auto" aria-label="Braking zone list">
       <p className="caption flex flex-wrap items-center gap-x-3 px-2 pt-1">
-        <span className="flex gap-0.5" role="radiogroup" aria-label="Columns of the stop list">
-          {(
-            [
-              ['heat', 'Heat'],
-              ['force', 'Pedal and balance'],
-            ] as const
-          ).map(([id, name]) => (
-            // biome-ignore lint/a11y/useSemanticElements: a pair of buttons that look pressed
-            <button
-              key={id}
-              type="button"
-              role="radio"
-              aria-checked={view === id}
-              className={`btn min-h-[24px]! px-2 ${view === id ? 'bg-ink! text-ground!' : ''}`}
-              onClick={() => setView(id)}
-            >
-              {name}
-            </button>
-          ))}
-        </span>
+        <RadioGroup.Root
+          asChild
+          aria-label="Columns of the braking zone list"
+          value={view}
+          onValueChange={(next) => setView(next as View)}
+        >
+          <span className="flex gap-0.5">
+            {VIEWS.map(([id, name]) => (
+              <RadioGroup.Item
+                key={id}
+                value={id}
+                className={`btn min-h-[24px]! px-2 ${view === id ? 'bg-ink! text-ground!' : ''}`}
+              >
+                {name}
+              </RadioGroup.Item>
+            ))}
+          </span>
+        </RadioGroup.Root>
         <span>
           Energy and power <HowResult topic="energy" computed={computed} name="energy and power" />
         </span>
@@ -324,9 +336,9 @@ export const StopTable = memo(function StopTable({
                 >
                   {row.original.stop}
                 </td>
-                <td className="max-w-[118px] truncate px-1.5 text-left" title={row.original.name}>
-                  {row.original.name || '—'}
-                </td>
+                <Tip text={row.original.name}>
+                  <td className="max-w-[118px] truncate px-1.5 text-left">{row.original.name || '—'}</td>
+                </Tip>
                 {row.getAllCells().map((cell) => (
                   <td
                     key={cell.id}

@@ -1,6 +1,6 @@
 import { RotateCcw } from 'lucide-react';
 import { Slider } from 'radix-ui';
-import { memo, type ReactNode, useCallback, useId, useMemo, useState } from 'react';
+import { memo, useCallback, useId, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import {
   applyWhatIf,
@@ -23,6 +23,8 @@ import {
 import { addSetup } from '../../state/addSetup';
 import { useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { Choice, type Options } from '../../ui/Choice';
+import { Tip } from '../../ui/Tip';
 import { useLatest } from '../../ui/useLatest';
 
 type Setter = <K extends keyof WhatIfValues>(key: K, value: WhatIfValues[K]) => void;
@@ -88,37 +90,27 @@ export const WhatIfPanel = memo(function WhatIfPanel({
               onChange={set}
             />
           ))}
-          <Choice
+          <ChoiceRow
             name="Front pad"
             value={values.frontPad}
             saved={saved.frontPad}
+            options={shelfOf('pad', setup.parts).map((part) => [part.id, part.name])}
             onChange={(v) => set('frontPad', v)}
-          >
-            {shelfOf('pad', setup.parts).map((part) => (
-              <option key={part.id} value={part.id}>
-                {part.name}
-              </option>
-            ))}
-          </Choice>
-          <Choice
+          />
+          <ChoiceRow
             name="Rear pad"
             value={values.rearPad}
             saved={saved.rearPad}
+            options={shelfOf('pad', setup.parts).map((part) => [part.id, part.name])}
             onChange={(v) => set('rearPad', v)}
-          >
-            {shelfOf('pad', setup.parts).map((part) => (
-              <option key={part.id} value={part.id}>
-                {part.name}
-              </option>
-            ))}
-          </Choice>
-          <Choice name="Fluid" value={values.fluid} saved={saved.fluid} onChange={(v) => set('fluid', v)}>
-            {shelfOf('fluid', setup.parts).map((part) => (
-              <option key={part.id} value={part.id}>
-                {part.name}
-              </option>
-            ))}
-          </Choice>
+          />
+          <ChoiceRow
+            name="Fluid"
+            value={values.fluid}
+            saved={saved.fluid}
+            options={shelfOf('fluid', setup.parts).map((part) => [part.id, part.name])}
+            onChange={(v) => set('fluid', v)}
+          />
           <SliderRow
             id="fluidAgeMonths"
             value={values.fluidAgeMonths}
@@ -230,18 +222,18 @@ const SliderRow = memo(function SliderRow({
   );
 });
 
-function Choice<T extends string>({
+function ChoiceRow<T extends string>({
   name,
   value,
   saved,
+  options,
   onChange,
-  children,
 }: {
   name: string;
   value: T;
   saved: T;
+  options: Options<T>;
   onChange: (value: T) => void;
-  children: ReactNode;
 }) {
   const id = useId();
   return (
@@ -250,14 +242,7 @@ function Choice<T extends string>({
         {name}
       </label>
       <div className="flex min-w-0 flex-1 items-center gap-1.5">
-        <select
-          id={id}
-          className="field narrow"
-          value={value}
-          onChange={(e) => onChange(e.target.value as T)}
-        >
-          {children}
-        </select>
+        <Choice id={id} className="narrow" value={value} options={options} onChange={onChange} />
         {value !== saved && <ResetOne name={name} shown onClick={() => onChange(saved)} />}
       </div>
     </div>
@@ -266,14 +251,15 @@ function Choice<T extends string>({
 
 function ResetOne({ name, shown, onClick }: { name: string; shown: boolean; onClick: () => void }) {
   return (
-    <button
-      type="button"
-      className={`grid h-[22px] w-[22px] place-items-center rounded hover:bg-sunk ${shown ? '' : 'invisible'}`}
-      aria-label={`Reset ${name}`}
-      title={`Reset ${name}`}
-      onClick={onClick}
-    >
-      <RotateCcw size={13} aria-hidden="true" />
-    </button>
+    <Tip text={`Reset ${name}`}>
+      <button
+        type="button"
+        className={`grid h-[22px] w-[22px] place-items-center rounded hover:bg-sunk ${shown ? '' : 'invisible'}`}
+        aria-label={`Reset ${name}`}
+        onClick={onClick}
+      >
+        <RotateCcw size={13} aria-hidden="true" />
+      </button>
+    </Tip>
   );
 }

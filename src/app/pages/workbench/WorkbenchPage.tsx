@@ -11,6 +11,7 @@ import { type Selection, stepLap, stepStop } from '../../state/selection';
 import { useEdit } from '../../state/useEdit';
 import { type Computed, useSession } from '../../state/useSession';
 import { PageTitle } from '../../ui/PageTitle';
+import { Tip } from '../../ui/Tip';
 import { useLatest } from '../../ui/useLatest';
 import { EndPanel } from './EndPanel';
 import { LapChart } from './LapChart';
@@ -121,12 +122,12 @@ const MapPanel = memo(function MapPanel({
   }, [result, setup, lap]);
   return (
     <section className="panel flex flex-col px-2 py-2" aria-label="Circuit">
-      <h2 className="truncate px-1 text-[15px]" title={setup.circuit.name}>
-        {setup.circuit.name}
-      </h2>
-      <p className="caption truncate px-1" title={setup.car.name}>
-        {setup.car.name}
-      </p>
+      <Tip text={setup.circuit.name}>
+        <h2 className="truncate px-1 text-[15px]">{setup.circuit.name}</h2>
+      </Tip>
+      <Tip text={setup.car.name}>
+        <p className="caption truncate px-1">{setup.car.name}</p>
+      </Tip>
       <div className="my-auto">
         <CircuitMap
           circuit={setup.circuit}

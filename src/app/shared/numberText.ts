@@ -1,0 +1,37 @@
+import { type FieldInfo, type FieldLimits, formatQuantity, toShown, type UnitChoice } from '../../model';
+
+/** A stored number as the text of its field: short, without rounding away what was typed. */
+export function fieldText(value: number, scale: number, offset: number): string {
+  const shown = value * scale + offset;
+  return String(Number(shown.toPrecision(scale === 1 && offset === 0 ? 12 : 7)));
+}
+
+/** What is wrong with a number by itself, in the units it is typed in. */
+export function limitProblem(
+  stored: number,
+  info: FieldInfo & FieldLimits,
+  units: UnitChoice,
+): string | null {
+  const text = (v: number) => formatQuantity(v, info.quantity, units, decimalsFor(v));
+  if (info.integer && !Number.isInteger(stored)) return 'A whole number is needed.';
+  // A hundred-millionth of slack, because units change by factors that are not round.
+  const slack = 1e-8 * Math.max(Math.abs(info.min), Math.abs(info.max));
+  if (stored < info.min - slack) return `Must be at least ${text(info.min)}.`;
+  if (stored > info.max + slack) return `Must be at most ${text(info.max)}.`;
+  return null;
+}
+
+/** As many as tell the value from its neighbours. */
+export function decimalsFor(value: number): number {
+  return Number.isInteger(value) ? 0 : 2;
+}
+
+/** A usual range in the unit it is typed in, three digits. */
+export function rangeText(
+  [low, high]: readonly [number, number],
+  unit: { scale: number; offset: number; label: string },
+): string {
+  const u = { ...unit, decimals: 0 };
+  const text = (v: number) => String(Number(toShown(v, u).toPrecision(3))).replace('-', '−');
+  return `${text(low)} to ${text(high)}${unit.label ? ` ${unit.label}` : ''}`;
+}
