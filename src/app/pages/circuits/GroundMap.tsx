@@ -1,11 +1,11 @@
 import { Minus, Plus, RotateCcw } from 'lucide-react';
 import { type ReactNode, useMemo } from 'react';
-import { unitOf } from '../../../model';
+import { type UnitChoice, unitOf } from '../../../model';
 import { useUnits } from '../../state/preferences';
 import { useWidth } from '../../ui/charts/useSize';
 import { IconButton } from '../../ui/IconButton';
 import { barLength, fitGround } from './ground';
-import { useZoom } from './useZoom';
+import { useZoom, type View } from './useZoom';
 
 /** What a layer of the map is drawn with. */
 export interface Ground {
@@ -73,46 +73,78 @@ export function GroundMap({
         <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
           {children({ x: fit.x, y: fit.y, zoom: view.scale })}
         </g>
-        <g transform={`translate(14 ${height - 16})`}>
-          <path d={`M0,-5V0H${pixels}V-5`} fill="none" stroke="var(--ink)" strokeWidth={1.4} />
-          <text x={pixels / 2} y={-6} textAnchor="middle" fontSize={11.5} fill="var(--ink)">
-            {bar} {unitOf('distance', units).label}
-          </text>
-        </g>
+        <Scale height={height} pixels={pixels} bar={bar} units={units} />
         <g transform={`translate(${width - 26} 34)`}>
           <path d="M0,-16 L6,6 L0,2 L-6,6 Z" fill="var(--ink)" />
           <text y={20} textAnchor="middle" fontSize={11.5} fontWeight={640} fill="var(--ink)">
             N
           </text>
         </g>
-        {wind && (
-          <g transform={`translate(${width - 84} 34)`} data-testid="wind">
-            <g transform={`rotate(${wind.fromDeg + 180})`}>
-              <path
-                d="M0,17 V-15 M-6,-7 L0,-16 L6,-7 M-5,17 H5"
-                fill="none"
-                stroke="var(--act)"
-                strokeWidth={2}
-              />
-            </g>
-            <text y={33} textAnchor="middle" fontSize={11.5} fill="var(--act)">
-              {wind.text}
-            </text>
-          </g>
-        )}
+        {wind && <Wind width={width} wind={wind} />}
       </svg>
-      <div className="absolute right-2 bottom-2 flex gap-1">
-        <IconButton framed icon={Plus} name="Closer" title="Closer (+)" onClick={() => zoom(1.5)} />
-        <IconButton framed icon={Minus} name="Farther" title="Farther (−)" onClick={() => zoom(1 / 1.5)} />
-        <IconButton
-          framed
-          icon={RotateCcw}
-          name="Show all"
-          title="Show all (0)"
-          disabled={view.scale === 1 && view.x === 0 && view.y === 0}
-          onClick={reset}
-        />
-      </div>
+      <Buttons zoom={zoom} view={view} reset={reset} />
+    </div>
+  );
+}
+
+/** How long a round distance is. */
+function Scale({
+  height,
+  pixels,
+  bar,
+  units,
+}: {
+  height: number;
+  pixels: number;
+  bar: number;
+  units: UnitChoice;
+}) {
+  return (
+    <g transform={`translate(14 ${height - 16})`}>
+      <path d={`M0,-5V0H${pixels}V-5`} fill="none" stroke="var(--ink)" strokeWidth={1.4} />
+      <text x={pixels / 2} y={-6} textAnchor="middle" fontSize={11.5} fill="var(--ink)">
+        {bar} {unitOf('distance', units).label}
+      </text>
+    </g>
+  );
+}
+
+/** Where the wind comes from. */
+function Wind({ width, wind }: { width: number; wind: { readonly fromDeg: number; readonly text: string } }) {
+  return (
+    <g transform={`translate(${width - 84} 34)`} data-testid="wind">
+      <g transform={`rotate(${wind.fromDeg + 180})`}>
+        <path d="M0,17 V-15 M-6,-7 L0,-16 L6,-7 M-5,17 H5" fill="none" stroke="var(--act)" strokeWidth={2} />
+      </g>
+      <text y={33} textAnchor="middle" fontSize={11.5} fill="var(--act)">
+        {wind.text}
+      </text>
+    </g>
+  );
+}
+
+/** Closer, farther, all of it. */
+function Buttons({
+  zoom,
+  view,
+  reset,
+}: {
+  zoom: (factor: number, cx?: number, cy?: number) => void;
+  view: View;
+  reset: () => void;
+}) {
+  return (
+    <div className="absolute right-2 bottom-2 flex gap-1">
+      <IconButton framed icon={Plus} name="Closer" title="Closer (+)" onClick={() => zoom(1.5)} />
+      <IconButton framed icon={Minus} name="Farther" title="Farther (−)" onClick={() => zoom(1 / 1.5)} />
+      <IconButton
+        framed
+        icon={RotateCcw}
+        name="Show all"
+        title="Show all (0)"
+        disabled={view.scale === 1 && view.x === 0 && view.y === 0}
+        onClick={reset}
+      />
     </div>
   );
 }

@@ -1,7 +1,7 @@
-import { useMemo, useRef, useState } from 'react';
+import { type RefObject, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { type AxleName, sampleLine } from '../../../core';
+import { type AxleName, type DayResult, type LapTrace, sampleLine } from '../../../core';
 import { circuitGeoJson, circuitGpx } from '../../../io';
 import { type Circuit, circuitInput, formatQuantity, siText, toShown, unitOf } from '../../../model';
 import { celsius, windText } from '../../../text/en';
@@ -11,13 +11,14 @@ import { download } from '../../shell/files';
 import { useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
-import { heatColor, heatGradient } from '../../ui/charts/heatColor';
+import { heatGradient } from '../../ui/charts/heatColor';
 import { pictureOf, standaloneSvg } from '../../ui/charts/picture';
 import { SelectField } from '../../ui/SelectField';
 import { GroundMap } from './GroundMap';
 import { turned } from './ground';
 import { HeightProfile } from './HeightProfile';
 import { heatAlong } from './heatAlong';
+import { indexOf, MapLayers, type Zone } from './MapLayers';
 
 /** The selected circuit on the ground, with what the brakes go through along it. */
 export function MapTab() {
@@ -69,58 +70,23 @@ function MapOf({ computed }: { computed: Computed }) {
     [result, lap, axle, line.length],
   );
   const { trace } = result.laps[Math.min(lap, result.laps.length) - 1];
-  const cells = line.distance.length - 1;
-  const index = (distance: number) => Math.round((distance / line.length) * cells) % cells;
-  const stops = trace.stops.map((s) => ({
-    name: s.name,
-    from: trace.distance[s.startIndex],
-    to: trace.distance[s.endIndex],
-    energy: s.energy,
-    entrySpeed: s.entrySpeed,
-    exitSpeed: s.exitSpeed,
-  }));
-  const largest = Math.max(1, ...stops.map((s) => s.energy));
+  const stops = zonesOf(trace);
   const degree = unitOf('temperature', units);
   const shown = (k: number) => `${Math.round(toShown(celsius(k), degree))} ${degree.label}`;
-  const share = (k: number) => (heat.high > heat.low ? (k - heat.low) / (heat.high - heat.low) : 0.5);
   const place = circuit.place ?? NOWHERE;
-  const content = async (kind: Export): Promise<string | Blob> => {
-    if (kind === 'geojson') return circuitGeoJson(circuit.name, line, place, stops);
-    if (kind === 'gpx') return circuitGpx(circuit.name, line, place, stops);
-    if (!svg.current) throw new Error('The map is not drawn yet.');
-    return kind === 'svg' ? standaloneSvg(svg.current) : pictureOf(svg.current);
-  };
-  const save = async (kind: Export) => {
-    try {
-      download(kind, circuit.name, await content(kind));
-    } catch (error) {
-      toast.error(`Nothing was exported. ${(error as Error).message}`);
-    }
-  };
+  const save = useExport(circuit.name, { line, place, stops }, svg);
   const picked = stop === null ? null : stops[stop];
   return (
     <section className="panel px-3 py-2.5" aria-label="Map of the circuit">
-      <div className="flex flex-wrap items-end gap-3">
-        <LapPicker computed={computed} lap={Math.min(lap, result.laps.length)} onChange={setLap} />
-        <div className="w-[150px]">
-          <SelectField
-            label="Rotors"
-            value={axle}
-            options={[
-              ['front', 'front, hotter side'],
-              ['rear', 'rear, hotter side'],
-            ]}
-            onChange={setAxle}
-          />
-        </div>
-        <div className="ml-auto flex flex-wrap gap-1.5">
-          {EXPORTS.map(([kind, name]) => (
-            <button key={kind} type="button" className="btn" onClick={() => void save(kind)}>
-              {name}
-            </button>
-          ))}
-        </div>
-      </div>
+      <MapHead
+        computed={computed}
+        lap={lap}
+        result={result}
+        setLap={setLap}
+        axle={axle}
+        setAxle={setAxle}
+        save={save}
+      />
       {!circuit.place && (
         <p className="caption mt-1">
           This circuit has no place on Earth. Exported files put its start at 0°, 0°, in the sea; give it one
@@ -140,112 +106,162 @@ function MapOf({ computed }: { computed: Computed }) {
               : null
           }
         >
-          {({ x, y, zoom }) => {
-            const piece = (a: number, b: number) => {
-              let d = '';
-              for (let i = a; i <= b; i++) {
-                const k = i % cells;
-                d += `${i === a ? 'M' : 'L'}${x(ground.x[k]).toFixed(1)},${y(ground.y[k]).toFixed(1)}`;
-              }
-              return d;
-            };
-            const size = 1 / Math.sqrt(zoom);
-            return (
-              <>
-                <path
-                  d={piece(0, cells)}
-                  fill="none"
-                  stroke="var(--rule)"
-                  strokeWidth={15 * size}
-                  strokeLinejoin="round"
-                />
-                {heat.pieces.map((p) => (
-                  <path
-                    key={p.from}
-                    d={piece(
-                      index(p.from),
-                      Math.max(
-                        index(p.from) + 1,
-                        index(p.from) + Math.ceil((p.length / line.length) * cells),
-                      ),
-                    )}
-                    fill="none"
-                    stroke={heatColor(share(p.kelvin))}
-                    strokeWidth={8 * size}
-                  />
-                ))}
-                <g
-                  transform={`translate(${x(ground.x[0])},${y(ground.y[0])}) rotate(${place.bearingDeg - 90}) scale(${size})`}
-                >
-                  <line y1={-12} y2={12} stroke="var(--ink)" strokeWidth={2.5} />
-                  <path d="M5,-17 L15,-12 L5,-7 Z" fill="var(--ink)" />
-                </g>
-                {stops.map((s, k) => {
-                  const at = index(s.to);
-                  const radius = 8 + 10 * Math.sqrt(s.energy / largest);
-                  const chosen = k === stop;
-                  return (
-                    // biome-ignore lint/a11y/noStaticElementInteractions: the list of stops is the keyboard's way
-                    <g
-                      key={s.from}
-                      transform={`translate(${x(ground.x[at])},${y(ground.y[at])}) scale(${size})`}
-                      onClick={() => setStop(chosen ? null : k)}
-                      className="cursor-pointer"
-                    >
-                      <title>{`Braking zone ${k + 1}${s.name ? `, ${s.name}` : ''}`}</title>
-                      <circle
-                        r={radius}
-                        fill="var(--panel)"
-                        stroke={chosen ? 'var(--act)' : 'var(--ink)'}
-                        strokeWidth={chosen ? 3.5 : 1.6}
-                      />
-                      <text textAnchor="middle" dy="0.35em" fontSize={12} fontWeight={680} fill="var(--ink)">
-                        {k + 1}
-                      </text>
-                    </g>
-                  );
-                })}
-              </>
-            );
-          }}
+          {(map) => (
+            <MapLayers
+              map={map}
+              line={line}
+              ground={ground}
+              bearingDeg={place.bearingDeg}
+              heat={heat}
+              zones={stops}
+              picked={stop}
+              onPick={setStop}
+            />
+          )}
         </GroundMap>
       </div>
-      <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1">
-        <span className="caption">
-          {axle === 'front' ? 'Front' : 'Rear'} rotor, mean through its thickness:
-        </span>
-        <span>{shown(heat.low)}</span>
-        <span
-          className="h-2.5 w-[160px] rounded-full"
-          style={{ background: heatGradient() }}
-          aria-hidden="true"
-        />
-        <span>{shown(heat.high)}</span>
-      </div>
-      <ol className="mt-2 flex flex-wrap gap-1" aria-label="Braking zones">
-        {stops.map((s, k) => (
-          <li key={s.from}>
-            <button
-              type="button"
-              className={`btn px-2 py-0.5 ${k === stop ? 'border-act!' : ''}`}
-              aria-pressed={k === stop}
-              onClick={() => setStop(k === stop ? null : k)}
-            >
-              {k + 1} {s.name}
-            </button>
-          </li>
-        ))}
-      </ol>
+      <HeatScale axle={axle} shown={shown} heat={heat} />
+      <ZoneList stops={stops} stop={stop} setStop={setStop} />
       {picked && (
         <p className="mt-1.5" role="status">
           {picked.name || `Braking zone ${(stop ?? 0) + 1}`}: {siText(picked.entrySpeed, 'speed', units)} to{' '}
           {siText(picked.exitSpeed, 'speed', units)}, {siText(picked.energy, 'energy', units)}
-          {plan.windKmh > 0 && `, ${windText(ground, index(picked.from), plan.windFromDeg)}`}.
+          {plan.windKmh > 0 && `, ${windText(ground, indexOf(line, picked.from), plan.windFromDeg)}`}.
         </p>
       )}
       <HeightProfile line={line} base={place.heightM} stops={stops} picked={stop} />
     </section>
   );
+}
+
+/** What is shown, and the files it can be saved as. */
+function MapHead({
+  computed,
+  lap,
+  result,
+  setLap,
+  axle,
+  setAxle,
+  save,
+}: {
+  computed: Computed;
+  lap: number;
+  result: DayResult;
+  setLap: (value: number) => void;
+  axle: AxleName;
+  setAxle: (value: AxleName) => void;
+  save: (kind: Export) => Promise<void>;
+}) {
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <LapPicker computed={computed} lap={Math.min(lap, result.laps.length)} onChange={setLap} />
+      <div className="w-[150px]">
+        <SelectField
+          label="Rotors"
+          value={axle}
+          options={[
+            ['front', 'front, hotter side'],
+            ['rear', 'rear, hotter side'],
+          ]}
+          onChange={setAxle}
+        />
+      </div>
+      <div className="ml-auto flex flex-wrap gap-1.5">
+        {EXPORTS.map(([kind, name]) => (
+          <button key={kind} type="button" className="btn" onClick={() => void save(kind)}>
+            {name}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** What the colours of the line mean. */
+function HeatScale({
+  axle,
+  shown,
+  heat,
+}: {
+  axle: AxleName;
+  shown: (k: number) => string;
+  heat: ReturnType<typeof heatAlong>;
+}) {
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1">
+      <span className="caption">
+        {axle === 'front' ? 'Front' : 'Rear'} rotor, mean through its thickness:
+      </span>
+      <span>{shown(heat.low)}</span>
+      <span
+        className="h-2.5 w-[160px] rounded-full"
+        style={{ background: heatGradient() }}
+        aria-hidden="true"
+      />
+      <span>{shown(heat.high)}</span>
+    </div>
+  );
+}
+
+/** The braking zones by name: the keyboard’s way to pick one. */
+function ZoneList({
+  stops,
+  stop,
+  setStop,
+}: {
+  stops: readonly Zone[];
+  stop: number | null;
+  setStop: (value: number | null) => void;
+}) {
+  return (
+    <ol className="mt-2 flex flex-wrap gap-1" aria-label="Braking zones">
+      {stops.map((s, k) => (
+        <li key={s.from}>
+          <button
+            type="button"
+            className={`btn px-2 py-0.5 ${k === stop ? 'border-act!' : ''}`}
+            aria-pressed={k === stop}
+            onClick={() => setStop(k === stop ? null : k)}
+          >
+            {k + 1} {s.name}
+          </button>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** Saves the circuit as a file of one of the kinds. */
+function useExport(
+  name: string,
+  { line, place, stops }: { line: ReturnType<typeof lineOf>; place: typeof NOWHERE; stops: readonly Zone[] },
+  svg: RefObject<SVGSVGElement | null>,
+) {
+  const content = async (kind: Export): Promise<string | Blob> => {
+    if (kind === 'geojson') return circuitGeoJson(name, line, place, stops);
+    if (kind === 'gpx') return circuitGpx(name, line, place, stops);
+    if (!svg.current) throw new Error('The map is not drawn yet.');
+    return kind === 'svg' ? standaloneSvg(svg.current) : pictureOf(svg.current);
+  };
+  return async (kind: Export) => {
+    try {
+      download(kind, name, await content(kind));
+    } catch (error) {
+      toast.error(`Nothing was exported. ${(error as Error).message}`);
+    }
+  };
+}
+
+/** The braking zones of a lap, as the map and its exports need them. */
+function zonesOf(trace: LapTrace): Zone[] {
+  return trace.stops.map((s) => ({
+    name: s.name,
+    from: trace.distance[s.startIndex],
+    to: trace.distance[s.endIndex],
+    energy: s.energy,
+    entrySpeed: s.entrySpeed,
+    exitSpeed: s.exitSpeed,
+  }));
 }
 
 function lineOf(circuit: Circuit) {

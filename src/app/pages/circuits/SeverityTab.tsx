@@ -12,6 +12,7 @@ import {
   formatQuantity,
   fromSi,
   type Quantity,
+  type Setup,
 } from '../../../model';
 import { useBackground, useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -63,6 +64,13 @@ const MEASURES = {
 type MeasureKey = keyof typeof MEASURES;
 const KEYS = Object.keys(MEASURES) as MeasureKey[];
 
+/** A circuit with what it asks, as far as it was computed. */
+interface Ranked {
+  readonly circuit: Circuit;
+  readonly severity: Severity | null;
+  readonly error: Error | null;
+}
+
 /** All circuits of the project, ranked by what they ask of the selected plan's car. */
 export function SeverityTab() {
   const project = useProject();
@@ -108,101 +116,127 @@ export function SeverityTab() {
           />
         </div>
       </div>
-      <ol className="mt-3 grid gap-1.5" aria-label={`Ranking by ${measure.title.toLowerCase()}`}>
-        {rows.map(({ circuit, severity, error }) => (
-          <li key={circuit.id} className="grid grid-cols-[minmax(90px,190px)_1fr_auto] items-center gap-3">
-            <Tip text={circuit.name}>
-              <Link className="truncate underline-offset-2 hover:underline" to={`/circuit/${circuit.id}`}>
-                {circuit.name}
-              </Link>
-            </Tip>
-            <span className="h-4 rounded-sm bg-sunk" aria-hidden="true">
-              {severity && (
-                <span
-                  className="block h-full rounded-sm bg-front"
-                  style={{ width: `${(100 * measure.of(severity)) / most}%` }}
-                />
-              )}
-            </span>
-            <span className="min-w-[86px] text-right font-[600]">
-              {severity ? (
-                text(measure, severity)
-              ) : error ? (
-                <span className="text-over">not driven</span>
-              ) : (
-                '…'
-              )}
-            </span>
-          </li>
-        ))}
-      </ol>
+      <Ranking measure={measure} rows={rows} most={most} text={text} />
       {measure.harder === 'less' && (
         <p className="caption mt-1">Less air between braking zones is harder on the brakes.</p>
       )}
       <div className="relative mt-4 overflow-x-auto">
-        <table className="w-full min-w-[900px] text-left">
-          <thead>
-            <tr className="caption align-bottom">
-              <th className="py-1 font-normal">Circuit</th>
-              {KEYS.map((k) => (
-                <th key={k} className="px-2 text-right font-normal">
-                  {MEASURES[k].title}
-                </th>
-              ))}
-              <th className="px-2 text-right font-normal">Braking zones</th>
-              <th className="px-2 text-right font-normal">Harder side</th>
-              <th className="font-normal">
-                <span className="sr-only">Use</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map(({ circuit, severity, error }) => (
-              <tr key={circuit.id} className="border-t border-rule/60">
-                <Tip text={circuit.name}>
-                  <td className="max-w-[180px] truncate py-1.5">{circuit.name}</td>
-                </Tip>
-                {severity ? (
-                  <>
-                    {KEYS.map((k) => (
-                      <td key={k} className="px-2 text-right whitespace-nowrap">
-                        {text(MEASURES[k], severity)}
-                      </td>
-                    ))}
-                    <td className="px-2 text-right">{severity.stops}</td>
-                    <td className="px-2 text-right whitespace-nowrap">{sideText(severity)}</td>
-                  </>
-                ) : (
-                  <td colSpan={KEYS.length + 2} className="px-2 text-dim" role={error ? 'alert' : undefined}>
-                    {error ? error.message : 'Driving a lap …'}
-                  </td>
-                )}
-                <td className="text-right">
-                  {circuit.id === setup.circuit.id ? (
-                    <span className="caption">in the plan</span>
-                  ) : (
-                    <button
-                      type="button"
-                      className="btn px-2 py-0.5"
-                      aria-label={`Use ${circuit.name} in the plan`}
-                      onClick={() =>
-                        edit('Circuit of the plan', (p) => assignToPlan(p, 'circuitId', circuit.id))
-                      }
-                    >
-                      Use
-                    </button>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <AllMeasures rows={rows} text={text} setup={setup} edit={edit} />
       </div>
       <p className="caption mt-2 max-w-[90ch]">
         The harder side differs only where the car’s brakes follow its wheel loads from side to side (Car,
         side-to-side distribution).
       </p>
     </section>
+  );
+}
+
+/** The circuits in their order, one bar each. */
+function Ranking({
+  measure,
+  rows,
+  most,
+  text,
+}: {
+  measure: Measure;
+  rows: readonly Ranked[];
+  most: number;
+  text: (m: Measure, s: Severity) => string;
+}) {
+  return (
+    <ol className="mt-3 grid gap-1.5" aria-label={`Ranking by ${measure.title.toLowerCase()}`}>
+      {rows.map(({ circuit, severity, error }) => (
+        <li key={circuit.id} className="grid grid-cols-[minmax(90px,190px)_1fr_auto] items-center gap-3">
+          <Tip text={circuit.name}>
+            <Link className="truncate underline-offset-2 hover:underline" to={`/circuit/${circuit.id}`}>
+              {circuit.name}
+            </Link>
+          </Tip>
+          <span className="h-4 rounded-sm bg-sunk" aria-hidden="true">
+            {severity && (
+              <span
+                className="block h-full rounded-sm bg-front"
+                style={{ width: `${(100 * measure.of(severity)) / most}%` }}
+              />
+            )}
+          </span>
+          <span className="min-w-[86px] text-right font-[600]">
+            {severity ? text(measure, severity) : error ? <span className="text-over">not driven</span> : '…'}
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** All measures of all circuits. */
+function AllMeasures({
+  rows,
+  text,
+  setup,
+  edit,
+}: {
+  rows: readonly Ranked[];
+  text: (m: Measure, s: Severity) => string;
+  setup: Setup;
+  edit: ReturnType<typeof useEdit>;
+}) {
+  return (
+    <table className="w-full min-w-[900px] text-left">
+      <thead>
+        <tr className="caption align-bottom">
+          <th className="py-1 font-normal">Circuit</th>
+          {KEYS.map((k) => (
+            <th key={k} className="px-2 text-right font-normal">
+              {MEASURES[k].title}
+            </th>
+          ))}
+          <th className="px-2 text-right font-normal">Braking zones</th>
+          <th className="px-2 text-right font-normal">Harder side</th>
+          <th className="font-normal">
+            <span className="sr-only">Use</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ circuit, severity, error }) => (
+          <tr key={circuit.id} className="border-t border-rule/60">
+            <Tip text={circuit.name}>
+              <td className="max-w-[180px] truncate py-1.5">{circuit.name}</td>
+            </Tip>
+            {severity ? (
+              <>
+                {KEYS.map((k) => (
+                  <td key={k} className="px-2 text-right whitespace-nowrap">
+                    {text(MEASURES[k], severity)}
+                  </td>
+                ))}
+                <td className="px-2 text-right">{severity.stops}</td>
+                <td className="px-2 text-right whitespace-nowrap">{sideText(severity)}</td>
+              </>
+            ) : (
+              <td colSpan={KEYS.length + 2} className="px-2 text-dim" role={error ? 'alert' : undefined}>
+                {error ? error.message : 'Driving a lap …'}
+              </td>
+            )}
+            <td className="text-right">
+              {circuit.id === setup.circuit.id ? (
+                <span className="caption">in the plan</span>
+              ) : (
+                <button
+                  type="button"
+                  className="btn px-2 py-0.5"
+                  aria-label={`Use ${circuit.name} in the plan`}
+                  onClick={() => edit('Circuit of the plan', (p) => assignToPlan(p, 'circuitId', circuit.id))}
+                >
+                  Use
+                </button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -81,8 +81,8 @@ export function CompareTab() {
           <StopOverlay compared={compared} />
           <p className="caption px-1">
             {compared.length} setups driven in {answer.data?.seconds.toFixed(2)} s. All setups drive the
-            plan’s laps in its air; each solves its own lap, so that drag and mass count. Wear and crack
-            shares are indices to compare by, no life. A prediction is no proof that brakes will hold.
+            plan’s laps in its air; each solves its own lap, so that drag and mass count. Wear and fatigue
+            damage are indices to compare by, no life. A prediction is no proof that brakes will hold.
           </p>
         </div>
       )}

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, type PointerEvent, useMemo, useState } from 'react';
+import type { LapTrace } from '../../../core';
 import { formatQuantity, siText, toShown, type UnitChoice, unitOf } from '../../../model';
 import { stopText } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
@@ -26,23 +27,7 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
   const lap = result.laps[selection.lap - 1];
   const [first, last] = ends(lap.trace.distance);
 
-  const x = useMemo(
-    () =>
-      scaleLinear()
-        .domain([first, last])
-        .range([LEFT, width - RIGHT]),
-    [first, last, width],
-  );
-  const drawing = useMemo(
-    () => drawLap(computed, selection, x, units, ghost),
-    [computed, selection, x, units, ghost],
-  );
-  const shadow = useMemo(() => {
-    if (!ghost) return null;
-    const ghostLap = Math.min(selection.lap, ghost.result.laps.length);
-    return drawLap(ghost, { ...selection, lap: ghostLap }, x, units, computed);
-  }, [ghost, selection, x, units, computed]);
-
+  const { x, drawing, shadow } = useDrawing({ computed, ghost, selection }, [first, last], width);
   const middles = lap.trace.stops.map((s) =>
     x(0.5 * (lap.trace.distance[s.startIndex] + lap.trace.distance[s.endIndex])),
   );
@@ -55,8 +40,6 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
     const at = x.invert(event.clientX - box.left);
     setPointed(at >= first && at <= last ? at : null);
   };
-  const distanceUnit = unitOf('distance', units);
-
   return (
     <figure className="panel px-2 pt-2 pb-1" aria-label={`Lap ${selection.lap} over distance`}>
       <div className="flex flex-wrap items-center justify-between gap-x-3 pb-1">
@@ -89,36 +72,8 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
           role="img"
           aria-label="Speed, braking power and temperatures over the lap; the stop list has the numbers"
         >
-          {lap.trace.stops.map((s, k) => {
-            const from = x(lap.trace.distance[s.startIndex]);
-            return (
-              <rect
-                key={s.startIndex}
-                x={from}
-                y={0}
-                width={Math.max(2, x(lap.trace.distance[s.endIndex]) - from)}
-                height={HEAT[1]}
-                fill={k === selection.stop ? 'var(--act)' : 'var(--dim)'}
-                opacity={k === selection.stop ? 0.2 : 0.08}
-              />
-            );
-          })}
-          <ValueAxis {...bounds(width)} scale={drawing.speed} ticks={3} unit={unitOf('speed', units).label} />
-          <ValueAxis {...bounds(width)} scale={drawing.power} ticks={3} unit={unitOf('power', units).label} />
-          <ValueAxis
-            {...bounds(width)}
-            scale={drawing.heat}
-            ticks={5}
-            unit={unitOf('temperature', units).label}
-          />
-          <PlaceAxis
-            scale={scaleLinear()
-              .domain([toShown(first, distanceUnit), toShown(last, distanceUnit)])
-              .range([LEFT, width - RIGHT])}
-            y={HEAT[1]}
-            ticks={Math.max(3, Math.round(width / 120))}
-            format={(v) => `${v} ${distanceUnit.label}`}
-          />
+          <ZoneBands trace={lap.trace} chosen={selection.stop} x={x} />
+          <Axes drawing={drawing} width={width} ends={[first, last]} />
           {shadow && (
             <g fill="none" stroke="var(--ghost)" strokeWidth={1.2}>
               <path d={shadow.speedPath} />
@@ -128,53 +83,9 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
           )}
           <path d={drawing.bothPower} fill="var(--rear)" />
           <path d={drawing.frontPower} fill="var(--front)" stroke="var(--panel)" strokeWidth={0.6} />
-          <g fill="none" strokeLinejoin="round">
-            <path d={drawing.speedPath} stroke="var(--ink)" strokeWidth={1.5} />
-            <path
-              d={drawing.rearFace}
-              stroke="var(--rear)"
-              strokeWidth={1}
-              strokeDasharray="5 3"
-              opacity={0.8}
-            />
-            <path d={drawing.rearBulk} stroke="var(--rear)" strokeWidth={2.2} strokeDasharray="7 3" />
-            <path d={drawing.frontFace} stroke="var(--front)" strokeWidth={1} opacity={0.85} />
-            <path d={drawing.frontBulk} stroke="var(--front)" strokeWidth={2.2} />
-          </g>
-          {drawing.limit && (
-            <g>
-              <line
-                x1={LEFT}
-                x2={width - RIGHT}
-                y1={drawing.limit.y}
-                y2={drawing.limit.y}
-                stroke="var(--over)"
-                strokeWidth={1.2}
-                strokeDasharray="2 3"
-              />
-              <text
-                x={width - RIGHT}
-                y={drawing.limit.y - 4}
-                textAnchor="end"
-                fontSize={11}
-                fill="var(--over)"
-                className="narrow halo"
-              >
-                {drawing.limit.text}
-              </text>
-            </g>
-          )}
-          {pointed !== null && (
-            <line
-              x1={x(pointed)}
-              x2={x(pointed)}
-              y1={0}
-              y2={HEAT[1]}
-              stroke="var(--ink)"
-              strokeWidth={0.8}
-              opacity={0.6}
-            />
-          )}
+          <Curves drawing={drawing} />
+          {drawing.limit && <LimitLine width={width} limit={drawing.limit} />}
+          {pointed !== null && <Cursor x={x(pointed)} />}
         </svg>
       </div>
       <figcaption className="caption min-h-[1.5em] px-1 pb-1">
@@ -186,6 +97,137 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
     </figure>
   );
 });
+
+/** Speed, and the temperatures of both axles: core thick, surface thin, rear dashed. */
+function Curves({ drawing }: { drawing: ReturnType<typeof drawLap> }) {
+  return (
+    <g fill="none" strokeLinejoin="round">
+      <path d={drawing.speedPath} stroke="var(--ink)" strokeWidth={1.5} />
+      <path d={drawing.rearFace} stroke="var(--rear)" strokeWidth={1} strokeDasharray="5 3" opacity={0.8} />
+      <path d={drawing.rearBulk} stroke="var(--rear)" strokeWidth={2.2} strokeDasharray="7 3" />
+      <path d={drawing.frontFace} stroke="var(--front)" strokeWidth={1} opacity={0.85} />
+      <path d={drawing.frontBulk} stroke="var(--front)" strokeWidth={2.2} />
+    </g>
+  );
+}
+
+/** The limit that is nearest. */
+function LimitLine({ width, limit }: { width: number; limit: { y: number; text: string } }) {
+  return (
+    <g>
+      <line
+        x1={LEFT}
+        x2={width - RIGHT}
+        y1={limit.y}
+        y2={limit.y}
+        stroke="var(--over)"
+        strokeWidth={1.2}
+        strokeDasharray="2 3"
+      />
+      <text
+        x={width - RIGHT}
+        y={limit.y - 4}
+        textAnchor="end"
+        fontSize={11}
+        fill="var(--over)"
+        className="narrow halo"
+      >
+        {limit.text}
+      </text>
+    </g>
+  );
+}
+
+/** The lap of the state and of its ghost, over one axis of distance. */
+function useDrawing(
+  { computed, ghost, selection }: Omit<ChartProps, 'onSelect'>,
+  [first, last]: readonly [number, number],
+  width: number,
+) {
+  const units = useUnits();
+  const x = useMemo(
+    () =>
+      scaleLinear()
+        .domain([first, last])
+        .range([LEFT, width - RIGHT]),
+    [first, last, width],
+  );
+  const drawing = useMemo(
+    () => drawLap(computed, selection, x, units, ghost),
+    [computed, selection, x, units, ghost],
+  );
+  const shadow = useMemo(() => {
+    if (!ghost) return null;
+    const ghostLap = Math.min(selection.lap, ghost.result.laps.length);
+    return drawLap(ghost, { ...selection, lap: ghostLap }, x, units, computed);
+  }, [ghost, selection, x, units, computed]);
+  return { x, drawing, shadow };
+}
+
+/** Values at the side, distance below. */
+function Axes({
+  drawing,
+  width,
+  ends: [first, last],
+}: {
+  drawing: ReturnType<typeof drawLap>;
+  width: number;
+  ends: readonly [number, number];
+}) {
+  const units = useUnits();
+  const distanceUnit = unitOf('distance', units);
+  return (
+    <>
+      <ValueAxis {...bounds(width)} scale={drawing.speed} ticks={3} unit={unitOf('speed', units).label} />
+      <ValueAxis {...bounds(width)} scale={drawing.power} ticks={3} unit={unitOf('power', units).label} />
+      <ValueAxis
+        {...bounds(width)}
+        scale={drawing.heat}
+        ticks={5}
+        unit={unitOf('temperature', units).label}
+      />
+      <PlaceAxis
+        scale={scaleLinear()
+          .domain([toShown(first, distanceUnit), toShown(last, distanceUnit)])
+          .range([LEFT, width - RIGHT])}
+        y={HEAT[1]}
+        ticks={Math.max(3, Math.round(width / 120))}
+        format={(v) => `${v} ${distanceUnit.label}`}
+      />
+    </>
+  );
+}
+
+/** The braking zones behind the curves. */
+function ZoneBands({
+  trace,
+  chosen,
+  x,
+}: {
+  trace: LapTrace;
+  chosen: number;
+  x: (distance: number) => number;
+}) {
+  return trace.stops.map((s, k) => {
+    const from = x(trace.distance[s.startIndex]);
+    return (
+      <rect
+        key={s.startIndex}
+        x={from}
+        y={0}
+        width={Math.max(2, x(trace.distance[s.endIndex]) - from)}
+        height={HEAT[1]}
+        fill={k === chosen ? 'var(--act)' : 'var(--dim)'}
+        opacity={k === chosen ? 0.2 : 0.08}
+      />
+    );
+  });
+}
+
+/** Where the pointer is. */
+const Cursor = ({ x }: { x: number }) => (
+  <line x1={x} x2={x} y1={0} y2={HEAT[1]} stroke="var(--ink)" strokeWidth={0.8} opacity={0.6} />
+);
 
 const bounds = (width: number) => ({ left: LEFT, right: width - RIGHT });
 

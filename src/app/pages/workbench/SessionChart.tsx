@@ -1,20 +1,16 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, useMemo, useState } from 'react';
-import { type DayResult, type LapResult, type LegResult, WHEELS } from '../../../core';
-import { toShown, type UnitChoice, unitOf } from '../../../model';
-import { celsius } from '../../../text/en';
+import type { LapResult, LegResult } from '../../../core';
+import { unitOf } from '../../../model';
 import { useUnits } from '../../state/preferences';
-import { type Selection, type ShownSide, shownRecords } from '../../state/selection';
-import type { ChartProps, Computed } from '../../state/useSession';
+import type { Selection, ShownSide } from '../../state/selection';
+import type { ChartProps } from '../../state/useSession';
 import { PlaceAxis, ValueAxis } from '../../ui/charts/Axis';
-import { densePath } from '../../ui/charts/paths';
 import { useWidth } from '../../ui/charts/useSize';
-import { topTemperature } from './lapSlice';
+import { draw, spanOf, WET } from './sessionDrawing';
 
 const LEFT = 44;
 const RIGHT = 10;
-const HOT = [30, 206] as const;
-const WET = [240, 356] as const;
 const HEIGHT = 380;
 
 /** The whole session over time: laps, cool-down and paddock, rotors above, fluid and calipers below. */
@@ -27,21 +23,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
   const session = wholeDay ? null : result.laps[selection.lap - 1].session;
   const [start, end] = spanOf(result, session);
   const longest = Math.max(end, ghost ? spanOf(ghost.result, session)[1] : 0);
-  const x = useMemo(
-    () =>
-      scaleLinear()
-        .domain([start, longest])
-        .range([LEFT, width - RIGHT]),
-    [start, longest, width],
-  );
-  const drawing = useMemo(
-    () => draw(computed, ghost, [start, end], side, x, units),
-    [computed, ghost, start, end, side, x, units],
-  );
-  const shadow = useMemo(
-    () => (ghost ? draw(ghost, computed, spanOf(ghost.result, session), side, x, units) : null),
-    [ghost, computed, session, side, x, units],
-  );
+  const { x, drawing, shadow } = useDrawing({ computed, ghost }, session, [start, end], longest, width, side);
   const laps = result.laps.filter((lap) => session === null || lap.session === session);
   const stands = result.legs.filter(
     (leg) => (leg.kind === 'pit' || leg.kind === 'paddock') && (session === null || leg.session === session),
@@ -50,15 +32,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
   const narrow = laps.length > 0 && x(laps[0].startTime + laps[0].lapTime) - x(laps[0].startTime) < 18;
   return (
     <figure className="panel px-2 pt-2 pb-1" aria-label="Session over time">
-      <div className="caption flex flex-wrap gap-x-4 px-1">
-        <span>above: rotor core (bulk), and surface at its peaks (pale)</span>
-        <span>below: fluid thick, caliper thin; rear dashed</span>
-        {setup.plan.sessions.length > 1 && (
-          <button type="button" className="ml-auto underline" onClick={() => setWholeDay(!wholeDay)}>
-            {wholeDay ? 'Show one session' : 'Show the whole day'}
-          </button>
-        )}
-      </div>
+      <Legend wholeDay={setup.plan.sessions.length > 1 ? wholeDay : null} onWholeDay={setWholeDay} />
       <div ref={ref}>
         <svg
           width={width}
@@ -107,25 +81,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
               </g>
             )}
             <Curves drawing={drawing} />
-            <line
-              x1={LEFT}
-              x2={width - RIGHT}
-              y1={drawing.boil}
-              y2={drawing.boil}
-              stroke="var(--over)"
-              strokeWidth={1.2}
-              strokeDasharray="2 3"
-            />
-            <text
-              x={width - RIGHT}
-              y={drawing.boil - 4}
-              textAnchor="end"
-              fontSize={11}
-              fill="var(--over)"
-              className="narrow halo"
-            >
-              fluid boils
-            </text>
+            <BoilingLine y={drawing.boil} width={width} />
           </g>
         </svg>
       </div>
@@ -217,60 +173,79 @@ function Curves({ drawing }: { drawing: ReturnType<typeof draw> }) {
   );
 }
 
-/** Start and end of a session, or of the whole day, s. */
-function spanOf(result: DayResult, session: number | null): readonly [number, number] {
-  const legs = result.legs.filter((leg) => session === null || leg.session === session);
-  return legs.length === 0 ? [0, 0] : [legs[0].startTime, legs[legs.length - 1].endTime];
-}
-
-function draw(
-  { result }: Computed,
-  other: Computed | null,
+/** The session of the state and of its ghost, over one axis of time. */
+function useDrawing(
+  { computed, ghost }: Pick<ChartProps, 'computed' | 'ghost'>,
+  session: number | null,
   [start, end]: readonly [number, number],
+  longest: number,
+  width: number,
   side: ShownSide,
-  x: (v: number) => number,
-  units: UnitChoice,
 ) {
-  const { time } = result.record;
-  const { front, rear } = shownRecords(result, side);
-  const degree = unitOf('temperature', units);
-  const boil = boilingPoint(result) ?? 500;
-  const wettest = (r: DayResult | undefined) =>
-    r
-      ? Math.max(
-          ...WHEELS.map((wheel) => Math.max(r.peaks[wheel].fluid, r.peaks[wheel].caliper)),
-          boilingPoint(r) ?? 0,
-        )
-      : 0;
-  const shown = (value: number) => toShown(value, degree);
-  const hot = scaleLinear()
-    .domain([0, shown(Math.ceil((topTemperature([result, other?.result]) + 20) / 50) * 50)])
-    .range([HOT[1], HOT[0]]);
-  const wet = scaleLinear()
-    .domain([
-      0,
-      shown(Math.ceil((celsius(Math.max(wettest(result), wettest(other?.result))) + 15) / 25) * 25),
-    ])
-    .range([WET[1], WET[0]]);
-  let from = 0;
-  while (from < time.length - 1 && time[from + 1] <= start) from++;
-  let to = from;
-  while (to < time.length && time[to] <= end + 1e-6) to++;
-  const at = time.subarray(from, to);
-  const line = (values: Float64Array, scale: (v: number) => number) =>
-    densePath(at, values.subarray(from, to), x, (kelvin) => scale(shown(celsius(kelvin))));
-  return {
-    hot,
-    wet,
-    boil: wet(shown(celsius(boil))),
-    frontFace: line(front.rotorFace, hot),
-    frontBulk: line(front.rotorBulk, hot),
-    rearBulk: line(rear.rotorBulk, hot),
-    frontFluid: line(front.fluid, wet),
-    frontCaliper: line(front.caliper, wet),
-    rearFluid: line(rear.fluid, wet),
-    rearCaliper: line(rear.caliper, wet),
-  };
+  const units = useUnits();
+  const x = useMemo(
+    () =>
+      scaleLinear()
+        .domain([start, longest])
+        .range([LEFT, width - RIGHT]),
+    [start, longest, width],
+  );
+  const drawing = useMemo(
+    () => draw(computed, ghost, [start, end], side, x, units),
+    [computed, ghost, start, end, side, x, units],
+  );
+  const shadow = useMemo(
+    () => (ghost ? draw(ghost, computed, spanOf(ghost.result, session), side, x, units) : null),
+    [ghost, computed, session, side, x, units],
+  );
+  return { x, drawing, shadow };
 }
 
-const boilingPoint = (result: DayResult) => result.margins.find((m) => m.part === 'fluid')?.limit;
+/** Where the fluid boils. */
+function BoilingLine({ y, width }: { y: number; width: number }) {
+  return (
+    <>
+      <line
+        x1={LEFT}
+        x2={width - RIGHT}
+        y1={y}
+        y2={y}
+        stroke="var(--over)"
+        strokeWidth={1.2}
+        strokeDasharray="2 3"
+      />
+      <text
+        x={width - RIGHT}
+        y={y - 4}
+        textAnchor="end"
+        fontSize={11}
+        fill="var(--over)"
+        className="narrow halo"
+      >
+        fluid boils
+      </text>
+    </>
+  );
+}
+
+/** What the lines mean, and whether one session or the whole day is shown. */
+function Legend({
+  wholeDay,
+  onWholeDay,
+}: {
+  /** Null where the day has one session */
+  wholeDay: boolean | null;
+  onWholeDay: (wholeDay: boolean) => void;
+}) {
+  return (
+    <div className="caption flex flex-wrap gap-x-4 px-1">
+      <span>above: rotor core (bulk), and surface at its peaks (pale)</span>
+      <span>below: fluid thick, caliper thin; rear dashed</span>
+      {wholeDay !== null && (
+        <button type="button" className="ml-auto underline" onClick={() => onWholeDay(!wholeDay)}>
+          {wholeDay ? 'Show one session' : 'Show the whole day'}
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,167 +1,21 @@
-import {
-  type ColumnDef,
-  createSortedRowModel,
-  flexRender,
-  rowSortingFeature,
-  type SortingState,
-  sortFn_basic,
-  tableFeatures,
-  useTable,
-} from '@tanstack/react-table';
+import { flexRender, type Header, type Row, type SortingState, useTable } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { RadioGroup } from 'radix-ui';
 import { memo, useMemo, useState } from 'react';
-import { type AxleName, axleOf, distinctWheels, sideOf, type WheelName } from '../../../core';
-import { formatValue, type Quantity, type UnitChoice, unitOf } from '../../../model';
-import { FORCE_COLUMNS, STOP_COLUMNS, type StopRow, stopRows, WHEEL_COLUMNS } from '../../../report';
-import { LIMIT_WORDS, wheelWords } from '../../../text/en';
+import { axleOf, distinctWheels, sideOf, type WheelName } from '../../../core';
+import { unitOf } from '../../../model';
+import { type StopRow, stopRows, WHEEL_COLUMNS } from '../../../report';
+import { wheelWords } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
 import type { ChartProps } from '../../state/useSession';
 import { Tip } from '../../ui/Tip';
 import { HowResult } from './HowResult';
+import { columnsFor, features, GROUP_STARTS, VIEWS, type View } from './stopColumns';
 
-const features = tableFeatures({
-  rowSortingFeature,
-  sortedRowModel: createSortedRowModel(),
-  sortFns: { basic: sortFn_basic },
-});
+type Features = typeof features;
 
-/** Short heads that fit over their numbers; the long ones are in the title and the CSV. */
-const SHORT: Readonly<Record<string, string>> = {
-  entryKmh: 'in',
-  exitKmh: 'out',
-  decelerationMs2: 'decel.',
-  timeS: 'time',
-  lengthM: 'dist.',
-  energyKj: 'energy',
-  peakPowerKw: 'peak',
-  frontSharePercent: 'front',
-  rearSharePercent: 'rear',
-  recoveredKj: 'recov.',
-  airTimeS: 'time',
-  airDistanceM: 'dist.',
-  faceBeforeC: 'surface',
-  facePeakC: 'peak',
-  faceAfterC: 'after',
-  bulkBeforeC: 'core',
-  bulkAfterC: 'after',
-  fluidC: 'fluid',
-  biteFriction: 'bite',
-  leastFriction: 'least',
-  pedalN: 'pedal',
-  pedalBiteN: 'bite',
-  pedalStayN: 'stays',
-  frontBar: 'front line',
-  rearBar: 'rear line',
-  travelMm: 'travel',
-  shareStartPercent: 'balance start',
-  idealStartPercent: 'ideal start',
-  shareEndPercent: 'balance end',
-  idealEndPercent: 'ideal end',
-  fadeMarginPercent: 'brake reserve',
-  extraM: 'overshoots by',
-};
-const DECIMALS: Partial<Record<keyof StopRow, number>> = {
-  frontSharePercent: 0,
-  rearSharePercent: 0,
-  frontBar: 0,
-  rearBar: 0,
-  fadeMarginPercent: 0,
-};
-/** Car columns that stand in both views. */
-const ALWAYS: ReadonlySet<string> = new Set(['entryKmh', 'exitKmh', 'decelerationMs2', 'timeS', 'lengthM']);
-const VIEWS = [
-  ['heat', 'Heat'],
-  ['force', 'Pedal and balance'],
-] as const;
-type View = (typeof VIEWS)[number][0];
-type Column = ColumnDef<typeof features, StopRow>;
-
-const WORD_COLUMNS: Column[] = [
-  {
-    id: 'locksFirst',
-    accessorFn: (row) => row.locksFirst,
-    sortFn: 'basic',
-    header: () => (
-      <Tip text="Axle that is nearer to locking at the hardest instant">
-        <span>nearer to locking</span>
-      </Tip>
-    ),
-    cell: (cell) => String(cell.getValue()),
-  },
-  {
-    id: 'limit',
-    accessorFn: (row) => LIMIT_WORDS[row.limit],
-    sortFn: 'basic',
-    header: () => (
-      <Tip text="What would have to give more for a shorter stop">
-        <span>limited by</span>
-      </Tip>
-    ),
-    cell: (cell) => String(cell.getValue()),
-  },
-];
-
-/** Columns of the car, of the shown front and rear wheel, and of the cooling time the stop. */
-function columnsFor(
-  view: View,
-  units: UnitChoice,
-  recovery: boolean,
-  wheels: Readonly<Record<AxleName, WheelName>>,
-) {
-  const column = (
-    id: string,
-    key: string,
-    title: string,
-    quantity: Quantity,
-    value: (row: StopRow) => number | null,
-  ): Column => {
-    const unit = unitOf(quantity, units);
-    const shown = quantity === 'friction' ? 'µ' : quantity === 'temperature' ? '' : unit.label;
-    return {
-      id,
-      accessorFn: value,
-      sortFn: 'basic',
-      header: () => (
-        <Tip text={unit.label ? `${title}, ${unit.label}` : title}>
-          <span>
-            {SHORT[key]}
-            {shown && (
-              <>
-                <br />
-                <span className="font-normal text-dim">{shown}</span>
-              </>
-            )}
-          </span>
-        </Tip>
-      ),
-      cell: (cell) => {
-        const shown = cell.getValue() as number | null;
-        if (shown === null) return key === 'extraM' ? 'does not stop' : 'out of reach';
-        return formatValue(shown, unit, DECIMALS[key as keyof StopRow]);
-      },
-    };
-  };
-  const car = STOP_COLUMNS.filter(([key]) => recovery || key !== 'recoveredKj').map(
-    ([key, title, quantity]) => column(key, key, title, quantity, (row) => row[key]),
-  );
-  const ofWheel = (axle: AxleName) =>
-    WHEEL_COLUMNS.map(([key, title, quantity]) =>
-      column(`${axle} ${key}`, key, `${axle} ${title}`, quantity, (row) => row.wheels[wheels[axle]][key]),
-    );
-  const force = FORCE_COLUMNS.map(([key, title, quantity]) =>
-    column(key, key, title, quantity, (row) => row[key]),
-  );
-  const fade = force.filter((c) => c.id === 'fadeMarginPercent');
-  if (view === 'force') return [...car.filter((c) => ALWAYS.has(String(c.id))), ...force, ...WORD_COLUMNS];
-  return [...car.slice(0, -2), ...fade, ...ofWheel('front'), ...ofWheel('rear'), ...car.slice(-2)];
-}
-
-/** Columns that begin the groups named over the heads. */
-const GROUP_STARTS = new Set(['front surfaceBeforeC', 'rear surfaceBeforeC', 'airTimeS']);
-
-/** The stops of the picked lap, one a row; a row is picked by click, or with the arrow keys once one has the focus. */
+/** The braking zones of the picked lap, one a row; a row is picked by click, or with the arrow keys once one has the focus. */
 export const StopTable = memo(function StopTable({
   computed,
   selection,
@@ -198,160 +52,196 @@ export const StopTable = memo(function StopTable({
   }
   return (
     <section className="panel relative overflow-x-auto" aria-label="Braking zone list">
-      <p className="caption flex flex-wrap items-center gap-x-3 px-2 pt-1">
-        <RadioGroup.Root
-          asChild
-          aria-label="Columns of the braking zone list"
-          value={view}
-          onValueChange={(next) => setView(next as View)}
-        >
-          <span className="flex gap-0.5">
-            {VIEWS.map(([id, name]) => (
-              <RadioGroup.Item
-                key={id}
-                value={id}
-                className={`btn min-h-[24px]! px-2 ${view === id ? 'bg-ink! text-ground!' : ''}`}
-              >
-                {name}
-              </RadioGroup.Item>
-            ))}
-          </span>
-        </RadioGroup.Root>
-        <span>
-          Energy and power <HowResult topic="energy" computed={computed} name="energy and power" />
-        </span>
-        <span>
-          Shares <HowResult topic="shares" computed={computed} name="the shares" />
-        </span>
-        <span>
-          Temperatures <HowResult topic="rotorFace" computed={computed} name="the surface temperatures" />
-        </span>
-        <span>
-          Brake reserve <HowResult topic="fade" computed={computed} name="the brake reserve" />
-        </span>
-        {view === 'force' && (
-          <>
-            <span>
-              Pedal <HowResult topic="pedal" computed={computed} name="the pedal force" />
-            </span>
-            <span>
-              Travel <HowResult topic="travel" computed={computed} name="the pedal travel" />
-            </span>
-            <span>
-              Brake balance (% front){' '}
-              <HowResult topic="balance" computed={computed} name="the brake balance" />
-            </span>
-          </>
-        )}
-        <span>
-          Friction µ at first bite (initial friction) and at its least{' '}
-          <HowResult topic="friction" computed={computed} name="the friction" />
-        </span>
-      </p>
+      <Explanations view={view} setView={setView} computed={computed} />
       <table className="w-full border-collapse text-right text-[13px] narrow">
         <caption className="sr-only">
           Braking zones of lap {selection.lap}, with temperatures of one wheel of each axle
         </caption>
         <thead>
           {view === 'heat' && (
-            <tr className="text-[12px] text-dim">
-              <td colSpan={table.getAllLeafColumns().length - 2 * WHEEL_COLUMNS.length} />
-              <th
-                className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
-                colSpan={WHEEL_COLUMNS.length}
-                scope="colgroup"
-              >
-                {named(front)} brake, {degree}
-              </th>
-              <th
-                className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
-                colSpan={WHEEL_COLUMNS.length}
-                scope="colgroup"
-              >
-                {named(rear)} brake, {degree}
-              </th>
-              <th
-                className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
-                colSpan={2}
-                scope="colgroup"
-              >
-                cooling time
-              </th>
-            </tr>
+            <GroupHeads
+              before={table.getAllLeafColumns().length - 2 * WHEEL_COLUMNS.length}
+              names={[`${named(front)} brake, ${degree}`, `${named(rear)} brake, ${degree}`]}
+            />
           )}
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id} className="border-b border-rule align-bottom">
               <th className="sticky left-0 z-10 bg-panel px-2 py-1.5 text-left font-[600]" colSpan={2}>
                 Braking zone
               </th>
-              {group.headers.map((header) => {
-                const sorted = header.column.getIsSorted();
-                return (
-                  <th
-                    key={header.id}
-                    className={`px-1 py-1.5 font-[600] leading-tight ${GROUP_STARTS.has(header.id) ? 'border-l border-rule' : ''}`}
-                    aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
-                  >
-                    <button
-                      type="button"
-                      onClick={header.column.getToggleSortingHandler()}
-                      className="text-right hover:underline"
-                    >
-                      {flexRender(header.column.columnDef.header, header.getContext())}
-                      {sorted === 'asc' && <ArrowUp size={11} className="inline" aria-hidden="true" />}
-                      {sorted === 'desc' && <ArrowDown size={11} className="inline" aria-hidden="true" />}
-                    </button>
-                  </th>
-                );
-              })}
+              {group.headers.map((header) => (
+                <SortHead key={header.id} header={header} />
+              ))}
             </tr>
           ))}
         </thead>
         <tbody>
-          {table.getRowModel().rows.map((row, position, rows) => {
-            const stop = row.original.stop - 1;
-            const chosen = stop === selection.stop;
-            return (
-              <tr
-                key={row.id}
-                aria-selected={chosen}
-                tabIndex={chosen ? 0 : -1}
-                onClick={() => onSelect({ ...selection, stop })}
-                onKeyDown={(event) => {
-                  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-                  const next = rows[position + by];
-                  if (by === 0 || !next) return;
-                  event.preventDefault();
-                  onSelect({ ...selection, stop: next.original.stop - 1 });
-                  const sibling =
-                    by === 1
-                      ? event.currentTarget.nextElementSibling
-                      : event.currentTarget.previousElementSibling;
-                  (sibling as HTMLElement | null)?.focus();
-                }}
-                className={`cursor-pointer border-b border-rule/60 last:border-0 ${chosen ? 'bg-act/15' : 'hover:bg-sunk'}`}
-              >
-                <td
-                  className={`sticky left-0 w-7 px-2 py-1 text-left font-[640] ${chosen ? 'bg-act text-act-ink' : 'bg-panel'}`}
-                >
-                  {row.original.stop}
-                </td>
-                <Tip text={row.original.name}>
-                  <td className="max-w-[118px] truncate px-1.5 text-left">{row.original.name || '—'}</td>
-                </Tip>
-                {row.getAllCells().map((cell) => (
-                  <td
-                    key={cell.id}
-                    className={`px-1 py-1 ${GROUP_STARTS.has(cell.column.id) ? 'border-l border-rule' : ''}`}
-                  >
-                    {flexRender(cell.column.columnDef.cell, cell.getContext())}
-                  </td>
-                ))}
-              </tr>
-            );
-          })}
+          {table.getRowModel().rows.map((row, position, rows) => (
+            <ZoneRow
+              key={row.id}
+              row={row}
+              chosen={row.original.stop - 1 === selection.stop}
+              beside={[rows[position - 1], rows[position + 1]].map((next) => next?.original.stop)}
+              onPick={(zone) => onSelect({ ...selection, stop: zone - 1 })}
+            />
+          ))}
         </tbody>
       </table>
     </section>
   );
 });
+
+/** Which columns are shown, and how their figures are reached. */
+function Explanations({
+  view,
+  setView,
+  computed,
+}: {
+  view: View;
+  setView: (view: View) => void;
+  computed: ChartProps['computed'];
+}) {
+  return (
+    <p className="caption flex flex-wrap items-center gap-x-3 px-2 pt-1">
+      <RadioGroup.Root
+        asChild
+        aria-label="Columns of the braking zone list"
+        value={view}
+        onValueChange={(next) => setView(next as View)}
+      >
+        <span className="flex gap-0.5">
+          {VIEWS.map(([id, name]) => (
+            <RadioGroup.Item
+              key={id}
+              value={id}
+              className={`btn min-h-[24px]! px-2 ${view === id ? 'bg-ink! text-ground!' : ''}`}
+            >
+              {name}
+            </RadioGroup.Item>
+          ))}
+        </span>
+      </RadioGroup.Root>
+      <span>
+        Energy and power <HowResult topic="energy" computed={computed} name="energy and power" />
+      </span>
+      <span>
+        Shares <HowResult topic="shares" computed={computed} name="the shares" />
+      </span>
+      <span>
+        Temperatures <HowResult topic="rotorFace" computed={computed} name="the surface temperatures" />
+      </span>
+      <span>
+        Brake reserve <HowResult topic="fade" computed={computed} name="the brake reserve" />
+      </span>
+      {view === 'force' && (
+        <>
+          <span>
+            Pedal <HowResult topic="pedal" computed={computed} name="the pedal force" />
+          </span>
+          <span>
+            Travel <HowResult topic="travel" computed={computed} name="the pedal travel" />
+          </span>
+          <span>
+            Brake balance (% front) <HowResult topic="balance" computed={computed} name="the brake balance" />
+          </span>
+        </>
+      )}
+      <span>
+        Friction µ at first bite (initial friction) and at its least{' '}
+        <HowResult topic="friction" computed={computed} name="the friction" />
+      </span>
+    </p>
+  );
+}
+
+/** Names over the columns of each wheel, after those of the car. */
+function GroupHeads({ before, names }: { before: number; names: readonly string[] }) {
+  return (
+    <tr className="text-[12px] text-dim">
+      <td colSpan={before} />
+      {[...names.map((name) => [name, WHEEL_COLUMNS.length] as const), ['cooling time', 2] as const].map(
+        ([name, span]) => (
+          <th
+            key={name}
+            className="border-l border-rule px-1.5 pt-1 text-left font-[520]"
+            colSpan={span}
+            scope="colgroup"
+          >
+            {name}
+          </th>
+        ),
+      )}
+    </tr>
+  );
+}
+
+/** The head of a column: a click sorts by it. */
+function SortHead({ header }: { header: Header<Features, StopRow, unknown> }) {
+  const sorted = header.column.getIsSorted();
+  return (
+    <th
+      className={`px-1 py-1.5 font-[600] leading-tight ${GROUP_STARTS.has(header.id) ? 'border-l border-rule' : ''}`}
+      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+    >
+      <button
+        type="button"
+        onClick={header.column.getToggleSortingHandler()}
+        className="text-right hover:underline"
+      >
+        {flexRender(header.column.columnDef.header, header.getContext())}
+        {sorted === 'asc' && <ArrowUp size={11} className="inline" aria-hidden="true" />}
+        {sorted === 'desc' && <ArrowDown size={11} className="inline" aria-hidden="true" />}
+      </button>
+    </th>
+  );
+}
+
+/** A braking zone; picked by click, its neighbours by the arrow keys. */
+function ZoneRow({
+  row,
+  chosen,
+  beside,
+  onPick,
+}: {
+  row: Row<Features, StopRow>;
+  chosen: boolean;
+  /** Numbers of the braking zones in the rows above and below */
+  beside: readonly (number | undefined)[];
+  onPick: (zone: number) => void;
+}) {
+  return (
+    <tr
+      aria-selected={chosen}
+      tabIndex={chosen ? 0 : -1}
+      onClick={() => onPick(row.original.stop)}
+      onKeyDown={(event) => {
+        const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+        const next = beside[by === 1 ? 1 : 0];
+        if (by === 0 || next === undefined) return;
+        event.preventDefault();
+        onPick(next);
+        const sibling =
+          by === 1 ? event.currentTarget.nextElementSibling : event.currentTarget.previousElementSibling;
+        (sibling as HTMLElement | null)?.focus();
+      }}
+      className={`cursor-pointer border-b border-rule/60 last:border-0 ${chosen ? 'bg-act/15' : 'hover:bg-sunk'}`}
+    >
+      <td
+        className={`sticky left-0 w-7 px-2 py-1 text-left font-[640] ${chosen ? 'bg-act text-act-ink' : 'bg-panel'}`}
+      >
+        {row.original.stop}
+      </td>
+      <Tip text={row.original.name}>
+        <td className="max-w-[118px] truncate px-1.5 text-left">{row.original.name || '—'}</td>
+      </Tip>
+      {row.getAllCells().map((cell) => (
+        <td
+          key={cell.id}
+          className={`px-1 py-1 ${GROUP_STARTS.has(cell.column.id) ? 'border-l border-rule' : ''}`}
+        >
+          {flexRender(cell.column.columnDef.cell, cell.getContext())}
+        </td>
+      ))}
+    </tr>
+  );
+}

@@ -1,6 +1,4 @@
-import { RotateCcw } from 'lucide-react';
-import { Slider } from 'radix-ui';
-import { memo, useCallback, useId, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import {
   applyWhatIf,
@@ -10,8 +8,6 @@ import {
   fluidWater,
   formatQuantity,
   MOVABLE_IDS,
-  type MovableId,
-  movable,
   type Setup,
   savedValues,
   shelfOf,
@@ -23,11 +19,8 @@ import {
 import { addSetup } from '../../state/addSetup';
 import { useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { Choice, type Options } from '../../ui/Choice';
-import { Tip } from '../../ui/Tip';
 import { useLatest } from '../../ui/useLatest';
-
-type Setter = <K extends keyof WhatIfValues>(key: K, value: WhatIfValues[K]) => void;
+import { ChoiceRow, type Setter, SliderRow } from './WhatIfRows';
 
 /** Controls that compute the whole session again while they move; the saved state stays behind as a ghost. */
 export const WhatIfPanel = memo(function WhatIfPanel({
@@ -78,71 +71,13 @@ export const WhatIfPanel = memo(function WhatIfPanel({
         </button>
       </header>
       <div id="what-if-controls" className={open ? '' : 'hidden xl:block'}>
-        <div className="mt-1.5 grid gap-x-5 gap-y-1.5 sm:grid-cols-2 xl:grid-cols-1">
-          {MOVABLE_IDS.filter((id) => id !== 'fluidAgeMonths').map((id) => (
-            <SliderRow
-              key={id}
-              id={id}
-              value={values[id]}
-              saved={saved[id]}
-              bounds={bounds[id]}
-              units={units}
-              onChange={set}
-            />
-          ))}
-          <ChoiceRow
-            name="Front pad"
-            value={values.frontPad}
-            saved={saved.frontPad}
-            options={shelfOf('pad', setup.parts).map((part) => [part.id, part.name])}
-            onChange={(v) => set('frontPad', v)}
-          />
-          <ChoiceRow
-            name="Rear pad"
-            value={values.rearPad}
-            saved={saved.rearPad}
-            options={shelfOf('pad', setup.parts).map((part) => [part.id, part.name])}
-            onChange={(v) => set('rearPad', v)}
-          />
-          <ChoiceRow
-            name="Fluid"
-            value={values.fluid}
-            saved={saved.fluid}
-            options={shelfOf('fluid', setup.parts).map((part) => [part.id, part.name])}
-            onChange={(v) => set('fluid', v)}
-          />
-          <SliderRow
-            id="fluidAgeMonths"
-            value={values.fluidAgeMonths}
-            saved={saved.fluidAgeMonths}
-            bounds={bounds.fluidAgeMonths}
-            units={units}
-            onChange={set}
-          />
-        </div>
+        <Controls values={values} saved={saved} bounds={bounds} units={units} set={set} setup={setup} />
         <p className="caption mt-2">
           {fluid.silicone
             ? fluid.note
             : `Boils at ${formatQuantity(fluidBoilingPointC(car, setup.parts), 'temperature', units)} with ${fluidWater(car).toFixed(1)} % water.`}
         </p>
-        <footer className="mt-2 flex gap-2">
-          <button
-            type="button"
-            className="btn flex-1 justify-center"
-            disabled={moved === 0}
-            onClick={() => onChange({})}
-          >
-            Reset all
-          </button>
-          <button
-            type="button"
-            className="btn btn-main flex-1 justify-center"
-            disabled={moved === 0}
-            onClick={onKeep}
-          >
-            Keep as saved
-          </button>
-        </footer>
+        <Foot moved={moved} onChange={onChange} onKeep={onKeep} />
         {changes.length > 0 && (
           <button
             type="button"
@@ -160,106 +95,96 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   );
 });
 
-const SliderRow = memo(function SliderRow({
-  id: movableId,
-  value,
-  saved,
-  bounds: [least, most],
-  units,
+/** Resets all, or keeps what is moved as saved. */
+function Foot({
+  moved,
   onChange,
+  onKeep,
 }: {
-  id: MovableId;
-  value: number;
-  saved: number;
-  /** How far it may be moved at all */
-  bounds: readonly [number, number];
-  units: UnitChoice;
-  onChange: Setter;
+  moved: number;
+  onChange: (whatIf: WhatIf) => void;
+  onKeep: () => void;
 }) {
-  const id = useId();
-  const control = movable(movableId);
-  const range = control.range(saved);
-  const [low, high] = [Math.max(least, range[0]), Math.min(most, range[1])];
-  const changed = value !== saved;
-  const text = (v: number) => formatQuantity(v, control.quantity, units, control.decimals);
   return (
-    <div>
-      <div className="flex items-baseline justify-between gap-2 leading-tight">
-        <label id={id} htmlFor={`${id}-thumb`} className="narrow">
-          {control.title}
-        </label>
-        <span className={changed ? 'font-[660]' : 'text-dim'}>{text(value)}</span>
-      </div>
-      <div className="flex items-center gap-1.5">
-        <Slider.Root
-          className="relative flex h-[16px] flex-1 touch-none items-center"
-          value={[value]}
-          min={low}
-          max={high}
-          step={control.step}
-          onValueChange={([v]) =>
-            onChange(movableId, Math.min(high, Math.max(low, Math.round(v / control.step) * control.step)))
-          }
-        >
-          <Slider.Track className="relative h-[5px] flex-1 rounded-full bg-sunk">
-            <Slider.Range className="absolute h-full rounded-full bg-act/55" />
-            <span
-              className="absolute -top-[4px] h-[13px] w-[2px] bg-ghost"
-              style={{ left: `${((saved - low) / Math.max(1e-9, high - low)) * 100}%` }}
-              aria-hidden="true"
-            />
-          </Slider.Track>
-          <Slider.Thumb
-            id={`${id}-thumb`}
-            aria-labelledby={id}
-            aria-valuetext={text(value)}
-            className="block h-[16px] w-[10px] rounded-[3px] border border-panel bg-ink"
-          />
-        </Slider.Root>
-        <ResetOne name={control.title} shown={changed} onClick={() => onChange(movableId, saved)} />
-      </div>
-    </div>
-  );
-});
-
-function ChoiceRow<T extends string>({
-  name,
-  value,
-  saved,
-  options,
-  onChange,
-}: {
-  name: string;
-  value: T;
-  saved: T;
-  options: Options<T>;
-  onChange: (value: T) => void;
-}) {
-  const id = useId();
-  return (
-    <div className="flex items-center gap-1.5">
-      <label htmlFor={id} className="narrow w-[58px] shrink-0">
-        {name}
-      </label>
-      <div className="flex min-w-0 flex-1 items-center gap-1.5">
-        <Choice id={id} className="narrow" value={value} options={options} onChange={onChange} />
-        {value !== saved && <ResetOne name={name} shown onClick={() => onChange(saved)} />}
-      </div>
-    </div>
+    <footer className="mt-2 flex gap-2">
+      <button
+        type="button"
+        className="btn flex-1 justify-center"
+        disabled={moved === 0}
+        onClick={() => onChange({})}
+      >
+        Reset all
+      </button>
+      <button
+        type="button"
+        className="btn btn-main flex-1 justify-center"
+        disabled={moved === 0}
+        onClick={onKeep}
+      >
+        Keep as saved
+      </button>
+    </footer>
   );
 }
 
-function ResetOne({ name, shown, onClick }: { name: string; shown: boolean; onClick: () => void }) {
+/** The sliders and choices. */
+function Controls({
+  values,
+  saved,
+  bounds,
+  units,
+  set,
+  setup,
+}: {
+  values: WhatIfValues;
+  saved: WhatIfValues;
+  bounds: ReturnType<typeof whatIfBounds>;
+  units: UnitChoice;
+  set: Setter;
+  setup: Setup;
+}) {
   return (
-    <Tip text={`Reset ${name}`}>
-      <button
-        type="button"
-        className={`grid h-[22px] w-[22px] place-items-center rounded hover:bg-sunk ${shown ? '' : 'invisible'}`}
-        aria-label={`Reset ${name}`}
-        onClick={onClick}
-      >
-        <RotateCcw size={13} aria-hidden="true" />
-      </button>
-    </Tip>
+    <div className="mt-1.5 grid gap-x-5 gap-y-1.5 sm:grid-cols-2 xl:grid-cols-1">
+      {MOVABLE_IDS.filter((id) => id !== 'fluidAgeMonths').map((id) => (
+        <SliderRow
+          key={id}
+          id={id}
+          value={values[id]}
+          saved={saved[id]}
+          bounds={bounds[id]}
+          units={units}
+          onChange={set}
+        />
+      ))}
+      <ChoiceRow
+        name="Front pad"
+        value={values.frontPad}
+        saved={saved.frontPad}
+        options={shelfOf('pad', setup.parts).map((part) => [part.id, part.name])}
+        onChange={(v) => set('frontPad', v)}
+      />
+      <ChoiceRow
+        name="Rear pad"
+        value={values.rearPad}
+        saved={saved.rearPad}
+        options={shelfOf('pad', setup.parts).map((part) => [part.id, part.name])}
+        onChange={(v) => set('rearPad', v)}
+      />
+      <ChoiceRow
+        name="Fluid"
+        value={values.fluid}
+        saved={saved.fluid}
+        options={shelfOf('fluid', setup.parts).map((part) => [part.id, part.name])}
+        onChange={(v) => set('fluid', v)}
+      />
+      <SliderRow
+        id="fluidAgeMonths"
+        value={values.fluidAgeMonths}
+        saved={saved.fluidAgeMonths}
+        bounds={bounds.fluidAgeMonths}
+        units={units}
+        onChange={set}
+      />
+    </div>
   );
 }

@@ -1,0 +1,197 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { addCircuit, type Refused } from '../../../model';
+import type { FoundCircuit, FoundLine } from '../../../services';
+import { NumberField } from '../../shared/NumberField';
+import { useBackground } from '../../state/context';
+import { useEdit } from '../../state/useEdit';
+import { CheckField } from '../../ui/CheckField';
+import { TextField } from '../../ui/TextField';
+import { FoundMap } from './FoundMap';
+import { FoundSummary } from './FoundSummary';
+
+export function Shape({
+  name,
+  file,
+  id,
+  found,
+  bound,
+  settled,
+  onBound,
+}: {
+  name: string;
+  file: File;
+  id: string;
+  found: FoundLine;
+  bound: number | null;
+  /** False while the line is laid anew and an older one is shown */
+  settled: boolean;
+  onBound: (bound: number | null) => void;
+}) {
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const [start, setStart] = useState<number | null>(null);
+  const [reverse, setReverse] = useState(false);
+  const [known, setKnown] = useState<number | null>(null);
+  const [title, setTitle] = useState(() => {
+    const plain = /^(line|table)( \d+)?$/.test(name) || name === '' ? file.name.replace(/\.\w+$/, '') : name;
+    return plain.slice(0, 80);
+  });
+  const from = Math.round(Math.min(start ?? found.suggestedStart, found.line.length));
+  const { good, wrong, ready } = useMade(id, { bound, start: from, reverse }, settled);
+  const add = () => {
+    if (!good) return;
+    const circuit = { ...good.circuit, id: crypto.randomUUID(), name: title.trim() || 'Circuit from a file' };
+    const made = edit(`Imported ${file.name}`, (p) => addCircuit(p, circuit), {
+      done: `Added the circuit “${circuit.name}”`,
+    });
+    if (made) navigate(`/circuit/${circuit.id}`);
+  };
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1fr)_380px]">
+      <section className="panel px-3 py-2" aria-label="The line that was found">
+        <FoundMap
+          found={found}
+          circuit={good?.circuit ?? null}
+          start={from}
+          reverse={reverse}
+          onStart={setStart}
+        />
+        <p className="caption mt-1">
+          Points as they came, and the line laid through them. Click the line where the start line is; now it
+          is {start === null ? 'in the middle of the longest straight' : 'where you clicked'}.
+        </p>
+      </section>
+      <aside className="grid content-start gap-3">
+        <FoundSummary found={found} good={good} known={known} />
+        <Choices
+          title={title}
+          setTitle={setTitle}
+          bound={bound}
+          onBound={onBound}
+          known={known}
+          setKnown={setKnown}
+          found={found}
+          from={from}
+          setStart={setStart}
+          reverse={reverse}
+          setReverse={setReverse}
+          wrong={wrong}
+          ready={ready}
+          add={add}
+        />
+      </aside>
+    </div>
+  );
+}
+
+/** What is chosen about the line before it becomes a circuit. */
+export function Choices({
+  title,
+  setTitle,
+  bound,
+  onBound,
+  known,
+  setKnown,
+  found,
+  from,
+  setStart,
+  reverse,
+  setReverse,
+  wrong,
+  ready,
+  add,
+}: {
+  title: string;
+  setTitle: (value: string) => void;
+  bound: number | null;
+  onBound: (bound: number | null) => void;
+  known: number | null;
+  setKnown: (value: number | null) => void;
+  found: FoundLine;
+  from: number;
+  setStart: (value: number | null) => void;
+  reverse: boolean;
+  setReverse: (value: boolean) => void;
+  wrong: string | null;
+  ready: boolean;
+  add: () => void;
+}) {
+  return (
+    <section className="panel grid gap-3 px-4 py-3" aria-label="Choices">
+      <TextField label="Name" value={title} longest={80} required onCommit={setTitle} />
+      <NumberField info={BOUND} nullable value={bound} onCommit={taking(onBound)} />
+      <NumberField info={KNOWN} nullable value={known} onCommit={taking(setKnown)} />
+      <NumberField info={{ ...START, max: found.line.length }} value={from} onCommit={taking(setStart)} />
+      <CheckField checked={reverse} onChange={setReverse}>
+        Driven the other way round
+      </CheckField>
+      {wrong && (
+        <p className="text-over" role="alert">
+          {wrong}
+        </p>
+      )}
+      <button type="button" className="btn btn-main justify-self-start" disabled={!ready} onClick={add}>
+        Add the circuit
+      </button>
+    </section>
+  );
+}
+
+/** A choice that any number of its field can be. */
+export const taking = (set: (value: number | null) => void) => (value: number | null) => {
+  set(value);
+  return null;
+};
+
+export const BOUND = {
+  title: 'The line may move by',
+  quantity: 'distance',
+  min: 0.1,
+  max: 50,
+  usual: [0.5, 5],
+  description: 'Farthest it may lie off any point. Left empty, the points’ own scatter decides.',
+  step: 0.5,
+} as const;
+
+export const KNOWN = {
+  title: 'Length you know',
+  quantity: 'distance',
+  min: 100,
+  max: 40_000,
+  usual: [1500, 6000],
+  description: 'To compare with; it changes nothing.',
+  step: 10,
+} as const;
+
+export const START = {
+  title: 'Start line at',
+  quantity: 'distance',
+  min: 0,
+  usual: [0, 6000],
+  description: 'Along the line from where the file begins; or click the line on the map.',
+  step: 10,
+} as const;
+
+/** The circuit that is made of the line as chosen; an older one stays while it is made anew. */
+function useMade(
+  id: string,
+  choices: { bound: number | null; start: number; reverse: boolean },
+  settled: boolean,
+) {
+  const { files } = useBackground();
+  const made = useQuery({
+    queryKey: ['corners', id, choices],
+    enabled: settled,
+    placeholderData: (last: FoundCircuit | Refused | undefined) => last,
+    queryFn: () =>
+      files.call(
+        (remote) => remote.circuit(choices, 'circuit', 'circuit') as Promise<FoundCircuit | Refused>,
+      ),
+  });
+  const good = made.data?.ok ? made.data : null;
+  const wrong = made.error?.message ?? (made.data && !made.data.ok ? made.data.problems[0].message : null);
+  const ready = good !== null && settled && !made.isFetching;
+  return { good, wrong, ready };
+}

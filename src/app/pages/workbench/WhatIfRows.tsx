@@ -1,0 +1,112 @@
+import { RotateCcw } from 'lucide-react';
+import { Slider } from 'radix-ui';
+import { memo, useId } from 'react';
+import { formatQuantity, type MovableId, movable, type UnitChoice, type WhatIfValues } from '../../../model';
+import { Choice, type Options } from '../../ui/Choice';
+import { Tip } from '../../ui/Tip';
+
+export const SliderRow = memo(function SliderRow({
+  id: movableId,
+  value,
+  saved,
+  bounds: [least, most],
+  units,
+  onChange,
+}: {
+  id: MovableId;
+  value: number;
+  saved: number;
+  /** How far it may be moved at all */
+  bounds: readonly [number, number];
+  units: UnitChoice;
+  onChange: Setter;
+}) {
+  const id = useId();
+  const control = movable(movableId);
+  const range = control.range(saved);
+  const [low, high] = [Math.max(least, range[0]), Math.min(most, range[1])];
+  const changed = value !== saved;
+  const text = (v: number) => formatQuantity(v, control.quantity, units, control.decimals);
+  return (
+    <div>
+      <div className="flex items-baseline justify-between gap-2 leading-tight">
+        <label id={id} htmlFor={`${id}-thumb`} className="narrow">
+          {control.title}
+        </label>
+        <span className={changed ? 'font-[660]' : 'text-dim'}>{text(value)}</span>
+      </div>
+      <div className="flex items-center gap-1.5">
+        <Slider.Root
+          className="relative flex h-[16px] flex-1 touch-none items-center"
+          value={[value]}
+          min={low}
+          max={high}
+          step={control.step}
+          onValueChange={([v]) =>
+            onChange(movableId, Math.min(high, Math.max(low, Math.round(v / control.step) * control.step)))
+          }
+        >
+          <Slider.Track className="relative h-[5px] flex-1 rounded-full bg-sunk">
+            <Slider.Range className="absolute h-full rounded-full bg-act/55" />
+            <span
+              className="absolute -top-[4px] h-[13px] w-[2px] bg-ghost"
+              style={{ left: `${((saved - low) / Math.max(1e-9, high - low)) * 100}%` }}
+              aria-hidden="true"
+            />
+          </Slider.Track>
+          <Slider.Thumb
+            id={`${id}-thumb`}
+            aria-labelledby={id}
+            aria-valuetext={text(value)}
+            className="block h-[16px] w-[10px] rounded-[3px] border border-panel bg-ink"
+          />
+        </Slider.Root>
+        <ResetOne name={control.title} shown={changed} onClick={() => onChange(movableId, saved)} />
+      </div>
+    </div>
+  );
+});
+
+export function ChoiceRow<T extends string>({
+  name,
+  value,
+  saved,
+  options,
+  onChange,
+}: {
+  name: string;
+  value: T;
+  saved: T;
+  options: Options<T>;
+  onChange: (value: T) => void;
+}) {
+  const id = useId();
+  return (
+    <div className="flex items-center gap-1.5">
+      <label htmlFor={id} className="narrow w-[58px] shrink-0">
+        {name}
+      </label>
+      <div className="flex min-w-0 flex-1 items-center gap-1.5">
+        <Choice id={id} className="narrow" value={value} options={options} onChange={onChange} />
+        {value !== saved && <ResetOne name={name} shown onClick={() => onChange(saved)} />}
+      </div>
+    </div>
+  );
+}
+
+export function ResetOne({ name, shown, onClick }: { name: string; shown: boolean; onClick: () => void }) {
+  return (
+    <Tip text={`Reset ${name}`}>
+      <button
+        type="button"
+        className={`grid h-[22px] w-[22px] place-items-center rounded hover:bg-sunk ${shown ? '' : 'invisible'}`}
+        aria-label={`Reset ${name}`}
+        onClick={onClick}
+      >
+        <RotateCcw size={13} aria-hidden="true" />
+      </button>
+    </Tip>
+  );
+}
+
+export type Setter = <K extends keyof WhatIfValues>(key: K, value: WhatIfValues[K]) => void;
