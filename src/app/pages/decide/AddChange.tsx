@@ -1,9 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
+import type { AxleName } from '../../../core';
 import {
+  type Car,
   type Change,
   changeSchema,
   fieldInfo,
   isForAxle,
+  type Part,
   type PartKind,
   shelfOf,
   VANE_IDS,
@@ -57,15 +60,7 @@ export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Cha
   const [picked, setPicked] = useState<string | null>(null);
   const [typed, setTyped] = useState<number | null>(null);
   // What had the focus goes away with each change of face.
-  const opener = useRef<HTMLButtonElement>(null);
-  const form = useRef<HTMLDivElement>(null);
-  const was = useRef(open);
-  useEffect(() => {
-    if (was.current === open) return;
-    was.current = open;
-    if (open) form.current?.querySelector('select')?.focus();
-    else opener.current?.focus();
-  }, [open]);
+  const { opener, form } = useFocusPassing(open);
   if (!open) {
     return (
       <button ref={opener} type="button" className="btn min-h-[26px] px-2" onClick={() => setOpen(true)}>
@@ -73,41 +68,18 @@ export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Cha
       </button>
     );
   }
-  const present: Record<NumberKind, number> = {
-    ductArea: car[axle].ductAreaCm2,
-    tape: car[axle].tapePercent,
-    thickness: car[axle].rotor.thicknessMm,
-    mass: car.massKg,
-    balance: car.frontSharePercent ?? 60,
-  };
+  const present = presentOf(car, axle);
   const perAxle = isNumber(kind)
     ? kind !== 'mass' && kind !== 'balance'
     : kind === 'vanes' || (kind === 'cylinder' ? car.pedal.cylinders.kind === 'pair' : isForAxle({ kind }));
-  const options: readonly (readonly [string, string])[] = isNumber(kind)
-    ? []
-    : kind === 'vanes'
-      ? VANE_IDS.map((id) => [id, VANES[id].name] as const)
-      : shelfOf(kind, project.parts).map((part) => [part.id, part.name] as const);
+  const options = optionsOf(kind, project.parts);
   const choice = options.some(([id]) => id === picked) ? (picked as string) : (options[0]?.[0] ?? '');
-  const change = (): Change => {
-    if (isNumber(kind)) {
-      const value = typed ?? present[kind];
-      switch (kind) {
-        case 'ductArea':
-          return { kind: 'duct', axle, areaCm2: value };
-        case 'tape':
-          return { kind: 'tape', axle, percent: value };
-        case 'thickness':
-          return { kind: 'thickness', axle, thicknessMm: value };
-        case 'mass':
-          return { kind: 'mass', massKg: value };
-        case 'balance':
-          return { kind: 'balance', frontSharePercent: value };
-      }
-    }
-    if (kind === 'vanes') return { kind: 'vanes', axle, vaneType: choice as (typeof VANE_IDS)[number] };
-    return { kind: 'part', part: choice, axle: perAxle ? axle : 'front' };
-  };
+  const change = (): Change =>
+    isNumber(kind)
+      ? numberChange(kind, axle, typed ?? present[kind])
+      : kind === 'vanes'
+        ? { kind: 'vanes', axle, vaneType: choice as (typeof VANE_IDS)[number] }
+        : { kind: 'part', part: choice, axle: perAxle ? axle : 'front' };
   return (
     <div ref={form} className="flex w-full flex-wrap items-end gap-2 border-t border-rule/60 pt-2">
       <div className="w-[180px]">
@@ -134,20 +106,7 @@ export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Cha
         </div>
       )}
       {isNumber(kind) ? (
-        <div className="w-[150px]">
-          <span className="font-[540]">Value</span>
-          <div className="mt-0.5">
-            <NumberField
-              compact
-              info={infoOf(kind)}
-              value={typed ?? present[kind]}
-              onCommit={(value) => {
-                setTyped(value);
-                return null;
-              }}
-            />
-          </div>
-        </div>
+        <Amount kind={kind} typed={typed} present={present} setTyped={setTyped} />
       ) : (
         <div className="w-[250px]">
           <SelectField label="Which" value={choice} options={options} onChange={setPicked} />
@@ -169,4 +128,81 @@ export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Cha
       </button>
     </div>
   );
+}
+
+/** What had the focus goes away with each change of face: it is passed on. */
+function useFocusPassing(open: boolean) {
+  const opener = useRef<HTMLButtonElement>(null);
+  const form = useRef<HTMLDivElement>(null);
+  const was = useRef(open);
+  useEffect(() => {
+    if (was.current === open) return;
+    was.current = open;
+    if (open) form.current?.querySelector<HTMLElement>('[role=combobox]')?.focus();
+    else opener.current?.focus();
+  }, [open]);
+  return { opener, form };
+}
+
+/** What the change is: a part, or a number with what it is now. */
+function Amount({
+  kind,
+  typed,
+  present,
+  setTyped,
+}: {
+  kind: 'mass' | 'ductArea' | 'tape' | 'thickness' | 'balance';
+  typed: number | null;
+  present: Record<NumberKind, number>;
+  setTyped: (value: number | null) => void;
+}) {
+  return (
+    <div className="w-[150px]">
+      <span className="font-[540]">Value</span>
+      <div className="mt-0.5">
+        <NumberField
+          compact
+          info={infoOf(kind)}
+          value={typed ?? present[kind]}
+          onCommit={(value) => {
+            setTyped(value);
+            return null;
+          }}
+        />
+      </div>
+    </div>
+  );
+}
+
+/** The numbers of the car as it is that a change may move, in stored units. */
+function presentOf(car: Car, axle: AxleName): Record<NumberKind, number> {
+  return {
+    ductArea: car[axle].ductAreaCm2,
+    tape: car[axle].tapePercent,
+    thickness: car[axle].rotor.thicknessMm,
+    mass: car.massKg,
+    balance: car.frontSharePercent ?? 60,
+  };
+}
+
+function numberChange(kind: NumberKind, axle: AxleName, value: number): Change {
+  switch (kind) {
+    case 'ductArea':
+      return { kind: 'duct', axle, areaCm2: value };
+    case 'tape':
+      return { kind: 'tape', axle, percent: value };
+    case 'thickness':
+      return { kind: 'thickness', axle, thicknessMm: value };
+    case 'mass':
+      return { kind: 'mass', massKg: value };
+    case 'balance':
+      return { kind: 'balance', frontSharePercent: value };
+  }
+}
+
+/** What may be chosen of a kind that is not a number. */
+function optionsOf(kind: Kind, parts: readonly Part[]): readonly (readonly [string, string])[] {
+  if (isNumber(kind)) return [];
+  if (kind === 'vanes') return VANE_IDS.map((id) => [id, VANES[id].name]);
+  return shelfOf(kind, parts).map((part) => [part.id, part.name]);
 }

@@ -104,42 +104,55 @@ function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) 
         </thead>
         <tbody>
           {balance.choices.map((choice) => (
-            <tr key={choice.kind} className="border-t border-rule/60">
-              <th className="py-1 text-left font-[560]">
-                <span className="flex items-center gap-1.5">
-                  <StateMark
-                    kind={Math.min(choice.front, choice.rear) < 0 ? 'over-limit' : 'within-limits'}
-                    className="h-[13px] w-[13px]"
-                  />
-                  {NAMES[choice.kind]}
-                </span>
-              </th>
-              <td className="px-2">
-                {choice.clicks ? choice.clicks.map(signed).join(' ') : percent(choice.share)}
-              </td>
-              <Kelvin value={choice.front} units={units} />
-              <Kelvin value={choice.rear} units={units} />
-              <td className="px-2">{choice.fade === null ? '—' : fadeText(choice.fade)}</td>
-              <td className={`px-2 ${choice.rearFirst > 0 ? 'text-over' : ''}`}>
-                {choice.rearFirst} of {choice.hotStops} braking zones
-              </td>
-              <td className="py-1">
-                {choice.kind !== 'now' && (
-                  <button
-                    type="button"
-                    className="btn"
-                    aria-label={`Set: ${NAMES[choice.kind]}`}
-                    onClick={() => take(choice)}
-                  >
-                    Set this
-                  </button>
-                )}
-              </td>
-            </tr>
+            <ChoiceRow key={choice.kind} choice={choice} units={units} take={take} />
           ))}
         </tbody>
       </table>
     </ScrollPanel>
+  );
+}
+
+/** One balance with what it does, and the button that sets it. */
+function ChoiceRow({
+  choice,
+  units,
+  take,
+}: {
+  choice: BalanceChoice;
+  units: UnitChoice;
+  take: (choice: BalanceChoice) => void;
+}) {
+  return (
+    <tr className="border-t border-rule/60">
+      <th className="py-1 text-left font-[560]">
+        <span className="flex items-center gap-1.5">
+          <StateMark
+            kind={Math.min(choice.front, choice.rear) < 0 ? 'over-limit' : 'within-limits'}
+            className="h-[13px] w-[13px]"
+          />
+          {NAMES[choice.kind]}
+        </span>
+      </th>
+      <td className="px-2">{choice.clicks ? choice.clicks.map(signed).join(' ') : percent(choice.share)}</td>
+      <Kelvin value={choice.front} units={units} />
+      <Kelvin value={choice.rear} units={units} />
+      <td className="px-2">{choice.fade === null ? '—' : fadeText(choice.fade)}</td>
+      <td className={`px-2 ${choice.rearFirst > 0 ? 'text-over' : ''}`}>
+        {choice.rearFirst} of {choice.hotStops} braking zones
+      </td>
+      <td className="py-1">
+        {choice.kind !== 'now' && (
+          <button
+            type="button"
+            className="btn"
+            aria-label={`Set: ${NAMES[choice.kind]}`}
+            onClick={() => take(choice)}
+          >
+            Set this
+          </button>
+        )}
+      </td>
+    </tr>
   );
 }
 

@@ -86,6 +86,32 @@ export const CompareTable = memo(function CompareTable({
 });
 
 function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[] {
+  return [
+    verdictRow(units),
+    ...heatRows(units),
+    ...lapRows(units, reference.name),
+    ...lifeRows(units, reference.name),
+    ...moneyRows(currency, reference),
+  ];
+}
+
+const verdictRow = (units: UnitChoice): Row => ({
+  name: 'Verdict',
+  cell: (c) => {
+    const text = verdictText(c.assessed.summary, units);
+    return (
+      <span className="flex items-start gap-1.5">
+        <StateMark kind={c.assessed.summary.verdict.kind} className="mt-[2px] h-[14px] w-[14px]" />
+        <span>
+          <strong className="font-[640]">{text.state}.</strong> {text.sentence}
+        </span>
+      </span>
+    );
+  },
+});
+
+/** Margins, cold bite and peaks, the brake reserve. */
+function heatRows(units: UnitChoice): Row[] {
   const temperature = (kelvin: number) => siText(kelvin, 'temperature', units);
   const hottest = (
     c: Compared,
@@ -108,25 +134,7 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
         units,
       ),
   });
-  const worn = (c: Compared, axle: 'front' | 'rear') =>
-    1000 * Math.max(c.assessed.summary.padWear[`${axle}Left`], c.assessed.summary.padWear[`${axle}Right`]);
-  const crack = (c: Compared, axle: 'front' | 'rear') => c.assessed.summary.strain[`${axle}Left`].crackShare;
-  const least = (c: Compared) => leastMargin(c.assessed.summary).margin;
   return [
-    {
-      name: 'Verdict',
-      cell: (c) => {
-        const text = verdictText(c.assessed.summary, units);
-        return (
-          <span className="flex items-start gap-1.5">
-            <StateMark kind={c.assessed.summary.verdict.kind} className="mt-[2px] h-[14px] w-[14px]" />
-            <span>
-              <strong className="font-[640]">{text.state}.</strong> {text.sentence}
-            </span>
-          </span>
-        );
-      },
-    },
     margin('front'),
     margin('rear'),
     {
@@ -144,11 +152,17 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
       name: 'Brake reserve',
       cell: (c) => (c.assessed.summary.fade ? fadeText(c.assessed.summary.fade.margin) : '—'),
     },
+  ];
+}
+
+/** What a lap asks, and the car that drives it. */
+function lapRows(units: UnitChoice, against: string): Row[] {
+  return [
     {
       name: 'Brake energy per lap',
       cell: (c) => siText(c.assessed.summary.lapHeat, 'energy', units),
       against: (c, r) =>
-        changeText(r.assessed.summary.lapHeat, c.assessed.summary.lapHeat, `in “${reference.name}”`),
+        changeText(r.assessed.summary.lapHeat, c.assessed.summary.lapHeat, `in “${against}”`),
     },
     {
       name: 'Mean brake power',
@@ -174,14 +188,22 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
           : `${points > 0 ? '+' : '−'}${Math.abs(points).toFixed(1)} points`;
       },
     },
+  ];
+}
+
+/** What a day takes from pads and rotors. */
+function lifeRows(units: UnitChoice, against: string): Row[] {
+  const worn = (c: Compared, axle: 'front' | 'rear') =>
+    1000 * Math.max(c.assessed.summary.padWear[`${axle}Left`], c.assessed.summary.padWear[`${axle}Right`]);
+  const crack = (c: Compared, axle: 'front' | 'rear') => c.assessed.summary.strain[`${axle}Left`].crackShare;
+  return [
     {
       name: 'Pad wear a day (index)',
       cell: (c) =>
         AXLES.map((axle) =>
           formatQuantity(worn(c, axle), 'smallLength', units, units.smallLength === 'us' ? 4 : 2),
         ).join(' · '),
-      against: (c, r) =>
-        changeText(worn(r, 'front'), worn(c, 'front'), `at the front of “${reference.name}”`),
+      against: (c, r) => changeText(worn(r, 'front'), worn(c, 'front'), `at the front of “${against}”`),
     },
     {
       name: 'Fatigue damage (index)',
@@ -191,6 +213,12 @@ function rowsOf(units: UnitChoice, currency: string, reference: Compared): Row[]
           return share === null ? '—' : `${formatValue(100 * share, unitOf('percent', {}), 2)} %`;
         }).join(' · '),
     },
+  ];
+}
+
+function moneyRows(currency: string, reference: Compared): Row[] {
+  const least = (c: Compared) => leastMargin(c.assessed.summary).margin;
+  return [
     {
       name: 'Money',
       cell: (c) =>

@@ -16,6 +16,7 @@ import { StateMark } from '../../shared/StateMark';
 import { addSetup } from '../../state/addSetup';
 import { useProject, useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import type { ProjectStore } from '../../state/projectStore';
 import { useEdit } from '../../state/useEdit';
 
 /** All steps from a setup's car, driven. */
@@ -112,28 +113,59 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
           </span>
         )}
       </td>
-      <td className="whitespace-nowrap py-1.5 text-right">
-        <button
-          type="button"
-          className="btn"
-          aria-label={`Compare ${words}`}
-          onClick={() =>
-            setProblem(addSetup(store, setup, words.charAt(0).toUpperCase() + words.slice(1), rung.changes))
-          }
-        >
-          Compare
-        </button>{' '}
-        {rung.possible && (
-          <button type="button" className="btn" aria-label={`Fit ${words}`} onClick={fit}>
-            Fit
-          </button>
-        )}
-        {problem && (
-          <span role="alert" className="block whitespace-normal">
-            {problem}
-          </span>
-        )}
-      </td>
+      <Fitting
+        words={words}
+        setProblem={setProblem}
+        store={store}
+        setup={setup}
+        rung={rung}
+        fit={fit}
+        problem={problem}
+      />
     </tr>
+  );
+}
+
+/** Compares the step, or fits it. */
+function Fitting({
+  words,
+  setProblem,
+  store,
+  setup,
+  rung,
+  fit,
+  problem,
+}: {
+  words: string;
+  setProblem: (value: string | null) => void;
+  store: ProjectStore;
+  setup: Setup;
+  rung: Rung;
+  fit: () => void;
+  problem: string | null;
+}) {
+  return (
+    <td className="whitespace-nowrap py-1.5 text-right">
+      <button
+        type="button"
+        className="btn"
+        aria-label={`Compare ${words}`}
+        onClick={() =>
+          setProblem(addSetup(store, setup, words.charAt(0).toUpperCase() + words.slice(1), rung.changes))
+        }
+      >
+        Compare
+      </button>{' '}
+      {rung.possible && (
+        <button type="button" className="btn" aria-label={`Fit ${words}`} onClick={fit}>
+          Fit
+        </button>
+      )}
+      {problem && (
+        <span role="alert" className="block whitespace-normal">
+          {problem}
+        </span>
+      )}
+    </td>
   );
 }

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { QUESTION } from '../../../compute';
-import { setCurrency, withChanges } from '../../../model';
+import { type Project, type Setup, setCurrency, type UnitChoice, withChanges } from '../../../model';
 import {
   type Assessed,
   type Candidate,
@@ -26,7 +26,7 @@ import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { AnswerState } from './AnswerState';
 import { type Ladder, LadderStep, stepWords } from './LadderStep';
-import { useAnswer } from './useAnswer';
+import { type Answer, useAnswer } from './useAnswer';
 
 const QUIET = 500;
 const FIRST = 12;
@@ -36,11 +36,170 @@ export function LadderTab() {
   const project = useProject();
   const setup = useSetup();
   const units = useUnits();
-  const { crew } = useBackground();
   const [wanted, setWanted] = useState<Target | null>(null);
   const [all, setAll] = useState(false);
+  const answer = useLadder(setup, wanted);
+  const ladder = answer.data;
+  // Prices only order the steps: they are never driven again for them.
+  const rungs = useMemo(
+    () => (ladder ? ranked(ladder.rungs.map((rung) => repriced(project, ladder.setup, rung))) : []),
+    [ladder, project],
+  );
+  const target = ladder?.rungs[0]?.target ?? wanted ?? 'heat';
+  const useful = rungs.filter((rung) => rung.gain >= 0.5 && rung.possible);
+  const shown = all ? rungs : useful.slice(0, FIRST);
+  // What a step does to the stops is the same for most of them: said once, and where it differs.
+  const common = ladder && shown.length > 0 ? stopsText(ladder.base, shown[0].assessed, units) : null;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <LadderHead
+        target={target}
+        setWanted={setWanted}
+        ladder={ladder}
+        units={units}
+        useful={useful}
+        setup={setup}
+        project={project}
+        answer={answer}
+      />
+      {ladder && (
+        <ScrollPanel label="Upgrade ladder" className={`${answer.behind ? 'opacity-60' : ''}`}>
+          <div className="flex flex-wrap items-center gap-3">
+            <h2 className="mr-auto text-[15px]">
+              One step from today’s car, most margin for the money first{' '}
+              <How name="the ranking" told={() => explainLadder(ladder.tried, ladder.base, units)} />
+            </h2>
+            <CheckField checked={all} onChange={setAll}>
+              all {rungs.length} steps, also those ruled out or of no use
+            </CheckField>
+          </div>
+          {common && (
+            <p className="mt-1">
+              <strong className="font-[620]">What it does not do.</strong> {common} Where a step differs, it
+              says so.
+            </p>
+          )}
+          {shown.length === 0 ? (
+            <p className="mt-2">Nothing of the shelf gains margin here without standing in its own way.</p>
+          ) : (
+            <Rungs project={project} shown={shown} ladder={ladder} common={common} />
+          )}
+          <p className="caption mt-2">
+            Prices are usual ones of each class, from memory: type your own. They are for both wheels of an
+            axle, or for the car. Steps that are ruled out stay in the list with the reason when all are
+            shown. Brake parts are safety parts: what fits here must still fit on the car; fit and torque to
+            the maker’s data, by someone qualified, under the event’s rules and local law.
+          </p>
+        </ScrollPanel>
+      )}
+    </div>
+  );
+}
+
+/** What is to be gained. */
+function LadderHead({
+  target,
+  setWanted,
+  ladder,
+  units,
+  useful,
+  setup,
+  project,
+  answer,
+}: {
+  target: Target;
+  setWanted: (value: Target | null) => void;
+  ladder: Ladder | undefined;
+  units: UnitChoice;
+  useful: Rung[];
+  setup: Setup;
+  project: Project;
+  answer: Answer<Ladder>;
+}) {
+  return (
+    <section className="panel grid gap-x-6 gap-y-3 px-4 py-3 md:grid-cols-[240px_110px_minmax(0,1fr)]">
+      <SelectField
+        label="To gain"
+        value={target}
+        options={[
+          ['heat', 'Room under the limits'],
+          ['bite', 'Bite at the coldest braking'],
+        ]}
+        onChange={setWanted}
+      />
+      <Currency />
+      <div>
+        {ladder && (
+          <p>
+            Today the closest is the {marginWords(targetMargin(ladder.base, target), units)}.{' '}
+            {useful.length === 0
+              ? 'No single step of the shelf gains anything here.'
+              : `First step for the money: ${stepWords(useful[0], setup, units)}, ${signedKelvin(useful[0].gain, units)} for ${moneyText(useful[0].price, project.currency)}.`}
+          </p>
+        )}
+        <AnswerState answer={answer} doing="Driving the day with every step" />
+      </div>
+    </section>
+  );
+}
+
+/** The steps, most margin for the money first. */
+function Rungs({
+  project,
+  shown,
+  ladder,
+  common,
+}: {
+  project: Project;
+  shown: Rung[];
+  ladder: Ladder;
+  common: string | null;
+}) {
+  return (
+    <table className="mt-2 w-full min-w-[960px] border-collapse text-left">
+      <caption className="sr-only">Steps ranked by margin for each 100 of money</caption>
+      <thead>
+        <tr className="caption border-b border-rule">
+          <th className="font-normal">Step</th>
+          <th className="px-2 text-right font-normal">gains</th>
+          <th className="w-[110px] px-2 text-right font-normal">costs, {project.currency}</th>
+          <th className="px-2 text-right font-normal">for each 100</th>
+          <th className="px-2 font-normal">closest then</th>
+          <th className="px-2 font-normal">compatible?</th>
+          <th>
+            <span className="sr-only">Actions</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {shown.map((rung) => (
+          <LadderStep key={rung.id} rung={rung} ladder={ladder} common={common} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Currency() {
+  const { currency } = useProject();
+  const edit = useEdit();
+  return (
+    <TextField
+      label="Currency"
+      value={currency}
+      longest={6}
+      required
+      onCommit={(next) => edit('Currency', (project) => setCurrency(project, next), { key: 'currency' })}
+    />
+  );
+}
+
+/** All steps of the shelf and the pairs that make sense, each driven and judged. */
+function useLadder(setup: Setup, wanted: Target | null) {
+  const project = useProject();
+  const { crew } = useBackground();
   const settled = useSettled(setup, QUIET);
-  const answer = useAnswer<Ladder>(settled && QUESTION.ladder(settled, wanted), async (signal, report) => {
+  return useAnswer<Ladder>(settled && QUESTION.ladder(settled, wanted), async (signal, report) => {
     const asked = settled ?? setup;
     const [[base], [steps]] = await Promise.all([
       crew.run([asked], (remote, job) => remote.assess(job) as Promise<Assessed>, { signal }),
@@ -73,106 +232,4 @@ export function LadderTab() {
       tried: steps.length + pairs.length,
     };
   });
-  const ladder = answer.data;
-  // Prices only order the steps: they are never driven again for them.
-  const rungs = useMemo(
-    () => (ladder ? ranked(ladder.rungs.map((rung) => repriced(project, ladder.setup, rung))) : []),
-    [ladder, project],
-  );
-  const target = ladder?.rungs[0]?.target ?? wanted ?? 'heat';
-  const useful = rungs.filter((rung) => rung.gain >= 0.5 && rung.possible);
-  const shown = all ? rungs : useful.slice(0, FIRST);
-  // What a step does to the stops is the same for most of them: said once, and where it differs.
-  const common = ladder && shown.length > 0 ? stopsText(ladder.base, shown[0].assessed, units) : null;
-  return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
-      <section className="panel grid gap-x-6 gap-y-3 px-4 py-3 md:grid-cols-[240px_110px_minmax(0,1fr)]">
-        <SelectField
-          label="To gain"
-          value={target}
-          options={[
-            ['heat', 'Room under the limits'],
-            ['bite', 'Bite at the coldest braking'],
-          ]}
-          onChange={setWanted}
-        />
-        <Currency />
-        <div>
-          {ladder && (
-            <p>
-              Today the closest is the {marginWords(targetMargin(ladder.base, target), units)}.{' '}
-              {useful.length === 0
-                ? 'No single step of the shelf gains anything here.'
-                : `First step for the money: ${stepWords(useful[0], setup, units)}, ${signedKelvin(useful[0].gain, units)} for ${moneyText(useful[0].price, project.currency)}.`}
-            </p>
-          )}
-          <AnswerState answer={answer} doing="Driving the day with every step" />
-        </div>
-      </section>
-      {ladder && (
-        <ScrollPanel label="Upgrade ladder" className={`${answer.behind ? 'opacity-60' : ''}`}>
-          <div className="flex flex-wrap items-center gap-3">
-            <h2 className="mr-auto text-[15px]">
-              One step from today’s car, most margin for the money first{' '}
-              <How name="the ranking" told={() => explainLadder(ladder.tried, ladder.base, units)} />
-            </h2>
-            <CheckField checked={all} onChange={setAll}>
-              all {rungs.length} steps, also those ruled out or of no use
-            </CheckField>
-          </div>
-          {common && (
-            <p className="mt-1">
-              <strong className="font-[620]">What it does not do.</strong> {common} Where a step differs, it
-              says so.
-            </p>
-          )}
-          {shown.length === 0 ? (
-            <p className="mt-2">Nothing of the shelf gains margin here without standing in its own way.</p>
-          ) : (
-            <table className="mt-2 w-full min-w-[960px] border-collapse text-left">
-              <caption className="sr-only">Steps ranked by margin for each 100 of money</caption>
-              <thead>
-                <tr className="caption border-b border-rule">
-                  <th className="font-normal">Step</th>
-                  <th className="px-2 text-right font-normal">gains</th>
-                  <th className="w-[110px] px-2 text-right font-normal">costs, {project.currency}</th>
-                  <th className="px-2 text-right font-normal">for each 100</th>
-                  <th className="px-2 font-normal">closest then</th>
-                  <th className="px-2 font-normal">compatible?</th>
-                  <th>
-                    <span className="sr-only">Actions</span>
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {shown.map((rung) => (
-                  <LadderStep key={rung.id} rung={rung} ladder={ladder} common={common} />
-                ))}
-              </tbody>
-            </table>
-          )}
-          <p className="caption mt-2">
-            Prices are usual ones of each class, from memory: type your own. They are for both wheels of an
-            axle, or for the car. Steps that are ruled out stay in the list with the reason when all are
-            shown. Brake parts are safety parts: what fits here must still fit on the car; fit and torque to
-            the maker’s data, by someone qualified, under the event’s rules and local law.
-          </p>
-        </ScrollPanel>
-      )}
-    </div>
-  );
-}
-
-function Currency() {
-  const { currency } = useProject();
-  const edit = useEdit();
-  return (
-    <TextField
-      label="Currency"
-      value={currency}
-      longest={6}
-      required
-      onCommit={(next) => edit('Currency', (project) => setCurrency(project, next), { key: 'currency' })}
-    />
-  );
 }

@@ -1,32 +1,11 @@
-import { Copy, Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { RadioGroup } from 'radix-ui';
-import { useId, useMemo, useState } from 'react';
-import {
-  type Change,
-  type Compare,
-  changePrice,
-  changesProblem,
-  changeWords,
-  fieldInfo,
-  MOST_SETUPS,
-  type Setup,
-  type SetupVariant,
-  setupSchema,
-  withOneMore,
-} from '../../../model';
-import { moneyText } from '../../../text/en';
-import { NumberField } from '../../shared/NumberField';
+import type { Compare, Setup } from '../../../model';
 import { useProject } from '../../state/context';
-import { useUnits } from '../../state/preferences';
 import type { Editing } from '../../state/useItem';
-import { IconButton } from '../../ui/IconButton';
-import { SelectField } from '../../ui/SelectField';
-import { TextField } from '../../ui/TextField';
-import { AddChange } from './AddChange';
 import { carOf } from './compared';
 import { SetupMark } from './SetupMark';
-
-const otherCostInfo = fieldInfo(setupSchema.shape.otherCost);
+import { ChangeList, Pin, useVariants, VariantHead } from './Variant';
 
 /** The plan’s own setup among those that can be pinned. */
 const CURRENT = 'current';
@@ -42,22 +21,7 @@ export function SetupList({
   setup: Setup;
 }) {
   const project = useProject();
-  const [problem, setProblem] = useState<string | null>(null);
-  // Each an edit of its own, to be undone by itself; a name is typed in one go.
-  const save = (next: Compare, label: string) =>
-    setProblem(editing.replace({ ...editing.item, compare: next }, label));
-  const change = (id: string, with_: Partial<SetupVariant>, label: string) =>
-    save({ ...compare, setups: compare.setups.map((s) => (s.id === id ? { ...s, ...with_ } : s)) }, label);
-  const full = compare.setups.length >= MOST_SETUPS;
-  const add = (from: Omit<SetupVariant, 'id'>) =>
-    save(
-      { ...compare, setups: [...compare.setups, { ...from, id: crypto.randomUUID() }] },
-      'Setup to compare',
-    );
-  const taken = compare.setups.map((s) => s.name);
-  const fresh = () => {
-    for (let n = compare.setups.length + 1; ; n++) if (!taken.includes(`Setup ${n}`)) return `Setup ${n}`;
-  };
+  const { problem, setProblem, save, change, full, add, fresh } = useVariants(editing, compare);
   return (
     <section className="panel px-4 py-3" aria-label="Setups">
       <div className="flex flex-wrap items-center gap-3">
@@ -91,71 +55,18 @@ export function SetupList({
               className="rounded border border-rule px-2.5 py-1.5"
               aria-label={variant.name}
             >
-              <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5">
-                <SetupMark index={i + 1} />
-                <div className="w-[min(260px,100%)]">
-                  <TextField
-                    compact
-                    required
-                    longest={80}
-                    label={`Name of setup ${i + 1}`}
-                    value={variant.name}
-                    onCommit={(name) =>
-                      setProblem(editing.set(['compare', 'setups', i, 'name'], name, 'Name of a setup'))
-                    }
-                  />
-                </div>
-                {project.cars.length > 1 && (
-                  <div className="w-[min(230px,100%)] [&_label]:sr-only">
-                    <SelectField
-                      label={`Car of setup ${i + 1}`}
-                      value={variant.carId}
-                      options={project.cars.map((car) => [car.id, car.name] as const)}
-                      onChange={(carId) => change(variant.id, { carId }, 'Car of a setup')}
-                    />
-                  </div>
-                )}
-                <Pin pinned={compare.referenceId === variant.id} name={variant.name} value={variant.id} />
-                <span className="flex items-center gap-1.5">
-                  <span className="caption" aria-hidden="true">
-                    other cost, {project.currency}
-                  </span>
-                  <span className="w-[92px]">
-                    <NumberField
-                      compact
-                      label={`Other cost of ${variant.name}`}
-                      info={otherCostInfo}
-                      value={variant.otherCost}
-                      onCommit={(cost) =>
-                        cost === null
-                          ? null
-                          : editing.set(['compare', 'setups', i, 'otherCost'], cost, 'Other cost of a setup')
-                      }
-                    />
-                  </span>
-                </span>
-                <IconButton
-                  icon={Copy}
-                  disabled={full}
-                  name={`Copy ${variant.name}`}
-                  title="Copy"
-                  onClick={() => add({ ...variant, name: `${variant.name.slice(0, 72)} (copy)` })}
-                />
-                <IconButton
-                  icon={Trash2}
-                  name={`Remove ${variant.name}`}
-                  title="Remove"
-                  onClick={() =>
-                    save(
-                      {
-                        setups: compare.setups.filter((s) => s.id !== variant.id),
-                        referenceId: compare.referenceId === variant.id ? null : compare.referenceId,
-                      },
-                      'Setup removed',
-                    )
-                  }
-                />
-              </div>
+              <VariantHead
+                i={i}
+                variant={variant}
+                setProblem={setProblem}
+                editing={editing}
+                project={project}
+                change={change}
+                compare={compare}
+                full={full}
+                add={add}
+                save={save}
+              />
               <ChangeList
                 setup={{ ...setup, car: carOf(project, variant) }}
                 variant={variant}
@@ -172,73 +83,5 @@ export function SetupList({
         </p>
       )}
     </section>
-  );
-}
-
-function Pin({ pinned, name, value }: { pinned: boolean; name: string; value: string }) {
-  const id = useId();
-  return (
-    <span className="ml-auto flex items-center gap-1.5">
-      <RadioGroup.Item id={id} value={value} aria-label={`Differences against ${name}`} className="radio">
-        <RadioGroup.Indicator className="radio-dot" />
-      </RadioGroup.Item>
-      <label htmlFor={id} aria-hidden="true">
-        {pinned ? 'pinned: differences are against it' : 'pin'}
-      </label>
-    </span>
-  );
-}
-
-function ChangeList({
-  setup,
-  variant,
-  onChange,
-}: {
-  setup: Setup;
-  variant: SetupVariant;
-  onChange: (changes: SetupVariant['changes']) => void;
-}) {
-  const units = useUnits();
-  const project = useProject();
-  const { changes } = variant;
-  const [problem, setProblem] = useState<string | null>(null);
-  // What came to be impossible since it was added is told as well.
-  const { car, parts } = setup;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: of the setup only these two count
-  const standing = useMemo(() => changesProblem(setup, changes), [car, parts, changes]);
-  const add = (change: Change) => {
-    const next = withOneMore(changes, change, setup.parts);
-    const found = standing ? null : changesProblem(setup, next);
-    setProblem(found && `Not added: ${found}.`);
-    if (!found) onChange(next);
-  };
-  return (
-    <div className="mt-1.5 flex flex-wrap items-center gap-1.5">
-      {changes.length === 0 && <span className="caption">No change yet.</span>}
-      {changes.map((change, i) => {
-        const words = changeWords(change, project.parts, units);
-        const price = changePrice(project, change, carOf(project, variant));
-        return (
-          <span key={words} className="inline-flex items-center gap-1 rounded bg-sunk py-0.5 pl-2 pr-0.5">
-            {words}
-            {price > 0 && <span className="caption">{moneyText(price, project.currency)}</span>}
-            <button
-              type="button"
-              className="btn btn-bare min-h-[24px] px-1.5"
-              aria-label={`Take out ${words}`}
-              onClick={() => onChange(changes.filter((_, k) => k !== i))}
-            >
-              ×
-            </button>
-          </span>
-        );
-      })}
-      <AddChange carId={variant.carId} onAdd={add} />
-      {(problem || standing) && (
-        <p role="alert" className="w-full text-over">
-          {standing ? `These changes do not go together: ${standing}.` : problem}
-        </p>
-      )}
-    </div>
   );
 }

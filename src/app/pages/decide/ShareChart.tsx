@@ -46,52 +46,7 @@ export function ShareChart({
         ))}
         {stops.map((stop, k) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
-          // biome-ignore lint/a11y/noStaticElementInteractions: the keys comma and period step through the stops
-          <g key={k} className="cursor-pointer" onClick={() => onPick(k)}>
-            <rect
-              x={x(k) - step / 2}
-              y={TOP - 4}
-              width={step}
-              height={HEIGHT - TOP}
-              fill="var(--act)"
-              fillOpacity={k === picked ? 0.13 : 0}
-            />
-            {stop.even !== null && (
-              <>
-                <line
-                  x1={x(k)}
-                  x2={x(k)}
-                  y1={y(stop.even)}
-                  y2={y(stop.grip)}
-                  stroke="var(--rule)"
-                  strokeWidth={6}
-                />
-                <path
-                  d={`M${x(k)},${y(stop.even) - 6} l6,6 l-6,6 l-6,-6 Z`}
-                  fill="var(--panel)"
-                  stroke="var(--front)"
-                  strokeWidth={2}
-                />
-              </>
-            )}
-            <line
-              x1={x(k) - 12}
-              x2={x(k) + 12}
-              y1={y(stop.grip)}
-              y2={y(stop.grip)}
-              stroke="var(--ink)"
-              strokeWidth={2.4}
-            />
-            <circle cx={x(k)} cy={y(stop.actual)} r={4.5} fill="var(--act)" />
-            <text x={x(k)} y={HEIGHT - 19} fontSize={11} textAnchor="middle" fill="var(--ink)">
-              {k + 1}
-            </text>
-            {step > 56 && (
-              <text x={x(k)} y={HEIGHT - 6} fontSize={10} textAnchor="middle" fill="var(--dim)">
-                {stop.name.slice(0, Math.floor(step / 6))}
-              </text>
-            )}
-          </g>
+          <ZoneShares key={k} k={k} onPick={onPick} x={x} step={step} picked={picked} stop={stop} y={y} />
         ))}
       </svg>
       <p className="caption flex flex-wrap gap-x-4">
@@ -100,5 +55,73 @@ export function ShareChart({
         <span>◇ both axles equally hot</span>
       </p>
     </div>
+  );
+}
+
+/** One braking zone: the balance as it is, for grip and for temperature. */
+function ZoneShares({
+  k,
+  onPick,
+  x,
+  step,
+  picked,
+  stop,
+  y,
+}: {
+  k: number;
+  onPick: (stop: number) => void;
+  x: (k: number) => number;
+  step: number;
+  picked: number | null;
+  stop: StopShares & { readonly name: string };
+  y: (share: number) => number;
+}) {
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the keys comma and period step through the stops
+    <g className="cursor-pointer" onClick={() => onPick(k)}>
+      <rect
+        x={x(k) - step / 2}
+        y={TOP - 4}
+        width={step}
+        height={HEIGHT - TOP}
+        fill="var(--act)"
+        fillOpacity={k === picked ? 0.13 : 0}
+      />
+      {stop.even !== null && (
+        <>
+          <line
+            x1={x(k)}
+            x2={x(k)}
+            y1={y(stop.even)}
+            y2={y(stop.grip)}
+            stroke="var(--rule)"
+            strokeWidth={6}
+          />
+          <path
+            d={`M${x(k)},${y(stop.even) - 6} l6,6 l-6,6 l-6,-6 Z`}
+            fill="var(--panel)"
+            stroke="var(--front)"
+            strokeWidth={2}
+          />
+        </>
+      )}
+      <line
+        x1={x(k) - 12}
+        x2={x(k) + 12}
+        y1={y(stop.grip)}
+        y2={y(stop.grip)}
+        stroke="var(--ink)"
+        strokeWidth={2.4}
+      />
+      <circle cx={x(k)} cy={y(stop.actual)} r={4.5} fill="var(--act)" />
+      <text x={x(k)} y={HEIGHT - 19} fontSize={11} textAnchor="middle" fill="var(--ink)">
+        {k + 1}
+      </text>
+      {step > 56 && (
+        <text x={x(k)} y={HEIGHT - 6} fontSize={10} textAnchor="middle" fill="var(--dim)">
+          {stop.name.slice(0, Math.floor(step / 6))}
+        </text>
+      )}
+    </g>
   );
 }

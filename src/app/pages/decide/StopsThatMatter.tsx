@@ -1,5 +1,5 @@
 import type { LapResult } from '../../../core';
-import { siText, type UnitChoice } from '../../../model';
+import { type Setup, siText, type UnitChoice } from '../../../model';
 import { clockText, fadeText, pedalText } from '../../../text/en';
 import type { Computed } from '../../state/useSession';
 
@@ -46,46 +46,17 @@ export function StopsThatMatter({
       <h3 className="text-[13.5px]">
         Braking zones that matter, lap {lap.numberInSession} ({clockText(lap.lapTime)} min)
       </h3>
-      <table className="narrow w-full text-right text-[12.5px]">
-        <thead>
-          <tr className="caption border-b border-ink align-bottom">
-            <th className="text-left font-normal">Zone</th>
-            <th className="font-normal">from · to {units.speed === 'us' ? 'mph' : 'km/h'}</th>
-            <th className="font-normal">front surface {degree}</th>
-            <th className="font-normal">rear surface {degree}</th>
-            <th className="font-normal">pedal</th>
-            <th className="font-normal">line pressure {units.pressure === 'us' ? 'psi' : 'bar'}</th>
-            <th className="font-normal">reserve</th>
-            <th className="font-normal">clicks</th>
-          </tr>
-        </thead>
-        <tbody>
-          {chosen.map((k) => {
-            const stop = lap.trace.stops[k];
-            const force = lap.forces[k];
-            const clicks = setup.plan.clicks[k] ?? 0;
-            return (
-              <tr key={k} className="border-b border-rule">
-                <th className="text-left font-[540]">
-                  {k + 1} {stop.name}
-                </th>
-                <td>
-                  {siText(stop.entrySpeed, 'speed', units).replace(/ .*/, '')} ·{' '}
-                  {siText(stop.exitSpeed, 'speed', units).replace(/ .*/, '')}
-                </td>
-                <td>{temperature(face(k, 'front'))}</td>
-                <td>{temperature(face(k, 'rear'))}</td>
-                <td>{pedalText(force.pedal, units)}</td>
-                <td>
-                  {bar(force.frontPressure)} · {bar(force.rearPressure)}
-                </td>
-                <td>{fadeText(force.fadeMargin)}</td>
-                <td>{clicked ? clicksText(clicks) : '—'}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <Zones
+        units={units}
+        degree={degree}
+        chosen={chosen}
+        lap={lap}
+        setup={setup}
+        temperature={temperature}
+        face={face}
+        bar={bar}
+        clicked={clicked}
+      />
       <p className="text-[12.5px]">
         <strong className="font-[620]">Balance.</strong>{' '}
         {!clicked
@@ -95,5 +66,71 @@ export function StopsThatMatter({
             : 'Clicks as listed; none at the other stops.'}
       </p>
     </section>
+  );
+}
+
+/** The braking zones, hardest first. */
+function Zones({
+  units,
+  degree,
+  chosen,
+  lap,
+  setup,
+  temperature,
+  face,
+  bar,
+  clicked,
+}: {
+  units: UnitChoice;
+  degree: '°C' | '°F';
+  chosen: number[];
+  lap: LapResult;
+  setup: Setup;
+  temperature: (kelvin: number) => string;
+  face: (k: number, axle: 'front' | 'rear') => number;
+  bar: (pascal: number) => string;
+  clicked: boolean;
+}) {
+  return (
+    <table className="narrow w-full text-right text-[12.5px]">
+      <thead>
+        <tr className="caption border-b border-ink align-bottom">
+          <th className="text-left font-normal">Zone</th>
+          <th className="font-normal">from · to {units.speed === 'us' ? 'mph' : 'km/h'}</th>
+          <th className="font-normal">front surface {degree}</th>
+          <th className="font-normal">rear surface {degree}</th>
+          <th className="font-normal">pedal</th>
+          <th className="font-normal">line pressure {units.pressure === 'us' ? 'psi' : 'bar'}</th>
+          <th className="font-normal">reserve</th>
+          <th className="font-normal">clicks</th>
+        </tr>
+      </thead>
+      <tbody>
+        {chosen.map((k) => {
+          const stop = lap.trace.stops[k];
+          const force = lap.forces[k];
+          const clicks = setup.plan.clicks[k] ?? 0;
+          return (
+            <tr key={k} className="border-b border-rule">
+              <th className="text-left font-[540]">
+                {k + 1} {stop.name}
+              </th>
+              <td>
+                {siText(stop.entrySpeed, 'speed', units).replace(/ .*/, '')} ·{' '}
+                {siText(stop.exitSpeed, 'speed', units).replace(/ .*/, '')}
+              </td>
+              <td>{temperature(face(k, 'front'))}</td>
+              <td>{temperature(face(k, 'rear'))}</td>
+              <td>{pedalText(force.pedal, units)}</td>
+              <td>
+                {bar(force.frontPressure)} · {bar(force.rearPressure)}
+              </td>
+              <td>{fadeText(force.fadeMargin)}</td>
+              <td>{clicked ? clicksText(clicks) : '—'}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }

@@ -5,6 +5,7 @@ import {
   changeWords,
   MADE_ROTOR_KEY,
   madeRotorPrice,
+  type Project,
   priceInfo,
   type Setup,
   withPrice,
@@ -25,6 +26,7 @@ import { StateMark } from '../../shared/StateMark';
 import { addSetup } from '../../state/addSetup';
 import { useBackground, useProject, useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import type { ProjectStore } from '../../state/projectStore';
 import { useSettled } from '../../state/useSettled';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { AnswerState } from './AnswerState';
@@ -77,52 +79,9 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
               quickest !== cheapest &&
               ` Least lost on the track: ${WAY_WORDS[quickest.kind].toLowerCase()}, ${moneyText(quickest.price, project.currency)} and ${signedSeconds(quickest.perDay)} a day.`}
           </p>
-          <table className="mt-2 w-full min-w-[820px] text-left">
-            <caption className="sr-only">Ways to keep the margin, the cheapest first</caption>
-            <thead>
-              <tr className="caption">
-                <th className="font-normal">Way</th>
-                <th className="px-2 font-normal">as little of it as does</th>
-                <th className="px-2 text-right font-normal">money</th>
-                <th className="px-2 text-right font-normal">a hot lap</th>
-                <th className="px-2 text-right font-normal">the day’s driving</th>
-                <th className="px-2 font-normal">closest then</th>
-                <th>
-                  <span className="sr-only">Actions</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {ways.map((way) => (
-                <WayRow
-                  key={way.kind}
-                  way={way}
-                  what={what(way)}
-                  onCompare={() => setProblem(addSetup(store, setup, WAY_WORDS[way.kind], way.changes))}
-                />
-              ))}
-            </tbody>
-          </table>
+          <WayTable ways={ways} what={what} setProblem={setProblem} store={store} setup={setup} />
           {problem && <p role="alert">{problem}</p>}
-          <div className="mt-2 flex items-center gap-2">
-            <span>A pair of rotors with other vanes or more iron, {project.currency}</span>
-            <span className="w-[110px]">
-              <NumberField
-                compact
-                label="Price of a pair of made rotors"
-                info={priceInfo}
-                value={madeRotorPrice(project)}
-                onCommit={(price) => {
-                  const edited = store.edit(
-                    'Price',
-                    (p) => withPrice(p, MADE_ROTOR_KEY, price),
-                    'price/made-rotor',
-                  );
-                  return edited.made ? null : edited.message;
-                }}
-              />
-            </span>
-          </div>
+          <MadePrice project={project} store={store} />
           <p className="caption mt-1.5">
             Prices are usual ones from memory, or your own: change them under “What to buy next”. Only axles
             that miss the margin are changed.
@@ -130,6 +89,75 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
         </>
       )}
     </ScrollPanel>
+  );
+}
+
+/** The ways that keep the margin. */
+function WayTable({
+  ways,
+  what,
+  setProblem,
+  store,
+  setup,
+}: {
+  ways: Way[];
+  what: (way: Way) => string;
+  setProblem: (value: string | null) => void;
+  store: ProjectStore;
+  setup: Setup;
+}) {
+  return (
+    <table className="mt-2 w-full min-w-[820px] text-left">
+      <caption className="sr-only">Ways to keep the margin, the cheapest first</caption>
+      <thead>
+        <tr className="caption">
+          <th className="font-normal">Way</th>
+          <th className="px-2 font-normal">as little of it as does</th>
+          <th className="px-2 text-right font-normal">money</th>
+          <th className="px-2 text-right font-normal">a hot lap</th>
+          <th className="px-2 text-right font-normal">the day’s driving</th>
+          <th className="px-2 font-normal">closest then</th>
+          <th>
+            <span className="sr-only">Actions</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {ways.map((way) => (
+          <WayRow
+            key={way.kind}
+            way={way}
+            what={what(way)}
+            onCompare={() => setProblem(addSetup(store, setup, WAY_WORDS[way.kind], way.changes))}
+          />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What a pair of made rotors costs. */
+function MadePrice({ project, store }: { project: Project; store: ProjectStore }) {
+  return (
+    <div className="mt-2 flex items-center gap-2">
+      <span>A pair of rotors with other vanes or more iron, {project.currency}</span>
+      <span className="w-[110px]">
+        <NumberField
+          compact
+          label="Price of a pair of made rotors"
+          info={priceInfo}
+          value={madeRotorPrice(project)}
+          onCommit={(price) => {
+            const edited = store.edit(
+              'Price',
+              (p) => withPrice(p, MADE_ROTOR_KEY, price),
+              'price/made-rotor',
+            );
+            return edited.made ? null : edited.message;
+          }}
+        />
+      </span>
+    </div>
   );
 }
 

@@ -38,24 +38,8 @@ export function useUncertain(setup: Setup) {
   const { crew } = useBackground();
   const asked = askedOf(setup);
   const pieces = pieceCount(setup);
-  const [state, setState] = useState<UncertainState & { readonly of: string }>({
-    kind: 'looking',
-    of: asked,
-  });
+  const { now, say } = useStateOf(asked);
   const controller = useRef<AbortController | null>(null);
-  const latest = useLatest(asked);
-
-  const say = useCallback(
-    (of: string, next: UncertainState) => {
-      // What has been changed meanwhile is no longer asked for.
-      if (latest.current !== of) return;
-      // Results are drawn in pieces, so that the page stays smooth.
-      if (next.kind === 'done') startTransition(() => setState({ ...next, of }));
-      else setState({ ...next, of });
-    },
-    [latest],
-  );
-
   const finish = useCallback(
     async (of: string, wanted: Setup, all: readonly Float32Array[], seconds: number | null) => {
       const [statistics] = await crew.run(
@@ -68,21 +52,20 @@ export function useUncertain(setup: Setup) {
     [crew, say],
   );
 
+  const look = useCallback(async () => {
+    // A store that cannot be read keeps nothing; the runs can be made all the same.
+    const found = await keptPieces(store, asked, pieces).catch(() => []);
+    const kept = found.filter((piece): piece is Float32Array => piece !== null);
+    if (kept.length === pieces) await finish(asked, setup, kept, null);
+    else say(asked, { kind: 'idle', kept: kept.length, cancelled: false });
+  }, [asked, pieces, setup, finish, say]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another question, not another object, looks anew
   useEffect(() => {
     controller.current?.abort();
     controller.current = null;
-    setState({ kind: 'looking', of: asked });
-    const timer = setTimeout(() => {
-      keptPieces(store, asked, pieces)
-        .then(async (found) => {
-          const kept = found.filter((piece) => piece !== null);
-          if (kept.length === pieces) await finish(asked, setup, kept, null);
-          else say(asked, { kind: 'idle', kept: kept.length, cancelled: false });
-        })
-        // A store that cannot be read keeps nothing; the runs can be made all the same.
-        .catch(() => say(asked, { kind: 'idle', kept: 0, cancelled: false }));
-    }, 200);
+    say(asked, { kind: 'looking' });
+    const idle = () => say(asked, { kind: 'idle', kept: 0, cancelled: false });
+    const timer = setTimeout(() => void look().catch(idle), 200);
     return () => clearTimeout(timer);
   }, [asked]);
   useEffect(() => () => controller.current?.abort(), []);
@@ -92,47 +75,24 @@ export function useUncertain(setup: Setup) {
       controller.current?.abort();
       const control = new AbortController();
       controller.current = control;
-      const { signal } = control;
       const begun = performance.now();
-      const results: (Float32Array | null)[] = Array(pieces).fill(null);
-      let started: string | null = null;
-      try {
-        try {
-          const found = await keptPieces(store, asked, pieces);
-          found.forEach((piece, i) => {
-            results[i] = piece;
-          });
-          started = await beginWork(store, asked, pieces);
-        } catch {
-          // Without a store the runs are made in one go.
-        }
-        const open = results.flatMap((piece, i) => (piece === null ? [i] : []));
-        let done = pieces - open.length;
-        const before = done;
-        say(asked, { kind: 'running', done });
-        await crew.run(
-          open,
-          (remote, piece) => remote.uncertainPiece(setup, piece) as Promise<Float32Array>,
-          {
-            signal,
-            workers,
-            onDone: async (values, index) => {
-              const piece = open[index];
-              results[piece] = values;
-              done += 1;
-              say(asked, { kind: 'running', done });
-              if (started) await keepPiece(store, started, piece, values).catch(() => {});
-            },
-          },
-        );
-        const seconds = before === 0 ? (performance.now() - begun) / 1000 : null;
-        await finish(asked, setup, results as Float32Array[], seconds);
-      } catch (error) {
-        const kept = results.filter((piece) => piece !== null).length;
-        if (error instanceof CancelledError || signal.aborted)
+      const made = await makePieces(
+        (piece, options) =>
+          crew.run(piece, (remote, k) => remote.uncertainPiece(setup, k) as Promise<Float32Array>, options),
+        { asked, pieces, workers, signal: control.signal },
+        (done) => say(asked, { kind: 'running', done }),
+      );
+      if (made.error) {
+        const { kept, error } = made;
+        if (error instanceof CancelledError || control.signal.aborted)
           say(asked, { kind: 'idle', kept, cancelled: true });
-        else say(asked, { kind: 'failed', message: (error as Error).message, kept });
+        else say(asked, { kind: 'failed', message: error.message, kept });
+        return;
       }
+      const seconds = made.found === 0 ? (performance.now() - begun) / 1000 : null;
+      await finish(asked, setup, made.results, seconds).catch((error: Error) =>
+        say(asked, { kind: 'failed', message: error.message, kept: pieces }),
+      );
     },
     [asked, pieces, setup, crew, say, finish],
   );
@@ -143,6 +103,78 @@ export function useUncertain(setup: Setup) {
     say(asked, { kind: 'idle', kept: 0, cancelled: false });
   }, [asked, say]);
 
-  const now: UncertainState = state.of === asked ? state : { kind: 'looking' };
   return { state: now, pieces, run, cancel, forget, cores: crew.size };
+}
+
+/** The state of what is asked now; news of what was asked before are dropped. */
+function useStateOf(asked: string) {
+  const [state, setState] = useState<UncertainState & { readonly of: string }>({
+    kind: 'looking',
+    of: asked,
+  });
+  const latest = useLatest(asked);
+  const say = useCallback(
+    (of: string, next: UncertainState) => {
+      // What has been changed meanwhile is no longer asked for.
+      if (latest.current !== of) return;
+      // Results are drawn in pieces, so that the page stays smooth.
+      if (next.kind === 'done') startTransition(() => setState({ ...next, of }));
+      else setState({ ...next, of });
+    },
+    [latest],
+  );
+
+  const now: UncertainState = state.of === asked ? state : { kind: 'looking' };
+  return { now, say };
+}
+
+/** Runs some pieces on the workers, and tells of each as it is done. */
+type RunPieces = (
+  pieces: readonly number[],
+  options: {
+    signal: AbortSignal;
+    workers: number;
+    onDone: (values: Float32Array, index: number) => Promise<void>;
+  },
+) => Promise<unknown>;
+
+/** All pieces of a run: those kept from before and the rest anew, each kept as it is done. */
+async function makePieces(
+  runPieces: RunPieces,
+  { asked, pieces, workers, signal }: { asked: string; pieces: number; workers: number; signal: AbortSignal },
+  onProgress: (done: number) => void,
+): Promise<
+  | { readonly error: null; readonly results: readonly Float32Array[]; readonly found: number }
+  | { readonly error: Error; readonly kept: number }
+> {
+  const results: (Float32Array | null)[] = Array(pieces).fill(null);
+  const count = () => results.filter((piece) => piece !== null).length;
+  let started: string | null = null;
+  try {
+    const found = await keptPieces(store, asked, pieces);
+    found.forEach((piece, i) => {
+      results[i] = piece;
+    });
+    started = await beginWork(store, asked, pieces);
+  } catch {
+    // Without a store the runs are made in one go.
+  }
+  const open = results.flatMap((piece, i) => (piece === null ? [i] : []));
+  const found = count();
+  onProgress(found);
+  try {
+    await runPieces(open, {
+      signal,
+      workers,
+      onDone: async (values, index) => {
+        const piece = open[index];
+        results[piece] = values;
+        onProgress(count());
+        if (started) await keepPiece(store, started, piece, values).catch(() => {});
+      },
+    });
+  } catch (error) {
+    return { error: error as Error, kept: count() };
+  }
+  return { error: null, results: results as Float32Array[], found };
 }
