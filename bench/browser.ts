@@ -1,13 +1,26 @@
 import { statSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
+import type { Page } from '@playwright/test';
 import { withApplication } from '../scripts/browser';
 import { DAY_FILE } from './dayFile';
+import { tasksOf, watchTasks } from './longTasks';
 
 /** From a control's movement to the new verdict on screen, and what the first page weighs. Prints JSON. */
 await withApplication(4321, async (browser, address) => {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   // The TypeScript loader wraps functions in a helper that the page does not have.
   await page.addInitScript('globalThis.__name = (f) => f');
+  const weighed = weigh(page);
+  await page.goto(address);
+  await page.getByTestId('verdict').waitFor();
+  await page.waitForTimeout(1500);
+  const moved = await moveControls(page);
+  const firstPage = weighed();
+  console.log(JSON.stringify({ ...moved, ...(await readDay(page, address)), ...firstPage }));
+});
+
+/** Weighs what the page loads from now on; what it answers with sums it up, kB gzipped. */
+function weigh(page: Page) {
   const scripts: { name: string; kind: string; gzip: number }[] = [];
   page.on('response', (response) => {
     if (!/\.(js|css)$/.test(new URL(response.url()).pathname)) return;
@@ -17,109 +30,113 @@ await withApplication(4321, async (browser, address) => {
     // A worker that is ended takes the body of its script along.
     read().catch(() => {});
   });
-  await page.goto(address);
-  await page.getByTestId('verdict').waitFor();
-  await page.waitForTimeout(1500);
+  return () => {
+    // Several workers run one script; it weighs once.
+    const once = [...new Map(scripts.map((s) => [s.name, s])).values()];
+    const size = (kind: string) =>
+      once.filter((s) => s.kind === kind).reduce((sum, s) => sum + s.gzip, 0) / 1000;
+    return { pageJsKb: size('page'), workerJsKb: size('worker'), cssKb: size('css') };
+  };
+}
 
-  const measured = await page.evaluate(async () => {
-    const longTasks: number[] = [];
-    new PerformanceObserver((list) => longTasks.push(...list.getEntries().map((e) => e.duration))).observe({
-      type: 'longtask',
-    });
-    const thumb = document.querySelector('[role=slider]') as HTMLElement;
-    const bar = document.querySelector('[data-behind]') as HTMLElement;
-    const frame = () => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)));
-    const move = (key: string) => thumb.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
-    // Told by the document itself, so that only the frame that paints the verdict is waited for, not one more.
-    const caughtUp = () =>
-      new Promise<void>((done) => {
-        const observer = new MutationObserver(() => {
-          if (bar.dataset.behind !== 'false') return;
-          observer.disconnect();
-          done();
-        });
-        observer.observe(bar, { attributes: true, attributeFilter: ['data-behind'] });
+/** A control moved with pauses, in a hurry, and dragged for five seconds: waits from movement to verdict, ms. */
+async function moveControls(page: Page) {
+  await page.evaluate(prepare);
+  const waits = (count: number, pause: number) =>
+    page.evaluate(([n, ms]) => (globalThis as unknown as Moves).measure(n, ms), [count, pause]);
+  const single = await waits(60, 150);
+  const hurried = await waits(120, 20);
+  await watchTasks(page);
+  const dragged = await page.evaluate(() => (globalThis as unknown as Moves).drag(5000));
+  const tasks = await tasksOf(page);
+  const at = (sorted: number[], share: number) => sorted[Math.floor(sorted.length * share)];
+  return {
+    singleMedianMs: at(single, 0.5),
+    singleP95Ms: at(single, 0.95),
+    hurriedMedianMs: at(hurried, 0.5),
+    hurriedP95Ms: at(hurried, 0.95),
+    movements: dragged.movements,
+    longTasksOver50: tasks.length,
+    longestTaskMs: Math.max(0, ...tasks),
+    results: dragged.results,
+  };
+}
+
+interface Moves {
+  /** Waits from a movement to its verdict on screen, ms, sorted; `pause` between verdict and next movement. */
+  measure(count: number, pause: number): Promise<number[]>;
+  /** Sixty movements a second without pause, for so many ms. */
+  drag(length: number): Promise<{ movements: number; results: number }>;
+}
+
+/** Runs in the page: puts what moves the first control, and waits for its verdict, where it can be called. */
+async function prepare(): Promise<void> {
+  const thumb = document.querySelector('[role=slider]') as HTMLElement;
+  const bar = document.querySelector('[data-behind]') as HTMLElement;
+  const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
+  const frame = () => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)));
+  const move = (key: string) => thumb.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+  // Told by the document itself, so that only the frame that paints the verdict is waited for, not one more.
+  const caughtUp = () =>
+    new Promise<void>((done) => {
+      const observer = new MutationObserver(() => {
+        if (bar.dataset.behind !== 'false') return;
+        observer.disconnect();
+        done();
       });
-    /** Waits from a movement to its verdict on screen, ms, sorted; `pause` between verdict and next movement. */
-    const measure = async (count: number, pause: number): Promise<number[]> => {
-      const waits: number[] = [];
-      for (let i = 0; i < count; i++) {
-        const shown = caughtUp();
-        const start = performance.now();
-        move(i % 40 < 20 ? 'ArrowRight' : 'ArrowLeft');
-        await shown;
-        await frame();
-        waits.push(performance.now() - start);
-        await new Promise((done) => setTimeout(done, pause));
-      }
-      return waits.sort((a, b) => a - b);
-    };
-    // Away from the saved state first: coming back to it needs no computation and would flatter the figures.
-    move('ArrowRight');
-    await new Promise((done) => setTimeout(done, 800));
-    const single = await measure(60, 150);
-    const hurried = await measure(120, 20);
-    // A control dragged without pause: 60 movements a second for five seconds.
-    longTasks.length = 0;
-    let results = 0;
-    new MutationObserver(() => {
-      results += 1;
-    }).observe(document.querySelector('[data-testid=verdict]') as Node, {
-      subtree: true,
-      characterData: true,
-      childList: true,
+      observer.observe(bar, { attributes: true, attributeFilter: ['data-behind'] });
     });
-    const until = performance.now() + 5000;
-    let step = 0;
+  const measure = async (count: number, between: number): Promise<number[]> => {
+    const waits: number[] = [];
+    for (let i = 0; i < count; i++) {
+      const shown = caughtUp();
+      const start = performance.now();
+      move(i % 40 < 20 ? 'ArrowRight' : 'ArrowLeft');
+      await shown;
+      await frame();
+      waits.push(performance.now() - start);
+      await pause(between);
+    }
+    return waits.sort((a, b) => a - b);
+  };
+  const drag = async (length: number) => {
+    let results = 0;
+    const observer = new MutationObserver(() => {
+      results += 1;
+    });
+    const verdict = document.querySelector('[data-testid=verdict]') as Node;
+    observer.observe(verdict, { subtree: true, characterData: true, childList: true });
+    const until = performance.now() + length;
+    let movements = 0;
     while (performance.now() < until) {
-      move(step++ % 80 < 40 ? 'ArrowRight' : 'ArrowLeft');
+      move(movements++ % 80 < 40 ? 'ArrowRight' : 'ArrowLeft');
       await new Promise((done) => requestAnimationFrame(done));
     }
-    const at = (waits: number[], share: number) => waits[Math.floor(waits.length * share)];
-    return {
-      singleMedianMs: at(single, 0.5),
-      singleP95Ms: at(single, 0.95),
-      hurriedMedianMs: at(hurried, 0.5),
-      hurriedP95Ms: at(hurried, 0.95),
-      movements: step,
-      longTasksOver50: longTasks.length,
-      longestTaskMs: Math.max(0, ...longTasks),
-      results,
-    };
-  });
-  // Several workers run one script; it weighs once.
-  const firstPage = [...new Map(scripts.map((s) => [s.name, s])).values()];
-  // A day at 100 Hz, 100 MB, read through the page itself.
+    return { movements, results };
+  };
+  Object.assign(globalThis, { measure, drag });
+  // Away from the saved state first: coming back to it needs no computation and would flatter the figures.
+  move('ArrowRight');
+  await pause(800);
+}
+
+/** A day at 100 Hz, 100 MB, read through the page itself. */
+async function readDay(page: Page, address: string) {
   await page.goto(`${address}/log/logs`);
   await page.getByTestId('log-file').setInputFiles(DAY_FILE);
   await page.getByRole('button', { name: 'Read the log' }).waitFor();
-  await page.evaluate(() => {
-    const tasks: number[] = [];
-    (globalThis as unknown as { longTasks: number[] }).longTasks = tasks;
-    new PerformanceObserver((list) => tasks.push(...list.getEntries().map((e) => e.duration))).observe({
-      type: 'longtask',
-    });
-  });
-  const readStart = performance.now();
+  await watchTasks(page);
+  const start = performance.now();
   await page.getByRole('button', { name: 'Read the log' }).click();
   await page.getByText(/is open: \d+ rows/).waitFor({ timeout: 300_000 });
-  const dayReadMs = performance.now() - readStart;
-  const readTasks = await page.evaluate(() => (globalThis as unknown as { longTasks: number[] }).longTasks);
-  const dayShown = performance.now();
+  const read = performance.now();
+  const tasks = await tasksOf(page);
   await page.getByTestId('logged-stops').waitFor({ timeout: 300_000 });
-  const size = (kind: string) =>
-    firstPage.filter((s) => s.kind === kind).reduce((sum, s) => sum + s.gzip, 0) / 1000;
-  console.log(
-    JSON.stringify({
-      ...measured,
-      dayReadSeconds: dayReadMs / 1000,
-      dayMegabytesPerSecond: statSync(DAY_FILE).size / 1000 / dayReadMs,
-      dayLongTasksOver50: readTasks.length,
-      dayLongestTaskMs: Math.max(0, ...readTasks),
-      dayLaidOverSeconds: (performance.now() - dayShown) / 1000,
-      pageJsKb: size('page'),
-      workerJsKb: size('worker'),
-      cssKb: size('css'),
-    }),
-  );
-});
+  return {
+    dayReadSeconds: (read - start) / 1000,
+    dayMegabytesPerSecond: statSync(DAY_FILE).size / 1000 / (read - start),
+    dayLongTasksOver50: tasks.length,
+    dayLongestTaskMs: Math.max(0, ...tasks),
+    dayLaidOverSeconds: (performance.now() - read) / 1000,
+  };
+}

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { withApplication } from '../scripts/browser';
-import { choose } from '../tests/page';
+import { choose } from '../scripts/choose';
+import { tasksOf, watchTasks } from './longTasks';
 
 /** Uncertain runs, comparison and ladder as a page does them, and whether it stays smooth meanwhile. Prints JSON. */
 const RUNS = 1000;
@@ -32,14 +33,7 @@ await withApplication(4322, async (browser, address) => {
   await page.goto(`${address}/decide/compare`);
   for (let n = 1; n <= 5; n++) {
     await page.getByRole('button', { name: 'Add a setup' }).click();
-    const own = page.getByRole('listitem', { name: `Setup ${n}`, exact: true });
-    await own.getByRole('button', { name: 'Add a change' }).click();
-    await choose(own.getByRole('combobox', { name: 'What' }), 'mass');
-    await own
-      .getByRole('textbox')
-      .last()
-      .fill(String(1000 + 20 * n));
-    await own.getByRole('button', { name: 'Add', exact: true }).click();
+    await addMass(page, `Setup ${n}`, 1000 + 20 * n);
   }
   const compared: number[] = [];
   await secondsIn(/6 setups driven in ([\d.]+) s/, 'main', 60_000);
@@ -47,13 +41,7 @@ await withApplication(4322, async (browser, address) => {
   for (let n = 0; n < 8; n++) {
     const own = page.getByRole('listitem', { name: 'Setup 5', exact: true });
     await own.getByRole('button', { name: /^Take out mass/ }).click();
-    await own.getByRole('button', { name: 'Add a change' }).click();
-    await choose(own.getByRole('combobox', { name: 'What' }), 'mass');
-    await own
-      .getByRole('textbox')
-      .last()
-      .fill(String(1200 + 7 * n));
-    await own.getByRole('button', { name: 'Add', exact: true }).click();
+    await addMass(page, 'Setup 5', 1200 + 7 * n);
     await page.waitForTimeout(1800);
     compared.push(await secondsIn(/6 setups driven in ([\d.]+) s/, 'main', 60_000));
   }
@@ -88,15 +76,11 @@ await withApplication(4322, async (browser, address) => {
   );
 });
 
-async function watchTasks(page: Page): Promise<void> {
-  await page.evaluate(() => {
-    const tasks: number[] = [];
-    (globalThis as unknown as { longTasks: number[] }).longTasks = tasks;
-    new PerformanceObserver((list) => tasks.push(...list.getEntries().map((e) => e.duration))).observe({
-      type: 'longtask',
-    });
-  });
-}
-function tasksOf(page: Page): Promise<number[]> {
-  return page.evaluate(() => (globalThis as unknown as { longTasks: number[] }).longTasks);
+/** Gives a setup another mass, kg. */
+async function addMass(page: Page, setup: string, mass: number): Promise<void> {
+  const own = page.getByRole('listitem', { name: setup, exact: true });
+  await own.getByRole('button', { name: 'Add a change' }).click();
+  await choose(own.getByRole('combobox', { name: 'What' }), 'mass');
+  await own.getByRole('textbox').last().fill(String(mass));
+  await own.getByRole('button', { name: 'Add', exact: true }).click();
 }

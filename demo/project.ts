@@ -1,6 +1,8 @@
 import type { Plan, PlanSession, Project } from '../src/model';
 import { DEFAULT_UNCERTAIN, PROJECT_FORMAT, PROJECT_VERSION } from '../src/model';
-import { ovel, skarn, tarn } from './cars';
+import { ovel } from './cars/ovel';
+import { skarn } from './cars/skarn';
+import { tarn } from './cars/tarn';
 import { anvilPark, longFen, nettleGlen } from './circuits';
 
 /** One session: an out lap, hot laps, a cool-down lap, then the paddock. */

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
-import { choose } from '../tests/page';
 import { loggedCsv } from '../tests/support/logs';
 import { withApplication } from './browser';
+import { choose } from './choose';
 
 /** Takes one picture of each main view, from the demo data, into docs/screenshots. */
 const FOLDER = 'docs/screenshots';

@@ -1,7 +1,11 @@
-// What no package checks: where factors of conversion may stand, and how long functions and files may be.
+// What no package checks: where factors of conversion may stand, where sentences may, how long a file may be.
 
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
+
+/** Lines of a file; over it, it usually has two reasons to change. Lists of data are as long as they are. */
+const MOST_LINES = 300;
+const LISTS = /^src\/model\/(catalogue|schema)\//;
 
 /** Every source file that is ours and no test. */
 const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard', 'src'], {
@@ -24,6 +28,12 @@ for (const file of files) {
       if (FACTOR.test(line))
         complaints.push(`${file}:${i + 1}: converts by hand; quantities do: ${line.trim()}`);
     });
+}
+
+for (const file of files) {
+  const lines = readFileSync(file, 'utf8').split('\n').length - 1;
+  if (lines > MOST_LINES && !LISTS.test(file))
+    complaints.push(`${file}: ${lines} lines, at most ${MOST_LINES}`);
 }
 
 for (const complaint of complaints) console.log(complaint);

@@ -3,6 +3,8 @@ import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import { demoProject } from '../demo/project';
 import { type Project, readProject } from '../src/model';
 
+export { choose } from '../scripts/choose';
+
 /** A page that fails its test when the application writes an error to the console. */
 export const test = base.extend<{ quiet: string[] }>({
   quiet: [
@@ -86,22 +88,7 @@ export const stored = (page: Page): Promise<string | null> =>
       }),
   );
 
-/** Picks an option of a list that opens: by its value, or by its text. */
-export async function choose(
-  box: Locator,
-  option: string | { label: string } | { index: number },
-): Promise<void> {
-  await box.click();
-  const options = box.page().getByRole('option');
-  if (typeof option === 'string') await box.page().locator(`[role=option][data-value="${option}"]`).click();
-  else if ('label' in option)
-    await options.filter({ hasText: new RegExp(`^${escaped(option.label)}$`) }).click();
-  else await options.nth(option.index).click();
-}
-
 /** The value of a list that opens. */
 export async function chosen(box: Locator, value: string): Promise<void> {
   await expect(box).toHaveAttribute('data-value', value);
 }
-
-const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

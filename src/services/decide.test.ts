@@ -36,7 +36,8 @@ import {
 } from './compare/ladder';
 import { ductShapes } from './cooling/ductShapes';
 import { exposedReports } from './cooling/exposedReport';
-import { isGood, rankedWays, type Way, waysToKeep } from './cooling/ways';
+import { isGood, type Way } from './cooling/way';
+import { rankedWays, waysToKeep } from './cooling/ways';
 import { pieceCount, uncertainPiece, uncertainStatistics } from './uncertain/uncertainRuns';
 
 const short = (id: string, hotLaps = 3): Setup => {

@@ -22,7 +22,8 @@ export {
   exposedReports,
   type ProtectionKind,
 } from './cooling/exposedReport';
-export { isGood, type NoWay, rankedWays, type Way, type WayKind, waysToKeep } from './cooling/ways';
+export { isGood, type NoWay, type Way, type WayKind } from './cooling/way';
+export { rankedWays, waysToKeep } from './cooling/ways';
 export { analyseLog, type ListedPiece, type LogAnalysis, type MeasuredSeries } from './log/analyseLog';
 export { type Fitted, fitLap, type LapFit } from './log/fitLap';
 export { type LapsLeft, lapsLeft } from './log/lapsLeft';

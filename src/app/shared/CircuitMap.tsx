@@ -56,47 +56,15 @@ export function CircuitMap({
   const [ref, width] = useWidth<HTMLDivElement>(260);
   const line = useMemo(() => lineOf(circuit, lapLength), [circuit, lapLength]);
   const fit = useMemo(() => fitTo(line, width, height), [line, width, height]);
-  const cells = line.distance.length - 1;
-  // A stop over the start line runs on past the lap's length.
-  const at = (distance: number): readonly [number, number] => {
-    const i = Math.round((distance / line.length) * cells) % cells;
-    return [fit.x(line.x[i]), fit.y(line.y[i])];
-  };
-  const path = (from: number, to: number) => {
-    const a = Math.floor((from / line.length) * cells);
-    const b = Math.ceil((to / line.length) * cells);
-    let d = '';
-    for (let k = a; k <= b; k++) {
-      const i = k > cells ? k - cells : k;
-      d += `${k === a ? 'M' : 'L'}${fit.x(line.x[i]).toFixed(1)},${fit.y(line.y[i]).toFixed(1)}`;
-    }
-    return d;
-  };
+  const { at, path } = placesOf(line, fit);
   const largest = Math.max(1, ...stops.map((s) => s.energy));
   // Many stops need smaller discs; the picked one is drawn last, over its neighbours.
   const crowd = Math.min(1, Math.sqrt(14 / Math.max(1, stops.length)));
   const order = stops.map((_, k) => k).sort((a, b) => Number(a === selected) - Number(b === selected));
-  const [sx, sy] = at(0);
-  const [ax, ay] = at(Math.min(line.length * 0.02, 40));
-  const heading = (Math.atan2(ay - sy, ax - sx) * 180) / Math.PI;
   return (
     <div ref={ref}>
       <svg width={width} height={height} className="block" role="img" aria-label={`Map of ${circuit.name}`}>
-        <path
-          d={path(0, line.length)}
-          fill="none"
-          stroke="var(--rule)"
-          strokeWidth={9}
-          strokeLinejoin="round"
-        />
-        <path
-          d={path(0, line.length)}
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth={1.6}
-          strokeLinejoin="round"
-          strokeDasharray={line.schematic ? '2 4' : undefined}
-        />
+        <Track d={path(0, line.length)} dashed={line.schematic} />
         {highlight && (
           <path
             d={path(...highlight)}
@@ -116,41 +84,24 @@ export function CircuitMap({
             strokeLinecap="butt"
           />
         ))}
-        <g transform={`translate(${sx},${sy}) rotate(${heading})`}>
-          <line y1={-9} y2={9} stroke="var(--ink)" strokeWidth={2} />
-          <path d="M4,-12 L12,-8 L4,-4 Z" fill="var(--ink)" />
-        </g>
+        <StartLine from={at(0)} to={at(Math.min(line.length * 0.02, 40))} />
         {order.map((k) => {
           const stop = stops[k];
           const [x, y] = at(stop.to);
           const radius = crowd * (8 + 11 * Math.sqrt(stop.energy / largest));
           const chosen = k === selected;
           return (
-            // biome-ignore lint/a11y/noStaticElementInteractions: the numbered buttons over the lap are the keyboard's way
-            <g
+            <ZoneDisc
               key={stop.from}
-              transform={`translate(${x},${y})`}
-              onClick={() => onSelect?.(k)}
-              className={onSelect ? 'cursor-pointer' : ''}
-            >
-              <title>{`Braking zone ${k + 1}${stop.name ? `, ${stop.name}` : ''}: ${(stop.energy / 1000).toFixed(0)} kJ`}</title>
-              <circle
-                r={radius}
-                fill={stop.heat === null ? 'var(--sunk)' : heatColor(stop.heat)}
-                stroke={chosen ? 'var(--ink)' : 'var(--panel)'}
-                strokeWidth={chosen ? 3 : 1.5}
-              />
-              {chosen && <circle r={radius + 4} fill="none" stroke="var(--act)" strokeWidth={2} />}
-              <text
-                textAnchor="middle"
-                dy="0.35em"
-                fontSize={crowd < 0.8 ? 10.5 : 12}
-                fontWeight={680}
-                fill={stop.heat === null ? 'var(--ink)' : stop.heat > 0.52 ? '#1d1512' : '#fbf6ef'}
-              >
-                {k + 1}
-              </text>
-            </g>
+              stop={stop}
+              x={x}
+              y={y}
+              onSelect={onSelect}
+              k={k}
+              radius={radius}
+              chosen={chosen}
+              crowd={crowd}
+            />
           );
         })}
         {line.schematic && (
@@ -160,6 +111,108 @@ export function CircuitMap({
         )}
       </svg>
     </div>
+  );
+}
+
+/** A braking zone, its disc sized by its energy. */
+function ZoneDisc({
+  stop,
+  x,
+  y,
+  onSelect,
+  k,
+  radius,
+  chosen,
+  crowd,
+}: {
+  stop: MapStop;
+  x: number;
+  y: number;
+  onSelect: ((stop: number) => void) | undefined;
+  k: number;
+  radius: number;
+  chosen: boolean;
+  crowd: number;
+}) {
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the numbered buttons over the lap are the keyboard's way
+    <g
+      transform={`translate(${x},${y})`}
+      onClick={() => onSelect?.(k)}
+      className={onSelect ? 'cursor-pointer' : ''}
+    >
+      <title>{`Braking zone ${k + 1}${stop.name ? `, ${stop.name}` : ''}: ${(stop.energy / 1000).toFixed(0)} kJ`}</title>
+      <circle
+        r={radius}
+        fill={stop.heat === null ? 'var(--sunk)' : heatColor(stop.heat)}
+        stroke={chosen ? 'var(--ink)' : 'var(--panel)'}
+        strokeWidth={chosen ? 3 : 1.5}
+      />
+      {chosen && <circle r={radius + 4} fill="none" stroke="var(--act)" strokeWidth={2} />}
+      <text
+        textAnchor="middle"
+        dy="0.35em"
+        fontSize={crowd < 0.8 ? 10.5 : 12}
+        fontWeight={680}
+        fill={stop.heat === null ? 'var(--ink)' : stop.heat > 0.52 ? '#1d1512' : '#fbf6ef'}
+      >
+        {k + 1}
+      </text>
+    </g>
+  );
+}
+
+/** Places of a line in pixels. */
+function placesOf(line: Line, fit: ReturnType<typeof fitTo>) {
+  const cells = line.distance.length - 1;
+  // A stop over the start line runs on past the lap's length.
+  const at = (distance: number): readonly [number, number] => {
+    const i = Math.round((distance / line.length) * cells) % cells;
+    return [fit.x(line.x[i]), fit.y(line.y[i])];
+  };
+  const path = (from: number, to: number) => {
+    const a = Math.floor((from / line.length) * cells);
+    const b = Math.ceil((to / line.length) * cells);
+    let d = '';
+    for (let k = a; k <= b; k++) {
+      const i = k > cells ? k - cells : k;
+      d += `${k === a ? 'M' : 'L'}${fit.x(line.x[i]).toFixed(1)},${fit.y(line.y[i]).toFixed(1)}`;
+    }
+    return d;
+  };
+  return { at, path };
+}
+
+function Track({ d, dashed }: { d: string; dashed: boolean }) {
+  return (
+    <>
+      <path d={d} fill="none" stroke="var(--rule)" strokeWidth={9} strokeLinejoin="round" />
+      <path
+        d={d}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.6}
+        strokeLinejoin="round"
+        strokeDasharray={dashed ? '2 4' : undefined}
+      />
+    </>
+  );
+}
+
+/** The start line, and the way it is driven. */
+function StartLine({
+  from: [sx, sy],
+  to: [ax, ay],
+}: {
+  from: readonly [number, number];
+  to: readonly [number, number];
+}) {
+  const heading = (Math.atan2(ay - sy, ax - sx) * 180) / Math.PI;
+  return (
+    <g transform={`translate(${sx},${sy}) rotate(${heading})`}>
+      <line y1={-9} y2={9} stroke="var(--ink)" strokeWidth={2} />
+      <path d="M4,-12 L12,-8 L4,-4 Z" fill="var(--ink)" />
+    </g>
   );
 }
 

@@ -1,5 +1,14 @@
 import { Dialog } from 'radix-ui';
-import { createContext, type ReactNode, useCallback, useContext, useEffect, useRef, useState } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  type RefObject,
+  useCallback,
+  useContext,
+  useEffect,
+  useRef,
+  useState,
+} from 'react';
 import { useNavigate } from 'react-router';
 import { acceptedBy, doorOf } from '../../io';
 import { addParts, type Problem } from '../../model';
@@ -21,9 +30,7 @@ export function ImportTarget({ children }: { children: ReactNode }) {
   const replace = useReplaceProject();
   const { remember, onCloseAutoFocus } = useReturnFocus();
   const engine = useEngine();
-  const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
-  const [over, setOver] = useState(false);
   const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
 
   const take = useCallback(
@@ -54,6 +61,48 @@ export function ImportTarget({ children }: { children: ReactNode }) {
     [engine, edit, replace, remember],
   );
 
+  const over = useDropped(take);
+
+  return (
+    <ImportContext value={useCallback(() => input.current?.click(), [])}>
+      {children}
+      <input
+        ref={input}
+        type="file"
+        accept={acceptedBy('project')}
+        className="hidden"
+        data-testid="import"
+        aria-label="Project file to import"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void take(file);
+        }}
+      />
+      {over && (
+        <div className="fixed inset-3 z-50 grid place-items-center rounded-xl border-2 border-dashed border-act bg-panel/90 text-[20px]">
+          Drop a project, parts, a circuit or a log to open it
+        </div>
+      )}
+      <Dialog.Root open={refused !== null} onOpenChange={(open) => !open && setRefused(null)}>
+        <Dialog.Portal>
+          <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
+          <Refused
+            onCloseAutoFocus={onCloseAutoFocus}
+            refused={refused}
+            setRefused={setRefused}
+            input={input}
+          />
+        </Dialog.Portal>
+      </Dialog.Root>
+    </ImportContext>
+  );
+}
+
+/** Takes what is dropped on the window to where it belongs; answers whether a file hangs over it. */
+function useDropped(take: (file: File) => Promise<void>): boolean {
+  const navigate = useNavigate();
+  const [over, setOver] = useState(false);
   useEffect(() => {
     let depth = 0;
     const carriesFile = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
@@ -96,66 +145,54 @@ export function ImportTarget({ children }: { children: ReactNode }) {
       window.removeEventListener('drop', drop);
     };
   }, [take, navigate]);
+  return over;
+}
 
+/** What is wrong with a file that was refused. */
+function Refused({
+  onCloseAutoFocus,
+  refused,
+  setRefused,
+  input,
+}: {
+  onCloseAutoFocus: (event: Event) => void;
+  refused: { name: string; problems: readonly Problem[] } | null;
+  setRefused: (value: { name: string; problems: readonly Problem[] } | null) => void;
+  input: RefObject<HTMLInputElement | null>;
+}) {
   return (
-    <ImportContext value={useCallback(() => input.current?.click(), [])}>
-      {children}
-      <input
-        ref={input}
-        type="file"
-        accept={acceptedBy('project')}
-        className="hidden"
-        data-testid="import"
-        aria-label="Project file to import"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void take(file);
-        }}
-      />
-      {over && (
-        <div className="fixed inset-3 z-50 grid place-items-center rounded-xl border-2 border-dashed border-act bg-panel/90 text-[20px]">
-          Drop a project, parts, a circuit or a log to open it
-        </div>
-      )}
-      <Dialog.Root open={refused !== null} onOpenChange={(open) => !open && setRefused(null)}>
-        <Dialog.Portal>
-          <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
-          <Dialog.Content
-            className="panel fixed top-1/2 left-1/2 z-50 w-[min(560px,92vw)] -translate-x-1/2 -translate-y-1/2 p-5"
-            onCloseAutoFocus={onCloseAutoFocus}
-          >
-            <Dialog.Title className="text-[18px] font-[650]">The file was not opened</Dialog.Title>
-            <Dialog.Description className="mt-1 break-words text-dim">
-              {refused?.name}: nothing was changed, your project is as it was.
-            </Dialog.Description>
-            <ul className="mt-3 grid max-h-[50vh] gap-1.5 overflow-auto" data-testid="import-problems">
-              {problemLines(refused?.problems ?? []).map((line) => (
-                <li key={line} className="border-l-2 border-over pl-2.5 break-words">
-                  {line}
-                </li>
-              ))}
-            </ul>
-            <div className="mt-4 flex justify-end gap-2">
-              <Dialog.Close asChild>
-                <button type="button" className="btn">
-                  Close
-                </button>
-              </Dialog.Close>
-              <button
-                type="button"
-                className="btn btn-main"
-                onClick={() => {
-                  setRefused(null);
-                  input.current?.click();
-                }}
-              >
-                Choose another file
-              </button>
-            </div>
-          </Dialog.Content>
-        </Dialog.Portal>
-      </Dialog.Root>
-    </ImportContext>
+    <Dialog.Content
+      className="panel fixed top-1/2 left-1/2 z-50 w-[min(560px,92vw)] -translate-x-1/2 -translate-y-1/2 p-5"
+      onCloseAutoFocus={onCloseAutoFocus}
+    >
+      <Dialog.Title className="text-[18px] font-[650]">The file was not opened</Dialog.Title>
+      <Dialog.Description className="mt-1 break-words text-dim">
+        {refused?.name}: nothing was changed, your project is as it was.
+      </Dialog.Description>
+      <ul className="mt-3 grid max-h-[50vh] gap-1.5 overflow-auto" data-testid="import-problems">
+        {problemLines(refused?.problems ?? []).map((line) => (
+          <li key={line} className="border-l-2 border-over pl-2.5 break-words">
+            {line}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-4 flex justify-end gap-2">
+        <Dialog.Close asChild>
+          <button type="button" className="btn">
+            Close
+          </button>
+        </Dialog.Close>
+        <button
+          type="button"
+          className="btn btn-main"
+          onClick={() => {
+            setRefused(null);
+            input.current?.click();
+          }}
+        >
+          Choose another file
+        </button>
+      </div>
+    </Dialog.Content>
   );
 }

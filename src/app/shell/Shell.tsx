@@ -88,47 +88,7 @@ export function Shell() {
         >
           Skip to the page
         </a>
-        <header className="sticky top-0 z-30 border-b border-rule bg-ground">
-          <div className="mx-auto flex max-w-[1680px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-1.5">
-            <NavLink
-              to="/"
-              aria-label="Fervent Kettle"
-              className="flex items-center gap-2 pr-2 font-[680]"
-              style={{ fontStretch: '84%' }}
-            >
-              <img src="/kettle.svg" alt="" width={24} height={24} />
-              <span className="hidden sm:inline">Fervent Kettle</span>
-            </NavLink>
-            <nav
-              aria-label="Pages"
-              className="order-last flex w-full gap-0.5 overflow-x-auto sm:order-none sm:w-auto"
-            >
-              {PAGES.map(({ to, name, icon: Icon }) => (
-                <NavLink
-                  key={to}
-                  to={to}
-                  end={to === '/'}
-                  className={({ isActive }) =>
-                    `btn btn-bare px-2 sm:px-2.5 ${
-                      isActive || (to === '/circuit' && pathname.startsWith('/circuits/'))
-                        ? 'bg-ink! text-ground!'
-                        : ''
-                    }`
-                  }
-                >
-                  <Icon size={16} aria-hidden="true" className="hidden min-[1400px]:block" />
-                  <span>{name}</span>
-                </NavLink>
-              ))}
-            </nav>
-            <div className="ml-auto flex min-w-0 items-center gap-0.5">
-              <PlanPicker />
-              <UndoRedo />
-              <FilesMenu />
-              <SettingsMenu />
-            </div>
-          </div>
-        </header>
+        <Header pathname={pathname} />
         <main id="page" tabIndex={-1} className="mx-auto max-w-[1680px] px-3 py-3 outline-none">
           <SaveNotice />
           <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
@@ -144,6 +104,53 @@ export function Shell() {
         />
       </ImportTarget>
     </ReplaceProject>
+  );
+}
+
+/** The mark, the pages, the plan, undo, files and settings. */
+function Header({ pathname }: { pathname: string }) {
+  return (
+    <header className="sticky top-0 z-30 border-b border-rule bg-ground">
+      <div className="mx-auto flex max-w-[1680px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-1.5">
+        <NavLink
+          to="/"
+          aria-label="Fervent Kettle"
+          className="flex items-center gap-2 pr-2 font-[680]"
+          style={{ fontStretch: '84%' }}
+        >
+          <img src="/kettle.svg" alt="" width={24} height={24} />
+          <span className="hidden sm:inline">Fervent Kettle</span>
+        </NavLink>
+        <nav
+          aria-label="Pages"
+          className="order-last flex w-full gap-0.5 overflow-x-auto sm:order-none sm:w-auto"
+        >
+          {PAGES.map(({ to, name, icon: Icon }) => (
+            <NavLink
+              key={to}
+              to={to}
+              end={to === '/'}
+              className={({ isActive }) =>
+                `btn btn-bare px-2 sm:px-2.5 ${
+                  isActive || (to === '/circuit' && pathname.startsWith('/circuits/'))
+                    ? 'bg-ink! text-ground!'
+                    : ''
+                }`
+              }
+            >
+              <Icon size={16} aria-hidden="true" className="hidden min-[1400px]:block" />
+              <span>{name}</span>
+            </NavLink>
+          ))}
+        </nav>
+        <div className="ml-auto flex min-w-0 items-center gap-0.5">
+          <PlanPicker />
+          <UndoRedo />
+          <FilesMenu />
+          <SettingsMenu />
+        </div>
+      </div>
+    </header>
   );
 }
 

@@ -36,7 +36,7 @@ export function Choice<T extends string>({
       open={open}
       onOpenChange={setOpen}
       value={keyOf(value)}
-      onValueChange={(key) => onChange(valueOf(key) as T)}
+      onValueChange={(key) => onChange(optionOf(key) as T)}
     >
       <Select.Trigger
         id={id}
@@ -87,4 +87,4 @@ function Items<T extends string>({ options }: { options: Options<T> }) {
 
 // The primitive keeps the empty text for "nothing chosen"; here it may be a choice.
 const keyOf = (value: string) => `=${value}`;
-const valueOf = (key: string) => key.slice(1);
+const optionOf = (key: string) => key.slice(1);

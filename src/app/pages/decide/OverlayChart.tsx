@@ -58,6 +58,7 @@ export function OverlayChart({
       <Ruled y={y} right={right} unit={degree.label} />
       {picked !== null && <rect x={x(picked) - step / 2} {...band} fill="var(--act)" fillOpacity={0.13} />}
       {zones.map((name, k) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the lap
         <ZoneName key={k} k={k} x={x} name={name} step={step} />
       ))}
       {compared.map((c, i) => {

@@ -55,7 +55,7 @@ export function useUncertain(setup: Setup) {
   const look = useCallback(async () => {
     // A store that cannot be read keeps nothing; the runs can be made all the same.
     const found = await keptPieces(store, asked, pieces).catch(() => []);
-    const kept = found.filter((piece): piece is Float32Array => piece !== null);
+    const kept = found.flatMap((piece) => (piece === null ? [] : [piece]));
     if (kept.length === pieces) await finish(asked, setup, kept, null);
     else say(asked, { kind: 'idle', kept: kept.length, cancelled: false });
   }, [asked, pieces, setup, finish, say]);

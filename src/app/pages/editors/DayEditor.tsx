@@ -101,45 +101,7 @@ function SessionEditor({
         <Field shelf="plans" editing={editing} path={[...path, 'ambientC']} />
       </div>
       <div className="relative mt-3 overflow-x-auto">
-        <table className="w-full min-w-[620px] text-left">
-          <thead>
-            <tr className="caption">
-              <th className="w-7 py-1 font-normal">No.</th>
-              <th className="w-[150px] font-normal">What</th>
-              <th className="w-[150px] font-normal">How much</th>
-              <th className="w-[150px] font-normal">Pace, or fan</th>
-              <th className="font-normal">
-                <span className="sr-only">Tools</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {legs.map((leg, i) => {
-              const name = `${KINDS[leg.kind].toLowerCase()}, leg ${i + 1} of session ${index + 1}`;
-              const number = (key: keyof typeof INFO) => (
-                <NumberField
-                  compact
-                  label={`${INFO[key].title}: ${name}`}
-                  info={INFO[key]}
-                  value={(leg as Record<string, unknown>)[key] as number}
-                  onCommit={(value) => editing.set([...path, 'legs', i, key], value, INFO[key].title)}
-                />
-              );
-              return (
-                // biome-ignore lint/suspicious/noArrayIndexKey: legs have no id, and their place is what they are
-                <tr key={i} className="border-t border-rule/60 align-top">
-                  <td className="py-1.5">{i + 1}</td>
-                  <td className="py-1.5">{KINDS[leg.kind]}</td>
-                  <td className="py-1 pr-3">{number('laps' in leg ? 'laps' : 'minutes')}</td>
-                  <td className="py-1 pr-3">{number('laps' in leg ? 'pacePercent' : 'fanKmh')}</td>
-                  <td className="py-1">
-                    <RowTools name={name} rows={legs} index={i} least={1} onPut={put} />
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <Legs legs={legs} index={index} editing={editing} path={path} put={put} />
       </div>
       <div className="mt-2 flex flex-wrap gap-2">
         {STARTERS.map((leg) => (
@@ -156,5 +118,62 @@ function SessionEditor({
       </div>
       {index === 0 && <FieldNotes fields={Object.values(INFO)} />}
     </section>
+  );
+}
+
+/** The legs of a session, one a row. */
+function Legs({
+  legs,
+  index,
+  editing,
+  path,
+  put,
+}: {
+  legs: readonly PlanLeg[];
+  index: number;
+  editing: Editing<'plans'>;
+  path: readonly ['sessions', number];
+  put: (next: readonly PlanLeg[], label: string) => string | null;
+}) {
+  return (
+    <table className="w-full min-w-[620px] text-left">
+      <thead>
+        <tr className="caption">
+          <th className="w-7 py-1 font-normal">No.</th>
+          <th className="w-[150px] font-normal">What</th>
+          <th className="w-[150px] font-normal">How much</th>
+          <th className="w-[150px] font-normal">Pace, or fan</th>
+          <th className="font-normal">
+            <span className="sr-only">Tools</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {legs.map((leg, i) => {
+          const name = `${KINDS[leg.kind].toLowerCase()}, leg ${i + 1} of session ${index + 1}`;
+          const number = (key: keyof typeof INFO) => (
+            <NumberField
+              compact
+              label={`${INFO[key].title}: ${name}`}
+              info={INFO[key]}
+              value={(leg as Record<string, unknown>)[key] as number}
+              onCommit={(value) => editing.set([...path, 'legs', i, key], value, INFO[key].title)}
+            />
+          );
+          return (
+            // biome-ignore lint/suspicious/noArrayIndexKey: legs have no id, and their place is what they are
+            <tr key={i} className="border-t border-rule/60 align-top">
+              <td className="py-1.5">{i + 1}</td>
+              <td className="py-1.5">{KINDS[leg.kind]}</td>
+              <td className="py-1 pr-3">{number('laps' in leg ? 'laps' : 'minutes')}</td>
+              <td className="py-1 pr-3">{number('laps' in leg ? 'pacePercent' : 'fanKmh')}</td>
+              <td className="py-1">
+                <RowTools name={name} rows={legs} index={i} least={1} onPut={put} />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }

@@ -61,74 +61,25 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1fr)_360px]">
       <section className="panel relative overflow-x-auto px-3 py-2" aria-label="Straights and corners">
         <table className="w-full min-w-[720px] text-left">
-          <thead>
-            <tr className="caption">
-              <th className="w-7 py-1 font-normal">No.</th>
-              <th className="font-normal">Piece and name</th>
-              <th className="w-[128px] font-normal">Length or radius</th>
-              <th className="w-[104px] font-normal">Angle</th>
-              <th className="w-[88px] font-normal">Hand</th>
-              <th className="w-[96px] font-normal">Grade</th>
-              <th className="w-[112px] font-normal">
-                <span className="sr-only">Tools</span>
-              </th>
-            </tr>
-          </thead>
+          <LineHead />
           <tbody>
             {segments.map((segment, i) => {
               if (segment.kind === 'corner') corner += 1;
               const name =
                 segment.kind === 'corner' ? segment.name || `corner ${corner}` : `straight ${i + 1}`;
-              const number = (key: keyof typeof INFO) => (
-                <NumberField
-                  compact
-                  label={`${INFO[key].title} of ${name}`}
-                  info={INFO[key]}
-                  value={(segment as unknown as Record<string, number>)[key]}
-                  onCommit={(value) =>
-                    editing.set(['layout', 'segments', i, key], value, `${INFO[key].title} of ${name}`)
-                  }
-                />
-              );
               return (
-                // biome-ignore lint/suspicious/noArrayIndexKey: pieces have no name of their own but their place
-                <tr key={i} className="border-t border-rule/60 align-top" onFocus={() => setFocused(i)}>
-                  <td className="py-1.5 text-dim">{segment.kind === 'corner' ? corner : '–'}</td>
-                  <td className="py-1 pr-2">
-                    {segment.kind === 'straight' ? (
-                      <p className="py-1.5 text-dim">Straight</p>
-                    ) : (
-                      <TextField
-                        compact
-                        label={`Name of corner ${corner}`}
-                        value={segment.name}
-                        longest={60}
-                        required={false}
-                        onCommit={(value) =>
-                          editing.set(['layout', 'segments', i, 'name'], value, 'Corner name')
-                        }
-                      />
-                    )}
-                  </td>
-                  <td className="py-1 pr-2">{number(segment.kind === 'straight' ? 'lengthM' : 'radiusM')}</td>
-                  <td className="py-1 pr-2">{segment.kind === 'corner' && number('angleDeg')}</td>
-                  <td className="py-1 pr-2">
-                    {segment.kind === 'corner' && (
-                      <Choice
-                        name={`Hand of ${name}`}
-                        value={segment.hand}
-                        options={HANDS}
-                        onChange={(hand) =>
-                          editing.set(['layout', 'segments', i, 'hand'], hand, `Hand of ${name}`)
-                        }
-                      />
-                    )}
-                  </td>
-                  <td className="py-1 pr-2">{number('gradePercent')}</td>
-                  <td className="py-1">
-                    <RowTools name={name} rows={segments} index={i} least={2} onPut={put} />
-                  </td>
-                </tr>
+                <SegmentRow
+                  // biome-ignore lint/suspicious/noArrayIndexKey: pieces have no name of their own but their place
+                  key={i}
+                  i={i}
+                  setFocused={setFocused}
+                  segment={segment}
+                  corner={corner}
+                  editing={editing}
+                  name={name}
+                  segments={segments}
+                  put={put}
+                />
               );
             })}
           </tbody>
@@ -164,6 +115,93 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
         <StopsFromLap circuit={circuit} />
       </aside>
     </div>
+  );
+}
+
+/** x */
+function LineHead() {
+  return (
+    <thead>
+      <tr className="caption">
+        <th className="w-7 py-1 font-normal">No.</th>
+        <th className="font-normal">Piece and name</th>
+        <th className="w-[128px] font-normal">Length or radius</th>
+        <th className="w-[104px] font-normal">Angle</th>
+        <th className="w-[88px] font-normal">Hand</th>
+        <th className="w-[96px] font-normal">Grade</th>
+        <th className="w-[112px] font-normal">
+          <span className="sr-only">Tools</span>
+        </th>
+      </tr>
+    </thead>
+  );
+}
+
+/** A straight or a corner. */
+function SegmentRow({
+  i,
+  setFocused,
+  segment,
+  corner,
+  editing,
+  name,
+  segments,
+  put,
+}: {
+  i: number;
+  setFocused: (value: number | null) => void;
+  segment: CircuitSegment;
+  corner: number;
+  editing: Editing<'circuits'>;
+  name: string;
+  segments: readonly CircuitSegment[];
+  put: (next: readonly CircuitSegment[], label: string) => void;
+}) {
+  const number = (key: keyof typeof INFO) => (
+    <NumberField
+      compact
+      label={`${INFO[key].title} of ${name}`}
+      info={INFO[key]}
+      value={(segment as unknown as Record<string, number>)[key]}
+      onCommit={(value) =>
+        editing.set(['layout', 'segments', i, key], value, `${INFO[key].title} of ${name}`)
+      }
+    />
+  );
+  return (
+    <tr className="border-t border-rule/60 align-top" onFocus={() => setFocused(i)}>
+      <td className="py-1.5 text-dim">{segment.kind === 'corner' ? corner : '–'}</td>
+      <td className="py-1 pr-2">
+        {segment.kind === 'straight' ? (
+          <p className="py-1.5 text-dim">Straight</p>
+        ) : (
+          <TextField
+            compact
+            label={`Name of corner ${corner}`}
+            value={segment.name}
+            longest={60}
+            required={false}
+            onCommit={(value) => editing.set(['layout', 'segments', i, 'name'], value, 'Corner name')}
+          />
+        )}
+      </td>
+      <td className="py-1 pr-2">{number(segment.kind === 'straight' ? 'lengthM' : 'radiusM')}</td>
+      <td className="py-1 pr-2">{segment.kind === 'corner' && number('angleDeg')}</td>
+      <td className="py-1 pr-2">
+        {segment.kind === 'corner' && (
+          <Choice
+            name={`Hand of ${name}`}
+            value={segment.hand}
+            options={HANDS}
+            onChange={(hand) => editing.set(['layout', 'segments', i, 'hand'], hand, `Hand of ${name}`)}
+          />
+        )}
+      </td>
+      <td className="py-1 pr-2">{number('gradePercent')}</td>
+      <td className="py-1">
+        <RowTools name={name} rows={segments} index={i} least={2} onPut={put} />
+      </td>
+    </tr>
   );
 }
 

@@ -1,8 +1,10 @@
+import type { ReactNode } from 'react';
 import {
   type CircuitStop,
   circuitProblems,
   fieldInfo,
   formatQuantity,
+  type Problem,
   starterStop,
   stopLength,
   toSi,
@@ -82,56 +84,18 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
             );
             const here = problems.filter((p) => p.path.startsWith(`layout.stops[${i}].`));
             return (
-              // biome-ignore lint/suspicious/noArrayIndexKey: stops have no name of their own but their place
-              <tr key={i} className="border-t border-rule/60 align-top">
-                <td className="py-1.5 text-dim">{i + 1}</td>
-                <td className="py-1 pr-2">
-                  <TextField
-                    compact
-                    label={`Place of braking zone ${i + 1}`}
-                    value={stop.name}
-                    longest={60}
-                    required={false}
-                    onCommit={(value) => editing.set(['layout', 'stops', i, 'name'], value, 'Place')}
-                  />
-                  {here.map((p) => (
-                    <p key={p.message} role="alert" className="mt-1 text-[12.5px] text-over">
-                      {p.path.endsWith('timeToNextS') ? 'The time to the next ' : ''}
-                      {p.message}.
-                    </p>
-                  ))}
-                </td>
-                <td className="py-1 pr-2">{number('entryKmh')}</td>
-                <td className="py-1 pr-2">{number('exitKmh')}</td>
-                <td className="py-1 pr-2">
-                  <Choice
-                    name={`What ${name} is defined by`}
-                    value={stop.by}
-                    options={DEFINED_BY}
-                    onChange={(by) => {
-                      const length = stopLength(stop);
-                      const speeds = toSi(stop.entryKmh, 'speed') ** 2 - toSi(stop.exitKmh, 'speed') ** 2;
-                      const round = (v: number) => Math.round(v * 100) / 100;
-                      const same = {
-                        ...stop,
-                        by,
-                        distanceM: round(length),
-                        decelerationMs2: round(speeds / (2 * length)),
-                      };
-                      editing.set(['layout', 'stops', i], same, `What ${name} is defined by`);
-                    }}
-                  />
-                </td>
-                <td className="py-1 pr-2">
-                  {number(stop.by === 'distance' ? 'distanceM' : 'decelerationMs2')}
-                </td>
-                <td className="py-1 pr-2">{number('toNextM')}</td>
-                <td className="py-1 pr-2">{number('timeToNextS')}</td>
-                <td className="py-1 pr-2">{number('gradePercent')}</td>
-                <td className="py-1">
-                  <RowTools name={name} rows={stops} index={i} least={1} onPut={put} />
-                </td>
-              </tr>
+              <ZoneRow
+                // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the list
+                key={i}
+                i={i}
+                stop={stop}
+                editing={editing}
+                here={here}
+                number={number}
+                name={name}
+                stops={stops}
+                put={put}
+              />
             );
           })}
         </tbody>
@@ -147,5 +111,76 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
       </button>
       <FieldNotes fields={Object.values(INFO)} />
     </section>
+  );
+}
+
+/** A braking zone of the list. */
+function ZoneRow({
+  i,
+  stop,
+  editing,
+  here,
+  number,
+  name,
+  stops,
+  put,
+}: {
+  i: number;
+  stop: CircuitStop;
+  editing: Editing<'circuits'>;
+  here: readonly Problem[];
+  number: (key: keyof typeof INFO) => ReactNode;
+  name: string;
+  stops: readonly CircuitStop[];
+  put: (next: readonly CircuitStop[], label: string) => void;
+}) {
+  return (
+    <tr className="border-t border-rule/60 align-top">
+      <td className="py-1.5 text-dim">{i + 1}</td>
+      <td className="py-1 pr-2">
+        <TextField
+          compact
+          label={`Place of braking zone ${i + 1}`}
+          value={stop.name}
+          longest={60}
+          required={false}
+          onCommit={(value) => editing.set(['layout', 'stops', i, 'name'], value, 'Place')}
+        />
+        {here.map((p) => (
+          <p key={p.message} role="alert" className="mt-1 text-[12.5px] text-over">
+            {p.path.endsWith('timeToNextS') ? 'The time to the next ' : ''}
+            {p.message}.
+          </p>
+        ))}
+      </td>
+      <td className="py-1 pr-2">{number('entryKmh')}</td>
+      <td className="py-1 pr-2">{number('exitKmh')}</td>
+      <td className="py-1 pr-2">
+        <Choice
+          name={`What ${name} is defined by`}
+          value={stop.by}
+          options={DEFINED_BY}
+          onChange={(by) => {
+            const length = stopLength(stop);
+            const speeds = toSi(stop.entryKmh, 'speed') ** 2 - toSi(stop.exitKmh, 'speed') ** 2;
+            const round = (v: number) => Math.round(v * 100) / 100;
+            const same = {
+              ...stop,
+              by,
+              distanceM: round(length),
+              decelerationMs2: round(speeds / (2 * length)),
+            };
+            editing.set(['layout', 'stops', i], same, `What ${name} is defined by`);
+          }}
+        />
+      </td>
+      <td className="py-1 pr-2">{number(stop.by === 'distance' ? 'distanceM' : 'decelerationMs2')}</td>
+      <td className="py-1 pr-2">{number('toNextM')}</td>
+      <td className="py-1 pr-2">{number('timeToNextS')}</td>
+      <td className="py-1 pr-2">{number('gradePercent')}</td>
+      <td className="py-1">
+        <RowTools name={name} rows={stops} index={i} least={1} onPut={put} />
+      </td>
+    </tr>
   );
 }

@@ -32,15 +32,7 @@ export function AxleEnd({
   let at = -(total * scale + (pistons.length - 1) * 4) / 2;
   return (
     <>
-      <Station
-        x={604}
-        y={y}
-        href="#lines"
-        title="Line and hose"
-        lines={[siText(values.pressure, 'pressure', units)]}
-      >
-        <path d="M -34 0 q 8 -14 17 0 t 17 0 t 17 0 t 17 0" fill="none" className={color} strokeWidth={5} />
-      </Station>
+      <LineStation y={y} values={values} units={units} color={color} />
       <Station
         x={728}
         y={y}
@@ -87,21 +79,65 @@ export function AxleEnd({
         <line x1={0} x2={36} y1={0} y2={0} className="stroke-ink" strokeWidth={1.5} />
         <circle cx={36} r={3} className="fill-ink" />
       </Station>
-      <Station
-        x={1060}
-        y={y}
-        href="#tyres"
-        title={`${axle === 'front' ? 'Front' : 'Rear'} tyres`}
-        lines={[
-          `${force(values.force + values.motor)} braking`,
-          `${force(values.load)} load, uses ${values.use.toFixed(2)}`,
-          ...(values.motor > 0 ? [`motor ${force(values.motor)} of it`] : []),
-        ]}
-      >
-        <circle r={38} className="fill-none stroke-ink" strokeWidth={12} />
-        <line x1={-90} x2={90} y1={45} y2={45} className="stroke-rule" strokeWidth={2} />
-        <path d={`M -46 39 h ${-Math.min(70, 60 * values.use)}`} className={color} strokeWidth={5} />
-      </Station>
+      <TyreStation y={y} axle={axle} force={force} values={values} color={color} />
     </>
+  );
+}
+
+/** Pressure in the line, and what the hose takes. */
+function LineStation({
+  y,
+  values,
+  units,
+  color,
+}: {
+  y: number;
+  values: AxleValues;
+  units: UnitChoice;
+  color: 'stroke-front' | 'stroke-rear';
+}) {
+  return (
+    <Station
+      x={604}
+      y={y}
+      href="#lines"
+      title="Line and hose"
+      lines={[siText(values.pressure, 'pressure', units)]}
+    >
+      <path d="M -34 0 q 8 -14 17 0 t 17 0 t 17 0 t 17 0" fill="none" className={color} strokeWidth={5} />
+    </Station>
+  );
+}
+
+/** What the tyres are asked, and what they can. */
+function TyreStation({
+  y,
+  axle,
+  force,
+  values,
+  color,
+}: {
+  y: number;
+  axle: Axle;
+  force: (newton: number) => string;
+  values: AxleValues;
+  color: 'stroke-front' | 'stroke-rear';
+}) {
+  return (
+    <Station
+      x={1060}
+      y={y}
+      href="#tyres"
+      title={`${axle === 'front' ? 'Front' : 'Rear'} tyres`}
+      lines={[
+        `${force(values.force + values.motor)} braking`,
+        `${force(values.load)} load, uses ${values.use.toFixed(2)}`,
+        ...(values.motor > 0 ? [`motor ${force(values.motor)} of it`] : []),
+      ]}
+    >
+      <circle r={38} className="fill-none stroke-ink" strokeWidth={12} />
+      <line x1={-90} x2={90} y1={45} y2={45} className="stroke-rule" strokeWidth={2} />
+      <path d={`M -46 39 h ${-Math.min(70, 60 * values.use)}`} className={color} strokeWidth={5} />
+    </Station>
   );
 }

@@ -2,26 +2,17 @@ import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { clicksFor, STANDARD_GRAVITY, type StopForce } from '../../../core';
-import {
-  fieldInfo,
-  formatQuantity,
-  nominalFriction,
-  padOf,
-  planSchema,
-  siText,
-  toSi,
-  vehicleOf,
-} from '../../../model';
+import { formatQuantity, nominalFriction, padOf, toSi, vehicleOf } from '../../../model';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
-import { NumberField } from '../../shared/NumberField';
 import { WithSession } from '../../shared/WithSession';
 import { useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { useItem } from '../../state/useItem';
+import { type Editing, useItem } from '../../state/useItem';
 import type { Computed } from '../../state/useSession';
 import { SliderField } from '../../ui/SliderField';
 import { ForceTable } from '../../ui/WideTable';
 import { BalanceChart } from './BalanceChart';
+import { clickColumns, shareColumns } from './balanceColumns';
 import { chainValues } from './chainValues';
 import { LoadsPanel, WheelLoads } from './LoadsPanel';
 import type { TabProps } from './tabProps';
@@ -124,7 +115,6 @@ function StopBalance({ computed }: { computed: Computed }) {
   const lap = result.laps[number - 1];
   const chain = vehicleOf(computed.setup.car, computed.setup.parts).brakes;
   const control = chain.cylinders.kind === 'pair' && chain.cylinders.click > 0;
-  const percent = (share: number) => `${(100 * share).toFixed(1)}`;
   const wanted = (force: StopForce, stop: number) =>
     (computed.setup.plan.clicks[stop] ?? 0) + clicksFor(chain, force.share.mean, force.ideal.mean);
   const suggestion = lap.forces.map(wanted);
@@ -136,141 +126,82 @@ function StopBalance({ computed }: { computed: Computed }) {
     return <p className="panel px-4 py-5 text-dim">No braking zone on this lap.</p>;
   return (
     <section className="panel print px-4 py-3" aria-label="Balance by braking zone">
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-        <div className="mr-auto max-w-[64ch]">
-          <h2 className="text-[15px]">
-            Balance by braking zone
-            <span className="hidden print:inline">
-              {' '}
-              · {computed.setup.car.name} · {computed.setup.circuit.name}
-            </span>
-          </h2>
-          <p className="caption mt-0.5">
-            Brake balance (% front) of all braking, motor included, with the friction there was at that
-            moment: as both axles heat differently it moves within a braking zone and over the session.
-          </p>
-        </div>
-        <LapPicker computed={computed} lap={number} onChange={setPicked} />
-        {control && (
-          <>
-            <button
-              type="button"
-              className="btn"
-              onClick={() => plan?.set(['clicks'], suggestion, 'Clicks by braking zone')}
-            >
-              Set the ideal balance
-            </button>
-            <button type="button" className="btn" onClick={() => plan?.set(['clicks'], [], 'No clicks')}>
-              All to 0
-            </button>
-            <button type="button" className="btn" onClick={() => window.print()}>
-              <Printer size={15} aria-hidden="true" /> Print
-            </button>
-          </>
-        )}
-      </div>
+      <BalanceHead
+        computed={computed}
+        number={number}
+        setPicked={setPicked}
+        control={control}
+        plan={plan}
+        suggestion={suggestion}
+      />
       <ForceTable
         caption={`Brake balance (% front) by braking zone of lap ${number}`}
         rows={lap.forces}
         nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
         columns={[
-          {
-            head: <Head a="share" b="start, %" />,
-            means: 'Brake balance (% front) as the pedal goes down',
-            cell: (f) => percent(f.share.start),
-          },
-          {
-            head: <Head a="mean" b="%" />,
-            means: 'Brake balance (% front) over the work of the braking zone',
-            cell: (f) => <strong className="font-[620]">{percent(f.share.mean)}</strong>,
-          },
-          {
-            head: <Head a="end" b="%" />,
-            means: 'Brake balance (% front) as the pedal comes up',
-            cell: (f) => percent(f.share.end),
-          },
-          {
-            head: <Head a="ideal" b="start, %" />,
-            means: 'Ideal balance at the start',
-            cell: (f) => percent(f.ideal.start),
-          },
-          {
-            head: <Head a="mean" b="%" />,
-            means: 'Ideal balance over the work of the braking zone',
-            cell: (f) => <strong className="font-[620]">{percent(f.ideal.mean)}</strong>,
-          },
-          {
-            head: <Head a="end" b="%" />,
-            means: 'Ideal balance at the end',
-            cell: (f) => percent(f.ideal.end),
-          },
-          {
-            head: <Head a="off by" b="points" />,
-            means: 'Share less ideal: over 0 the front does too much',
-            cell: (f) => signed(100 * (f.share.mean - f.ideal.mean)),
-          },
-          {
-            head: <Head a="nearer" b="to locking" />,
-            means: 'Axle that is nearer to locking at the hardest instant',
-            cell: (f) => f.locksFirst,
-          },
-          {
-            head: <Head a="line, front" b={unitLabel(units)} />,
-            means: 'Greatest front line pressure',
-            cell: (f) => siText(f.frontPressure, 'pressure', units, 0).replace(/ .*/, ''),
-          },
-          {
-            head: <Head a="rear" b={unitLabel(units)} />,
-            means: 'Greatest rear line pressure',
-            cell: (f) => siText(f.rearPressure, 'pressure', units, 0).replace(/ .*/, ''),
-          },
-          ...(control
-            ? [
-                {
-                  head: <Head a="tyres" b="want" />,
-                  means: 'Clicks from the middle that would bring share to ideal; + is to the front',
-                  cell: (_: StopForce, i: number) => signed(suggestion[i], 0),
-                },
-                {
-                  head: <Head a="set" b="clicks" />,
-                  means: 'Clicks set at this braking zone; the session is driven with them',
-                  cell: (_: StopForce, i: number) => (
-                    <div className="ml-auto w-[64px]">
-                      <NumberField
-                        compact
-                        label={`Clicks at braking zone ${i + 1}`}
-                        info={fieldInfo(planSchema.shape.clicks.element)}
-                        value={setup.plan.clicks[i] ?? 0}
-                        onCommit={(value) => setClick(i, value ?? 0)}
-                      />
-                    </div>
-                  ),
-                },
-              ]
-            : []),
+          ...shareColumns(units),
+          ...(control ? clickColumns({ suggestion, clicks: setup.plan.clicks, onClick: setClick }) : []),
         ]}
       />
       {!control && (
         <p className="caption mt-1.5">
-          Without a balance bar and a driver’s control the share cannot be changed from braking zone to stop.
+          Without a balance bar and a driver’s control the share cannot be changed from braking zone to
+          braking zone.
         </p>
       )}
     </section>
   );
 }
 
-const signed = (value: number, decimals = 1) => {
-  const text = Math.abs(value).toFixed(decimals);
-  return Number(text) === 0 ? text : `${value > 0 ? '+' : '−'}${text}`;
-};
-const unitLabel = (units: ReturnType<typeof useUnits>) => (units.pressure === 'us' ? 'psi' : 'bar');
-
-function Head({ a, b }: { a: string; b: string }) {
+/** The lap, and the clicks that follow what the tyres want. */
+function BalanceHead({
+  computed,
+  number,
+  setPicked,
+  control,
+  plan,
+  suggestion,
+}: {
+  computed: Computed;
+  number: number;
+  setPicked: (value: number | null) => void;
+  control: boolean;
+  plan: Editing<'plans'> | null;
+  suggestion: number[];
+}) {
   return (
-    <>
-      {a}
-      <br />
-      <span className="font-normal text-dim">{b}</span>
-    </>
+    <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+      <div className="mr-auto max-w-[64ch]">
+        <h2 className="text-[15px]">
+          Balance by braking zone
+          <span className="hidden print:inline">
+            {' '}
+            · {computed.setup.car.name} · {computed.setup.circuit.name}
+          </span>
+        </h2>
+        <p className="caption mt-0.5">
+          Brake balance (% front) of all braking, motor included, with the friction there was at that moment:
+          as both axles heat differently it moves within a braking zone and over the session.
+        </p>
+      </div>
+      <LapPicker computed={computed} lap={number} onChange={setPicked} />
+      {control && (
+        <>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => plan?.set(['clicks'], suggestion, 'Clicks by braking zone')}
+          >
+            Set the ideal balance
+          </button>
+          <button type="button" className="btn" onClick={() => plan?.set(['clicks'], [], 'No clicks')}>
+            All to 0
+          </button>
+          <button type="button" className="btn" onClick={() => window.print()}>
+            <Printer size={15} aria-hidden="true" /> Print
+          </button>
+        </>
+      )}
+    </div>
   );
 }

@@ -1,24 +1,16 @@
 import { useState } from 'react';
 import { STANDARD_GRAVITY } from '../../../core';
-import {
-  type Axle,
-  formatQuantity,
-  fromSi,
-  nominalFriction,
-  type Pedal,
-  padOf,
-  toSi,
-  vehicleOf,
-} from '../../../model';
+import { type Axle, formatQuantity, fromSi, nominalFriction, padOf, toSi, vehicleOf } from '../../../model';
 import { lengthText } from '../../../text/en';
 import { Field, Section } from '../../shared/Section';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { SelectField } from '../../ui/SelectField';
 import { SliderField } from '../../ui/SliderField';
-import { BrakeSections, FitPart } from './BrakeSections';
+import { BrakeSections } from './BrakeSections';
 import { ChainDrawing } from './ChainDrawing';
 import { chainValues } from './chainValues';
+import { PedalSections } from './PedalSections';
 import type { TabProps } from './tabProps';
 
 type PadState = 'best' | 'cold' | 'faded';
@@ -135,186 +127,6 @@ function Said({
           are spent before there is pressure enough.
         </strong>
       )}
-    </>
-  );
-}
-
-const TANDEM: Extract<Pedal['cylinders'], { boreMm: number }> = {
-  kind: 'tandem',
-  boreMm: 22.2,
-  strokeMm: 36,
-  split: 'front-rear',
-};
-
-/** The cylinders of another kind, keeping what both have. */
-function cylindersAs(kind: Pedal['cylinders']['kind'], now: Pedal['cylinders']): Pedal['cylinders'] {
-  if (kind === now.kind) return now;
-  const { strokeMm } = now;
-  if (kind === 'pair') {
-    return { kind, frontBoreMm: 17.8, rearBoreMm: 19.1, strokeMm, frontPushPercent: 50, clickPercent: 0.5 };
-  }
-  return { ...(now.kind === 'pair' ? TANDEM : now), kind, strokeMm };
-}
-
-function PedalSections({ editing }: TabProps) {
-  const { pedal } = editing.item;
-  const { cylinders, valve, booster } = pedal;
-  const field = (...path: string[]) => (
-    <Field key={path.join('.')} shelf="cars" editing={editing} path={['pedal', ...path]} />
-  );
-  return (
-    <>
-      <div id="pedal" className="scroll-mt-16">
-        <Section title="Pedal and driver">
-          {['ratio', 'efficiencyPercent', 'limitN', 'travelMm', 'freeTravelMm'].map((key) => field(key))}
-        </Section>
-      </div>
-      <div id="booster" className="scroll-mt-16">
-        <Section title="Booster">
-          <SelectField
-            label="Booster"
-            value={booster ? 'yes' : 'none'}
-            options={[
-              ['none', 'None'],
-              ['yes', 'With a booster'],
-            ]}
-            onChange={(value) =>
-              editing.set(['pedal', 'booster'], value === 'none' ? null : { gain: 5, kneeN: 1100 }, 'Booster')
-            }
-            note="Helps up to its knee; beyond, the foot is alone."
-          />
-          {booster && field('booster', 'gain')}
-          {booster && field('booster', 'kneeN')}
-        </Section>
-      </div>
-      <div id="cylinders" className="scroll-mt-16">
-        <Section title="Master cylinders">
-          <SelectField
-            label="Kind"
-            value={cylinders.kind}
-            options={[
-              ['tandem', 'Tandem: two circuits in one bore'],
-              ['pair', 'Two with a balance bar'],
-              ['single', 'One circuit only'],
-            ]}
-            onChange={(kind) =>
-              editing.set(['pedal', 'cylinders'], cylindersAs(kind, cylinders), 'Master cylinders')
-            }
-            note={
-              cylinders.kind === 'single' ? 'With one circuit a leak leaves no brakes at all.' : undefined
-            }
-          />
-          {cylinders.kind === 'tandem' && (
-            <SelectField
-              label="Circuits"
-              value={cylinders.split}
-              options={[
-                ['front-rear', 'Front and rear'],
-                ['diagonal', 'Diagonal'],
-              ]}
-              onChange={(split) => editing.set(['pedal', 'cylinders', 'split'], split, 'Circuits')}
-            />
-          )}
-          {cylinders.kind === 'pair'
-            ? ['frontBoreMm', 'rearBoreMm', 'strokeMm', 'frontPushPercent', 'clickPercent'].map((key) =>
-                field('cylinders', key),
-              )
-            : ['boreMm', 'strokeMm'].map((key) => field('cylinders', key))}
-          {cylinders.kind === 'pair' ? (
-            <>
-              <FitPart editing={editing} kind="cylinder" axle="front" label="Fit a front cylinder" />
-              <FitPart editing={editing} kind="cylinder" axle="rear" label="Fit a rear cylinder" />
-            </>
-          ) : (
-            <FitPart editing={editing} kind="cylinder" axle="front" label="Fit a cylinder" />
-          )}
-          <Field shelf="cars" editing={editing} path={['frontSharePercent']} />
-        </Section>
-      </div>
-      <div id="valve" className="scroll-mt-16">
-        <Section title="Proportioning valve">
-          <SelectField
-            label="Valve"
-            value={valve?.kind ?? 'none'}
-            options={[
-              ['none', 'None'],
-              ['fixed', 'Fixed knee point'],
-              ['load', 'Senses the rear load'],
-            ]}
-            onChange={(kind) =>
-              editing.set(
-                ['pedal', 'valve'],
-                kind === 'none'
-                  ? null
-                  : kind === 'fixed'
-                    ? { kind, kneeBar: valve?.kneeBar ?? 30, slopePercent: valve?.slopePercent ?? 35 }
-                    : {
-                        kind,
-                        kneeBar: valve?.kneeBar ?? 30,
-                        slopePercent: valve?.slopePercent ?? 35,
-                        barPerKn: 8,
-                        missedKn: 0,
-                      },
-                'Proportioning valve',
-              )
-            }
-            note="A taller or stiffer rear spring blinds a load valve: set what it misses."
-          />
-          {valve && ['kneeBar', 'slopePercent'].map((key) => field('valve', key))}
-          {valve?.kind === 'load' && ['barPerKn', 'missedKn'].map((key) => field('valve', key))}
-        </Section>
-      </div>
-      <div id="lines" className="scroll-mt-16">
-        <Section title="Lines, fluid and recovery">
-          {field('hoseLengthMm')}
-          {field('hoseGrowthMm3BarM')}
-          <FitPart editing={editing} kind="line" axle="front" label="Fit hoses" />
-          <FitPart editing={editing} kind="fluid" axle="front" label="Fill another fluid" />
-          <Recovery editing={editing} />
-        </Section>
-      </div>
-    </>
-  );
-}
-
-function Recovery({ editing }: TabProps) {
-  const { recovery } = editing.item;
-  return (
-    <>
-      <SelectField
-        label="Energy recovery"
-        value={recovery ? recovery.axle : 'none'}
-        options={[
-          ['none', 'None'],
-          ['front', 'At the front'],
-          ['rear', 'At the rear'],
-        ]}
-        onChange={(axle) =>
-          editing.set(
-            ['recovery'],
-            axle === 'none'
-              ? null
-              : { powerKw: 60, lowestSpeedKmh: 12, blending: 'blended', ...recovery, axle },
-            'Energy recovery',
-          )
-        }
-      />
-      {recovery && (
-        <SelectField
-          label="With the friction brakes"
-          value={recovery.blending}
-          options={[
-            ['blended', 'They give way by as much'],
-            ['added', 'On top of them'],
-          ]}
-          onChange={(blending) => editing.set(['recovery', 'blending'], blending, 'Blending')}
-          note="On top, the pedal is lighter and the balance moves to the motor’s axle while it brakes."
-        />
-      )}
-      {recovery &&
-        ['powerKw', 'lowestSpeedKmh'].map((key) => (
-          <Field key={key} shelf="cars" editing={editing} path={['recovery', key]} />
-        ))}
     </>
   );
 }

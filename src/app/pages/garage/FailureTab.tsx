@@ -1,9 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { QUESTION } from '../../../compute';
-import type { Failure, FailureCase } from '../../../core';
-import { MODEST } from '../../../core';
-import { dayInput, formatQuantity, fromSi, siText, toSi } from '../../../model';
+import { type Failure, type FailureCase, MODEST } from '../../../core';
+import { dayInput, formatQuantity, fromSi, siText, toSi, type UnitChoice } from '../../../model';
 import { pedalText } from '../../../text/en';
 import { WithSession } from '../../shared/WithSession';
 import { useBackground } from '../../state/context';
@@ -79,48 +78,7 @@ function Failures({ computed }: { computed: Computed }) {
         </p>
       ) : (
         <div className="mt-2 overflow-x-auto">
-          <table className="w-full text-right">
-            <caption className="sr-only">Failures and what is left</caption>
-            <thead>
-              <tr className="caption">
-                <th className="text-left font-normal">What is lost</th>
-                <th className="px-2 font-normal">stopping distance</th>
-                <th className="px-2 font-normal">of the intact one</th>
-                <th className="px-2 font-normal">mean deceleration</th>
-                <th className="px-2 font-normal">pedal used</th>
-                <th className="px-2 font-normal">
-                  pedal for {formatQuantity(MODEST, 'deceleration', units, 2)}
-                </th>
-                <th className="pl-2 text-left font-normal">held back by</th>
-              </tr>
-            </thead>
-            <tbody>
-              {query.data.map((c) => (
-                <tr key={c.failure} className="border-t border-rule/60 align-top">
-                  <th className="py-1.5 text-left font-[600]">
-                    {WORDS[c.failure].name}
-                    <span className="caption block font-normal">{WORDS[c.failure].means}</span>
-                  </th>
-                  <td className="px-2 py-1.5 text-[16px] font-[640]">
-                    {Number.isFinite(c.distance)
-                      ? formatQuantity(c.distance, 'distance', units)
-                      : 'does not stop'}
-                  </td>
-                  <td className="px-2 py-1.5">
-                    {whole && Number.isFinite(c.distance)
-                      ? `${(c.distance / whole.distance).toFixed(2)} ×`
-                      : '—'}
-                  </td>
-                  <td className="px-2 py-1.5">{formatQuantity(c.deceleration, 'deceleration', units)}</td>
-                  <td className="px-2 py-1.5">{pedalText(c.pedal, units)}</td>
-                  <td className="px-2 py-1.5">
-                    {Number.isFinite(c.pedalForModest) ? pedalText(c.pedalForModest, units) : 'out of reach'}
-                  </td>
-                  <td className="py-1.5 pl-2 text-left">{HELD[c.heldBy]}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <CaseTable units={units} cases={query.data} whole={whole} />
         </div>
       )}
       <p className="caption mt-2 max-w-[100ch]">
@@ -130,5 +88,55 @@ function Failures({ computed }: { computed: Computed }) {
         drive. A prediction is no proof that the brakes will hold.
       </p>
     </section>
+  );
+}
+
+/** Each failure with what is left. */
+function CaseTable({
+  units,
+  cases,
+  whole,
+}: {
+  units: UnitChoice;
+  cases: readonly FailureCase[];
+  whole: FailureCase | undefined;
+}) {
+  return (
+    <table className="w-full text-right">
+      <caption className="sr-only">Failures and what is left</caption>
+      <thead>
+        <tr className="caption">
+          <th className="text-left font-normal">What is lost</th>
+          <th className="px-2 font-normal">stopping distance</th>
+          <th className="px-2 font-normal">of the intact one</th>
+          <th className="px-2 font-normal">mean deceleration</th>
+          <th className="px-2 font-normal">pedal used</th>
+          <th className="px-2 font-normal">pedal for {formatQuantity(MODEST, 'deceleration', units, 2)}</th>
+          <th className="pl-2 text-left font-normal">held back by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {cases.map((c) => (
+          <tr key={c.failure} className="border-t border-rule/60 align-top">
+            <th className="py-1.5 text-left font-[600]">
+              {WORDS[c.failure].name}
+              <span className="caption block font-normal">{WORDS[c.failure].means}</span>
+            </th>
+            <td className="px-2 py-1.5 text-[16px] font-[640]">
+              {Number.isFinite(c.distance) ? formatQuantity(c.distance, 'distance', units) : 'does not stop'}
+            </td>
+            <td className="px-2 py-1.5">
+              {whole && Number.isFinite(c.distance) ? `${(c.distance / whole.distance).toFixed(2)} ×` : '—'}
+            </td>
+            <td className="px-2 py-1.5">{formatQuantity(c.deceleration, 'deceleration', units)}</td>
+            <td className="px-2 py-1.5">{pedalText(c.pedal, units)}</td>
+            <td className="px-2 py-1.5">
+              {Number.isFinite(c.pedalForModest) ? pedalText(c.pedalForModest, units) : 'out of reach'}
+            </td>
+            <td className="py-1.5 pl-2 text-left">{HELD[c.heldBy]}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

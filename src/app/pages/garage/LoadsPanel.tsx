@@ -2,6 +2,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { STANDARD_GRAVITY, wheelLoads } from '../../../core';
 import {
+  type Car,
   chassisOf,
   fieldInfo,
   formatQuantity,
@@ -15,6 +16,7 @@ import { lengthText } from '../../../text/en';
 import { NumberField } from '../../shared/NumberField';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import type { Editing } from '../../state/useItem';
 import { IconButton } from '../../ui/IconButton';
 import { SliderField } from '../../ui/SliderField';
 import { TextField } from '../../ui/TextField';
@@ -53,43 +55,7 @@ export function LoadsPanel({ editing }: TabProps) {
           <tbody>
             {car.loads.map((load, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: loads have no other name than their place
-              <tr key={i} className="align-top">
-                <td className="pr-2 py-0.5">
-                  <TextField
-                    compact
-                    label={`Name of load ${i + 1}`}
-                    value={load.name}
-                    longest={60}
-                    required
-                    onCommit={(name) => editing.set(['loads', i, 'name'], name, 'Name of a load')}
-                  />
-                </td>
-                {LOAD_KEYS.map((key) => (
-                  <td key={key} className="w-[130px] pr-2 py-0.5">
-                    <NumberField
-                      compact
-                      label={`${fieldInfo(loadSchema.shape[key]).title} of ${load.name}`}
-                      info={fieldInfo(loadSchema.shape[key])}
-                      value={load[key]}
-                      onCommit={(value) => editing.set(['loads', i, key], value, `Load ${load.name}`)}
-                    />
-                  </td>
-                ))}
-                <td>
-                  <IconButton
-                    icon={Trash2}
-                    name={`Remove ${load.name}`}
-                    onClick={() =>
-                      editing.set(
-                        ['loads'],
-                        car.loads.filter((_, k) => k !== i),
-                        `Removed ${load.name}`,
-                      )
-                    }
-                    title="Remove"
-                  />
-                </td>
-              </tr>
+              <LoadRow key={i} i={i} load={load} editing={editing} car={car} />
             ))}
           </tbody>
         </table>
@@ -112,6 +78,59 @@ export function LoadsPanel({ editing }: TabProps) {
         <Plus size={15} aria-hidden="true" /> Add fuel, a passenger or kit
       </button>
     </section>
+  );
+}
+
+/** A load: its mass and where it lies. */
+function LoadRow({
+  i,
+  load,
+  editing,
+  car,
+}: {
+  i: number;
+  load: Car['loads'][number];
+  editing: Editing<'cars'>;
+  car: Car;
+}) {
+  return (
+    <tr className="align-top">
+      <td className="pr-2 py-0.5">
+        <TextField
+          compact
+          label={`Name of load ${i + 1}`}
+          value={load.name}
+          longest={60}
+          required
+          onCommit={(name) => editing.set(['loads', i, 'name'], name, 'Name of a load')}
+        />
+      </td>
+      {LOAD_KEYS.map((key) => (
+        <td key={key} className="w-[130px] pr-2 py-0.5">
+          <NumberField
+            compact
+            label={`${fieldInfo(loadSchema.shape[key]).title} of ${load.name}`}
+            info={fieldInfo(loadSchema.shape[key])}
+            value={load[key]}
+            onCommit={(value) => editing.set(['loads', i, key], value, `Load ${load.name}`)}
+          />
+        </td>
+      ))}
+      <td>
+        <IconButton
+          icon={Trash2}
+          name={`Remove ${load.name}`}
+          onClick={() =>
+            editing.set(
+              ['loads'],
+              car.loads.filter((_, k) => k !== i),
+              `Removed ${load.name}`,
+            )
+          }
+          title="Remove"
+        />
+      </td>
+    </tr>
   );
 }
 

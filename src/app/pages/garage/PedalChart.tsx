@@ -21,6 +21,28 @@ interface Point {
 }
 
 /** Pedal force and travel of every stop of a day in driving order. */
+const SERIES = [
+  {
+    yAxisId: 'force',
+    dataKey: 'pedal',
+    name: 'Most in the braking zone',
+    stroke: 'var(--front)',
+    strokeWidth: 2.2,
+  },
+  {
+    yAxisId: 'force',
+    dataKey: 'bite',
+    name: 'Initial friction',
+    stroke: 'var(--ink)',
+    strokeWidth: 1.4,
+    strokeDasharray: '4 3',
+  },
+  { yAxisId: 'travel', dataKey: 'travel', name: 'Travel', stroke: 'var(--rear)', strokeWidth: 1.6 },
+] as const;
+
+const valueText = (value: number, { label }: { label: string }) =>
+  `${value.toFixed(label === 'in' ? 2 : 0)} ${label}`;
+
 export function PedalChart({
   points,
   limit,
@@ -76,9 +98,7 @@ export function PedalChart({
             <Tooltip
               {...TOOLTIP}
               labelFormatter={(_, items) => items?.[0]?.payload?.name ?? ''}
-              formatter={(value, name) =>
-                `${Number(value).toFixed(name === 'Travel' && length.label === 'in' ? 2 : 0)} ${name === 'Travel' ? length.label : force.label}`
-              }
+              formatter={(value, name) => valueText(Number(value), name === 'Travel' ? length : force)}
             />
             <ReferenceLine
               yAxisId="force"
@@ -92,44 +112,23 @@ export function PedalChart({
                 fill: 'var(--over)',
               }}
             />
-            <Line
-              yAxisId="force"
-              dataKey="pedal"
-              name="Most in the braking zone"
-              stroke="var(--front)"
-              strokeWidth={2.2}
-              dot={false}
-              isAnimationActive={false}
-            />
-            <Line
-              yAxisId="force"
-              dataKey="bite"
-              name="Initial friction"
-              stroke="var(--ink)"
-              strokeWidth={1.4}
-              strokeDasharray="4 3"
-              dot={false}
-              isAnimationActive={false}
-            />
-            <Line
-              yAxisId="travel"
-              dataKey="travel"
-              name="Travel"
-              stroke="var(--rear)"
-              strokeWidth={1.6}
-              dot={false}
-              isAnimationActive={false}
-            />
+            {SERIES.map((series) => (
+              <Line key={series.dataKey} {...series} dot={false} isAnimationActive={false} />
+            ))}
           </LineChart>
         </ResponsiveContainer>
       </div>
-      <p className="caption flex flex-wrap gap-4">
-        <Key color="var(--front)">most force in the braking zone</Key>
-        <Key color="var(--ink)" dashed>
-          force at first bite, for the braking zone’s mean braking
-        </Key>
-        <Key color="var(--rear)">pedal travel, right scale</Key>
-      </p>
+      <Legend />
     </>
   );
 }
+
+const Legend = () => (
+  <p className="caption flex flex-wrap gap-4">
+    <Key color="var(--front)">most force in the braking zone</Key>
+    <Key color="var(--ink)" dashed>
+      force at first bite, for the braking zone’s mean braking
+    </Key>
+    <Key color="var(--rear)">pedal travel, right scale</Key>
+  </p>
+);

@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
-import { formatQuantity, fromSi, siText } from '../../../model';
+import type { DayResult, LapResult, StopForce } from '../../../core';
+import { formatQuantity, fromSi, type Setup, siText, type UnitChoice } from '../../../model';
 import { fadeText, LIMIT_WORDS, lengthText, overrunText, pedalText, stopText } from '../../../text/en';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
 import { WithSession } from '../../shared/WithSession';
 import { useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { useItem } from '../../state/useItem';
+import { type Editing, useItem } from '../../state/useItem';
 import type { Computed } from '../../state/useSession';
 import { CheckField } from '../../ui/CheckField';
 import { ForceTable } from '../../ui/WideTable';
@@ -49,136 +50,183 @@ function PedalSession({ computed }: { computed: Computed }) {
   if (points.length === 0)
     return <p className="panel px-4 py-5 text-dim">Nothing is braked in this session.</p>;
   const { fade } = result;
-  const force = (n: number) => pedalText(n, units);
   return (
     <>
       <section className="panel px-4 py-3" aria-label="Pedal force over the session">
-        <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
-          <div className="max-w-[70ch]">
-            <h2 className="text-[15px]">Pedal force over the session</h2>
-            {fade && (
-              <p className="mt-1">
-                Minimum brake reserve: <strong className="font-[640]">{fadeText(fade.margin)}</strong> on lap{' '}
-                {fade.at.lap} at braking zone {fade.at.stop + 1}
-                {fade.margin < 0 && (
-                  <>
-                    , limited by {LIMIT_WORDS[fade.limit]}. At worst the car{' '}
-                    <strong className="font-[640] text-over">{overrunText(fade.extraDistance, units)}</strong>{' '}
-                    on lap {fade.longest.lap} at braking zone {fade.longest.stop + 1}
-                  </>
-                )}
-                .
-              </p>
-            )}
-          </div>
-          <CheckField
-            className="max-w-[300px] items-start!"
-            checked={setup.plan.brakesEarlier}
-            onChange={(earlier) => plan?.set(['brakesEarlier'], earlier, 'Braking earlier when they fade')}
-          >
-            The driver brakes earlier on the next lap
-            <span className="caption block">
-              Where the brakes could not make a braking zone, the next lap is solved again with what they had.
-            </span>
-          </CheckField>
-        </div>
+        <PedalHead fade={fade} units={units} setup={setup} plan={plan} />
         <PedalChart points={points} limit={limitN} units={units} />
       </section>
-      <section className="panel px-4 py-3" aria-label="Pedal by braking zone">
-        <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
-          <h2 className="text-[15px]">Zone by zone</h2>
-          <LapPicker computed={computed} lap={number} onChange={setPicked} />
-        </div>
-        <ForceTable
-          caption={`Pedal by braking zone of lap ${number}`}
-          rows={lap.forces}
-          nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
-          columns={[
-            {
-              head: 'pedal',
-              means: 'Greatest pedal force the braking zone needs',
-              cell: (f) => (
-                <strong className={`font-[620] ${f.pedal > limitN ? 'text-over' : ''}`}>
-                  {force(f.pedal)}
-                </strong>
-              ),
-            },
-            {
-              head: 'first bite',
-              means: 'Pedal force for the braking zone’s mean braking with the friction at first touch',
-              cell: (f) => force(f.pedalBite),
-            },
-            {
-              head: 'stays',
-              means: 'The same with the friction that is left at its end',
-              cell: (f) => force(f.pedalStay),
-            },
-            {
-              head: 'front line',
-              means: 'Greatest front line pressure',
-              cell: (f) => siText(f.frontPressure, 'pressure', units, 0),
-            },
-            {
-              head: 'rear line',
-              means: 'Greatest rear line pressure',
-              cell: (f) => siText(f.rearPressure, 'pressure', units, 0),
-            },
-            {
-              head: 'travel',
-              means: 'Greatest pedal travel',
-              cell: (f) => (
-                <span className={f.travel > longest ? 'text-over' : ''}>
-                  {f.travel > longest ? 'on the floor' : lengthText(fromSi(f.travel, 'smallLength'), units)}
-                </span>
-              ),
-            },
-            {
-              head: 'µ front, least',
-              means: 'Least friction of the front pads in the braking zone',
-              cell: (_, i) =>
-                Math.min(
-                  lap.wheels.frontLeft[i].frictionLeast,
-                  lap.wheels.frontRight[i].frictionLeast,
-                ).toFixed(2),
-            },
-            {
-              head: 'µ rear, least',
-              means: 'Least friction of the rear pads in the braking zone',
-              cell: (_, i) =>
-                Math.min(lap.wheels.rearLeft[i].frictionLeast, lap.wheels.rearRight[i].frictionLeast).toFixed(
-                  2,
-                ),
-            },
-            {
-              head: 'brake reserve',
-              means: 'Braking available at the driver’s limit over braking needed, minus one',
-              cell: (f) => (
-                <span className={f.fadeMargin < 0 ? 'text-over' : ''}>{fadeText(f.fadeMargin)}</span>
-              ),
-            },
-            {
-              head: 'overshoots by',
-              means: 'Distance by which braking overshoots its point',
-              cell: (f) =>
-                f.extraDistance === 0
-                  ? '—'
-                  : f.extraDistance === null
-                    ? 'does not stop'
-                    : formatQuantity(f.extraDistance, 'distance', units),
-            },
-            {
-              head: 'limited by',
-              means: 'What would have to give more for a shorter stop',
-              cell: (f) => LIMIT_WORDS[f.limit],
-            },
-          ]}
-        />
-        <p className="caption mt-1.5">
-          A car whose tyres are the limit does not stop shorter with more brake; one limited by the pedal or
-          by fade does. Vapour is drawn from the fluid’s temperature over its boiling point, 0.4 cm³ per °C
-          and wheel (own estimate); glazed pads stay weaker until bedded again.
-        </p>
-      </section>
+      <ZoneForces
+        computed={computed}
+        number={number}
+        setPicked={setPicked}
+        lap={lap}
+        limitN={limitN}
+        units={units}
+        longest={longest}
+      />
     </>
   );
+}
+
+/** How far the foot must push, and where it is not enough. */
+function PedalHead({
+  fade,
+  units,
+  setup,
+  plan,
+}: {
+  fade: DayResult['fade'];
+  units: UnitChoice;
+  setup: Setup;
+  plan: Editing<'plans'> | null;
+}) {
+  return (
+    <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+      <div className="max-w-[70ch]">
+        <h2 className="text-[15px]">Pedal force over the session</h2>
+        {fade && (
+          <p className="mt-1">
+            Minimum brake reserve: <strong className="font-[640]">{fadeText(fade.margin)}</strong> on lap{' '}
+            {fade.at.lap} at braking zone {fade.at.stop + 1}
+            {fade.margin < 0 && (
+              <>
+                , limited by {LIMIT_WORDS[fade.limit]}. At worst the car{' '}
+                <strong className="font-[640] text-over">{overrunText(fade.extraDistance, units)}</strong> on
+                lap {fade.longest.lap} at braking zone {fade.longest.stop + 1}
+              </>
+            )}
+            .
+          </p>
+        )}
+      </div>
+      <CheckField
+        className="max-w-[300px] items-start!"
+        checked={setup.plan.brakesEarlier}
+        onChange={(earlier) => plan?.set(['brakesEarlier'], earlier, 'Braking earlier when they fade')}
+      >
+        The driver brakes earlier on the next lap
+        <span className="caption block">
+          Where the brakes could not make a braking zone, the next lap is solved again with what they had.
+        </span>
+      </CheckField>
+    </div>
+  );
+}
+
+/** The pedal at each braking zone of a lap. */
+function ZoneForces({
+  computed,
+  number,
+  setPicked,
+  lap,
+  limitN,
+  units,
+  longest,
+}: {
+  computed: Computed;
+  number: number;
+  setPicked: (value: number | null) => void;
+  lap: LapResult;
+  limitN: number;
+  units: UnitChoice;
+  longest: number;
+}) {
+  return (
+    <section className="panel px-4 py-3" aria-label="Pedal by braking zone">
+      <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+        <h2 className="text-[15px]">Zone by zone</h2>
+        <LapPicker computed={computed} lap={number} onChange={setPicked} />
+      </div>
+      <ForceTable
+        caption={`Pedal by braking zone of lap ${number}`}
+        rows={lap.forces}
+        nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
+        columns={pedalColumns(lap, { limitN, longest, units })}
+      />
+      <p className="caption mt-1.5">
+        A car whose tyres are the limit does not stop shorter with more brake; one limited by the pedal or by
+        fade does. Vapour is drawn from the fluid’s temperature over its boiling point, 0.4 cm³ per °C and
+        wheel (own estimate); glazed pads stay weaker until bedded again.
+      </p>
+    </section>
+  );
+}
+
+/** Force and travel of the pedal, friction, reserve, and what limits. */
+function pedalColumns(
+  lap: LapResult,
+  { limitN, longest, units }: { limitN: number; longest: number; units: UnitChoice },
+): Parameters<typeof ForceTable<StopForce>>[0]['columns'] {
+  const force = (newton: number) => pedalText(newton, units);
+  return [
+    {
+      head: 'pedal',
+      means: 'Greatest pedal force the braking zone needs',
+      cell: (f) => (
+        <strong className={`font-[620] ${f.pedal > limitN ? 'text-over' : ''}`}>{force(f.pedal)}</strong>
+      ),
+    },
+    {
+      head: 'first bite',
+      means: 'Pedal force for the braking zone’s mean braking with the friction at first touch',
+      cell: (f) => force(f.pedalBite),
+    },
+    {
+      head: 'stays',
+      means: 'The same with the friction that is left at its end',
+      cell: (f) => force(f.pedalStay),
+    },
+    {
+      head: 'front line',
+      means: 'Greatest front line pressure',
+      cell: (f) => siText(f.frontPressure, 'pressure', units, 0),
+    },
+    {
+      head: 'rear line',
+      means: 'Greatest rear line pressure',
+      cell: (f) => siText(f.rearPressure, 'pressure', units, 0),
+    },
+    {
+      head: 'travel',
+      means: 'Greatest pedal travel',
+      cell: (f) => (
+        <span className={f.travel > longest ? 'text-over' : ''}>
+          {f.travel > longest ? 'on the floor' : lengthText(fromSi(f.travel, 'smallLength'), units)}
+        </span>
+      ),
+    },
+    {
+      head: 'µ front, least',
+      means: 'Least friction of the front pads in the braking zone',
+      cell: (_, i) =>
+        Math.min(lap.wheels.frontLeft[i].frictionLeast, lap.wheels.frontRight[i].frictionLeast).toFixed(2),
+    },
+    {
+      head: 'µ rear, least',
+      means: 'Least friction of the rear pads in the braking zone',
+      cell: (_, i) =>
+        Math.min(lap.wheels.rearLeft[i].frictionLeast, lap.wheels.rearRight[i].frictionLeast).toFixed(2),
+    },
+    {
+      head: 'brake reserve',
+      means: 'Braking available at the driver’s limit over braking needed, minus one',
+      cell: (f) => <span className={f.fadeMargin < 0 ? 'text-over' : ''}>{fadeText(f.fadeMargin)}</span>,
+    },
+    {
+      head: 'overshoots by',
+      means: 'Distance by which braking overshoots its point',
+      cell: (f) =>
+        f.extraDistance === 0
+          ? '—'
+          : f.extraDistance === null
+            ? 'does not stop'
+            : formatQuantity(f.extraDistance, 'distance', units),
+    },
+    {
+      head: 'limited by',
+      means: 'What would have to give more for a shorter stop',
+      cell: (f) => LIMIT_WORDS[f.limit],
+    },
+  ];
 }

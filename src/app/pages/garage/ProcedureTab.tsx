@@ -69,54 +69,94 @@ function Procedures({ computed }: { computed: Computed }) {
         result={hot}
         units={units}
       />
-      <section className="panel px-4 py-3" aria-label="Stops in a row">
-        <h2 className="text-[15px]">Stops in a row</h2>
-        <div className="mt-1.5 flex flex-wrap gap-x-6 gap-y-2">
-          <SliderField
-            label="From"
-            value={kmh}
-            min={30}
-            max={250}
-            step={5}
-            text={formatQuantity(kmh, 'speed', units)}
-            onChange={setKmh}
-          />
-          <SliderField
-            label="Stops"
-            value={count}
-            min={1}
-            max={30}
-            step={1}
-            text={String(count)}
-            onChange={setCount}
-          />
-          <SliderField
-            label="Held at"
-            value={deceleration}
-            min={1}
-            max={12}
-            step={0.1}
-            text={formatQuantity(deceleration, 'deceleration', units)}
-            onChange={setDeceleration}
-          />
-          <SliderField
-            label="Back to speed in"
-            value={pause}
-            min={5}
-            max={180}
-            step={5}
-            text={`${pause} s`}
-            onChange={setPause}
-          />
-        </div>
-        <p className="mt-2">
-          The last stop takes a pedal force{' '}
-          {changeText(row.stops[0].pedal, row.stops[row.stops.length - 1].pedal, 'the first')} and a distance{' '}
-          {changeText(row.stops[0].distance, row.stops[row.stops.length - 1].distance, 'the first')}.
-        </p>
-        <StopRows of="stops in a row" stops={row.stops} units={units} />
-      </section>
+      <InARow
+        kmh={kmh}
+        units={units}
+        setKmh={setKmh}
+        count={count}
+        setCount={setCount}
+        deceleration={deceleration}
+        setDeceleration={setDeceleration}
+        pause={pause}
+        setPause={setPause}
+        row={row}
+      />
     </>
+  );
+}
+
+/** Stops in a row, as asked. */
+function InARow({
+  kmh,
+  units,
+  setKmh,
+  count,
+  setCount,
+  deceleration,
+  setDeceleration,
+  pause,
+  setPause,
+  row,
+}: {
+  kmh: number;
+  units: UnitChoice;
+  setKmh: (value: number) => void;
+  count: number;
+  setCount: (value: number) => void;
+  deceleration: number;
+  setDeceleration: (value: number) => void;
+  pause: number;
+  setPause: (value: number) => void;
+  row: ProcedureResult;
+}) {
+  return (
+    <section className="panel px-4 py-3" aria-label="Stops in a row">
+      <h2 className="text-[15px]">Stops in a row</h2>
+      <div className="mt-1.5 flex flex-wrap gap-x-6 gap-y-2">
+        <SliderField
+          label="From"
+          value={kmh}
+          min={30}
+          max={250}
+          step={5}
+          text={formatQuantity(kmh, 'speed', units)}
+          onChange={setKmh}
+        />
+        <SliderField
+          label="Stops"
+          value={count}
+          min={1}
+          max={30}
+          step={1}
+          text={String(count)}
+          onChange={setCount}
+        />
+        <SliderField
+          label="Held at"
+          value={deceleration}
+          min={1}
+          max={12}
+          step={0.1}
+          text={formatQuantity(deceleration, 'deceleration', units)}
+          onChange={setDeceleration}
+        />
+        <SliderField
+          label="Back to speed in"
+          value={pause}
+          min={5}
+          max={180}
+          step={5}
+          text={`${pause} s`}
+          onChange={setPause}
+        />
+      </div>
+      <p className="mt-2">
+        The last stop takes a pedal force{' '}
+        {changeText(row.stops[0].pedal, row.stops[row.stops.length - 1].pedal, 'the first')} and a distance{' '}
+        {changeText(row.stops[0].distance, row.stops[row.stops.length - 1].distance, 'the first')}.
+      </p>
+      <StopRows of="stops in a row" stops={row.stops} units={units} />
+    </section>
   );
 }
 

@@ -31,7 +31,6 @@ export function BrakeSection({
   picked: string | null;
   onPick: (key: string | null) => void;
 }) {
-  const units = useUnits();
   const parts = drum ? DRUM : DISC;
   const lines = drum ? DRUM_LINES : DISC_LINES;
   const solid = layout.ringCount === layout.cheekCount;
@@ -45,15 +44,7 @@ export function BrakeSection({
       role="img"
       aria-label="The brake cut open, with the temperature of every part and the heat between them; the table beside it has the numbers"
     >
-      <line
-        x1={150}
-        x2={650}
-        y1={346}
-        y2={346}
-        stroke="var(--dim)"
-        strokeDasharray="10 4 2 4"
-        strokeWidth={0.8}
-      />
+      <path d="M150 346H650" stroke="var(--dim)" strokeDasharray="10 4 2 4" strokeWidth={0.8} />
       {shown.map((part) => {
         const kelvin = temperatures[part.node(layout)];
         return part.boxes.map(([x, y, width, height]) => (
@@ -69,34 +60,9 @@ export function BrakeSection({
           />
         ));
       })}
-      {shown.map(({ name, node, label: [fromX, fromY, side, height] }) => {
-        const left = side === 'left';
-        const x = left ? LABEL : WIDTH - LABEL;
-        return (
-          <g key={name}>
-            <line
-              x1={fromX}
-              y1={fromY}
-              x2={left ? x + 4 : x - 4}
-              y2={height - 4}
-              stroke="var(--dim)"
-              strokeWidth={0.6}
-            />
-            <circle cx={fromX} cy={fromY} r={2} fill="var(--panel)" stroke="var(--ink)" strokeWidth={0.8} />
-            <text
-              x={x}
-              y={height}
-              textAnchor={left ? 'end' : 'start'}
-              fontSize={12.5}
-              fill="var(--ink)"
-              className="narrow"
-            >
-              <tspan fill="var(--dim)">{name} </tspan>
-              <tspan fontWeight={640}>{temperatureText(temperatures[node(layout)], units)}</tspan>
-            </text>
-          </g>
-        );
-      })}
+      {shown.map((part) => (
+        <PartLabel key={part.name} part={part} kelvin={temperatures[part.node(layout)]} />
+      ))}
       {flows.map((flow) => {
         const key = flowKey(flow);
         const line = lines[key];
@@ -114,6 +80,39 @@ export function BrakeSection({
         );
       })}
     </svg>
+  );
+}
+
+/** The name of a part, with a line to it where it stands aside. */
+function PartLabel({ part, kelvin }: { part: (typeof DISC)[number]; kelvin: number }) {
+  const units = useUnits();
+  const { name, label } = part;
+  const [fromX, fromY, side, height] = label;
+  const left = side === 'left';
+  const x = left ? LABEL : WIDTH - LABEL;
+  return (
+    <g>
+      <line
+        x1={fromX}
+        y1={fromY}
+        x2={left ? x + 4 : x - 4}
+        y2={height - 4}
+        stroke="var(--dim)"
+        strokeWidth={0.6}
+      />
+      <circle cx={fromX} cy={fromY} r={2} fill="var(--panel)" stroke="var(--ink)" strokeWidth={0.8} />
+      <text
+        x={x}
+        y={height}
+        textAnchor={left ? 'end' : 'start'}
+        fontSize={12.5}
+        fill="var(--ink)"
+        className="narrow"
+      >
+        <tspan fill="var(--dim)">{name} </tspan>
+        <tspan fontWeight={640}>{temperatureText(kelvin, units)}</tspan>
+      </text>
+    </g>
   );
 }
 

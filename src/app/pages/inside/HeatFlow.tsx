@@ -1,4 +1,4 @@
-import { sankey, sankeyLinkHorizontal } from 'd3-sankey';
+import { type SankeyNode, sankey, sankeyLinkHorizontal } from 'd3-sankey';
 import type { HeatBalance, PartFlow } from '../../../core';
 import { useWidth } from '../../ui/charts/useSize';
 import { inWordsOf, jouleText } from './moments';
@@ -121,36 +121,49 @@ export function HeatFlow({ balance, drum }: { balance: HeatBalance; drum: boolea
           const left = (node.x0 ?? 0) < width / 2;
           const middle = node.kind === 'part';
           return (
-            <g key={node.name}>
-              <rect
-                x={node.x0}
-                y={node.y0}
-                width={(node.x1 ?? 0) - (node.x0 ?? 0)}
-                height={Math.max(1, (node.y1 ?? 0) - (node.y0 ?? 0))}
-                fill={COLOURS[node.kind]}
-              />
-              <text
-                x={
-                  middle
-                    ? ((node.x0 ?? 0) + (node.x1 ?? 0)) / 2
-                    : left
-                      ? (node.x0 ?? 0) - 6
-                      : (node.x1 ?? 0) + 6
-                }
-                y={middle ? (node.y0 ?? 0) - 3 : ((node.y0 ?? 0) + (node.y1 ?? 0)) / 2 + 4}
-                textAnchor={middle ? 'middle' : left ? 'end' : 'start'}
-                fontSize={11.5}
-                fill="var(--ink)"
-                className="narrow halo"
-              >
-                {inWordsOf(drum, node.name)}{' '}
-                <tspan fill="var(--dim)">{`${jouleText(node.value ?? 0)}${middle ? '' : share(node.value ?? 0)}`}</tspan>
-              </text>
-            </g>
+            <PlaceLabel key={node.name} node={node} middle={middle} left={left} drum={drum} share={share} />
           );
         })}
       </svg>
     </div>
+  );
+}
+
+/** A place heat goes to, with its share. */
+function PlaceLabel({
+  node,
+  middle,
+  left,
+  drum,
+  share,
+}: {
+  node: SankeyNode<Place, object>;
+  middle: boolean;
+  left: boolean;
+  drum: boolean;
+  share: (value: number) => string;
+}) {
+  return (
+    <g>
+      <rect
+        x={node.x0}
+        y={node.y0}
+        width={(node.x1 ?? 0) - (node.x0 ?? 0)}
+        height={Math.max(1, (node.y1 ?? 0) - (node.y0 ?? 0))}
+        fill={COLOURS[node.kind]}
+      />
+      <text
+        x={middle ? ((node.x0 ?? 0) + (node.x1 ?? 0)) / 2 : left ? (node.x0 ?? 0) - 6 : (node.x1 ?? 0) + 6}
+        y={middle ? (node.y0 ?? 0) - 3 : ((node.y0 ?? 0) + (node.y1 ?? 0)) / 2 + 4}
+        textAnchor={middle ? 'middle' : left ? 'end' : 'start'}
+        fontSize={11.5}
+        fill="var(--ink)"
+        className="narrow halo"
+      >
+        {inWordsOf(drum, node.name)}{' '}
+        <tspan fill="var(--dim)">{`${jouleText(node.value ?? 0)}${middle ? '' : share(node.value ?? 0)}`}</tspan>
+      </text>
+    </g>
   );
 }
 

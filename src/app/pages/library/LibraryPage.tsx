@@ -21,6 +21,7 @@ import { useEdit } from '../../state/useEdit';
 import { IconButton } from '../../ui/IconButton';
 import { PageTitle } from '../../ui/PageTitle';
 import { TextField } from '../../ui/TextField';
+import { Tip } from '../../ui/Tip';
 import { KeptStates } from './KeptStates';
 
 type Listed = Exclude<Shelf, 'parts' | 'states'>;
@@ -63,7 +64,6 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
   const project = useProject();
   const edit = useEdit();
   const navigate = useNavigate();
-  const units = useUnits();
   const open = (change: (p: Project) => Project, label: string, id: string) => {
     if (edit(label, change)) navigate(`${to}/${id}`);
   };
@@ -71,74 +71,9 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
     <section className="panel px-3 py-2.5" aria-label={title}>
       <h2 className="text-[16px]">{title}</h2>
       <ul className="mt-1">
-        {project[shelf].map((item) => {
-          const obstacle = deletionObstacle(project, shelf, item.id);
-          const selected = shelf === 'plans' && item.id === project.selectedPlanId;
-          return (
-            <li key={item.id} className="border-t border-rule/60 py-2">
-              <div className="flex items-start gap-1">
-                <div className="min-w-0 flex-1">
-                  <TextField
-                    compact
-                    label={`Name of ${noun} ${item.name}`}
-                    value={item.name}
-                    longest={80}
-                    required
-                    onCommit={(name) =>
-                      edit(`Renamed a ${noun}`, (p) => renameItem(p, shelf, item.id, name), {
-                        key: `${item.id}/name`,
-                      })
-                    }
-                  />
-                  <p className="caption mt-1">{describe(project, shelf, item.id, units)}</p>
-                </div>
-                <Link
-                  className="btn btn-bare px-2"
-                  to={`${to}/${item.id}`}
-                  aria-label={`Edit ${item.name}`}
-                  title="Edit"
-                >
-                  <Pencil size={15} aria-hidden="true" />
-                </Link>
-                <IconButton
-                  icon={Copy}
-                  name={`Copy ${item.name}`}
-                  title="Copy"
-                  onClick={() =>
-                    edit(`Copied a ${noun}`, (p) => copyItem(p, shelf, item.id, crypto.randomUUID()))
-                  }
-                />
-                <IconButton
-                  icon={Trash2}
-                  name={`Delete ${item.name}`}
-                  title={obstacle ?? 'Delete'}
-                  onClick={() => {
-                    if (obstacle) {
-                      toast.error(obstacle);
-                      return;
-                    }
-                    edit(`Deleted a ${noun}`, (p) => deleteItem(p, shelf, item.id), {
-                      done: `Deleted “${item.name}”`,
-                    });
-                  }}
-                />
-              </div>
-              {shelf === 'plans' && (
-                <button
-                  type="button"
-                  className={`btn mt-1.5 ${selected ? 'btn-main' : ''}`}
-                  aria-pressed={selected}
-                  onClick={() => {
-                    edit('Selected a plan', (p) => selectPlan(p, item.id));
-                    navigate('/');
-                  }}
-                >
-                  {selected ? 'On the workbench' : 'Use this plan'}
-                </button>
-              )}
-            </li>
-          );
-        })}
+        {project[shelf].map((item) => (
+          <ShelfItem key={item.id} id={item.id} name={item.name} shelf={shelf} noun={noun} to={to} />
+        ))}
       </ul>
       <div className="mt-2 flex flex-wrap gap-2 border-t border-rule/60 pt-2.5">
         {newItems(project, shelf).map(({ label, create }) => (
@@ -223,4 +158,79 @@ function describe(project: Project, shelf: Shelf, id: string, units: ReturnType<
   return circuit.layout.kind === 'stops'
     ? `${circuit.layout.stops.length} braking zones, typed`
     : `${circuit.layout.segments.filter((s) => s.kind === 'corner').length} corners`;
+}
+
+/** An item of the library: renamed, opened, copied, deleted; a plan is put to use. */
+function ShelfItem({
+  id,
+  name,
+  shelf,
+  noun,
+  to,
+}: Omit<(typeof SHELVES)[number], 'title'> & { id: string; name: string }) {
+  const project = useProject();
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const units = useUnits();
+  const obstacle = deletionObstacle(project, shelf, id);
+  const selected = shelf === 'plans' && id === project.selectedPlanId;
+  return (
+    <li className="border-t border-rule/60 py-2">
+      <div className="flex items-start gap-1">
+        <div className="min-w-0 flex-1">
+          <TextField
+            compact
+            label={`Name of ${noun} ${name}`}
+            value={name}
+            longest={80}
+            required
+            onCommit={(next) =>
+              edit(`Renamed a ${noun}`, (p) => renameItem(p, shelf, id, next), {
+                key: `${id}/name`,
+              })
+            }
+          />
+          <p className="caption mt-1">{describe(project, shelf, id, units)}</p>
+        </div>
+        <Tip text="Edit">
+          <Link className="btn btn-bare px-2" to={`${to}/${id}`} aria-label={`Edit ${name}`}>
+            <Pencil size={15} aria-hidden="true" />
+          </Link>
+        </Tip>
+        <IconButton
+          icon={Copy}
+          name={`Copy ${name}`}
+          title="Copy"
+          onClick={() => edit(`Copied a ${noun}`, (p) => copyItem(p, shelf, id, crypto.randomUUID()))}
+        />
+        <IconButton
+          icon={Trash2}
+          name={`Delete ${name}`}
+          title={obstacle ?? 'Delete'}
+          onClick={() => {
+            if (obstacle) {
+              toast.error(obstacle);
+              return;
+            }
+            edit(`Deleted a ${noun}`, (p) => deleteItem(p, shelf, id), {
+              done: `Deleted “${name}”`,
+            });
+          }}
+        />
+      </div>
+      {shelf === 'plans' && (
+        <button
+          type="button"
+          className={`btn mt-1.5 ${selected ? 'btn-main' : ''}`}
+          aria-pressed={selected}
+          onClick={() => {
+            edit('Selected a plan', (p) => selectPlan(p, id));
+            navigate('/');
+          }}
+        >
+          {selected ? 'On the workbench' : 'Use this plan'}
+        </button>
+      )}
+    </li>
+  );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { formatQuantity, siText, takeFit } from '../../../model';
+import { type Car, formatQuantity, type Plan, siText, takeFit } from '../../../model';
 import type { Fitted, LapFit, ListedPiece, LogAnalysis } from '../../../services';
 import type { LogEntry } from '../../../storage';
 import { useBackground, useSetup } from '../../state/context';
@@ -19,7 +19,6 @@ export function FitPanel({
   const { files } = useBackground();
   const setup = useSetup();
   const edit = useEdit();
-  const units = useUnits();
   const [fit, setFit] = useState<LapFit | null>(null);
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<string | null>(null);
@@ -36,24 +35,6 @@ export function FitPanel({
     }
   };
   const { plan, car } = analysis.setup;
-  const speed = (v: number) => siText(v, 'speed', units, 1);
-  const row = (name: string, now: number, f: Fitted, quantity: 'percent' | 'power') => (
-    <tr key={name} className="border-t border-rule/60">
-      <td className="py-1">{name}</td>
-      <td className="px-3 text-right">{formatQuantity(now, quantity, units, 1)}</td>
-      <td className="px-3 text-right font-[600]">
-        {formatQuantity(now * f.factor, quantity, units, 1)} ±{' '}
-        {formatQuantity(now * f.uncertainty, quantity, units, 1)}
-      </td>
-      <td className="px-3 text-close">
-        {f.atLimit
-          ? 'at the end of its range: it is not found'
-          : !(f.uncertainty < 0.25)
-            ? 'the lap cannot tell: it is never the limit'
-            : ''}
-      </td>
-    </tr>
-  );
   return (
     <section className="panel px-4 py-3" aria-label="Fit to this lap">
       <h2 className="text-[15px]">Make the simulated lap go like this one</h2>
@@ -77,33 +58,8 @@ export function FitPanel({
       )}
       {fit && (
         <div className="mt-2" data-testid="fit">
-          <table className="text-left">
-            <thead>
-              <tr className="caption">
-                <th className="py-1 font-normal">What</th>
-                <th className="px-3 text-right font-normal">Now</th>
-                <th className="px-3 text-right font-normal">Fitted</th>
-                <th />
-              </tr>
-            </thead>
-            <tbody>
-              {row(
-                'Share of grip used in corners',
-                plan.corneringCommitmentPercent,
-                fit.cornering,
-                'percent',
-              )}
-              {row('Share of grip used in braking', plan.brakingCommitmentPercent, fit.braking, 'percent')}
-              {row('Power', car.powerKw, fit.power, 'power')}
-            </tbody>
-          </table>
-          <p className="mt-1.5">
-            Speeds differ by {speed(fit.after.speed)} RMS error, {speed(fit.before.speed)} before; the lap by{' '}
-            {Math.abs(fit.after.time).toFixed(2)} s, {Math.abs(fit.before.time).toFixed(2)} s before; its
-            brake heat by {siText(Math.abs(fit.after.heat), 'energy', units)},{' '}
-            {siText(Math.abs(fit.before.heat), 'energy', units)} before.
-            {!fit.settled && ' The fit had not quite settled; fit again from here once it is applied.'}
-          </p>
+          <FitTable plan={plan} fit={fit} car={car} />
+          <Remainder fit={fit} />
           <button
             type="button"
             className="btn btn-main mt-2"
@@ -123,5 +79,59 @@ export function FitPanel({
         </div>
       )}
     </section>
+  );
+}
+
+/** What the lap says, beside what the plan and the car have. */
+function FitTable({ plan, fit, car }: { plan: Plan; fit: LapFit; car: Car }) {
+  const units = useUnits();
+  const row = (name: string, now: number, f: Fitted, quantity: 'percent' | 'power') => (
+    <tr key={name} className="border-t border-rule/60">
+      <td className="py-1">{name}</td>
+      <td className="px-3 text-right">{formatQuantity(now, quantity, units, 1)}</td>
+      <td className="px-3 text-right font-[600]">
+        {formatQuantity(now * f.factor, quantity, units, 1)} ±{' '}
+        {formatQuantity(now * f.uncertainty, quantity, units, 1)}
+      </td>
+      <td className="px-3 text-close">
+        {f.atLimit
+          ? 'at the end of its range: it is not found'
+          : !(f.uncertainty < 0.25)
+            ? 'the lap cannot tell: it is never the limit'
+            : ''}
+      </td>
+    </tr>
+  );
+  return (
+    <table className="text-left">
+      <thead>
+        <tr className="caption">
+          <th className="py-1 font-normal">What</th>
+          <th className="px-3 text-right font-normal">Now</th>
+          <th className="px-3 text-right font-normal">Fitted</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {row('Share of grip used in corners', plan.corneringCommitmentPercent, fit.cornering, 'percent')}
+        {row('Share of grip used in braking', plan.brakingCommitmentPercent, fit.braking, 'percent')}
+        {row('Power', car.powerKw, fit.power, 'power')}
+      </tbody>
+    </table>
+  );
+}
+
+/** How far the simulated lap still is from the logged one. */
+function Remainder({ fit }: { fit: LapFit }) {
+  const units = useUnits();
+  const speed = (v: number) => siText(v, 'speed', units, 1);
+  return (
+    <p className="mt-1.5">
+      Speeds differ by {speed(fit.after.speed)} RMS error, {speed(fit.before.speed)} before; the lap by{' '}
+      {Math.abs(fit.after.time).toFixed(2)} s, {Math.abs(fit.before.time).toFixed(2)} s before; its brake heat
+      by {siText(Math.abs(fit.after.heat), 'energy', units)},{' '}
+      {siText(Math.abs(fit.before.heat), 'energy', units)} before.
+      {!fit.settled && ' The fit had not quite settled; fit again from here once it is applied.'}
+    </p>
   );
 }

@@ -60,63 +60,87 @@ export function KeptLogs() {
           {logs.data.map((entry) => {
             const notes = [...entry.notes, ...entry.found.map((note) => noteText(note, entry.lineOf))];
             return (
-              <tr key={entry.id} className="border-t border-rule/60 align-top">
-                <td className="w-[240px] py-1">
-                  <TextField
-                    compact
-                    label={`Name of the log ${entry.name}`}
-                    value={entry.name}
-                    longest={80}
-                    required
-                    onCommit={(name) => void renameLog(logStore, entry.id, name).then(refresh)}
-                  />
-                  {notes.length > 0 && (
-                    <details className="mt-1">
-                      <summary className="caption cursor-pointer">
-                        {notes.length} note{notes.length === 1 ? '' : 's'}
-                      </summary>
-                      <ul className="mt-0.5 grid gap-0.5">
-                        {notes.map((note) => (
-                          <li key={note}>{note}</li>
-                        ))}
-                      </ul>
-                    </details>
-                  )}
-                </td>
-                <Tip text={entry.source}>
-                  <td className="max-w-[200px] truncate px-2 py-1.5">{entry.source}</td>
-                </Tip>
-                <td className="px-2 py-1.5 text-right">{clockText(entry.duration)}</td>
-                <td className="px-2 py-1.5 text-right">{entry.samples}</td>
-                <td className="px-2 py-1.5 whitespace-nowrap">
-                  {entry.added.slice(0, 16).replace('T', ' ')}
-                </td>
-                <td className="py-1 text-right whitespace-nowrap">
-                  <Link className="btn px-2 py-0.5" to={`/log/laps?log=${entry.id}`}>
-                    Open
-                  </Link>{' '}
-                  <button
-                    type="button"
-                    className="btn px-2 py-0.5"
-                    aria-label={`Export ${entry.name}`}
-                    onClick={() => void save(entry)}
-                  >
-                    <Download size={14} aria-hidden="true" />
-                  </button>{' '}
-                  <button
-                    type="button"
-                    className="btn px-2 py-0.5"
-                    aria-label={`Remove ${entry.name}`}
-                    onClick={() => void remove(entry)}
-                  >
-                    <Trash2 size={14} aria-hidden="true" />
-                  </button>
-                </td>
-              </tr>
+              <LogRow
+                key={entry.id}
+                entry={entry}
+                refresh={refresh}
+                notes={notes}
+                save={save}
+                remove={remove}
+              />
             );
           })}
         </tbody>
       </table>
     </section>
+  );
+}
+
+/** A log that is kept. */
+function LogRow({
+  entry,
+  refresh,
+  notes,
+  save,
+  remove,
+}: {
+  entry: LogEntry;
+  refresh: () => Promise<void>;
+  notes: string[];
+  save: (entry: LogEntry) => Promise<void>;
+  remove: (entry: LogEntry) => Promise<void>;
+}) {
+  return (
+    <tr className="border-t border-rule/60 align-top">
+      <td className="w-[240px] py-1">
+        <TextField
+          compact
+          label={`Name of the log ${entry.name}`}
+          value={entry.name}
+          longest={80}
+          required
+          onCommit={(name) => void renameLog(logStore, entry.id, name).then(refresh)}
+        />
+        {notes.length > 0 && (
+          <details className="mt-1">
+            <summary className="caption cursor-pointer">
+              {notes.length} note{notes.length === 1 ? '' : 's'}
+            </summary>
+            <ul className="mt-0.5 grid gap-0.5">
+              {notes.map((note) => (
+                <li key={note}>{note}</li>
+              ))}
+            </ul>
+          </details>
+        )}
+      </td>
+      <Tip text={entry.source}>
+        <td className="max-w-[200px] truncate px-2 py-1.5">{entry.source}</td>
+      </Tip>
+      <td className="px-2 py-1.5 text-right">{clockText(entry.duration)}</td>
+      <td className="px-2 py-1.5 text-right">{entry.samples}</td>
+      <td className="px-2 py-1.5 whitespace-nowrap">{entry.added.slice(0, 16).replace('T', ' ')}</td>
+      <td className="py-1 text-right whitespace-nowrap">
+        <Link className="btn px-2 py-0.5" to={`/log/laps?log=${entry.id}`}>
+          Open
+        </Link>{' '}
+        <button
+          type="button"
+          className="btn px-2 py-0.5"
+          aria-label={`Export ${entry.name}`}
+          onClick={() => void save(entry)}
+        >
+          <Download size={14} aria-hidden="true" />
+        </button>{' '}
+        <button
+          type="button"
+          className="btn px-2 py-0.5"
+          aria-label={`Remove ${entry.name}`}
+          onClick={() => void remove(entry)}
+        >
+          <Trash2 size={14} aria-hidden="true" />
+        </button>
+      </td>
+    </tr>
   );
 }

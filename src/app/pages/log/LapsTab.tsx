@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { formatQuantity, siText } from '../../../model';
-import type { ListedPiece } from '../../../services';
+import { formatQuantity, siText, type UnitChoice } from '../../../model';
+import type { ListedPiece, LogAnalysis } from '../../../services';
 import { lapText, noteText } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { FitPanel } from './FitPanel';
@@ -54,50 +54,7 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
       </section>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[400px_minmax(0,1fr)]">
         <section className="panel max-h-[560px] overflow-auto px-3 py-2" aria-label="Laps">
-          <table className="w-full text-left">
-            <thead>
-              <tr className="caption">
-                <th className="py-1 font-normal">Part</th>
-                <th className="px-1.5 text-right font-normal">Time</th>
-                <th className="px-1.5 text-right font-normal">Fastest</th>
-                <th className="px-1.5 text-right font-normal">Brake heat</th>
-              </tr>
-            </thead>
-            <tbody>
-              {analysis.pieces.map((p, i) => (
-                <tr key={p.from} className={`border-t border-rule/60 ${i === picked ? 'bg-sunk' : ''}`}>
-                  <td className="py-1">
-                    {p.kind === 'stand' ? (
-                      <span className="text-dim">Standing</span>
-                    ) : (
-                      <button
-                        type="button"
-                        className="text-left underline-offset-2 hover:underline"
-                        aria-pressed={i === picked}
-                        onClick={() => setChosen(i)}
-                      >
-                        {p.lap + 1} · {p.whole ? KINDS[p.kind] : p.kind === 'out' ? 'In lap' : 'Out lap'}
-                      </button>
-                    )}
-                    {i === analysis.best && <span className="caption ml-1.5">best</span>}
-                    {i === analysis.typical && i !== analysis.best && (
-                      <span className="caption ml-1.5">typical</span>
-                    )}
-                    {p.missing >= 0.5 && (
-                      <span className="caption ml-1.5 text-close">{p.missing.toFixed(1)} s missing</span>
-                    )}
-                  </td>
-                  <td className="px-1.5 text-right tabular-nums">{lapText(p.to - p.from)}</td>
-                  <td className="px-1.5 text-right tabular-nums">
-                    {p.kind !== 'stand' && siText(p.topSpeed, 'speed', units)}
-                  </td>
-                  <td className="px-1.5 text-right tabular-nums">
-                    {p.kind !== 'stand' && siText(p.heat, 'energy', units)}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <LapTable analysis={analysis} picked={picked} setChosen={setChosen} units={units} />
         </section>
         {piece && piece.kind !== 'stand' ? (
           <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3">
@@ -112,5 +69,65 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
         <FitPanel key={picked} entry={entry} analysis={analysis} piece={piece} />
       )}
     </>
+  );
+}
+
+/** The laps and other pieces of the log; one is picked. */
+function LapTable({
+  analysis,
+  picked,
+  setChosen,
+  units,
+}: {
+  analysis: LogAnalysis;
+  picked: number;
+  setChosen: (value: number | null) => void;
+  units: UnitChoice;
+}) {
+  return (
+    <table className="w-full text-left">
+      <thead>
+        <tr className="caption">
+          <th className="py-1 font-normal">Part</th>
+          <th className="px-1.5 text-right font-normal">Time</th>
+          <th className="px-1.5 text-right font-normal">Fastest</th>
+          <th className="px-1.5 text-right font-normal">Brake heat</th>
+        </tr>
+      </thead>
+      <tbody>
+        {analysis.pieces.map((p, i) => (
+          <tr key={p.from} className={`border-t border-rule/60 ${i === picked ? 'bg-sunk' : ''}`}>
+            <td className="py-1">
+              {p.kind === 'stand' ? (
+                <span className="text-dim">Standing</span>
+              ) : (
+                <button
+                  type="button"
+                  className="text-left underline-offset-2 hover:underline"
+                  aria-pressed={i === picked}
+                  onClick={() => setChosen(i)}
+                >
+                  {p.lap + 1} · {p.whole ? KINDS[p.kind] : p.kind === 'out' ? 'In lap' : 'Out lap'}
+                </button>
+              )}
+              {i === analysis.best && <span className="caption ml-1.5">best</span>}
+              {i === analysis.typical && i !== analysis.best && (
+                <span className="caption ml-1.5">typical</span>
+              )}
+              {p.missing >= 0.5 && (
+                <span className="caption ml-1.5 text-close">{p.missing.toFixed(1)} s missing</span>
+              )}
+            </td>
+            <td className="px-1.5 text-right tabular-nums">{lapText(p.to - p.from)}</td>
+            <td className="px-1.5 text-right tabular-nums">
+              {p.kind !== 'stand' && siText(p.topSpeed, 'speed', units)}
+            </td>
+            <td className="px-1.5 text-right tabular-nums">
+              {p.kind !== 'stand' && siText(p.heat, 'energy', units)}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

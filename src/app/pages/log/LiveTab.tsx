@@ -5,28 +5,21 @@ import { demoProject } from '../../../../demo/project';
 import type { Analysed, EngineClient, FilesEngine } from '../../../compute';
 import type { RecordedPart, WheelName } from '../../../core';
 import { LOG_COLUMN_NAMES, type LogColumn } from '../../../io';
-import { siText } from '../../../model';
+import { siText, type UnitChoice } from '../../../model';
 import { openKeptLog } from '../../../storage';
 import { clockText, leftText } from '../../../text/en';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
-import { SelectField } from '../../ui/SelectField';
+import { Connection, isRunning } from './LiveConnection';
 import { LiveStops } from './LiveStops';
-import { LiveRecorder, type LiveState } from './liveRecorder';
-import { logStore, useLogs, useRefreshLogs } from './useLogs';
+import { LiveRecorder, type LiveState, type LiveView } from './liveRecorder';
+import { logStore, useRefreshLogs } from './useLogs';
 
 /** One recorder for the page's life: another page may be looked at while it records. */
 const recorder = new LiveRecorder();
 let liveId = '';
 let liveName = '';
 
-const STATES: Readonly<Record<LiveState, string>> = {
-  idle: 'Not connected',
-  connecting: 'Connecting …',
-  live: 'Live',
-  lost: 'Connection lost; trying again. What was recorded is safe.',
-  ended: 'Ended',
-};
 /** Between two computations, ms, and between two savings of what was recorded, ms. */
 const COMPUTE = 1200;
 const SAVE = 4000;
@@ -43,17 +36,64 @@ const SHOWN: readonly (readonly [LogColumn, WheelName, RecordedPart])[] = [
 /** A logger in the car, live: stops, temperatures and laps left as they come. */
 export function LiveTab() {
   const view = useSyncExternalStore(recorder.subscribe, recorder.getView);
-  const setup = useSetup();
   const units = useUnits();
-  const logs = useLogs();
+  const connection = useConnection();
+  const { from, known, plan } = connection;
+  const running = isRunning(view.state);
+  const result = useLiveAnalysis(view.state, view.samples);
+  return (
+    <>
+      <Connection view={view} connection={connection} />
+      {view.error && (
+        <p className="panel px-4 py-2.5 text-close" role="alert">
+          {view.error}
+        </p>
+      )}
+      {from === 'simulated' && !known && view.state === 'idle' && (
+        <p className="caption">
+          The simulated logger drives the demo’s first plan; yours is not one it knows.
+        </p>
+      )}
+      {view.samples === 0 ? (
+        <p className="panel px-4 py-6 text-dim">
+          Nothing has come yet. The simulated logger drives{' '}
+          {demoProject.plans.find((p) => p.id === plan)?.name} with scatter, dropouts and drifting sensors; a
+          real one would send its samples the same way.
+        </p>
+      ) : (
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
+          <Now view={view} units={units} result={result} />
+          <Temperatures result={result} view={view} units={units} />
+          <LiveStops result={result} />
+          {!running && liveId && view.samples > 40 && (
+            <p className="panel px-4 py-4" role="status">
+              {view.kept < view.samples ? (
+                'Keeping the recording …'
+              ) : (
+                <>
+                  The recording is kept as “{liveName}”.{' '}
+                  <Link className="underline" to={`/log/laps?log=${liveId}`}>
+                    Its laps and stops
+                  </Link>
+                </>
+              )}
+            </p>
+          )}
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Where the data come from: the simulated logger, or a log that is played again. */
+function useConnection() {
+  const setup = useSetup();
   const refresh = useRefreshLogs();
   const [from, setFrom] = useState('simulated');
   const [speed, setSpeed] = useState('10');
   const known = demoProject.plans.some((p) => p.id === setup.plan.id);
   const plan = known ? setup.plan.id : demoProject.plans[0].id;
   const { files } = useBackground();
-  const result = useLiveAnalysis(view.state, view.samples);
-  const running = view.state === 'live' || view.state === 'lost' || view.state === 'connecting';
 
   const start = async () => {
     liveId = crypto.randomUUID();
@@ -74,136 +114,72 @@ export function LiveTab() {
     recorder.stop();
     if (await saveRecording(files)) await refresh();
   };
+  return { from, setFrom, speed, setSpeed, known, plan, start, stop };
+}
 
+/** The last figures. */
+function Now({ view, units, result }: { view: LiveView; units: UnitChoice; result: Analysed | null }) {
   return (
-    <>
-      <section className="panel flex flex-wrap items-end gap-3 px-4 py-3" aria-label="Connection">
-        <div className="w-[260px]">
-          <SelectField
-            label="From"
-            value={from}
-            options={[
-              ['simulated', 'Simulated logger (comes with the program)'],
-              ...(logs.data ?? []).map((e) => [e.id, `Replay “${e.name}”`] as const),
-            ]}
-            onChange={setFrom}
-          />
-        </div>
-        <div className="w-[130px]">
-          <SelectField
-            label="Speed"
-            value={speed}
-            options={['1', '2', '5', '10', '20', '50'].map(
-              (s) => [s, s === '1' ? 'as driven' : `${s} times`] as const,
-            )}
-            onChange={setSpeed}
-          />
-        </div>
-        {running ? (
-          <button type="button" className="btn" onClick={() => void stop()}>
-            Stop and keep
-          </button>
-        ) : (
-          <button type="button" className="btn btn-main" onClick={() => void start()}>
-            {from === 'simulated' ? 'Connect' : 'Replay'}
-          </button>
+    <section className="panel px-4 py-3" aria-label="Now">
+      <dl className="flex flex-wrap gap-x-8 gap-y-2">
+        <Figure name="Speed" value={siText(view.now.speed ?? 0, 'speed', units)} />
+        <Figure name="Time" value={clockText(view.now.time ?? 0)} />
+        {view.now.lap !== undefined && <Figure name="Lap" value={String(Math.round(view.now.lap) + 1)} />}
+        {view.now.frontPressure !== undefined && (
+          <Figure name="Line pressure, front" value={siText(view.now.frontPressure, 'pressure', units, 0)} />
         )}
-        <p className="pb-1.5" role="status" data-testid="live-state">
-          <strong className={`font-[640] ${view.state === 'lost' ? 'text-close' : ''}`}>
-            {STATES[view.state]}
-          </strong>
-          {view.samples > 0 && ` · ${view.samples} samples, ${view.kept} of them kept`}
-          {view.losses > 0 && ` · lost ${view.losses} time${view.losses === 1 ? '' : 's'}`}
-          {view.share !== null && ` · ${Math.round(100 * view.share)} %`}
-        </p>
-      </section>
-      {view.error && (
-        <p className="panel px-4 py-2.5 text-close" role="alert">
-          {view.error}
-        </p>
-      )}
-      {from === 'simulated' && !known && view.state === 'idle' && (
-        <p className="caption">
-          The simulated logger drives the demo’s first plan; yours is not one it knows.
-        </p>
-      )}
-      {view.samples === 0 ? (
-        <p className="panel px-4 py-6 text-dim">
-          Nothing has come yet. The simulated logger drives{' '}
-          {demoProject.plans.find((p) => p.id === plan)?.name} with scatter, dropouts and drifting sensors; a
-          real one would send its samples the same way.
-        </p>
-      ) : (
-        <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
-          <section className="panel px-4 py-3" aria-label="Now">
-            <dl className="flex flex-wrap gap-x-8 gap-y-2">
-              <Figure name="Speed" value={siText(view.now.speed ?? 0, 'speed', units)} />
-              <Figure name="Time" value={clockText(view.now.time ?? 0)} />
-              {view.now.lap !== undefined && (
-                <Figure name="Lap" value={String(Math.round(view.now.lap) + 1)} />
-              )}
-              {view.now.frontPressure !== undefined && (
-                <Figure
-                  name="Line pressure, front"
-                  value={siText(view.now.frontPressure, 'pressure', units, 0)}
-                />
-              )}
-            </dl>
-            <p className="mt-3 text-[17px] leading-snug" data-testid="laps-left" aria-live="polite">
-              {leftText(result?.left)}
-            </p>
-            <p className="caption mt-1">
-              Going on with laps like the last whole one. A prediction is no proof that the brakes will hold:
-              a soft or long pedal means slow down and come in.
-            </p>
-          </section>
-          <section className="panel overflow-x-auto px-4 py-3" aria-label="Temperatures now">
-            <table className="w-full text-left">
-              <thead>
-                <tr className="caption">
-                  <th className="py-1 font-normal">Sensor</th>
-                  <th className="px-2 text-right font-normal">Measured</th>
-                  <th className="px-2 text-right font-normal">
-                    Predicted{result && `, at ${clockText(lastTime(result))}`}
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {SHOWN.filter(([column]) => view.now[column] !== undefined).map(([column, wheel, part]) => {
-                  const values = result?.analysis.day.record.wheels[wheel][part];
-                  return (
-                    <tr key={column} className="border-t border-rule/60 tabular-nums">
-                      <td className="py-0.5">{LOG_COLUMN_NAMES[column]}</td>
-                      <td className="px-2 text-right font-[600]">
-                        {siText(view.now[column] ?? 0, 'temperature', units)}
-                      </td>
-                      <td className="px-2 text-right">
-                        {values ? siText(values[values.length - 1], 'temperature', units) : '…'}
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          </section>
-          <LiveStops result={result} />
-          {!running && liveId && view.samples > 40 && (
-            <p className="panel px-4 py-4" role="status">
-              {view.kept < view.samples ? (
-                'Keeping the recording …'
-              ) : (
-                <>
-                  The recording is kept as “{liveName}”.{' '}
-                  <Link className="underline" to={`/log/laps?log=${liveId}`}>
-                    Its laps and stops
-                  </Link>
-                </>
-              )}
-            </p>
-          )}
-        </div>
-      )}
-    </>
+      </dl>
+      <p className="mt-3 text-[17px] leading-snug" data-testid="laps-left" aria-live="polite">
+        {leftText(result?.left)}
+      </p>
+      <p className="caption mt-1">
+        Going on with laps like the last whole one. A prediction is no proof that the brakes will hold: a soft
+        or long pedal means slow down and come in.
+      </p>
+    </section>
+  );
+}
+
+/** Measured beside predicted. */
+function Temperatures({
+  result,
+  view,
+  units,
+}: {
+  result: Analysed | null;
+  view: LiveView;
+  units: UnitChoice;
+}) {
+  return (
+    <section className="panel overflow-x-auto px-4 py-3" aria-label="Temperatures now">
+      <table className="w-full text-left">
+        <thead>
+          <tr className="caption">
+            <th className="py-1 font-normal">Sensor</th>
+            <th className="px-2 text-right font-normal">Measured</th>
+            <th className="px-2 text-right font-normal">
+              Predicted{result && `, at ${clockText(lastTime(result))}`}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {SHOWN.filter(([column]) => view.now[column] !== undefined).map(([column, wheel, part]) => {
+            const values = result?.analysis.day.record.wheels[wheel][part];
+            return (
+              <tr key={column} className="border-t border-rule/60 tabular-nums">
+                <td className="py-0.5">{LOG_COLUMN_NAMES[column]}</td>
+                <td className="px-2 text-right font-[600]">
+                  {siText(view.now[column] ?? 0, 'temperature', units)}
+                </td>
+                <td className="px-2 text-right">
+                  {values ? siText(values[values.length - 1], 'temperature', units) : '…'}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
   );
 }
 

@@ -1,8 +1,8 @@
 import * as Comlink from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { type RefObject, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import type { KeptLog, ListedTracks, OpenedTable } from '../../../compute';
+import type { EngineClient, FilesEngine, KeptLog, ListedTracks, OpenedTable } from '../../../compute';
 import { type LogMapping, mappingSchema } from '../../../io';
 import type { Problem, Refused } from '../../../model';
 import { rememberedMapping, rememberMapping, sweepLogs } from '../../../storage';
@@ -39,50 +39,59 @@ export function LogsTab() {
     swept = true;
     void sweepLogs(logStore).catch(() => {});
   }, []);
+  const { step, setStep, cancel, open, read, readTrack } = useReading();
+
+  return (
+    <>
+      <ChooseFile open={open} />
+      {step.kind === 'opening' && (
+        <p className="panel px-4 py-4 text-dim" role="status">
+          Looking at {step.file.name} …
+        </p>
+      )}
+      {step.kind === 'refused' && <Refusal name={step.name} problems={step.problems} />}
+      {step.kind === 'mapping' && (
+        <MappingStep
+          key={`${step.file.name}${step.file.size}`}
+          name={step.file.name}
+          layout={step.table.layout}
+          start={step.mapping}
+          known={step.known}
+          onCancel={() => setStep({ kind: 'none' })}
+          onRead={(mapping) => void read(step.file, step.table, mapping)}
+        />
+      )}
+      {step.kind === 'tracks' && <TrackChoice step={step} readTrack={readTrack} />}
+      {step.kind === 'reading' && <Reading step={step} cancel={cancel} />}
+      <KeptLogs />
+    </>
+  );
+}
+
+/** A file on its way in: looked at, its columns confirmed, read, kept. */
+function useReading() {
   const { files } = useBackground();
   const navigate = useNavigate();
   const refresh = useRefreshLogs();
   const [step, setStep] = useState<Step>({ kind: 'none' });
   const cancel = useRef<AbortController | null>(null);
 
+  const refuse = (file: File, problems: readonly Problem[]) =>
+    setStep({ kind: 'refused', name: file.name, problems });
+  const failed = (file: File, error: unknown) => refuse(file, problem((error as Error).message));
+
   const open = async (file: File) => {
     setStep({ kind: 'opening', file });
     try {
-      const start = await file.slice(0, 64).text();
-      if (start.trimStart().startsWith('<') || /\.(gpx|kml)$/i.test(file.name)) {
-        const listed = await files.call(
-          (remote) => remote.openTracks(file) as Promise<ListedTracks | Refused>,
-        );
-        setStep(
-          listed.ok
-            ? { kind: 'tracks', file, listed }
-            : { kind: 'refused', name: file.name, problems: listed.problems },
-        );
-        return;
-      }
-      const table = await files.call((remote) => remote.openTable(file) as Promise<OpenedTable | Refused>);
-      if (!table.ok) {
-        setStep({ kind: 'refused', name: file.name, problems: table.problems });
-        return;
-      }
-      const remembered = mappingSchema.safeParse(
-        await rememberedMapping(logStore, table.key).catch(() => null),
-      );
-      setStep({
-        kind: 'mapping',
-        file,
-        table,
-        mapping: remembered.success ? remembered.data : table.guess,
-        known: remembered.success,
-      });
+      setStep(await lookAt(file, files));
     } catch (error) {
-      setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
+      failed(file, error);
     }
   };
 
   const take = async (file: File, read: KeptLog | Refused) => {
     if (!read.ok) {
-      setStep({ kind: 'refused', name: file.name, problems: read.problems });
+      refuse(file, read.problems);
       return;
     }
     const { entry } = read;
@@ -112,7 +121,7 @@ export function LogsTab() {
       if (signal.aborted) {
         setStep({ kind: 'none' });
         toast('Reading was cancelled; nothing was kept.');
-      } else setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
+      } else failed(file, error);
     }
   };
 
@@ -123,83 +132,108 @@ export function LogsTab() {
         await files.call((remote) => remote.readTimedTrack(track, file.name) as Promise<KeptLog | Refused>),
       );
     } catch (error) {
-      setStep({ kind: 'refused', name: file.name, problems: problem((error as Error).message) });
+      failed(file, error);
     }
   };
+  return { step, setStep, cancel, open, read, readTrack };
+}
 
+/** What a file is: tracks to choose from, or a table whose columns are confirmed first. */
+async function lookAt(file: File, files: EngineClient<FilesEngine>): Promise<Step> {
+  const start = await file.slice(0, 64).text();
+  if (start.trimStart().startsWith('<') || /\.(gpx|kml)$/i.test(file.name)) {
+    const listed = await files.call((remote) => remote.openTracks(file) as Promise<ListedTracks | Refused>);
+    return listed.ok
+      ? { kind: 'tracks', file, listed }
+      : { kind: 'refused', name: file.name, problems: listed.problems };
+  }
+  const table = await files.call((remote) => remote.openTable(file) as Promise<OpenedTable | Refused>);
+  if (!table.ok) return { kind: 'refused', name: file.name, problems: table.problems };
+  const remembered = mappingSchema.safeParse(await rememberedMapping(logStore, table.key).catch(() => null));
+  return {
+    kind: 'mapping',
+    file,
+    table,
+    mapping: remembered.success ? remembered.data : table.guess,
+    known: remembered.success,
+  };
+}
+
+/** A file to read. */
+function ChooseFile({ open }: { open: (file: File) => Promise<void> }) {
   return (
-    <>
-      <section className="panel px-4 py-3" aria-label="Log file">
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-          <FileDoor kind="log" label="Open a log" testId="log-file" onFile={(file) => void open(file)} />
-          <p className="max-w-[80ch]">
-            A logger’s export as CSV, laid out however it is, or a GPX track with times. It stays in this
-            browser. No logger at hand?{' '}
-            <a className="underline" href="/stand-in/logger.csv" download>
-              Download a simulated one’s file
-            </a>{' '}
-            or{' '}
-            <Link className="underline" to="/log/live">
-              connect to it live
-            </Link>
-            .
-          </p>
-        </div>
-      </section>
-      {step.kind === 'opening' && (
-        <p className="panel px-4 py-4 text-dim" role="status">
-          Looking at {step.file.name} …
+    <section className="panel px-4 py-3" aria-label="Log file">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <FileDoor kind="log" label="Open a log" testId="log-file" onFile={(file) => void open(file)} />
+        <p className="max-w-[80ch]">
+          A logger’s export as CSV, laid out however it is, or a GPX track with times. It stays in this
+          browser. No logger at hand?{' '}
+          <a className="underline" href="/stand-in/logger.csv" download>
+            Download a simulated one’s file
+          </a>{' '}
+          or{' '}
+          <Link className="underline" to="/log/live">
+            connect to it live
+          </Link>
+          .
         </p>
-      )}
-      {step.kind === 'refused' && <Refusal name={step.name} problems={step.problems} />}
-      {step.kind === 'mapping' && (
-        <MappingStep
-          key={`${step.file.name}${step.file.size}`}
-          name={step.file.name}
-          layout={step.table.layout}
-          start={step.mapping}
-          known={step.known}
-          onCancel={() => setStep({ kind: 'none' })}
-          onRead={(mapping) => void read(step.file, step.table, mapping)}
-        />
-      )}
-      {step.kind === 'tracks' && (
-        <section className="panel px-4 py-3" aria-label="Tracks in the file">
-          <h2 className="text-[15px]">{step.file.name}</h2>
-          <ul className="mt-1.5 grid gap-1.5">
-            {step.listed.tracks.map((track, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: tracks of a file may share a name
-              <li key={i} className="flex flex-wrap items-center gap-3">
-                <span>
-                  {track.name}: {track.points} points{track.timed ? '' : ', without times'}
-                </span>
-                <button
-                  type="button"
-                  className="btn px-2 py-0.5"
-                  disabled={!track.timed}
-                  onClick={() => void readTrack(step.file, i)}
-                >
-                  Open as a log
-                </button>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-      {step.kind === 'reading' && (
-        <section className="panel px-4 py-3" aria-label="Reading">
-          <div className="flex items-center gap-3">
-            <progress className="h-2.5 w-[280px]" value={step.share} max={1} aria-label="Share read" />
-            <span role="status">
-              {step.file.name}: {Math.round(100 * step.share)} %
+      </div>
+    </section>
+  );
+}
+
+/** A file of several tracks: one is chosen. */
+function TrackChoice({
+  step,
+  readTrack,
+}: {
+  step: { readonly kind: 'tracks'; readonly file: File; readonly listed: ListedTracks };
+  readTrack: (file: File, track: number) => Promise<void>;
+}) {
+  return (
+    <section className="panel px-4 py-3" aria-label="Tracks in the file">
+      <h2 className="text-[15px]">{step.file.name}</h2>
+      <ul className="mt-1.5 grid gap-1.5">
+        {step.listed.tracks.map((track, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: tracks of a file may share a name
+          <li key={i} className="flex flex-wrap items-center gap-3">
+            <span>
+              {track.name}: {track.points} points{track.timed ? '' : ', without times'}
             </span>
-            <button type="button" className="btn" onClick={() => cancel.current?.abort()}>
-              Cancel
+            <button
+              type="button"
+              className="btn px-2 py-0.5"
+              disabled={!track.timed}
+              onClick={() => void readTrack(step.file, i)}
+            >
+              Open as a log
             </button>
-          </div>
-        </section>
-      )}
-      <KeptLogs />
-    </>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** How far the file is read. */
+function Reading({
+  step,
+  cancel,
+}: {
+  step: { readonly kind: 'reading'; readonly file: File; readonly share: number };
+  cancel: RefObject<AbortController | null>;
+}) {
+  return (
+    <section className="panel px-4 py-3" aria-label="Reading">
+      <div className="flex items-center gap-3">
+        <progress className="h-2.5 w-[280px]" value={step.share} max={1} aria-label="Share read" />
+        <span role="status">
+          {step.file.name}: {Math.round(100 * step.share)} %
+        </span>
+        <button type="button" className="btn" onClick={() => cancel.current?.abort()}>
+          Cancel
+        </button>
+      </div>
+    </section>
   );
 }

@@ -50,22 +50,8 @@ export function MappingStep({
   onRead: (mapping: LogMapping) => void;
   onCancel: () => void;
 }) {
-  const [mapping, setMapping] = useState(start);
+  const { mapping, setMapping, pickedFor, set, setUnit } = useMapping(start);
   const problems = mappingProblems(mapping, layout);
-  const pickedFor = (column: number) => mapping.uses.find((use) => use.column === column);
-  const set = (column: number, as: LogColumn | '') => {
-    const uses = mapping.uses.filter((use) => use.column !== column && use.as !== as);
-    const unit =
-      as === ''
-        ? ''
-        : ((pickedFor(column)?.as === as ? pickedFor(column)?.unit : undefined) ?? LOG_UNITS[as][0].label);
-    setMapping({ ...mapping, uses: as === '' ? uses : [...uses, { column, as, unit }] });
-  };
-  const setUnit = (column: number, unit: string) =>
-    setMapping({
-      ...mapping,
-      uses: mapping.uses.map((use) => (use.column === column ? { ...use, unit } : use)),
-    });
   const timed = mapping.uses.some((use) => use.as === 'time');
   return (
     <section className="panel px-4 py-3" aria-label="What the columns are">
@@ -79,56 +65,7 @@ export function MappingStep({
         out is not read.
       </p>
       <div className="mt-2 overflow-x-auto">
-        <table className="w-full min-w-[640px] text-left">
-          <thead>
-            <tr className="caption">
-              <th className="py-1 font-normal">Column</th>
-              <th className="px-2 font-normal">Is</th>
-              <th className="px-2 font-normal">In</th>
-              <th className="px-2 font-normal">First values</th>
-            </tr>
-          </thead>
-          <tbody>
-            {layout.columns.map((column, i) => {
-              const use = pickedFor(i);
-              const label = column.unit ? `${column.name} (${column.unit})` : column.name;
-              return (
-                // biome-ignore lint/suspicious/noArrayIndexKey: a column is its place
-                <tr key={i} className={`border-t border-rule/60 ${use ? '' : 'text-dim'}`}>
-                  <Tip text={label}>
-                    <td className="max-w-[220px] truncate py-1">{label}</td>
-                  </Tip>
-                  <td className="px-2 py-1">
-                    <Choice<LogColumn | ''>
-                      className="w-[200px]!"
-                      name={`What ${label} is`}
-                      value={use?.as ?? ''}
-                      options={COLUMN_CHOICES}
-                      onChange={(as) => set(i, as)}
-                    />
-                  </td>
-                  <td className="px-2 py-1">
-                    {use && LOG_UNITS[use.as].length > 1 && (
-                      <Choice
-                        className="w-[86px]!"
-                        name={`Unit of ${label}`}
-                        value={use.unit}
-                        options={LOG_UNITS[use.as].map((unit) => [unit.label, unit.label])}
-                        onChange={(unit) => setUnit(i, unit)}
-                      />
-                    )}
-                  </td>
-                  <td className="max-w-[300px] truncate px-2 py-1 tabular-nums">
-                    {layout.preview
-                      .slice(0, 4)
-                      .map((row) => (row[i] ?? '').trim() || '–')
-                      .join(' · ')}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <ColumnTable layout={layout} pickedFor={pickedFor} set={set} setUnit={setUnit} />
       </div>
       {!timed && (
         <div className="mt-2 w-[220px]">
@@ -165,4 +102,90 @@ export function MappingStep({
       </div>
     </section>
   );
+}
+
+/** The columns of the file: what each is, in which unit. */
+function ColumnTable({
+  layout,
+  pickedFor,
+  set,
+  setUnit,
+}: {
+  layout: CsvLayout;
+  pickedFor: (column: number) => LogMapping['uses'][number] | undefined;
+  set: (column: number, as: LogColumn | '') => void;
+  setUnit: (column: number, unit: string) => void;
+}) {
+  return (
+    <table className="w-full min-w-[640px] text-left">
+      <thead>
+        <tr className="caption">
+          <th className="py-1 font-normal">Column</th>
+          <th className="px-2 font-normal">Is</th>
+          <th className="px-2 font-normal">In</th>
+          <th className="px-2 font-normal">First values</th>
+        </tr>
+      </thead>
+      <tbody>
+        {layout.columns.map((column, i) => {
+          const use = pickedFor(i);
+          const label = column.unit ? `${column.name} (${column.unit})` : column.name;
+          return (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a column is its place
+            <tr key={i} className={`border-t border-rule/60 ${use ? '' : 'text-dim'}`}>
+              <Tip text={label}>
+                <td className="max-w-[220px] truncate py-1">{label}</td>
+              </Tip>
+              <td className="px-2 py-1">
+                <Choice<LogColumn | ''>
+                  className="w-[200px]!"
+                  name={`What ${label} is`}
+                  value={use?.as ?? ''}
+                  options={COLUMN_CHOICES}
+                  onChange={(as) => set(i, as)}
+                />
+              </td>
+              <td className="px-2 py-1">
+                {use && LOG_UNITS[use.as].length > 1 && (
+                  <Choice
+                    className="w-[86px]!"
+                    name={`Unit of ${label}`}
+                    value={use.unit}
+                    options={LOG_UNITS[use.as].map((unit) => [unit.label, unit.label])}
+                    onChange={(unit) => setUnit(i, unit)}
+                  />
+                )}
+              </td>
+              <td className="max-w-[300px] truncate px-2 py-1 tabular-nums">
+                {layout.preview
+                  .slice(0, 4)
+                  .map((row) => (row[i] ?? '').trim() || '–')
+                  .join(' · ')}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** What each column is; a use belongs to one column. */
+function useMapping(start: LogMapping) {
+  const [mapping, setMapping] = useState(start);
+  const pickedFor = (column: number) => mapping.uses.find((use) => use.column === column);
+  const set = (column: number, as: LogColumn | '') => {
+    const uses = mapping.uses.filter((use) => use.column !== column && use.as !== as);
+    const unit =
+      as === ''
+        ? ''
+        : ((pickedFor(column)?.as === as ? pickedFor(column)?.unit : undefined) ?? LOG_UNITS[as][0].label);
+    setMapping({ ...mapping, uses: as === '' ? uses : [...uses, { column, as, unit }] });
+  };
+  const setUnit = (column: number, unit: string) =>
+    setMapping({
+      ...mapping,
+      uses: mapping.uses.map((use) => (use.column === column ? { ...use, unit } : use)),
+    });
+  return { mapping, setMapping, pickedFor, set, setUnit };
 }

@@ -1,5 +1,5 @@
-import { energyUncertainty, pairStops } from '../../../core';
-import { formatQuantity, siText, vehicleOf } from '../../../model';
+import { energyUncertainty, pairStops, type Stop, type Vehicle } from '../../../core';
+import { formatQuantity, siText, type UnitChoice, vehicleOf } from '../../../model';
 import type { ListedPiece, LogAnalysis } from '../../../services';
 import { useUnits } from '../../state/preferences';
 import { Tip } from '../../ui/Tip';
@@ -38,42 +38,18 @@ export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; pie
             const a = pair.logged >= 0 ? trace.stops[pair.logged] : null;
             const b = pair.solved >= 0 ? solved.stops[pair.solved] : null;
             return (
-              <tr key={`${pair.logged}/${pair.solved}`} className="border-t border-rule/60 tabular-nums">
-                <Tip text={(b ?? a)?.name}>
-                  <td className="max-w-[170px] truncate py-1">
-                    {k + 1} {(b ?? a)?.name}
-                  </td>
-                </Tip>
-                <td className="px-2 text-right whitespace-nowrap">
-                  {a ? (
-                    `${kmh(a.entrySpeed)} → ${kmh(a.exitSpeed)}`
-                  ) : (
-                    <span className="text-close">not braked</span>
-                  )}
-                </td>
-                <td className="px-2 text-right whitespace-nowrap">
-                  {b ? (
-                    `${kmh(b.entrySpeed)} → ${kmh(b.exitSpeed)}`
-                  ) : piece.whole ? (
-                    <span className="text-close">no match</span>
-                  ) : (
-                    '–'
-                  )}
-                </td>
-                <td className="px-2 text-right whitespace-nowrap">
-                  {a ? formatQuantity(a.deceleration, 'deceleration', units) : '–'} ·{' '}
-                  {b ? formatQuantity(b.deceleration, 'deceleration', units) : '–'}
-                </td>
-                <td className="px-2 text-right whitespace-nowrap">
-                  {a
-                    ? `${kj(a.energy)} ± ${kj(energyUncertainty(a, vehicle.mass, vehicle.rotatingInertia, noise))}`
-                    : '–'}
-                </td>
-                <td className="px-2 text-right">{b ? kj(b.energy) : '–'}</td>
-                <td className="px-2 text-right">
-                  {a && b ? `${((100 * a.energy) / b.energy).toFixed(0)} %` : '–'}
-                </td>
-              </tr>
+              <PairRow
+                key={`${pair.logged}/${pair.solved}`}
+                b={b}
+                a={a}
+                k={k}
+                kmh={kmh}
+                piece={piece}
+                units={units}
+                kj={kj}
+                vehicle={vehicle}
+                noise={noise}
+              />
             );
           })}
         </tbody>
@@ -95,5 +71,61 @@ export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; pie
         the car and the circuit.
       </p>
     </section>
+  );
+}
+
+/** A braking zone, as driven beside as planned. */
+function PairRow({
+  b,
+  a,
+  k,
+  kmh,
+  piece,
+  units,
+  kj,
+  vehicle,
+  noise,
+}: {
+  b: Stop | null;
+  a: Stop | null;
+  k: number;
+  kmh: (v: number) => string;
+  piece: ListedPiece;
+  units: UnitChoice;
+  kj: (e: number) => string;
+  vehicle: Vehicle;
+  noise: number;
+}) {
+  return (
+    <tr className="border-t border-rule/60 tabular-nums">
+      <Tip text={(b ?? a)?.name}>
+        <td className="max-w-[170px] truncate py-1">
+          {k + 1} {(b ?? a)?.name}
+        </td>
+      </Tip>
+      <td className="px-2 text-right whitespace-nowrap">
+        {a ? `${kmh(a.entrySpeed)} → ${kmh(a.exitSpeed)}` : <span className="text-close">not braked</span>}
+      </td>
+      <td className="px-2 text-right whitespace-nowrap">
+        {b ? (
+          `${kmh(b.entrySpeed)} → ${kmh(b.exitSpeed)}`
+        ) : piece.whole ? (
+          <span className="text-close">no match</span>
+        ) : (
+          '–'
+        )}
+      </td>
+      <td className="px-2 text-right whitespace-nowrap">
+        {a ? formatQuantity(a.deceleration, 'deceleration', units) : '–'} ·{' '}
+        {b ? formatQuantity(b.deceleration, 'deceleration', units) : '–'}
+      </td>
+      <td className="px-2 text-right whitespace-nowrap">
+        {a
+          ? `${kj(a.energy)} ± ${kj(energyUncertainty(a, vehicle.mass, vehicle.rotatingInertia, noise))}`
+          : '–'}
+      </td>
+      <td className="px-2 text-right">{b ? kj(b.energy) : '–'}</td>
+      <td className="px-2 text-right">{a && b ? `${((100 * a.energy) / b.energy).toFixed(0)} %` : '–'}</td>
+    </tr>
   );
 }

@@ -61,40 +61,10 @@ export const LineChart = memo(function LineChart({
   const [box, width] = useWidth<HTMLDivElement>(480);
   const [pointed, setPointed] = useState<number | null>(null);
   const bottom = height - BOTTOM;
-  const { x, y, paths } = useMemo(() => {
-    const [x0, x1] = extent(lines.map((line) => line.x));
-    const [y0, y1] = extent([
-      ...lines.map((line) => line.y),
-      ...bands.flatMap((band) => [band.low, band.high]),
-      rules.filter((rule) => rule.at === 'y').map((rule) => rule.value),
-    ]);
-    const xScale = scaleLinear([x0, x1 > x0 ? x1 : x0 + 1], [LEFT, width - RIGHT]);
-    const yScale = scaleLinear([y0, y1 > y0 ? y1 : y0 + 1], [height - BOTTOM, TOP]).nice(5);
-    const path = (xs: ArrayLike<number>, ys: ArrayLike<number>) => densePath(xs, ys, xScale, yScale);
-    return {
-      x: xScale,
-      y: yScale,
-      paths: {
-        lines: lines.map((line) => path(line.x, line.y)),
-        bands: bands.map((band) => {
-          const back = Array.from(band.x).reverse();
-          const low = Array.from(band.low).reverse();
-          return `${path(band.x, band.high)}${path(back, low).replace('M', 'L')}Z`;
-        }),
-      },
-    };
-  }, [lines, bands, rules, width, height]);
+  const { x, y, paths } = usePaths({ lines, bands, rules }, width, height);
   const place = pointed === null ? null : x.invert(pointed);
   const readout =
-    place === null
-      ? ''
-      : `${placeText(place)}: ${[
-          ...lines.map((line) => `${line.name} ${valueText(line.y[nearest(line.x, place)])}`),
-          ...bands.map((band) => {
-            const i = nearest(band.x, place);
-            return `${band.name} ${valueText(band.low[i])} to ${valueText(band.high[i])}`;
-          }),
-        ].join(', ')} ${unit}`;
+    place === null ? '' : `${placeText(place)}: ${valuesAt({ lines, bands }, place, valueText)} ${unit}`;
   return (
     <div ref={box} className="relative">
       <p className="caption absolute right-3 top-0 max-w-full truncate text-right" aria-hidden="true">
@@ -119,46 +89,17 @@ export const LineChart = memo(function LineChart({
         {paths.bands.map((d, i) => (
           <path key={bands[i].name} d={d} fill="var(--act)" fillOpacity={bands[i].opacity} />
         ))}
-        {rules.map((rule, i) => {
-          const vertical = rule.at === 'x';
-          const at = vertical ? x(rule.value) : y(rule.value);
-          return (
-            <g key={`${rule.at}${rule.value}${rule.text}`}>
-              <line
-                x1={vertical ? at : LEFT}
-                x2={vertical ? at : width - RIGHT}
-                y1={vertical ? TOP : at}
-                y2={vertical ? bottom : at}
-                stroke={rule.color}
-                strokeWidth={1.4}
-                strokeDasharray={rule.dash}
-              />
-              {rule.text && (
-                <text
-                  x={vertical ? at + 4 : width - RIGHT - 4}
-                  y={vertical ? TOP + 10 + 13 * rowOf(rules, i, x) : at - 4}
-                  textAnchor={vertical ? 'start' : 'end'}
-                  fontSize={11}
-                  fill={rule.color}
-                  className="halo"
-                >
-                  {rule.text}
-                </text>
-              )}
-            </g>
-          );
-        })}
-        {paths.lines.map((d, i) => (
-          <path
-            key={lines[i].name}
-            d={d}
-            fill="none"
-            stroke={lines[i].color}
-            strokeWidth={2}
-            strokeDasharray={lines[i].dash}
-            strokeLinejoin="round"
+        {rules.map((rule, i) => (
+          <Rule
+            key={`${rule.at}${rule.value}${rule.text}`}
+            rule={rule}
+            at={rule.at === 'x' ? x(rule.value) : y(rule.value)}
+            row={rowOf(rules, i, x)}
+            right={width - RIGHT}
+            bottom={bottom}
           />
         ))}
+        <Lines lines={lines} paths={paths.lines} />
         {dots &&
           lines.flatMap((line) =>
             Array.from(line.x, (at, i) => (
@@ -172,6 +113,62 @@ export const LineChart = memo(function LineChart({
     </div>
   );
 });
+
+function Lines({ lines, paths }: { lines: readonly ChartLine[]; paths: readonly string[] }) {
+  return paths.map((d, i) => (
+    <path
+      key={lines[i].name}
+      d={d}
+      fill="none"
+      stroke={lines[i].color}
+      strokeWidth={2}
+      strokeDasharray={lines[i].dash}
+      strokeLinejoin="round"
+    />
+  ));
+}
+
+/** A rule across, or upright. */
+function Rule({
+  rule,
+  at,
+  row,
+  right,
+  bottom,
+}: {
+  rule: ChartRule;
+  at: number;
+  row: number;
+  right: number;
+  bottom: number;
+}) {
+  const vertical = rule.at === 'x';
+  return (
+    <g>
+      <line
+        x1={vertical ? at : LEFT}
+        x2={vertical ? at : right}
+        y1={vertical ? TOP : at}
+        y2={vertical ? bottom : at}
+        stroke={rule.color}
+        strokeWidth={1.4}
+        strokeDasharray={rule.dash}
+      />
+      {rule.text && (
+        <text
+          x={vertical ? at + 4 : right - 4}
+          y={vertical ? TOP + 10 + 13 * row : at - 4}
+          textAnchor={vertical ? 'start' : 'end'}
+          fontSize={11}
+          fill={rule.color}
+          className="halo"
+        >
+          {rule.text}
+        </text>
+      )}
+    </g>
+  );
+}
 
 /** Row of an upright rule's text: one lower for each rule before it that stands too near for both. */
 function rowOf(rules: readonly ChartRule[], index: number, x: (place: number) => number): number {
@@ -200,4 +197,52 @@ function nearest(rising: ArrayLike<number>, place: number): number {
     else high = middle;
   }
   return place - rising[low] <= rising[high] - place ? low : high;
+}
+
+interface Drawn {
+  readonly lines: readonly ChartLine[];
+  readonly bands: readonly ChartBand[];
+  readonly rules: readonly ChartRule[];
+}
+
+/** Scales that hold all there is, and the paths of lines and bands. */
+function usePaths({ lines, bands, rules }: Drawn, width: number, height: number) {
+  return useMemo(() => {
+    const [x0, x1] = extent(lines.map((line) => line.x));
+    const [y0, y1] = extent([
+      ...lines.map((line) => line.y),
+      ...bands.flatMap((band) => [band.low, band.high]),
+      rules.filter((rule) => rule.at === 'y').map((rule) => rule.value),
+    ]);
+    const xScale = scaleLinear([x0, x1 > x0 ? x1 : x0 + 1], [LEFT, width - RIGHT]);
+    const yScale = scaleLinear([y0, y1 > y0 ? y1 : y0 + 1], [height - BOTTOM, TOP]).nice(5);
+    const path = (xs: ArrayLike<number>, ys: ArrayLike<number>) => densePath(xs, ys, xScale, yScale);
+    return {
+      x: xScale,
+      y: yScale,
+      paths: {
+        lines: lines.map((line) => path(line.x, line.y)),
+        bands: bands.map((band) => {
+          const back = Array.from(band.x).reverse();
+          const low = Array.from(band.low).reverse();
+          return `${path(band.x, band.high)}${path(back, low).replace('M', 'L')}Z`;
+        }),
+      },
+    };
+  }, [lines, bands, rules, width, height]);
+}
+
+/** The values of all lines and bands at a place, in words. */
+function valuesAt(
+  { lines, bands }: Omit<Drawn, 'rules'>,
+  place: number,
+  valueText: (value: number) => string,
+): string {
+  return [
+    ...lines.map((line) => `${line.name} ${valueText(line.y[nearest(line.x, place)])}`),
+    ...bands.map((band) => {
+      const i = nearest(band.x, place);
+      return `${band.name} ${valueText(band.low[i])} to ${valueText(band.high[i])}`;
+    }),
+  ].join(', ');
 }
