@@ -17,7 +17,9 @@ test('the chain writes pressure, force and torque for the deceleration that is d
   await tab(page, 'chain');
   const chain = page.getByRole('region', { name: 'Chain from foot to tyre' });
   const pedal = async () =>
-    Number(/(\d+) N\s*\d+ mm/.exec((await chain.locator('svg').textContent()) ?? '')?.[1]);
+    Number(
+      /(\d+) N\s*\d+ mm/.exec((await chain.getByRole('navigation').locator('svg').textContent()) ?? '')?.[1],
+    );
   const slow = await pedal();
   await chain.getByRole('slider', { name: 'Deceleration' }).focus();
   for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowRight');

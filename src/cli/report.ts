@@ -14,6 +14,7 @@ import {
   verdictText,
   wheelWords,
 } from '../text/en';
+import { say } from '../text/en/say/cli';
 
 /** What the stop table shows of the hotter front wheel, °C. */
 function front(wheels: StopRow['wheels']): number[] {
@@ -22,7 +23,7 @@ function front(wheels: StopRow['wheels']): number[] {
   return [w.faceBeforeC, w.facePeakC, w.bulkBeforeC, w.bulkAfterC, w.fluidC];
 }
 
-/** Verdict, stop table of the hottest hot lap, margins and energy balance, for a terminal. */
+/** Verdict, table of the hottest hot lap's braking zones, margins and energy balance, for a terminal. */
 export function reportText(setup: Setup, result: DayResult): string {
   const verdict = verdictText(result, METRIC);
   const hottest = hottestLap(result);
@@ -34,72 +35,95 @@ export function reportText(setup: Setup, result: DayResult): string {
     ...verdict.notes,
     UNCALIBRATED_NOTE,
     '',
-    `Lap ${clockText(seconds)} (${seconds.toFixed(2)} s), brake energy per lap ${siText(lapHeat(result.trace), 'energy', METRIC)}, mean brake power ${(lapHeat(result.trace) / seconds / 1000).toFixed(1)} kW.`,
-    '',
-    `Braking zones of lap ${hottest}, the hottest; the hotter front wheel, °C`,
-    ...table(
-      [
-        '',
-        'stop',
-        'in km/h',
-        'out',
-        'm/s²',
-        's',
-        'm',
-        'kJ',
-        'peak kW',
-        'front %',
-        'pedal N',
-        'fade %',
-        'face',
-        'peak',
-        'bulk',
-        'after',
-        'fluid',
-        'air s',
-      ],
-      stopRows(setup, result, hottest).map((r) => [
-        String(r.stop),
-        r.name,
-        ...[r.entryKmh, r.exitKmh].map((v) => v.toFixed(0)),
-        ...[r.decelerationMs2, r.timeS].map((v) => v.toFixed(1)),
-        ...[r.lengthM, r.energyKj, r.peakPowerKw, r.frontSharePercent].map((v) => v.toFixed(0)),
-        r.pedalN === null ? '—' : r.pedalN.toFixed(0),
-        fadeText(r.fadeMarginPercent / 100).replace(' %', ''),
-        ...front(r.wheels).map((v) => v.toFixed(0)),
-        r.airTimeS.toFixed(1),
-      ]),
+    say.lapSBrakeEnergy(
+      clockText(seconds),
+      seconds.toFixed(2),
+      siText(lapHeat(result.trace), 'energy', METRIC),
+      (lapHeat(result.trace) / seconds / 1000).toFixed(1),
     ),
+    '',
+    say.brakingZonesLapHottest(hottest),
+    ...zoneTable(stopRows(setup, result, hottest)),
     '',
     'Margins',
-    ...table(
-      ['wheel', 'part', 'worst', 'limit', 'margin', 'when'],
-      AXLES.flatMap((axle) => result.margins.filter((m) => m.axle === axle)).map((m) => [
-        wheelWords(m.axle, m.side),
-        m.part === 'bite' ? 'cold bite' : LIMIT_TEXT[m.part].name,
-        temperatureText(m.worst, METRIC),
-        temperatureText(m.limit, METRIC),
-        marginText(m, METRIC),
-        momentText(m.at, result),
-      ]),
-      2,
-    ),
-    ...table(
-      ['foot', '', 'worst', 'limit', 'margin', 'when'],
-      result.forceMargins.map((m) => [
-        'driver',
-        LIMIT_TEXT[m.part].name,
-        beyondSense(m) ? '—' : limitText(m.part, m.worst, METRIC),
-        limitText(m.part, m.limit, METRIC),
-        marginText(m, METRIC),
-        momentText(m.at, result),
-      ]),
-      2,
-    ),
+    ...marginTable(result),
+    ...footTable(result),
     '',
-    `Energy in ${(result.audit.supplied / 1e6).toFixed(3)} MJ = stored ${(result.audit.stored / 1e6).toFixed(3)} + carried away ${(result.audit.lost / 1e6).toFixed(3)}; they differ by ${(100 * result.audit.residual).toExponential(1)} %.`,
+    say.energyMjStoredCarried(
+      (result.audit.supplied / 1e6).toFixed(3),
+      (result.audit.stored / 1e6).toFixed(3),
+      (result.audit.lost / 1e6).toFixed(3),
+      (100 * result.audit.residual).toExponential(1),
+    ),
   ];
   return `${lines.join('\n')}\n`;
+}
+
+function zoneTable(rows: readonly StopRow[]): string[] {
+  return table(
+    [
+      '',
+      'zone',
+      'in km/h',
+      'out',
+      'm/s²',
+      's',
+      'm',
+      'kJ',
+      'peak kW',
+      'front %',
+      'pedal N',
+      'reserve %',
+      'surface',
+      'peak',
+      'core',
+      'after',
+      'fluid',
+      'cooling s',
+    ],
+    rows.map((r) => [
+      String(r.stop),
+      r.name,
+      ...[r.entryKmh, r.exitKmh].map((v) => v.toFixed(0)),
+      ...[r.decelerationMs2, r.timeS].map((v) => v.toFixed(1)),
+      ...[r.lengthM, r.energyKj, r.peakPowerKw, r.frontSharePercent].map((v) => v.toFixed(0)),
+      r.pedalN === null ? '—' : r.pedalN.toFixed(0),
+      fadeText(r.fadeMarginPercent / 100).replace(' %', ''),
+      ...front(r.wheels).map((v) => v.toFixed(0)),
+      r.airTimeS.toFixed(1),
+    ]),
+  );
+}
+
+function marginTable(result: DayResult): string[] {
+  return table(
+    ['wheel', 'part', 'worst', 'limit', 'margin', 'when'],
+    AXLES.flatMap((axle) => result.margins.filter((m) => m.axle === axle)).map((m) => [
+      wheelWords(m.axle, m.side),
+      m.part === 'bite' ? 'cold bite' : LIMIT_TEXT[m.part].name,
+      temperatureText(m.worst, METRIC),
+      temperatureText(m.limit, METRIC),
+      marginText(m, METRIC),
+      momentText(m.at, result),
+    ]),
+    2,
+  );
+}
+
+/** What the driver's foot is asked. */
+function footTable(result: DayResult): string[] {
+  return table(
+    ['foot', '', 'worst', 'limit', 'margin', 'when'],
+    result.forceMargins.map((m) => [
+      'driver',
+      LIMIT_TEXT[m.part].name,
+      beyondSense(m) ? '—' : limitText(m.part, m.worst, METRIC),
+      limitText(m.part, m.limit, METRIC),
+      marginText(m, METRIC),
+      momentText(m.at, result),
+    ]),
+    2,
+  );
 }
 
 /** Columns as wide as their longest cell; the first `left` ones to the left, the others to the right. */

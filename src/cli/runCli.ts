@@ -15,24 +15,13 @@ import {
   writeProject,
 } from '../model';
 import { networkDocument, resultDocument, stopsCsv, tracesCsv } from '../report';
+import { say } from '../text/en/say/cli';
 import { reportText } from './report';
 
 /** A use of the command that cannot be carried out; shown without a stack, exit code 2. */
 export class CliError extends Error {}
 
-const USAGE = `kettle: brake temperatures without a browser
-
-  kettle demo                     print the demo project
-  kettle run FILE [--plan ID]     compute a plan: verdict, braking zone table, peaks
-      --json OUT                  write the whole result as JSON
-      --csv OUT                   write every braking zone as CSV, and every sample beside it as OUT with "-trace"
-  kettle network FILE [--plan ID] [--wheel frontLeft]
-                                  print one wheel's heat network with all that acts on it, to be integrated elsewhere
-  kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is
-  kettle schema [parts]           print the JSON Schema of the project file, or of a file of parts
-
-"-" is standard input or standard output.
-`;
+const USAGE = say.kettleBrakeTemperaturesWithout;
 
 /**
  * Runs one command.
@@ -72,9 +61,7 @@ function readText(file: string | undefined): string {
     if (file === '-') return readFileSync(0, 'utf8');
     const { size } = statSync(file);
     if (size > LARGEST_FILE) {
-      throw new CliError(
-        `${file} has ${(size / 1e6).toFixed(0)} MB; a project has at most ${(LARGEST_FILE / 1e6).toFixed(0)} MB`,
-      );
+      throw new CliError(say.hasMbProjectHas(file, (size / 1e6).toFixed(0), (LARGEST_FILE / 1e6).toFixed(0)));
     }
     return readFileSync(file, 'utf8');
   } catch (error) {
@@ -90,16 +77,14 @@ function check(args: readonly string[], print: (text: string) => void): number {
   const problems = read.ok ? projectProblems(read.project) : read.problems;
   for (const problem of problems) print(problemLine(problem));
   if (problems.some((p) => p.severity === 'error')) return 2;
-  print('The project can be computed.\n');
+  print(say.projectCanComputed);
   return 0;
 }
 
 function load(file: string | undefined): Project {
   const read = readProject(readText(file));
   if (read.ok) return read.project;
-  throw new CliError(
-    `${file} is not a project that can be computed:\n${read.problems.map(problemLine).join('')}`,
-  );
+  throw new CliError(say.notComputable(file ?? '', read.problems.map(problemLine).join('')));
 }
 
 /** Options and the plan they name, ready to be computed. */
@@ -117,7 +102,7 @@ function chosen(args: readonly string[]) {
     setup = setupOf(project, values.plan ?? project.selectedPlanId);
   } catch {
     const known = project.plans.map((p) => `  ${p.id}: ${p.name}`).join('\n');
-    throw new CliError(`there is no plan "${values.plan}"; the project has\n${known}`);
+    throw new CliError(say.noPlan(values.plan ?? '', known));
   }
   const circuitIndex = project.circuits.indexOf(setup.circuit);
   const grave = projectProblems(project).filter(
@@ -131,7 +116,7 @@ function chosen(args: readonly string[]) {
 function network(args: readonly string[], print: (text: string) => void): number {
   const { values, setup } = chosen(args);
   const wheel = WHEELS.find((w) => w === (values.wheel ?? 'frontLeft'));
-  if (!wheel) throw new CliError(`there is no wheel "${values.wheel}"; it is one of ${WHEELS.join(', ')}`);
+  if (!wheel) throw new CliError(say.noWheel(values.wheel ?? '', WHEELS.join(', ')));
   const input = dayInput(setup);
   print(`${JSON.stringify(networkDocument(setup, networkRun(input, computed(input), wheel), wheel))}\n`);
   return 0;

@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink';
+import { say } from '../text/en/say/compute';
 import type { Engine } from './engine.worker';
 
 /** The worker died, could not start, or did not answer in time. */
@@ -25,7 +26,7 @@ export class EngineClient<E = Engine> {
    * @throws EngineError when the worker dies or stays silent or is aborted; the next call starts a new one
    */
   async call<T>(use: (engine: Comlink.Remote<E>) => Promise<T>, signal?: AbortSignal): Promise<T> {
-    const abort = () => this.die('The computation was cancelled.');
+    const abort = () => this.die(say.computationWasCancelled);
     signal?.addEventListener('abort', abort);
     const engine = this.start();
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -33,10 +34,7 @@ export class EngineClient<E = Engine> {
     const death = new Promise<never>((_, reject) => {
       fail = reject;
       this.waiting.add(reject);
-      timer = setTimeout(
-        () => this.die(`The computation did not answer within ${this.patience / 1000} seconds.`),
-        this.patience,
-      );
+      timer = setTimeout(() => this.die(say.computationDidNotAnswer(this.patience / 1000)), this.patience);
     });
     try {
       return await Promise.race([use(engine), death]);
@@ -61,11 +59,9 @@ export class EngineClient<E = Engine> {
     this.worker = this.create();
     this.worker.addEventListener('error', (event) => {
       event.preventDefault();
-      this.die(`The computation stopped${event.message ? `: ${event.message}` : ' or could not be loaded'}.`);
+      this.die(say.computationStopped(event.message ? `: ${event.message}` : ' or could not be loaded'));
     });
-    this.worker.addEventListener('messageerror', () =>
-      this.die('The computation’s answer could not be read.'),
-    );
+    this.worker.addEventListener('messageerror', () => this.die(say.computationSAnswerCould));
     this.remote = Comlink.wrap<E>(this.worker);
     return this.remote;
   }

@@ -30,6 +30,7 @@ import {
   lapsLeft,
 } from '../services';
 import { browserLogStore, keepLog, type LogEntry, openKeptLog } from '../storage';
+import { say } from '../text/en/say/compute';
 
 /** A file of tracks as the page lists it. */
 export interface ListedTracks {
@@ -69,7 +70,7 @@ let prepared: {
 async function preparedFor(id: string, setup: Setup): Promise<ReturnType<typeof prepareLog>> {
   if (held?.id !== id) {
     const raw = await openKeptLog(store, id);
-    if (!raw) throw new Error('The values of this log are not in the browser’s storage any more.');
+    if (!raw) throw new Error(say.valuesLogNotBrowser);
     held = { id, raw };
     prepared = null;
   }
@@ -133,7 +134,7 @@ const files = {
     return found;
   },
   circuit(choice: LineChoice, id: string, name: string): FoundCircuit | Refused {
-    if (!line) throw new Error('The file is not open any more; choose it again.');
+    if (!line) throw new Error(say.fileNotOpenAny);
     return circuitFrom(line, choice, id, name);
   },
 
@@ -161,7 +162,7 @@ const files = {
   },
   async exportLog(id: string): Promise<string> {
     const raw = held?.id === id ? held.raw : await openKeptLog(store, id);
-    if (!raw) throw new Error('The values of this log are not in the browser’s storage any more.');
+    if (!raw) throw new Error(say.valuesLogNotBrowser);
     return writeLog(raw);
   },
 

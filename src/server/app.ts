@@ -1,6 +1,7 @@
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
 import { secureHeaders } from 'hono/secure-headers';
+import { say } from '../text/en/say/server';
 import { standIns } from './standIns/routes';
 
 /** Names of this machine itself. */
@@ -18,7 +19,7 @@ export function createApp(root: string, hosts: readonly string[] = []): Hono {
   app.use(async (c, next) => {
     const { hostname } = new URL(c.req.url);
     if (known.has(hostname.toLowerCase())) return next();
-    return c.text('This server does not answer to that name. Start it with HOST=NAME to add one.', 421);
+    return c.text(say.serverDoesNotAnswer, 421);
   });
   app.use(
     secureHeaders({
@@ -55,7 +56,7 @@ export function createApp(root: string, hosts: readonly string[] = []): Hono {
   );
   app.use(async (c, next) => {
     if (c.req.method !== 'GET' && c.req.method !== 'HEAD') {
-      return c.text('Only GET and HEAD are answered here.', 405, { Allow: 'GET, HEAD' });
+      return c.text(say.onlyGetHeadAnswered, 405, { Allow: 'GET, HEAD' });
     }
     await next();
   });
@@ -67,7 +68,7 @@ export function createApp(root: string, hosts: readonly string[] = []): Hono {
   });
   app.use('/assets/*', serveStatic({ root }));
   // A missing file must not be answered with the page: a stale page would take it for its script.
-  app.get('/assets/*', (c) => c.text('There is no such file in this build. Reload the page.', 404));
+  app.get('/assets/*', (c) => c.text(say.thereNoSuchFile, 404));
   // The page names the files of its build: it is asked for anew each time.
   app.use(async (c, next) => {
     await next();

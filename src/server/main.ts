@@ -1,4 +1,5 @@
 import { serve } from '@hono/node-server';
+import { say } from '../text/en/say/server';
 import { createApp } from './app';
 
 /** Time that what is being answered has to end after a signal, ms. */
@@ -6,7 +7,7 @@ const GRACE = 500;
 
 const port = Number(process.env.PORT ?? 4173);
 if (!Number.isInteger(port) || port < 1 || port > 65535) {
-  console.error(`PORT must be a whole number from 1 to 65535, and is "${process.env.PORT}".`);
+  console.error(say.portMustBe(process.env.PORT ?? ''));
   process.exit(2);
 }
 // Names and addresses it answers to; it listens at the first.
@@ -14,18 +15,18 @@ const hosts = (process.env.HOST ?? '').split(',').map((host) => host.trim());
 const named = hosts.filter((host) => host !== '');
 const wrong = named.find((host) => !/^[\w.:[\]-]+$/.test(host));
 if (wrong) {
-  console.error(`HOST must be names or addresses, separated by commas; "${wrong}" is none.`);
+  console.error(say.hostMustNamesAddresses(wrong));
   process.exit(2);
 }
 const hostname = named[0] ?? '127.0.0.1';
 const { fetch } = createApp('dist/app', named);
 const server = serve({ fetch, hostname, port }, (info) => {
-  console.log(`Fervent Kettle is at http://${hostname}:${info.port}/  (Ctrl+C ends it)`);
+  console.log(say.ferventKettleHttpCtrl(hostname, info.port));
 });
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(
     error.code === 'EADDRINUSE'
-      ? `Port ${port} is taken. Choose another: PORT=${port + 1} npm start`
+      ? say.portTakenChooseAnother(port, port + 1)
       : `The server cannot start: ${error.message}`,
   );
   process.exit(1);

@@ -1,5 +1,6 @@
 import localforage from 'localforage';
 import type { LogNote, RawLog } from '../core';
+import { say } from '../text/en/say/storage';
 
 /** What is known of a kept log without opening it. */
 export interface LogEntry {
@@ -64,11 +65,7 @@ export async function keepLog(store: LogStore, entry: LogEntry, raw: RawLog): Pr
     });
   } catch (error) {
     const full = (error as { name?: string }).name === 'QuotaExceededError';
-    throw new Error(
-      full
-        ? 'The browser’s storage is full; remove a log, or export it.'
-        : `The log was not kept: ${(error as Error).message}`,
-    );
+    throw new Error(full ? say.browserSStorageFull : `The log was not kept: ${(error as Error).message}`);
   }
 }
 

@@ -1,4 +1,5 @@
 import { type Problem, type Project, readProject, writeProject } from '../model';
+import { say } from '../text/en/say/storage';
 import { keepAside } from './keptAside';
 import type { KeyValueStore } from './keyValueStore';
 
@@ -100,8 +101,8 @@ async function inTurn<T>(run: () => Promise<T>): Promise<T> {
 
 export function reasonOf(error: unknown): string {
   const name = (error as { name?: string } | null)?.name ?? '';
-  if (name === 'QuotaExceededError') return 'the browser’s storage for this page is full';
-  if (name === 'SecurityError') return 'the browser blocks storage for this page';
+  if (name === 'QuotaExceededError') return say.browserSStoragePage;
+  if (name === 'SecurityError') return say.browserBlocksStoragePage;
   const message = (error as { message?: string } | null)?.message;
   return message ? `the browser’s storage answers: ${message}` : 'the browser’s storage cannot be reached';
 }

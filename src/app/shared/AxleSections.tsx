@@ -19,6 +19,7 @@ import {
   type UnitChoice,
   VANES,
 } from '../../model';
+import { say } from '../../text/en/say/shared';
 import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
 import type { Editing } from '../state/useItem';
@@ -66,14 +67,18 @@ export function BrakeKind({ editing, axle }: AxleProps) {
       onChange={(kind) =>
         editing.set([axle, 'drum'], kind === 'disc' ? null : STARTER_DRUM, `${title(axle)} brakes`)
       }
-      note="With drums, the disc's measures are kept aside until you change back."
+      note={say.drumsDiscSMeasures}
     />
   );
 }
 
 function materialNote(id: keyof typeof ROTOR_MATERIALS, units: UnitChoice): string {
   const { material, source } = ROTOR_MATERIALS[id];
-  return `Values ${source}. Core up to ${siText(material.bulkLimit, 'temperature', units)}, surface up to ${siText(material.faceLimit, 'temperature', units)}.`;
+  return say.valuesCoreUpSurface(
+    source,
+    siText(material.bulkLimit, 'temperature', units),
+    siText(material.faceLimit, 'temperature', units),
+  );
 }
 
 function RotorSection({ editing, axle }: AxleProps) {
@@ -97,7 +102,7 @@ function RotorSection({ editing, axle }: AxleProps) {
         value={rotor.mounting}
         options={names(MOUNTINGS)}
         onChange={set('mounting', 'mounting')}
-        note="A floating ring passes little heat to bell and hub, and is free to grow."
+        note={say.floatingRingPassesLittle}
       />
       {['outerDiameterMm', 'innerDiameterMm', 'thicknessMm', 'vaneGapMm'].map((key) => field('rotor', key))}
       {rotor.vaneGapMm > 0 && (
@@ -106,7 +111,7 @@ function RotorSection({ editing, axle }: AxleProps) {
           value={rotor.vaneType}
           options={names(VANES)}
           onChange={set('vaneType', 'vanes')}
-          note="Curved vanes pump only one way round: left and right rotors differ."
+          note={say.curvedVanesPumpOnly}
         />
       )}
       {rotor.vaneGapMm > 0 && field('rotor', 'vaneCount')}
@@ -116,11 +121,7 @@ function RotorSection({ editing, axle }: AxleProps) {
         value={rotor.surface}
         options={names(SURFACES)}
         onChange={set('surface', 'surface')}
-        note={
-          rotor.surface === 'drilled'
-            ? 'Stress at a hole is twice that around it (Kirsch), so cracks begin there: for track use plain or slotted is advised.'
-            : 'Slots and holes take mass and swept area away.'
-        }
+        note={rotor.surface === 'drilled' ? say.stressHoleTwiceAround : say.slotsHolesTakeMass}
       />
       {rotor.surface === 'drilled' && ['holeCount', 'holeDiameterMm'].map((key) => field('rotor', key))}
       {rotor.surface === 'slotted' &&
@@ -136,10 +137,7 @@ function DrumSection({ editing, axle }: AxleProps) {
   const { drum } = editing.item[axle];
   if (!drum) return null;
   return (
-    <Section
-      title={`${title(axle)} drums`}
-      note="Two shoes inside; little air moves in there, so the rim's outside does the cooling."
-    >
+    <Section title={`${title(axle)} drums`} note={say.twoShoesInsideLittle}>
       <BrakeKind editing={editing} axle={axle} />
       <SelectField
         label="Material"
@@ -169,7 +167,15 @@ function PadSection({ editing, axle }: AxleProps) {
         value={brakes.pad}
         options={choices('pad', parts)}
         onChange={set(['pad'], 'pad')}
-        note={`${pad.note} Window ${pad.window[0]} to ${pad.window[1]} °C at the surface, fades over ${pad.limit} °C, µ up to ${nominalFriction(pad)} and ${pad.friction[0][1]} cold. ${isBuiltIn(brakes.pad) ? 'Typical values (from memory); take the maker’s.' : 'A part of your own.'}`}
+        note={say.windowCSurfaceFades(
+          pad.note,
+          pad.window[0],
+          pad.window[1],
+          pad.limit,
+          nominalFriction(pad),
+          pad.friction[0][1],
+          isBuiltIn(brakes.pad) ? say.typicalValuesMemoryTake : say.partYourOwn,
+        )}
       />
       {field('padAreaCm2')}
       {field('padThicknessMm')}
@@ -180,7 +186,7 @@ function PadSection({ editing, axle }: AxleProps) {
         value={brakes.shim}
         options={names(SHIMS)}
         onChange={set(['shim'], 'shim')}
-        note="An insulating layer behind the backing plate keeps heat from pistons and fluid. Values from memory."
+        note={say.insulatingLayerBehindBacking}
       />
       <SelectField
         label={brakes.drum ? 'Cylinder body' : 'Caliper body'}
@@ -193,7 +199,7 @@ function PadSection({ editing, axle }: AxleProps) {
         value={brakes.caliper.pistons}
         options={names(PISTONS)}
         onChange={set(['caliper', 'pistons'], 'pistons')}
-        note="The path from backing plate to fluid: titanium and caps keep heat out of it."
+        note={say.pathBackingPlateFluid}
       />
       {['massKg', 'wettedAreaCm2', 'fluidKg', 'sealLimitC'].map((key) => field('caliper', key))}
     </Section>
@@ -229,10 +235,19 @@ function RotorMass({ car, axle }: { car: Car; axle: Axle }) {
   const kg = (mass: number) => formatQuantity(mass, 'mass', units);
   return (
     <>
-      From its measures the rotor weighs {kg(whole)}: ring {kg(ring.measuredMass)}, hat {kg(rotor.hatMass)}.{' '}
-      {weighed === null
-        ? 'Weigh yours to check.'
-        : `On the scales ${kg(weighed)}, ${Math.abs(100 * apart).toFixed(0)} % ${apart < 0 ? 'less' : 'more'}${Math.abs(apart) > 0.12 ? ': check the measures, most of all air gap and vanes' : ''}. The weighed mass is used.`}
+      {say.measuresRotorWeighsRing(
+        kg(whole),
+        kg(ring.measuredMass),
+        kg(rotor.hatMass),
+        weighed === null
+          ? say.weighYoursCheck
+          : say.scalesWeighedMassUsed(
+              kg(weighed),
+              Math.abs(100 * apart).toFixed(0),
+              apart < 0 ? 'less' : 'more',
+              Math.abs(apart) > 0.12 ? say.checkTheMeasures : '',
+            ),
+      )}
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { type LapTrace, sampleLine } from '../../core';
 import { type Circuit, circuitInput } from '../../model';
+import { say } from '../../text/en/say/shared';
 import { heatColor } from '../ui/charts/heatColor';
 import { useWidth } from '../ui/charts/useSize';
 
@@ -106,7 +107,7 @@ export function CircuitMap({
         })}
         {line.schematic && (
           <text x={width / 2} y={height / 2} textAnchor="middle" fontSize={12} fill="var(--dim)">
-            list of braking zones: drawn as a ring
+            {say.listBrakingZonesDrawn}
           </text>
         )}
       </svg>

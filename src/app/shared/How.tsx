@@ -17,7 +17,7 @@ export function How({
   const [open, setOpen] = useState(false);
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Tip text={`How this is calculated: ${name}`}>
+      <Tip quiet text={`How this is calculated: ${name}`}>
         <Dialog.Trigger
           className="inline-grid h-[20px] w-[20px] place-items-center rounded align-middle text-dim hover:bg-sunk hover:text-ink print:hidden"
           aria-label={`How this is calculated: ${name}`}

@@ -1,6 +1,7 @@
 import { TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { say } from '../../text/en/say/shared';
 import type { SessionView } from '../state/useSession';
 
 /** What stands in the way of a result, each with a way on. The last good result stays below. */
@@ -13,9 +14,9 @@ export function Notices({ view }: { view: SessionView }) {
             The circuit: {problem.message}.{' '}
             {problem.severity === 'error'
               ? view.shown
-                ? 'What is shown below was computed before that.'
-                : 'It cannot be computed like this.'
-              : 'End and start are joined for the computation.'}
+                ? say.whatShownBelowWas
+                : say.cannotComputedLike
+              : say.endStartJoinedComputation}
           </span>
           <Link className="btn" to="/circuit">
             Open the circuit
@@ -25,7 +26,7 @@ export function Notices({ view }: { view: SessionView }) {
       {view.error && (
         <Notice grave>
           <span>
-            {view.error.message} {view.shown ? 'The last good result is still shown.' : ''}
+            {view.error.message} {view.shown ? say.lastGoodResultStill : ''}
           </span>
           <button type="button" className="btn" onClick={view.retry}>
             Compute again

@@ -1,5 +1,6 @@
 import { useId, useLayoutEffect, useRef, useState } from 'react';
 import { type FieldInfo, type FieldLimits, formatQuantity, toShown, toStored, unitOf } from '../../model';
+import { say } from '../../text/en/say/shared';
 import { useUnits } from '../state/preferences';
 import { parseNumber } from '../ui/parseNumber';
 import { Tip } from '../ui/Tip';
@@ -75,8 +76,7 @@ function useNumberEntry({ info, value, onCommit, nullable = false }: NumberField
   const read = (text: string) => {
     if (text.trim() === '' && nullable) return type(text, onCommit(null), null);
     const number = parseNumber(text);
-    if (number === null)
-      return type(text, text.trim() === '' ? 'A number is needed.' : 'This is not a number.');
+    if (number === null) return type(text, text.trim() === '' ? say.numberNeeded : say.notNumber);
     const stored = Number(toStored(number, unit).toPrecision(12));
     type(text, limitProblem(stored, info, units) ?? onCommit(stored), stored);
   };

@@ -1,4 +1,5 @@
 import type { Problem } from '../../model';
+import { say } from '../../text/en/say/shared';
 import { problemLines } from '../shell/files';
 
 /** Why a file was not taken. */
@@ -14,7 +15,7 @@ export function Refusal({ name, problems }: { name: string; problems: readonly P
           </li>
         ))}
       </ul>
-      <p className="caption mt-1">Nothing was changed. Choose another file, or mend this one.</p>
+      <p className="caption mt-1">{say.nothingWasChangedChoose}</p>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { WhatIf } from '../../model';
 import { verdictText } from '../../text/en';
+import { say } from '../../text/en/say/shared';
 import { useSetup } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { type SessionView, useSession } from '../state/useSession';
@@ -37,7 +38,5 @@ export function VerdictStrip() {
 
 function waiting(view: SessionView): string {
   if (view.error) return view.error.message;
-  return view.obstacles.some((o) => o.severity === 'error')
-    ? 'It cannot be computed like this.'
-    : 'Computing …';
+  return view.obstacles.some((o) => o.severity === 'error') ? say.cannotComputedLike : 'Computing …';
 }

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { WhatIf } from '../../model';
+import { say } from '../../text/en/say/shared';
 import { useSetup } from '../state/context';
 import { type Computed, useSession } from '../state/useSession';
 
@@ -14,7 +15,7 @@ export function WithSession({ children }: { children: (computed: Computed, behin
   if (view.error) {
     return (
       <p className="panel px-4 py-5" role="alert">
-        The session could not be computed. {view.error.message}{' '}
+        {say.sessionCouldNotComputed(view.error.message)}
         <button type="button" className="underline" onClick={view.retry}>
           Compute again
         </button>
@@ -24,7 +25,7 @@ export function WithSession({ children }: { children: (computed: Computed, behin
   if (view.obstacles.some((o) => o.severity === 'error')) {
     return (
       <p className="panel px-4 py-5" role="alert">
-        The circuit cannot be driven yet: {view.obstacles[0].message}.{' '}
+        {say.circuitCannotBeDriven(view.obstacles[0].message)}{' '}
         <Link className="underline" to="/circuit">
           Open the circuit
         </Link>

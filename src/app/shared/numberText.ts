@@ -1,4 +1,5 @@
 import { type FieldInfo, type FieldLimits, formatQuantity, toShown, type UnitChoice } from '../../model';
+import { say } from '../../text/en/say/shared';
 
 /** A stored number as the text of its field: short, without rounding away what was typed. */
 export function fieldText(value: number, scale: number, offset: number): string {
@@ -13,11 +14,11 @@ export function limitProblem(
   units: UnitChoice,
 ): string | null {
   const text = (v: number) => formatQuantity(v, info.quantity, units, decimalsFor(v));
-  if (info.integer && !Number.isInteger(stored)) return 'A whole number is needed.';
+  if (info.integer && !Number.isInteger(stored)) return say.wholeNumberNeeded;
   // A hundred-millionth of slack, because units change by factors that are not round.
   const slack = 1e-8 * Math.max(Math.abs(info.min), Math.abs(info.max));
-  if (stored < info.min - slack) return `Must be at least ${text(info.min)}.`;
-  if (stored > info.max + slack) return `Must be at most ${text(info.max)}.`;
+  if (stored < info.min - slack) return say.mustLeast(text(info.min));
+  if (stored > info.max + slack) return say.mustMost(text(info.max));
   return null;
 }
 

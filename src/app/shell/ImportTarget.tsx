@@ -12,6 +12,7 @@ import {
 import { useNavigate } from 'react-router';
 import { acceptedBy, doorOf } from '../../io';
 import { addParts, type Problem } from '../../model';
+import { say } from '../../text/en/say/shell';
 import { useEngine } from '../state/context';
 import { useEdit } from '../state/useEdit';
 import { useReturnFocus } from '../ui/useReturnFocus';
@@ -50,7 +51,7 @@ export function ImportTarget({ children }: { children: ReactNode }) {
           replace({
             project,
             label: `Imported ${file.name}`,
-            done: `Imported “${project.name}” in place of the project before it`,
+            done: say.importedPlaceProjectBefore(project.name),
           });
         },
         (name, problems) => {
@@ -81,7 +82,7 @@ export function ImportTarget({ children }: { children: ReactNode }) {
       />
       {over && (
         <div className="fixed inset-3 z-50 grid place-items-center rounded-xl border-2 border-dashed border-act bg-panel/90 text-[20px]">
-          Drop a project, parts, a circuit or a log to open it
+          {say.dropProjectPartsCircuit}
         </div>
       )}
       <Dialog.Root open={refused !== null} onOpenChange={(open) => !open && setRefused(null)}>
@@ -167,7 +168,8 @@ function Refused({
     >
       <Dialog.Title className="text-[18px] font-[650]">The file was not opened</Dialog.Title>
       <Dialog.Description className="mt-1 break-words text-dim">
-        {refused?.name}: nothing was changed, your project is as it was.
+        {refused?.name}
+        {say.nothingWasChangedYour}
       </Dialog.Description>
       <ul className="mt-3 grid max-h-[50vh] gap-1.5 overflow-auto" data-testid="import-problems">
         {problemLines(refused?.problems ?? []).map((line) => (

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Dialog } from 'radix-ui';
 import { browserStore, deleteKept, keptTexts } from '../../storage';
+import { say } from '../../text/en/say/shell';
 import { useReturnFocus } from '../ui/useReturnFocus';
 import { download } from './files';
 
@@ -31,15 +32,13 @@ export function KeptAside({ open, onClose }: { open: boolean; onClose: () => voi
           onCloseAutoFocus={onCloseAutoFocus}
         >
           <Dialog.Title className="text-[18px] font-[650]">Texts kept aside</Dialog.Title>
-          <Dialog.Description className="mt-1 text-dim">
-            What this browser’s storage held and could not be read, as it was. It stays until you delete it.
-          </Dialog.Description>
+          <Dialog.Description className="mt-1 text-dim">{say.whatBrowserSStorage}</Dialog.Description>
           {trouble && (
             <p className="mt-3" role="alert">
               The browser’s storage answers: {trouble.message}
             </p>
           )}
-          {kept.data?.length === 0 && <p className="mt-3">Nothing is kept aside.</p>}
+          {kept.data?.length === 0 && <p className="mt-3">{say.nothingKeptAside}</p>}
           <ul className="mt-3 grid max-h-[50vh] gap-2 overflow-auto" data-testid="kept-aside">
             {kept.data?.map(({ key, at, text, why }) => (
               <li key={key} className="flex flex-wrap items-start gap-2 border-t border-rule/60 pt-2">

@@ -13,6 +13,7 @@ import {
   writeProject,
 } from '../../model';
 import { resultDocument, stopsCsv, tracesCsv } from '../../report';
+import { say } from '../../text/en/say/shell';
 import { useEngine, useProject, useSetup } from '../state/context';
 import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
 import { Tip } from '../ui/Tip';
@@ -34,7 +35,7 @@ function Menu({
 }) {
   return (
     <DropdownMenu.Root>
-      <Tip text={label}>
+      <Tip quiet text={label}>
         <DropdownMenu.Trigger id={id} className="btn btn-bare px-2" aria-label={label}>
           {icon}
           <span className="hidden lg:inline">{label}</span>
@@ -74,7 +75,7 @@ export function FilesMenu() {
     try {
       use(await engine.call((remote) => remote.simulate(dayInput(setup))));
     } catch (error) {
-      toast.error(`Nothing was exported. ${(error as Error).message}`);
+      toast.error(say.nothingWasExported((error as Error).message));
     }
   };
   const { plan } = setup;
@@ -133,7 +134,7 @@ export function FilesMenu() {
             replace({
               project: demoProject,
               label: 'Demo project',
-              done: 'The demo project is open in place of yours',
+              done: say.demoProjectOpenPlace,
             });
           }}
         >

@@ -1,4 +1,5 @@
 import { type ReactNode, useEffect } from 'react';
+import { say } from '../../text/en/say/shell';
 import { useProjectState, useStore } from '../state/context';
 import { PageTitle } from '../ui/PageTitle';
 
@@ -18,16 +19,8 @@ export function PageTrouble({ error, children }: { error: unknown; children: Rea
     <div className="panel px-4 py-6" role="alert">
       <PageTitle names={[missing ? 'Page not loaded' : 'Page stopped']} />
       <h1 className="text-[18px]">{missing ? 'This page could not be loaded' : 'This page stopped'}</h1>
-      <p className="mt-1 max-w-[70ch]">
-        {missing
-          ? 'The program’s server does not answer, or the program was updated while this page was open. Start the server again if it is off, then reload.'
-          : message}
-      </p>
-      <p className="mt-1">
-        {save.kind === 'failed'
-          ? 'Your last edits are not saved: export the project before you reload.'
-          : 'Your project is safe in the browser’s storage.'}
-      </p>
+      <p className="mt-1 max-w-[70ch]">{missing ? say.programSServerDoes : message}</p>
+      <p className="mt-1">{save.kind === 'failed' ? say.yourLastEditsNot : say.yourProjectSafeBrowser}</p>
       <p className="mt-3 flex flex-wrap gap-2">
         {missing && (
           <button type="button" className="btn btn-main" onClick={() => window.location.reload()}>

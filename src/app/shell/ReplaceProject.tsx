@@ -2,6 +2,7 @@ import { AlertDialog } from 'radix-ui';
 import { createContext, type ReactNode, useCallback, useContext, useState } from 'react';
 import { demoProject } from '../../../demo/project';
 import { type Project, writeProject } from '../../model';
+import { say } from '../../text/en/say/shell';
 import { useStore } from '../state/context';
 import { useEdit } from '../state/useEdit';
 import { useReturnFocus } from '../ui/useReturnFocus';
@@ -61,8 +62,8 @@ export function ReplaceProject({ children }: { children: ReactNode }) {
               Replace “{own.name}”?
             </AlertDialog.Title>
             <AlertDialog.Description className="mt-1 break-words">
-              “{asked?.project.name}” takes the place of all cars, circuits, plans and parts in your project.
-              Undo brings them back as long as this page is open; an exported file keeps them for good.
+              “{asked?.project.name}
+              {say.takesPlaceAllCars}
             </AlertDialog.Description>
             <div className="mt-4 flex flex-wrap justify-end gap-2">
               <button

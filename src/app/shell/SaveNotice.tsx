@@ -1,4 +1,5 @@
 import { type Project, writeProject } from '../../model';
+import { say } from '../../text/en/say/shell';
 import { Notice } from '../shared/Notices';
 import { useProjectState, useStore } from '../state/context';
 import { download } from './files';
@@ -29,9 +30,7 @@ function NotSaved({ reason, project }: { reason: string; project: Project }) {
   return (
     <div className="mb-3">
       <Notice grave>
-        <span>
-          Not saved: {reason}. Your work is on this page only; export it, or make room and try again.
-        </span>
+        <span>{say.notSavedYourWork(reason)}</span>
         <span className="flex gap-2">
           <button
             type="button"

@@ -1,5 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import type { Problem } from '../../model';
+import { say } from '../../text/en/say/shell';
 import { problemLines } from './files';
 
 /** What was saved cannot be read: it is kept aside and can be exported; the demo opens when asked for. */
@@ -21,11 +22,7 @@ export function Unreadable({
     <main className="mx-auto mt-16 max-w-[560px] px-4">
       <div className="panel border-l-4 border-l-over px-5 py-5" role="alert">
         <h1 className="text-[20px]">The saved project cannot be read</h1>
-        <p className="mt-1 text-dim">
-          {kept
-            ? 'Nothing was deleted. A copy is kept in this browser, under Files, Texts kept aside; you can also export it as it is.'
-            : 'Nothing was deleted, but the browser did not take a copy of it: export it now. Until a copy is kept, nothing is saved over it.'}
-        </p>
+        <p className="mt-1 text-dim">{kept ? say.nothingWasDeletedCopy : say.nothingWasDeletedBut}</p>
         <ul className="mt-3 grid gap-1.5">
           {problemLines(problems).map((line) => (
             <li key={line} className="border-l-2 border-over pl-2.5 break-words">

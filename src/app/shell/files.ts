@@ -2,6 +2,7 @@ import { toast } from 'sonner';
 import type { EngineClient } from '../../compute';
 import { FORMATS, type FormatId } from '../../io';
 import { type DocumentResult, LARGEST_FILE, type Problem, type Refused } from '../../model';
+import { say } from '../../text/en/say/shell';
 
 /**
  * Offers text or a picture as a file of a kind.
@@ -37,15 +38,13 @@ const failed = (message: string): Refused => ({
 /** Reads a dropped or chosen file as a project or parts; parsing and checking happen in the worker. */
 async function readFile(file: File, engine: EngineClient): Promise<DocumentResult> {
   if (file.size > LARGEST_FILE) {
-    return failed(
-      `The file has ${Math.round(file.size / 1e6)} MB; a project has at most ${Math.round(LARGEST_FILE / 1e6)} MB. It was not read.`,
-    );
+    return failed(say.fileHasMbProject(Math.round(file.size / 1e6), Math.round(LARGEST_FILE / 1e6)));
   }
   let text: string;
   try {
     text = await file.text();
   } catch {
-    return failed('The file could not be read. Was it moved or is it a folder?');
+    return failed(say.fileCouldNotRead);
   }
   // Comlink spreads a union of promises; it is one promise of a union.
   return engine.call((remote) => remote.readDocument(text) as Promise<DocumentResult>);
@@ -54,9 +53,7 @@ async function readFile(file: File, engine: EngineClient): Promise<DocumentResul
 /** Problems as the few lines a message has room for. */
 export function problemLines(problems: readonly Problem[]): string[] {
   const shown = problems.slice(0, 5).map((p) => (p.path ? `${p.path}: ${p.message}` : p.message));
-  return problems.length > 5
-    ? [...shown, `and ${problems.length - 5} more; “kettle check” lists all of them.`]
-    : shown;
+  return problems.length > 5 ? [...shown, say.moreKettleCheckLists(problems.length - 5)] : shown;
 }
 
 /** Imports a file: takes the project over when it is whole, otherwise says why and changes nothing. */

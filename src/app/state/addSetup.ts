@@ -1,4 +1,5 @@
 import { addVariant, type Change, MOST_SETUPS, type Setup, type SetupVariant } from '../../model';
+import { say } from '../../text/en/say/state';
 import { undoToast } from '../ui/undoToast';
 import type { ProjectStore } from './projectStore';
 
@@ -10,7 +11,7 @@ export function addSetup(
   changes: readonly Change[],
 ): string | null {
   if (setup.plan.compare.setups.length >= MOST_SETUPS) {
-    return `${MOST_SETUPS + 1} setups are compared already: remove one there first.`;
+    return say.setupsComparedAlreadyRemove(MOST_SETUPS + 1);
   }
   const variant: SetupVariant = {
     id: crypto.randomUUID(),

@@ -19,6 +19,7 @@ import {
   saveProject,
   writeJournal,
 } from '../../storage';
+import { say } from '../../text/en/say/state';
 import { type History, recordEdit, redo, startHistory, undo } from './history';
 
 /** Whether what is on the screen is also in the browser's storage. */
@@ -237,9 +238,7 @@ export class ProjectStore {
     if (!merged.whole) await keepAside(this.storage, writeProject(project), []);
     const now = performance.now();
     const adopted = recordEdit(this.state.history, theirs, 'Changed on another page', null, now);
-    const notice = merged.whole
-      ? conflictText(merged.conflicts)
-      : 'Another page changed the project so that both together make none. What this page has was kept; the other is under Files, Texts kept aside.';
+    const notice = merged.whole ? conflictText(merged.conflicts) : say.anotherPageChangedProject;
     this.set({
       ...this.state,
       history: recordEdit(adopted, merged.project, 'Edit on this page', null, now),

@@ -1,6 +1,7 @@
 import { useCallback } from 'react';
 import { toast } from 'sonner';
 import type { Project } from '../../model';
+import { say } from '../../text/en/say/state';
 import { undoToast } from '../ui/undoToast';
 import { useStore } from './context';
 
@@ -19,7 +20,7 @@ export function useEdit(): (label: string, change: (project: Project) => Project
     (label, change, { done, key } = {}) => {
       const edited = store.edit(label, change, key ?? null);
       if (!edited.made) {
-        toast.error(`Nothing was changed. ${edited.message}`, { duration: 10_000 });
+        toast.error(say.nothingWasChanged(edited.message), { duration: 10_000 });
         return false;
       }
       if (done) undoToast(done, edited.undo);

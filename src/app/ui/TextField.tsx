@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { say } from '../../text/en/say/ui';
 import { useDraft } from './useDraft';
 
 /** A name; saved as typed, the last good one kept while what is typed is empty or too long. */
@@ -22,9 +23,9 @@ export function TextField({
   const text = typed ?? value;
   const error =
     required && text.trim() === ''
-      ? 'A name is needed; the last one is kept.'
+      ? say.nameNeededLastOne
       : text.trim().length > longest
-        ? `At most ${longest} characters; the last one is kept.`
+        ? say.mostCharactersLastOne(longest)
         : null;
   return (
     <div className="min-w-0">

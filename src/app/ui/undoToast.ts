@@ -1,4 +1,5 @@
 import { toast } from 'sonner';
+import { say } from '../../text/en/say/ui';
 
 /** Says what was done and offers to take it back. @param undo answers false when other edits have come after it */
 export function undoToast(message: string, undo: () => boolean): void {
@@ -7,7 +8,7 @@ export function undoToast(message: string, undo: () => boolean): void {
     action: {
       label: 'Undo',
       onClick: () => {
-        if (!undo()) toast('Other edits have come after it. Step back through them with Undo (Ctrl+Z).');
+        if (!undo()) toast(say.otherEditsHaveCome);
       },
     },
   });

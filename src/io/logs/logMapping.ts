@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { say } from '../../text/en/say/io';
 import { type CsvLayout, numberOf } from '../tables/csvLayout';
 import { LOG_COLUMNS, LOG_UNITS, type LogColumn, unitNamed } from './logUnits';
 
@@ -110,15 +111,14 @@ export function mappingProblems(mapping: LogMapping, layout: CsvLayout): string[
   const has = (as: LogColumn) => mapping.uses.some((use) => use.as === as);
   const seen = new Set<LogColumn>();
   for (const { as, column } of mapping.uses) {
-    if (seen.has(as)) problems.push(`Two columns are taken for the same thing; only one can be.`);
+    if (seen.has(as)) problems.push(say.twoColumnsTakenSame);
     seen.add(as);
-    if (column >= layout.columns.length) problems.push(`The file has no column ${column + 1}.`);
+    if (column >= layout.columns.length) problems.push(say.fileHasNoColumn(column + 1));
   }
-  if (!has('time') && mapping.rate === null)
-    problems.push('Say which column is the time, or how many samples a second there are.');
+  if (!has('time') && mapping.rate === null) problems.push(say.sayWhichColumnTime);
   if (!has('speed') && !has('distance') && !(has('latitude') && has('longitude'))) {
-    problems.push('Speed, distance, or latitude and longitude are needed; choose their columns.');
+    problems.push(say.speedDistanceLatitudeLongitude);
   }
-  if (has('latitude') !== has('longitude')) problems.push('Latitude and longitude are only of use together.');
+  if (has('latitude') !== has('longitude')) problems.push(say.latitudeLongitudeOnlyUse);
   return [...new Set(problems)];
 }

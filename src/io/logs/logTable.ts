@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Channel, RawLog } from '../../core';
 import type { Refused } from '../../model';
+import { say } from '../../text/en/say/io';
 import { placeOf, refuse } from '../refusal';
 import type { CsvLayout } from '../tables/csvLayout';
 import type { LogMapping } from './logMapping';
@@ -123,30 +124,34 @@ export class Table {
     for (const column of columns) {
       if (column.wrong < this.rows || this.rows === 0) continue;
       return refuse(
-        `The column “${layout.columns[column.index]?.name}” was to be read, but “${column.wrongCell.slice(0, 30)}” is no ${column.as === 'time' ? 'time' : 'number'}, nor is any other of its values.`,
+        say.columnWasReadBut(
+          layout.columns[column.index]?.name,
+          column.wrongCell.slice(0, 30),
+          column.as === 'time' ? 'time' : 'number',
+        ),
         placeOf(column.wrongLine, column.index + 1).replace('column', 'field'),
       );
     }
     if (this.size < 20) {
-      return refuse(
-        `Only ${this.rows} rows of values were found; a log needs at least 20.`,
-        `line ${layout.firstLine + this.rows}`,
-      );
+      return refuse(say.onlyRowsValuesWere(this.rows), `line ${layout.firstLine + this.rows}`);
     }
     const notes: string[] = [];
     if (odd.count > 0) {
-      notes.push(
-        `${odd.count} row${odd.count === 1 ? '' : 's'} with another number of columns left out, the first at line ${odd.line}.`,
-      );
+      notes.push(say.rowAnotherNumberColumns(odd.count, odd.count === 1 ? '' : 's', odd.line));
     }
     for (const c of columns) {
       if (c.wrong === 0 || c.wrongCell.trim() === '') continue;
       notes.push(
-        `“${layout.columns[c.index]?.name}”: ${c.wrong} value${c.wrong === 1 ? ' is' : 's are'} no number, the first at line ${c.wrongLine} (“${c.wrongCell.slice(0, 20)}”).`,
+        say.valueNoNumberFirst(
+          layout.columns[c.index]?.name,
+          c.wrong,
+          c.wrong === 1 ? ' is' : 's are',
+          c.wrongLine,
+          c.wrongCell.slice(0, 20),
+        ),
       );
     }
-    if (this.per > 1)
-      notes.push(`Every ${this.per} rows were averaged into one sample, to ${FASTEST} a second.`);
+    if (this.per > 1) notes.push(say.everyRowsWereAveraged(this.per, FASTEST));
     const channels: Partial<Record<Channel, Float32Array | Float64Array>> = {};
     let time: Float64Array | null = null;
     for (const { as, values } of columns) {

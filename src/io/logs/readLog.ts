@@ -1,4 +1,5 @@
 import type { Refused } from '../../model';
+import { say } from '../../text/en/say/io';
 import { refuse } from '../refusal';
 import { type CsvLayout, findLayout } from '../tables/csvLayout';
 import { type Encoding, sniffEncoding } from '../tables/encoding';
@@ -23,11 +24,10 @@ export async function openLog(
   | { readonly ok: true; readonly layout: CsvLayout; readonly encoding: Encoding; readonly skip: number }
   | Refused
 > {
-  if (file.size === 0) return refuse('The file is empty. A table of values was expected.');
+  if (file.size === 0) return refuse(say.fileEmptyTableValues);
   const bytes = new Uint8Array(await file.slice(0, Math.min(file.size, 262_144)).arrayBuffer());
   const sniffed = sniffEncoding(bytes);
-  if (!sniffed.text)
-    return refuse(`The file is ${sniffed.what}, not text. A table of values (CSV) was expected.`);
+  if (!sniffed.text) return refuse(say.fileNotTextTable(sniffed.what));
   const text = new TextDecoder(sniffed.encoding).decode(bytes.subarray(sniffed.skip), { stream: true });
   const end =
     file.size > bytes.length ? Math.max(text.lastIndexOf('\n'), text.lastIndexOf('\r')) : text.length;
@@ -60,11 +60,7 @@ export async function readLog(
     const end = last ? text.length : cutPoint(text);
     rest = text.slice(end);
     line = table.take(text.slice(0, end), line);
-    if (table.full)
-      return refuse(
-        `The log has more than ${MOST} rows; that is more than is read. Cut it in two.`,
-        `line ${line}`,
-      );
+    if (table.full) return refuse(say.logHasMoreThan(MOST), `line ${line}`);
     await progress(to / file.size);
   }
   return table.finish();

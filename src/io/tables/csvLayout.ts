@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import type { Refused } from '../../model';
+import { say } from '../../text/en/say/io';
 import { refuse } from '../refusal';
 
 /** How a table of values is written. */
@@ -74,10 +75,7 @@ export function findLayout(head: string): CsvLayout | Refused {
     }
   }
   if (best) return best.layout;
-  return refuse(
-    `No table of numbers was found in the first ${Math.min(lines.length, LOOKED_AT)} lines. Rows of values with the same number of columns were expected, separated by comma, semicolon, tab or bar.`,
-    'line 1',
-  );
+  return refuse(say.noTableNumbersWas(Math.min(lines.length, LOOKED_AT)), 'line 1');
 }
 
 function rowOf(line: string, delimiter: string): string[] {

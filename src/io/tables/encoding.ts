@@ -1,3 +1,4 @@
+import { say } from '../../text/en/say/io';
 /** How a file's bytes are letters. */
 export type Encoding = 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1252';
 
@@ -56,10 +57,10 @@ export function sniffEncoding(bytes: Uint8Array): Sniffed {
 export function decodeText(
   bytes: Uint8Array,
 ): { readonly text: string; readonly encoding: Encoding } | { readonly problem: string } {
-  if (bytes.length === 0) return { problem: 'The file is empty.' };
+  if (bytes.length === 0) return { problem: say.fileEmpty };
   const sniffed = sniffEncoding(bytes);
-  if (!sniffed.text) return { problem: `The file is ${sniffed.what}, not text.` };
+  if (!sniffed.text) return { problem: say.fileNotText(sniffed.what) };
   const text = new TextDecoder(sniffed.encoding).decode(bytes.subarray(sniffed.skip));
-  if (text.trim() === '') return { problem: 'The file holds nothing but blanks.' };
+  if (text.trim() === '') return { problem: say.fileHoldsNothingBut };
   return { text, encoding: sniffed.encoding };
 }

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import type { Refused } from '../../model';
+import { say } from '../../text/en/say/io';
 import { guessMapping } from '../logs/logMapping';
 import { unitLabelled } from '../logs/logUnits';
 import { placeOf, refuse } from '../refusal';
@@ -18,10 +19,12 @@ export function readPointTable(text: string): TrackFile | Refused {
   const [a, b] = metric ? [east, north] : [lat, lon];
   if (!a || !b) {
     return refuse(
-      `No columns of latitude and longitude, or of x and y, were found. The columns are: ${layout.columns
-        .slice(0, 12)
-        .map((c) => `“${c.name}”`)
-        .join(', ')}.`,
+      say.noColumnsLatitudeLongitude(
+        layout.columns
+          .slice(0, 12)
+          .map((c) => `“${c.name}”`)
+          .join(', '),
+      ),
       placeOf(Math.max(1, layout.firstLine - 1), 1),
     );
   }
@@ -60,9 +63,6 @@ export function readPointTable(text: string): TrackFile | Refused {
     height: column(2),
     time: column(3),
   };
-  const notes =
-    skipped.count > 0
-      ? [`${skipped.count} rows without a position were left out, the first at line ${skipped.first}.`]
-      : [];
+  const notes = skipped.count > 0 ? [say.rowsWithoutPositionWere(skipped.count, skipped.first)] : [];
   return { ok: true, kind: 'CSV', tracks: [track], notes };
 }

@@ -2,6 +2,7 @@ import { kml } from '@tmcw/togeojson';
 import { DOMParser } from '@xmldom/xmldom';
 import { SaxesParser } from 'saxes';
 import { type Refused, readJson } from '../../model';
+import { say } from '../../text/en/say/io';
 import { placeAt, placeOf, refuse } from '../refusal';
 import { decodeText } from '../tables/encoding';
 import type { FileTrack, TrackFile } from './fileTrack';
@@ -21,7 +22,7 @@ const MOST = 2_000_000;
 export function readTrackFile(name: string, bytes: Uint8Array): TrackFile | Refused {
   const decoded = decodeText(bytes);
   if ('problem' in decoded) {
-    return refuse(`${decoded.problem} A GPX, KML, GeoJSON or CSV file was expected.`);
+    return refuse(say.gpxKmlGeojsonCsv(decoded.problem));
   }
   const { text, encoding } = decoded;
   const notes: string[] = [];
@@ -36,19 +37,15 @@ export function readTrackFile(name: string, bytes: Uint8Array): TrackFile | Refu
   if (!read.ok) return read;
   const told = /\.(gpx|kml|geojson|csv)$/i.exec(name)?.[1].toLowerCase();
   if (told && told !== read.kind.toLowerCase()) {
-    notes.push(`The name says ${told}, the content is ${read.kind}; it was read as what it is.`);
+    notes.push(say.nameSaysContentWas(told, read.kind));
   }
   const tracks = read.tracks.filter((track) => track.a.length >= FEWEST);
   if (tracks.length === 0) {
     const most = read.tracks.reduce((count, track) => Math.max(count, track.a.length), 0);
-    return refuse(
-      most === 0
-        ? `The ${read.kind} file holds no line. A track, a route or a line was expected.`
-        : `The longest line in the file has ${most} points; at least ${FEWEST} are needed for a circuit.`,
-    );
+    return refuse(most === 0 ? say.fileHoldsNoLine(read.kind) : say.longestLineFileHas(most, FEWEST));
   }
   const points = tracks.reduce((sum, track) => sum + track.a.length, 0);
-  if (points > MOST) return refuse(`The file has ${points} points; at most ${MOST} are read.`);
+  if (points > MOST) return refuse(say.fileHasPointsMost(points, MOST));
   const bad = tracks.map(outside).find((problem) => problem !== null);
   if (bad) return refuse(bad);
   return { ok: true, kind: read.kind, tracks, notes: [...notes, ...read.notes] };
@@ -60,8 +57,8 @@ function outside({ name, a, b, metric }: FileTrack): string | null {
     // A position that is no number fails this as well.
     if (Math.abs(a[i]) <= most[0] && Math.abs(b[i]) <= most[1]) continue;
     return metric
-      ? `Point ${i + 1} of “${name}” is at ${a[i]}, ${b[i]} m, which is no place on a circuit.`
-      : `Point ${i + 1} of “${name}” has latitude ${a[i]} and longitude ${b[i]}; they must be within 90 and 180 degrees.`;
+      ? say.pointMWhichNo(i + 1, name, a[i], b[i])
+      : say.pointHasLatitudeLongitude(i + 1, name, a[i], b[i]);
   }
   return null;
 }
@@ -71,19 +68,13 @@ type Read = TrackFile | Refused;
 function readXml(text: string): Read {
   const doctype = /<!(DOCTYPE|ENTITY)/i.exec(text);
   if (doctype) {
-    return refuse(
-      'The file defines a document type or entities. Such definitions can blow up or reach outside, and no track needs them; nothing was read.',
-      placeAt(text, doctype.index),
-    );
+    return refuse(say.fileDefinesDocumentType, placeAt(text, doctype.index));
   }
   const read = readGpx(text);
   if ('broken' in read) return brokenXml(read.broken, read.place, text);
   if (read.root === 'gpx') return { ok: true, kind: 'GPX', tracks: read.tracks, notes: [] };
   if (read.root !== 'kml') {
-    return refuse(
-      `The file is XML, but its root is <${read.root}>; <gpx> or <kml> was expected.`,
-      placeOf(1, 1),
-    );
+    return refuse(say.fileXmlButRoot(read.root), placeOf(1, 1));
   }
   const document = new DOMParser({ onError: () => {} }).parseFromString(text, 'text/xml');
   const tracks: FileTrack[] = [];
@@ -120,7 +111,7 @@ function readGpx(
     const local = name.replace(/^.*:/, '').toLowerCase();
     if (open.length === 0) root = local;
     open.push(local);
-    if (open.length > DEEPEST) parser.fail(`elements are nested more than ${DEEPEST} levels deep`);
+    if (open.length > DEEPEST) parser.fail(say.elementsNestedMoreThan(DEEPEST));
     inner = '';
     if (local === 'trk' || local === 'rte') line = { name: 'line', points: [] };
     if (local === 'trkpt' || local === 'rtept') {
@@ -168,12 +159,7 @@ function readGpx(
 function brokenXml(message: string, [line, column]: readonly [number, number], text: string): Refused {
   const cut = !/<\/\s*(\w+:)?(gpx|kml)\s*>\s*$/i.test(text);
   const why = message.replace(/\s+/g, ' ').slice(0, 160);
-  return refuse(
-    cut
-      ? `The file ends before its last element is closed: it looks cut off. (${why})`
-      : `The XML cannot be read: ${why}`,
-    placeOf(line, column),
-  );
+  return refuse(cut ? say.fileEndsBeforeLast(why) : `The XML cannot be read: ${why}`, placeOf(line, column));
 }
 
 function readGeoJson(text: string): Read {

@@ -1,4 +1,5 @@
 import type { Refused } from '../../model';
+import { say } from '../../text/en/say/io';
 import type { ReadLog } from '../logs/logTable';
 import { refuse } from '../refusal';
 import type { FileTrack } from './fileTrack';
@@ -7,9 +8,7 @@ import type { FileTrack } from './fileTrack';
 export function trackLog(track: FileTrack): ReadLog | Refused {
   const timed = Array.from(track.time.keys()).filter((i) => Number.isFinite(track.time[i]));
   if (track.metric || timed.length < 20) {
-    return refuse(
-      `“${track.name}” has ${timed.length} points with a time; a log needs at least 20. It can still be imported as a circuit.`,
-    );
+    return refuse(say.hasPointsTimeLog(track.name, timed.length));
   }
   const pick = (values: Float64Array) => Float64Array.from(timed, (i) => values[i]);
   const height = pick(track.height);

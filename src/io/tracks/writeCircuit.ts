@@ -1,5 +1,6 @@
 import { localPlane, type SampledLine } from '../../core';
 import { type CircuitPlace, fromSi } from '../../model';
+import { say } from '../../text/en/say/io';
 
 /** A stop to mark on an exported circuit. */
 export interface MarkedStop {
@@ -101,7 +102,7 @@ export function circuitGpx(
   const track = all.map((p) => point(p, 'trkpt'));
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    '<gpx version="1.1" creator="Fervent Kettle" xmlns="http://www.topografix.com/GPX/1/1">',
+    say.gpxVersionCreatorFervent,
     ...marks,
     `<trk><name>${escaped(name)}</name><trkseg>`,
     ...track,

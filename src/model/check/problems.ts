@@ -1,4 +1,5 @@
 import { type ClosingError, forcesOf, liftSpeed, moistAirDensity, pressureOf, timeRange } from '../../core';
+import { say } from '../../text/en/say/model';
 import { circuitClosing } from '../edit/closeCircuit';
 import { fromSi, toSi } from '../quantity/units';
 import type { Circuit } from '../schema/circuit';
@@ -25,7 +26,7 @@ export function circuitProblems(circuit: Circuit): Problem[] {
     if (mean > 45) {
       problems.push({
         path: at('distanceM'),
-        message: `${length.toFixed(0)} m from ${stop.entryKmh} to ${stop.exitKmh} km/h is ${mean.toFixed(0)} m/s²; no car on wheels does that`,
+        message: say.mKmHM(length.toFixed(0), stop.entryKmh, stop.exitKmh, mean.toFixed(0)),
         severity: 'error',
       });
     }
@@ -37,7 +38,7 @@ export function circuitProblems(circuit: Circuit): Problem[] {
         : `at least ${least.toFixed(1)} s`;
       problems.push({
         path: at('timeToNextS'),
-        message: `does not fit: ${stop.toNextM} m between ${stop.exitKmh} and ${next.entryKmh} km/h takes ${range}`,
+        message: say.doesNotFitM(stop.toNextM, stop.exitKmh, next.entryKmh, range),
         severity: 'error',
       });
     }
@@ -60,7 +61,7 @@ function closingProblems(closing: ClosingError): Problem[] {
   return [
     {
       path: 'layout.segments',
-      message: `the line does not close: it ends ${closing.gap.toFixed(0)} m from its start${turn}${climb}`,
+      message: say.lineDoesNotClose(closing.gap.toFixed(0), turn, climb),
       severity: open ? 'error' : 'warning',
     },
   ];
@@ -76,7 +77,7 @@ function liftProblems(project: Project): Problem[] {
     const most = liftSpeed(forcesOf(vehicle, { ...driver, pace: 1 }, density, 0));
     const fastest = Math.max(...circuit.stops.map((stop) => stop.entrySpeed));
     if (fastest <= most) return [];
-    const message = `the body’s lift would leave less than a quarter of the weight on the tyres over ${fromSi(most, 'speed').toFixed(0)} km/h, and the braking zones begin at up to ${fromSi(fastest, 'speed').toFixed(0)} km/h`;
+    const message = say.bodySLiftWould(fromSi(most, 'speed').toFixed(0), fromSi(fastest, 'speed').toFixed(0));
     return [{ path: `plans[${i}]`, message, severity: 'error' }];
   });
 }

@@ -1,3 +1,4 @@
+import { say } from '../../text/en/say/model';
 import { MOST_ITEMS } from '../schema/project';
 import { type Problem, pathText } from './problem';
 
@@ -36,10 +37,10 @@ export function survey(value: unknown): Problem | null {
     }
     const inner = Object.keys(own);
     seen += inner.length;
-    if (seen > MOST_VALUES) return fail(null, `The document holds more than ${MOST_VALUES} values.`);
+    if (seen > MOST_VALUES) return fail(null, say.documentHoldsMoreThan(MOST_VALUES));
     for (const name of inner) {
       const here = { parent: place, key: Array.isArray(own) ? Number(name) : name };
-      if (POISONED.has(name)) return fail(here, 'The key is not allowed in a file of ours.');
+      if (POISONED.has(name)) return fail(here, say.keyNotAllowedFile);
       open.push({ value: (own as Readonly<Record<string, unknown>>)[name], place: here });
     }
   }

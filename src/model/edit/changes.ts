@@ -1,3 +1,4 @@
+import { say } from '../../text/en/say/model';
 import { BUILT_IN } from '../catalogue/builtIn';
 import { type Axle, fitPart } from '../catalogue/choices';
 import { VANES } from '../catalogue/parts';
@@ -13,7 +14,7 @@ import { type Setup, setupOf } from '../toCore/toCore';
 /** The part behind an id, built-in or the project's own. @throws RangeError for an unknown id */
 export function partOf(id: string, parts: readonly Part[]): Part {
   const part = [...BUILT_IN, ...parts].find((p) => p.id === id);
-  if (!part) throw new RangeError(`There is no part "${id}" on the shelf or among the project’s own.`);
+  if (!part) throw new RangeError(say.thereNoPartShelf(id));
   return part;
 }
 

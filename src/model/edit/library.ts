@@ -1,3 +1,4 @@
+import { say } from '../../text/en/say/model';
 import { BUILT_IN } from '../catalogue/builtIn';
 import type { Part } from '../schema/part';
 import type { Project } from '../schema/project';
@@ -52,7 +53,7 @@ function comparedIn(project: Project, id: string): string | null {
     compare.setups.some(({ changes }) => changes.some((c) => c.kind === 'part' && c.part === id)),
   );
   if (plans.length === 0) return null;
-  return `Compared in ${plans.map((plan) => `“${plan.name}”`).join(', ')}: take it out of the setups there first.`;
+  return say.comparedTakeOutSetups(plans.map((plan) => `“${plan.name}”`).join(', '));
 }
 
 /** Why an item cannot be deleted, in words; null when it can. */
@@ -60,15 +61,15 @@ export function deletionObstacle(project: Project, shelf: Shelf, id: string): st
   if (shelf === 'parts') {
     const fitted = project.cars.filter((car) => [car.front.pad, car.rear.pad, car.fluid.kind].includes(id));
     if (fitted.length === 0) return comparedIn(project, id);
-    return `Fitted to ${fitted.map((car) => `“${car.name}”`).join(', ')}: fit another part there first.`;
+    return say.fittedFitAnotherPart(fitted.map((car) => `“${car.name}”`).join(', '));
   }
   if (shelf === 'states') {
     const begun = project.plans.filter(({ start }) => start.kind === 'state' && start.stateId === id);
     if (begun.length === 0) return null;
-    return `Begins ${begun.map((plan) => `“${plan.name}”`).join(', ')}: choose another start there first.`;
+    return say.beginsChooseAnotherStart(begun.map((plan) => `“${plan.name}”`).join(', '));
   }
   const list = project[shelf] as readonly { id: string }[];
-  if (list.length === 1) return `A project keeps at least one ${NOUNS[shelf]}.`;
+  if (list.length === 1) return say.projectKeepsLeastOne(NOUNS[shelf]);
   if (shelf === 'plans') return null;
   const users = project.plans.filter((plan) =>
     shelf === 'cars'
@@ -76,7 +77,10 @@ export function deletionObstacle(project: Project, shelf: Shelf, id: string): st
       : plan.circuitId === id,
   );
   if (users.length === 0) return null;
-  return `Used by ${users.map((plan) => `“${plan.name}”`).join(', ')}: change or delete ${users.length === 1 ? 'that plan' : 'those plans'} first.`;
+  return say.usedChangeDeleteFirst(
+    users.map((plan) => `“${plan.name}”`).join(', '),
+    users.length === 1 ? 'that plan' : 'those plans',
+  );
 }
 
 /** The project without an item. @throws RangeError when `deletionObstacle` names one */

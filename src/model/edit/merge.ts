@@ -1,3 +1,4 @@
+import { say } from '../../text/en/say/model';
 import { pathText } from '../check/problem';
 import { SCHEMAS, titleAt } from '../schema/paths';
 import type { Project } from '../schema/project';
@@ -173,5 +174,5 @@ export function conflictText(conflicts: readonly Conflict[]): string {
     return plain ? `${what} (${String(mine)} here, ${String(theirs)} there)` : what;
   });
   const more = conflicts.length > 3 ? ` and ${conflicts.length - 3} more` : '';
-  return `Changed here and on another page at once: ${shown.join(', ')}${more}. What this page had was kept; Undo shows the other.`;
+  return say.changedHereAnotherPage(shown.join(', '), more);
 }

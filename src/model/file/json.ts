@@ -1,4 +1,5 @@
 import { type ParseError, parse, printParseErrorCode } from 'jsonc-parser';
+import { say } from '../../text/en/say/model';
 
 /** Deepest that anything we read is nested; deeper text could only be made to break a reader. */
 const DEEPEST = 64;
@@ -18,13 +19,13 @@ const WANTED: Readonly<Record<string, string>> = {
   CommaExpected: 'a comma was expected',
   CloseBraceExpected: 'a closing brace was expected',
   CloseBracketExpected: 'a closing bracket was expected',
-  EndOfFileExpected: 'the end of the file was expected',
+  EndOfFileExpected: say.endFileWasExpected,
   UnexpectedEndOfString: 'a text in quotes does not end',
-  InvalidNumberFormat: 'a number is not written as JSON writes it',
+  InvalidNumberFormat: say.numberNotWrittenJson,
   InvalidCommentToken: 'a comment stands where none is allowed',
   InvalidCharacter: 'a character stands where none is allowed',
-  InvalidEscapeCharacter: 'a text has an escape that JSON does not know',
-  InvalidUnicode: 'a text has an escape that JSON does not know',
+  InvalidEscapeCharacter: say.textHasEscapeJson,
+  InvalidUnicode: say.textHasEscapeJson,
 };
 
 /** Place of a character in a text, "line 3, column 7". */
@@ -57,11 +58,11 @@ function tooDeepAt(text: string): number {
  */
 export function readJson(text: string, expected: string): { readonly value: unknown } | NoJson {
   const own = text.startsWith('\uFEFF') ? text.slice(1) : text;
-  if (own.trim() === '') return { message: `The file is empty. ${expected} was expected.`, place: '' };
+  if (own.trim() === '') return { message: say.fileEmptyWasExpected(expected), place: '' };
   const deep = tooDeepAt(own);
   if (deep >= 0) {
     return {
-      message: `The file is nested more than ${DEEPEST} levels deep. ${expected} was expected.`,
+      message: say.fileNestedMoreThan(DEEPEST, expected),
       place: placeInText(own, deep),
     };
   }
@@ -71,10 +72,9 @@ export function readJson(text: string, expected: string): { readonly value: unkn
     const errors: ParseError[] = [];
     parse(own, errors, { disallowComments: true, allowTrailingComma: false });
     const [first] = errors;
-    const why =
-      (first && WANTED[printParseErrorCode(first.error)]) ?? 'something that is no value stands here';
+    const why = (first && WANTED[printParseErrorCode(first.error)]) ?? say.somethingNoValueStands;
     return {
-      message: `The file is not JSON: ${why}. ${expected} was expected.`,
+      message: say.fileNotJsonWas(why, expected),
       place: placeInText(own, first?.offset ?? own.length),
     };
   }

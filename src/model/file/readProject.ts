@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { say } from '../../text/en/say/model';
 import { type Problem, pathText } from '../check/problem';
 import { survey } from '../check/survey';
 import { migrate } from '../migrate/migrate';
@@ -64,16 +65,16 @@ function readSurveyed(value: unknown): ReadResult {
   const format = (value as { format?: unknown } | null)?.format;
   if (typeof value !== 'object' || value === null || format !== PROJECT_FORMAT) {
     return failure(
-      `This JSON is of another kind: "format" should be "${PROJECT_FORMAT}"${typeof format === 'string' ? `, and is "${format.slice(0, 60)}"` : ''}.`,
+      say.jsonAnotherKindFormat(
+        PROJECT_FORMAT,
+        typeof format === 'string' ? `, and is "${format.slice(0, 60)}"` : '',
+      ),
       'format',
     );
   }
   const version = (value as { version?: unknown }).version;
   if (typeof version === 'number' && version > PROJECT_VERSION) {
-    return failure(
-      `The project is of version ${version}; this program reads up to version ${PROJECT_VERSION}. A newer program is needed.`,
-      'version',
-    );
+    return failure(say.projectVersionProgramReads(version, PROJECT_VERSION), 'version');
   }
   const read = projectSchema.safeParse(migrate(value as Record<string, unknown>), { reportInput: true });
   if (read.success) return { ok: true, project: read.data };

@@ -13,6 +13,7 @@ import {
   waterAfter,
   ZERO_CELSIUS,
 } from '../../core';
+import { say } from '../../text/en/say/model';
 import { fluidOf, padOf } from '../catalogue/choices';
 import { ROTOR_MATERIALS } from '../catalogue/materials';
 import { nominalFriction, SHIMS } from '../catalogue/pads';
@@ -48,7 +49,7 @@ export function setupOf(project: Project, planId = project.selectedPlanId): Setu
   const plan = project.plans.find((p) => p.id === planId);
   const car = project.cars.find((c) => c.id === plan?.carId);
   const circuit = project.circuits.find((c) => c.id === plan?.circuitId);
-  if (!plan || !car || !circuit) throw new RangeError(`The project has no complete plan "${planId}".`);
+  if (!plan || !car || !circuit) throw new RangeError(say.projectHasNoComplete(planId));
   const { start } = plan;
   const begun = start.kind === 'state' ? project.states.find(({ id }) => id === start.stateId) : null;
   return { car, circuit, plan, parts: project.parts, begun: begun ?? null };

@@ -9,6 +9,7 @@ import {
   simulateDay,
 } from '../../core';
 import { circuitInput, dayInput, fromSi, type Setup, setupOf } from '../../model';
+import { say } from '../../text/en/say/server';
 
 /** How the invented car is driven and how badly it is measured. */
 export interface LoggerOptions {
@@ -264,8 +265,7 @@ function groundOf({
 }: Setup): (distance: number, east: number, north: number) => readonly [number, number, number] {
   const input = circuitInput(circuit);
   const { place } = circuit;
-  if (input.kind !== 'line' || !place)
-    throw new RangeError(`The circuit ${circuit.name} has no line on Earth.`);
+  if (input.kind !== 'line' || !place) throw new RangeError(say.circuitHasNoLine(circuit.name));
   const line = sampleLine(input.segments, 2);
   const plane = localPlane({ latitude: place.latitudeDeg, longitude: place.longitudeDeg });
   const bearing = (place.bearingDeg * Math.PI) / 180;

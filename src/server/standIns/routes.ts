@@ -3,6 +3,7 @@ import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
 import { demoProject } from '../../../demo/project';
+import { say } from '../../text/en/say/server';
 import { LOGGER_COLUMNS, type LoggerOptions, type LoggerRow, loggerCsv, simulatedLog } from './logger';
 import { simulatedWeather } from './weather';
 
@@ -71,7 +72,7 @@ export function standIns(): Hono {
     if (!query.success) return c.text(complaint(query.error), 400);
     const { speed, cut, rate } = query.data;
     if (streams >= MOST_STREAMS) {
-      return c.text(`${MOST_STREAMS} streams are open already; close one of them first.`, 503, {
+      return c.text(say.streamsOpenAlreadyClose(MOST_STREAMS), 503, {
         'Retry-After': '5',
       });
     }

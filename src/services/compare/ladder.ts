@@ -12,6 +12,7 @@ import {
   shelfOf,
   type UnitChoice,
 } from '../../model';
+import { say } from '../../text/en/say/services';
 import type { Assessed } from './assess';
 import { type Check, checksOf, fits } from './compatibility';
 
@@ -246,23 +247,19 @@ export function stopsText(base: Assessed, after: Assessed, units: UnitChoice): s
   const { hotStops, limits } = base.summary;
   const tyres = limits.tyres ?? 0;
   if (now === Number.POSITIVE_INFINITY) {
-    return before === now ? 'The car still does not stop everywhere.' : 'The car no longer stops everywhere.';
+    return before === now ? say.carStillDoesNot : say.carNoLongerStops;
   }
   if (before === Number.POSITIVE_INFINITY) {
-    return now < 0.5
-      ? 'The car did not stop everywhere; now it makes every braking zone as planned.'
-      : `The car did not stop everywhere; now its longest overrun is ${metres(now)}.`;
+    return now < 0.5 ? say.carDidNotStop : say.carDidNotStopEverywhere(metres(now));
   }
   if (before > 0.5) {
-    if (now < 0.5) return `Braking that overshot by ${metres(before)} is made as planned.`;
+    if (now < 0.5) return say.brakingOvershotMadePlanned(metres(before));
     return Math.abs(now - before) < 0.05 * before
-      ? `The longest overrun stays: ${metres(before)}.`
-      : `The longest overrun goes from ${metres(before)} to ${metres(now)}.`;
+      ? say.longestOverrunStays(metres(before))
+      : say.longestOverrunGoes(metres(before), metres(now));
   }
-  if (now > 0.5) return `Braking gets longer: by up to ${metres(now)}.`;
-  return tyres === hotStops
-    ? 'Shortens no braking zone: the tyres are the limit at all of them. It keeps them the same for longer.'
-    : `Shortens no braking zone: the brakes make all that is asked at ${tyres} of ${hotStops}. It keeps them the same for longer.`;
+  if (now > 0.5) return say.brakingGetsLongerUp(metres(now));
+  return tyres === hotStops ? say.shortensNoBrakingZone : say.shortensNoBrakingZoneBrakes(tyres, hotStops);
 }
 
 /** Whether a fluid step is only a fresh fill of what is in the car. */

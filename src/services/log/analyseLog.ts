@@ -11,6 +11,7 @@ import {
 } from '../../core';
 import { isDriven, type PreparedLog } from '../../io';
 import type { Setup } from '../../model';
+import { say } from '../../text/en/say/services';
 
 /** A part of a log as it is listed. */
 export interface ListedPiece {
@@ -94,7 +95,7 @@ const MEASURED: readonly (readonly [Channel, WheelName, RecordedPart])[] = [
 export function analyseLog(prepared: PreparedLog, setup: Setup): LogAnalysis {
   const { log, input, pieces, ambient } = prepared;
   if (!pieces.some(isDriven)) {
-    throw new RangeError('The car stands still all through this log; there is nothing to lay over the plan.');
+    throw new RangeError(say.carStandsStillAll);
   }
   const day = simulateDay(loggedDay(input, 'Log', pieces, ambient));
   let lap = -1;

@@ -13,6 +13,7 @@ import {
 import type { FileTrack } from '../../io';
 import { refuse } from '../../io';
 import { type Circuit, type CircuitSegment, circuitSchema, issueProblem, type Refused } from '../../model';
+import { say } from '../../text/en/say/services';
 
 /** A track's laps as one smooth line, before its start and direction are chosen. */
 export interface FoundLine {
@@ -54,26 +55,19 @@ export function findLine(file: FileTrack, bound: number | null): FoundLine | Ref
   const { track, jumps } = withoutJumps(raw);
   const [wide, tall] = [range(track.x), range(track.y)];
   if (wide < 1 && tall < 1) {
-    return refuse(`All ${track.x.length} points lie at the same place; there is no line to drive.`);
+    return refuse(say.allPointsLieSame(track.x.length));
   }
   const found = findLaps(track);
   if (!found) {
     const n = track.x.length - 1;
     const apart = Math.hypot(track.x[n] - track.x[0], track.y[n] - track.y[0]);
-    return refuse(
-      `No lap was found: the line never passes one place twice the same way, and its ends lie ${Math.round(apart)} m apart.`,
-    );
+    return refuse(say.noLapWasFound(Math.round(apart)));
   }
   const used = found.laps.filter((lap) => lap.whole);
   const length = used.reduce((sum, lap) => sum + lap.length, 0) / used.length;
-  if (length < SHORTEST)
-    return refuse(
-      `The lap that was found is ${Math.round(length)} m long; at least ${SHORTEST} m are needed.`,
-    );
+  if (length < SHORTEST) return refuse(say.lapWasFoundM(Math.round(length), SHORTEST));
   if (length > LONGEST) {
-    return refuse(
-      `The lap that was found is ${Math.round(length / 1000)} km long; a circuit has at most ${LONGEST / 1000} km. Is it a road, or are its units wrong?`,
-    );
+    return refuse(say.lapWasFoundKm(Math.round(length / 1000), LONGEST / 1000));
   }
   const smooth = smoothTrack(track, used, bound ?? Number.POSITIVE_INFINITY);
   const line = { ...smooth, smoothing: { ...smooth.smoothing, jumps: smooth.smoothing.jumps + jumps } };
@@ -151,8 +145,7 @@ export function circuitFrom(
 ): FoundCircuit | Refused {
   const line = turnedLine(found.line, choice.start, choice.reverse);
   const corners = cornersOf(line);
-  if (!corners)
-    return refuse('The line could not be cut into straights and corners that close. Is it one whole lap?');
+  if (!corners) return refuse(say.lineCouldNotCut);
   const segments = corners.segments.map((segment, i): CircuitSegment => {
     const gradePercent = clamp(round(segment.grade * 100, 2), -25, 25);
     if (segment.kind === 'straight')
@@ -192,7 +185,7 @@ export function circuitFrom(
   );
   if (!circuit.success) {
     const { path, message } = issueProblem(circuit.error.issues[0]);
-    return refuse(`The line makes no circuit: its ${path} ${message}.`);
+    return refuse(say.lineMakesNoCircuit(path, message));
   }
   return {
     ok: true,

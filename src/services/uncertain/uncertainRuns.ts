@@ -8,6 +8,7 @@ import {
   writeRun,
 } from '../../core';
 import { dayInput, type Setup, uncertainRanges } from '../../model';
+import { say } from '../../text/en/say/services';
 
 /** Runs of one piece of work; small enough that little is lost with a worker, and progress is seen. */
 export const RUNS_A_PIECE = 10;
@@ -51,7 +52,7 @@ export function uncertainStatistics(setup: Setup, pieces: readonly Float32Array[
 function prepared(setup: Setup) {
   const day = dayInput(setup);
   const ranges = uncertainRanges(setup.plan.uncertain);
-  if (ranges.length === 0) throw new RangeError('Nothing is uncertain: choose at least one input.');
+  if (ranges.length === 0) throw new RangeError(say.nothingUncertainChooseLeast);
   const { runs, seed } = setup.plan.uncertain;
   return { day, ranges, design: latinHypercube(runs, ranges.length, seed), width: runLayout(day).width };
 }

@@ -1,4 +1,5 @@
 import { useParams } from 'react-router';
+import { say } from '../../../text/en/say/circuits';
 import { CircuitTabs } from '../../shared/CircuitTabs';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
@@ -34,7 +35,7 @@ export function CircuitsPage() {
         <View />
       ) : (
         <p className="panel px-4 py-6" role="alert">
-          There is no view “{tab.slice(0, 40)}” of circuits. Choose one of the above.
+          {say.thereNoViewCircuits(tab.slice(0, 40))}
         </p>
       )}
     </div>

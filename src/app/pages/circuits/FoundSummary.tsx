@@ -1,5 +1,6 @@
 import { formatQuantity } from '../../../model';
 import type { FoundCircuit, FoundLine } from '../../../services';
+import { say } from '../../../text/en/say/circuits';
 import { useUnits } from '../../state/preferences';
 
 /** What was found in a track, in figures. */
@@ -51,26 +52,21 @@ export function FoundSummary({
         <dd className="text-right font-[560]">{metres(smoothing.noise, 2)}</dd>
         {good && (
           <>
-            <dt>Straights and arcs off the line by at most</dt>
+            <dt>{say.straightsArcsOffLine}</dt>
             <dd className="text-right font-[560]">{metres(good.off)}</dd>
           </>
         )}
       </dl>
       {!smoothing.withinBound && (
         <p className="mt-2 text-close" role="status">
-          Even with the least smoothing some points lie farther off than that: the laps themselves differ.
+          {say.evenLeastSmoothingSome}
         </p>
       )}
-      {smoothing.jumps > 0 && (
-        <p className="caption mt-1">{smoothing.jumps} points were jumps of the receiver and were left out.</p>
-      )}
-      {!smoothing.hasHeight && (
-        <p className="caption mt-1">The points have no heights; the line is taken as level.</p>
-      )}
+      {smoothing.jumps > 0 && <p className="caption mt-1">{say.pointsWereJumpsReceiver(smoothing.jumps)}</p>}
+      {!smoothing.hasHeight && <p className="caption mt-1">{say.pointsHaveNoHeights}</p>}
       {found.crossings > 0 && (
         <p className="mt-1 text-close">
-          The line crosses itself {found.crossings === 1 ? 'once' : `${found.crossings} times`}. A bridge is
-          fine; a wrong turn is not.
+          {say.lineCrossesItselfBridge(found.crossings === 1 ? 'once' : `${found.crossings} times`)}
         </p>
       )}
     </section>

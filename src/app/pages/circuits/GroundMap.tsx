@@ -1,6 +1,7 @@
 import { Minus, Plus, RotateCcw } from 'lucide-react';
 import { type ReactNode, useMemo } from 'react';
 import { type UnitChoice, unitOf } from '../../../model';
+import { say } from '../../../text/en/say/circuits';
 import { useUnits } from '../../state/preferences';
 import { useWidth } from '../../ui/charts/useSize';
 import { IconButton } from '../../ui/IconButton';
@@ -58,7 +59,7 @@ export function GroundMap({
         height={height}
         className={`block cursor-grab active:cursor-grabbing ${view.scale > 1 ? 'touch-none' : 'touch-pan-y'}`}
         role="img"
-        aria-label={`${label}. Arrow keys move it, plus and minus zoom, 0 shows all.`}
+        aria-label={say.arrowKeysMovePlus(label)}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: moved by keys
         tabIndex={0}
         {...handlers}

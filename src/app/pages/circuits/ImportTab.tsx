@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { ListedTracks } from '../../../compute';
 import type { Refused } from '../../../model';
 import type { FoundLine } from '../../../services';
+import { say } from '../../../text/en/say/circuits';
 import { FileDoor } from '../../shared/FileDoor';
 import { Refusal } from '../../shared/Refusal';
 import { useBackground } from '../../state/context';
@@ -35,10 +36,7 @@ export function ImportTab() {
             testId="circuit-file"
             onFile={(file) => setChosen({ file, number: nextNumber() })}
           />
-          <p className="max-w-[80ch]">
-            GPX, KML, GeoJSON, or a table of latitude and longitude or of x and y in metres. One lap or many:
-            the laps in it are found and laid over each other. The file stays in this browser.
-          </p>
+          <p className="max-w-[80ch]">{say.gpxKmlGeojsonTable}</p>
         </div>
       </section>
       {chosen && listed.isPending && (

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addCircuit, type Refused } from '../../../model';
 import type { FoundCircuit, FoundLine } from '../../../services';
+import { say } from '../../../text/en/say/circuits';
 import { NumberField } from '../../shared/NumberField';
 import { useBackground } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
@@ -59,8 +60,7 @@ export function Shape({
           onStart={setStart}
         />
         <p className="caption mt-1">
-          Points as they came, and the line laid through them. Click the line where the start line is; now it
-          is {start === null ? 'in the middle of the longest straight' : 'where you clicked'}.
+          {say.pointsTheyCameLine(start === null ? say.middleLongestStraight : 'where you clicked')}
         </p>
       </section>
       <aside className="grid content-start gap-3">
@@ -151,7 +151,7 @@ export const BOUND = {
   min: 0.1,
   max: 50,
   usual: [0.5, 5],
-  description: 'Farthest it may lie off any point. Left empty, the points’ own scatter decides.',
+  description: say.farthestMayLieOff,
   step: 0.5,
 } as const;
 
@@ -161,7 +161,7 @@ export const KNOWN = {
   min: 100,
   max: 40_000,
   usual: [1500, 6000],
-  description: 'To compare with; it changes nothing.',
+  description: say.compareChangesNothing,
   step: 10,
 } as const;
 
@@ -170,7 +170,7 @@ export const START = {
   quantity: 'distance',
   min: 0,
   usual: [0, 6000],
-  description: 'Along the line from where the file begins; or click the line on the map.',
+  description: say.alongLineWhereFile,
   step: 10,
 } as const;
 

@@ -5,6 +5,7 @@ import { type AxleName, type DayResult, type LapTrace, sampleLine } from '../../
 import { circuitGeoJson, circuitGpx } from '../../../io';
 import { type Circuit, circuitInput, formatQuantity, siText, toShown, unitOf } from '../../../model';
 import { celsius, windText } from '../../../text/en';
+import { say } from '../../../text/en/say/circuits';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
 import { WithSession } from '../../shared/WithSession';
 import { download } from '../../shell/files';
@@ -26,12 +27,11 @@ export function MapTab() {
   if (circuit.layout.kind !== 'line') {
     return (
       <p className="panel px-4 py-6">
-        {circuit.name} is a list of braking zones and has no line to draw. A circuit of straights and corners,
-        or one{' '}
+        {say.listBrakingZonesHas(circuit.name)}
         <Link className="underline" to="/circuits/import">
           from a file
         </Link>
-        , has.
+        {say.has}
       </p>
     );
   }
@@ -87,12 +87,7 @@ function MapOf({ computed }: { computed: Computed }) {
         setAxle={setAxle}
         save={save}
       />
-      {!circuit.place && (
-        <p className="caption mt-1">
-          This circuit has no place on Earth. Exported files put its start at 0°, 0°, in the sea; give it one
-          under Straights and corners.
-        </p>
-      )}
+      {!circuit.place && <p className="caption mt-1">{say.circuitHasNoPlace}</p>}
       <div className="mt-2">
         <GroundMap
           label={`Map of ${circuit.name}, coloured by rotor temperature`}
@@ -240,14 +235,14 @@ function useExport(
   const content = async (kind: Export): Promise<string | Blob> => {
     if (kind === 'geojson') return circuitGeoJson(name, line, place, stops);
     if (kind === 'gpx') return circuitGpx(name, line, place, stops);
-    if (!svg.current) throw new Error('The map is not drawn yet.');
+    if (!svg.current) throw new Error(say.mapNotDrawnYet);
     return kind === 'svg' ? standaloneSvg(svg.current) : pictureOf(svg.current);
   };
   return async (kind: Export) => {
     try {
       download(kind, name, await content(kind));
     } catch (error) {
-      toast.error(`Nothing was exported. ${(error as Error).message}`);
+      toast.error(say.nothingWasExported((error as Error).message));
     }
   };
 }
@@ -266,6 +261,6 @@ function zonesOf(trace: LapTrace): Zone[] {
 
 function lineOf(circuit: Circuit) {
   const input = circuitInput(circuit);
-  if (input.kind !== 'line') throw new Error('A circuit of straights and corners was expected.');
+  if (input.kind !== 'line') throw new Error(say.circuitStraightsCornersWas);
   return sampleLine(input.segments, 4);
 }

@@ -14,6 +14,7 @@ import {
   type Quantity,
   type Setup,
 } from '../../../model';
+import { say } from '../../../text/en/say/circuits';
 import { useBackground, useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
@@ -87,7 +88,7 @@ export function SeverityTab() {
   });
   const severityOf = (circuit: Circuit): Promise<Severity> => {
     const wrong = circuitProblems(circuit).find((p) => p.severity === 'error');
-    if (wrong) return Promise.reject(new Error(`It cannot be driven: ${wrong.message}.`));
+    if (wrong) return Promise.reject(new Error(say.cannotDriven(wrong.message)));
     return outlook.call((remote) => remote.severity(dayInput(applyWhatIf({ ...setup, circuit }, {}))));
   };
   const measure: Measure = MEASURES[key];
@@ -103,9 +104,9 @@ export function SeverityTab() {
     <section className="panel px-4 py-3" aria-label="Circuits by severity">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <p className="max-w-[80ch]">
-          What each circuit asks of <strong className="font-[640]">{setup.car.name}</strong>, driven as in “
-          {setup.plan.name}”. Repeated stops with little air between do the harm; a very long straight leaves
-          the brakes cold.
+          {say.whatEachCircuitAsks}
+          <strong className="font-[640]">{setup.car.name}</strong>
+          {say.drivenRepeatedStopsLittle(setup.plan.name)}
         </p>
         <div className="w-[240px]">
           <SelectField
@@ -117,16 +118,11 @@ export function SeverityTab() {
         </div>
       </div>
       <Ranking measure={measure} rows={rows} most={most} text={text} />
-      {measure.harder === 'less' && (
-        <p className="caption mt-1">Less air between braking zones is harder on the brakes.</p>
-      )}
+      {measure.harder === 'less' && <p className="caption mt-1">{say.lessAirBetweenBraking}</p>}
       <div className="relative mt-4 overflow-x-auto">
         <AllMeasures rows={rows} text={text} setup={setup} edit={edit} />
       </div>
-      <p className="caption mt-2 max-w-[90ch]">
-        The harder side differs only where the car’s brakes follow its wheel loads from side to side (Car,
-        side-to-side distribution).
-      </p>
+      <p className="caption mt-2 max-w-[90ch]">{say.harderSideDiffersOnly}</p>
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from '../../../text/en/say/decide';
 import type { Answer } from './useAnswer';
 
 /** What a long question is doing, when it has no fresh answer: running, cancelled or failed. */
@@ -6,7 +7,7 @@ export function AnswerState<T>({ answer, doing }: { answer: Answer<T>; doing: st
   if (error) {
     return (
       <p className="text-dim" role="alert">
-        It could not be computed. {error.message}{' '}
+        {say.couldNotComputed(error.message)}
         <button type="button" className="underline" onClick={answer.again}>
           Compute again
         </button>

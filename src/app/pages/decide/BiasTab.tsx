@@ -2,6 +2,7 @@ import { QUESTION } from '../../../compute';
 import type { BalanceChoice, BalanceChoices } from '../../../core';
 import { fitChanges, formatQuantity, type Setup, setClicks, type UnitChoice } from '../../../model';
 import { explainBalance, fadeText } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { How } from '../../shared/How';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground, useSetup } from '../../state/context';
@@ -47,7 +48,7 @@ export function BiasTab() {
           <Choices balance={data.balance} setup={data.setup} />
           <ByStop balance={data.balance} />
           <section className="panel px-4 py-3" aria-label="Balance sweep">
-            <h2 className="text-[15px]">What another balance would do to temperature</h2>
+            <h2 className="text-[15px]">{say.whatAnotherBalanceWould}</h2>
             <SweepChart sweep={data.balance.sweep} />
           </section>
         </div>
@@ -71,7 +72,7 @@ function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) 
               { kind: 'balance', frontSharePercent: Math.round(1000 * choice.share) / 10 },
             ]),
       {
-        done: choice.clicks ? 'Clicks written into the plan' : 'Brake balance (% front) written into the car',
+        done: choice.clicks ? 'Clicks written into the plan' : say.brakeBalanceFrontWritten,
       },
     );
   };
@@ -82,11 +83,8 @@ function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) 
         for temperature <How name="the balances" told={() => explainBalance(balance, setup)} />
       </h2>
       <p className="mt-1 max-w-[100ch]">
-        What is best for temperature is not what is best for grip: a rear that locks first turns the car
-        round.
-        {balance.sweep.even === null &&
-          !balance.control &&
-          ' Within the balances tried both axles never get equally hot; the nearest is shown.'}
+        {say.whatBestTemperatureNot}
+        {balance.sweep.even === null && !balance.control && say.withinBalancesTriedBoth}
       </p>
       <table className="mt-2 w-full min-w-[720px] text-right">
         <thead>
@@ -170,11 +168,7 @@ function Kelvin({ value, units }: { value: number; units: UnitChoice }) {
 function ByStop({ balance }: { balance: BalanceChoices }) {
   const [picked, pick] = usePickedStop(balance.stops.length);
   if (balance.lap === null || balance.stops.length === 0) {
-    return (
-      <p className="panel px-4 py-3 text-dim">
-        No hot lap is braked, so there is no balance by braking zone.
-      </p>
-    );
+    return <p className="panel px-4 py-3 text-dim">{say.noHotLapBraked}</p>;
   }
   const points = (value: number) => {
     const text = Math.abs(100 * value).toFixed(1);
@@ -182,13 +176,8 @@ function ByStop({ balance }: { balance: BalanceChoices }) {
   };
   return (
     <section className="panel px-4 py-3" aria-label="Balance by braking zone">
-      <h2 className="text-[15px]">By braking zone, as the last hot lap is driven now</h2>
-      <p className="caption mt-0.5">
-        Equally hot: the share with which both axles’ faces would peak at the same part of their limits’ rise
-        over the air, the braking zone begun as hot as it is now. At 0 or 100 % even all of the braking on one
-        axle would not bring it there. A click picks a braking zone on every page; the keys , and . step
-        through them.
-      </p>
+      <h2 className="text-[15px]">{say.brakingZoneLastHot}</h2>
+      <p className="caption mt-0.5">{say.equallyHotShareWhich}</p>
       <ShareChart stops={balance.stops} picked={picked} onPick={pick} />
       <div className="overflow-x-auto">
         <table className="mt-2 w-full min-w-[620px] text-right text-[13px]">

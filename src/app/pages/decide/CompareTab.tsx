@@ -2,6 +2,7 @@ import { useDeferredValue, useMemo } from 'react';
 import { QUESTION } from '../../../compute';
 import { type Car, carSchema, changePrice, variantSetup } from '../../../model';
 import type { Assessed } from '../../../services';
+import { say } from '../../../text/en/say/decide';
 import { useBackground, useProject, useSetup } from '../../state/context';
 import { useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
@@ -80,9 +81,9 @@ export function CompareTab() {
           <CompareTable compared={compared} reference={reference} />
           <StopOverlay compared={compared} />
           <p className="caption px-1">
-            {compared.length} setups driven in {answer.data?.seconds.toFixed(2)} s. All setups drive the
-            plan’s laps in its air; each solves its own lap, so that drag and mass count. Wear and fatigue
-            damage are indices to compare by, no life. A prediction is no proof that brakes will hold.
+            {say.setupsDriven(compared.length)}
+            {answer.data?.seconds.toFixed(2)}
+            {say.sAllSetupsDrive}
           </p>
         </div>
       )}

@@ -12,6 +12,7 @@ import {
   signedSeconds,
   verdictText,
 } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { How } from '../../shared/How';
 import { StateMark } from '../../shared/StateMark';
 import { useProject } from '../../state/context';
@@ -42,7 +43,7 @@ export const CompareTable = memo(function CompareTable({
   return (
     <ScrollPanel label="Comparison">
       <p className="caption">
-        Differences in small print are against “{reference.name}”; percentages are of its value.{' '}
+        {say.differencesSmallPrintAgainst(reference.name)}
         <How
           name="the comparison"
           told={() => explainComparison(reference.name, reference.assessed, units)}

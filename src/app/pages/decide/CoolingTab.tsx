@@ -23,6 +23,7 @@ import {
   noDuctWords,
   signedSeconds,
 } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { How } from '../../shared/How';
 import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
@@ -59,13 +60,9 @@ export function CoolingTab() {
       <section className="panel grid gap-x-6 gap-y-3 px-4 py-3 md:grid-cols-[240px_minmax(0,1fr)]">
         {editing && <Field shelf="plans" editing={editing} path={['wishK']} />}
         <div>
-          <p>
-            The smallest duct to each wheel that keeps this margin at every temperature limit over the whole
-            plan, paddock included, with both axles’ ducts in place. Tape is taken off; the share of air that
-            gets through is the car’s own.
-          </p>
+          <p>{say.smallestDuctEachWheel}</p>
           <div className="mt-2">
-            <AnswerState answer={answer} doing="Driving the day with ever better ducts" />
+            <AnswerState answer={answer} doing={say.drivingDayEverBetter} />
           </div>
         </div>
       </section>
@@ -83,11 +80,7 @@ export function CoolingTab() {
           <Curves need={data.need} />
           <TapePanel need={data.need} />
           {!answer.behind && <WaysPanel need={data.need} setup={data.setup} />}
-          <p className="caption px-1">
-            A prediction is no proof that brakes will hold. Uncalibrated, cooling is uncertain by about ±30 %:
-            see “Uncertainty”. Ducts and hoses must clear wheel, steering and hot parts at full lock and full
-            travel, and stay clear of moving parts; fit them to the rules of your event.
-          </p>
+          <p className="caption px-1">{say.predictionNoProofBrakes}</p>
         </div>
       )}
     </div>
@@ -121,18 +114,24 @@ function NeedPanel({ axle, need, setup }: { axle: AxleName; need: CoolingNeed; s
       <p className="mt-1">
         {own.kind === 'impossible'
           ? noDuctWords(own, need.wish, units)
-          : `With ${own.kind === 'none' ? 'none' : 'it'} the closest is the ${marginWords({ axle, part: own.at.part, margin: own.at.margin }, units)}.`}{' '}
-        {need[other].kind === 'impossible' && `Reckoned with the largest duct at the ${other}.`}{' '}
+          : say.withTheClosestIs(
+              own.kind === 'none' ? 'none' : 'it',
+              marginWords({ axle, part: own.at.part, margin: own.at.margin }, units),
+            )}{' '}
+        {need[other].kind === 'impossible' && say.reckonedLargestDuct(other)}{' '}
         {now > 0
-          ? `The car has ${formatQuantity(now, 'area', units, 1)}${setup.car[axle].tapePercent > 0 ? `, ${setup.car[axle].tapePercent} % blanked off` : ''}.`
-          : 'The car has none.'}
+          ? say.carHas(
+              formatQuantity(now, 'area', units, 1),
+              setup.car[axle].tapePercent > 0 ? `, ${setup.car[axle].tapePercent} % blanked off` : '',
+            )
+          : say.carHasNone}
       </p>
       {own.at.bite !== null && (
         <p className={`mt-1 ${own.at.bite < 0 ? 'text-over' : ''}`}>
           Coldest braking point:{' '}
           {own.at.bite < 0
-            ? `${formatQuantity(-own.at.bite, 'difference', units)} under the pad’s window. The first push there bites late; blank some of it off, or choose a pad for the cold.`
-            : `${formatQuantity(own.at.bite, 'difference', units)} above the low end of the pad’s window.`}
+            ? say.underPadSWindow(formatQuantity(-own.at.bite, 'difference', units))
+            : say.aboveLowEndPad(formatQuantity(own.at.bite, 'difference', units))}
         </p>
       )}
       {own.kind === 'found' && (
@@ -170,9 +169,12 @@ function Shapes({ area, flowPercent, units }: { area: number; flowPercent: numbe
       </table>
       {hose && (
         <p className="caption mt-1.5">
-          From the shelf: {hose.count > 1 && `${hose.count} × `}
-          {partOf(hose.key, project.parts).name.toLowerCase()} a wheel,{' '}
-          {moneyText(hose.price, project.currency)} the axle; counted by the air it lets through.
+          {say.fromTheShelf}
+          {hose.count > 1 && `${hose.count} × `}
+          {say.wheelAxleCountedAir(
+            partOf(hose.key, project.parts).name.toLowerCase(),
+            moneyText(hose.price, project.currency),
+          )}
         </p>
       )}
     </>
@@ -205,12 +207,19 @@ function CostPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {
       aria-label="What it costs"
     >
       <p className="min-w-[280px] flex-1">
-        All of them take{' '}
-        <strong className="font-[640]">{formatQuantity(need.dragForce, 'force', units)}</strong> of drag at{' '}
-        {siText(need.topSpeed, 'speed', units)} (CdA {formatQuantity(need.dragArea, 'bigArea', units, 4)}).{' '}
-        {lapTimes
-          ? `The solved hot lap goes from ${lapTimes.without.toFixed(2)} s without ducts to ${lapTimes.with.toFixed(2)} s: ${signedSeconds(lapTimes.with - lapTimes.without)} a lap.`
-          : 'What that costs in lap time is not known: the speeds of this circuit are typed and do not follow the drag.'}{' '}
+        {say.allThemTake}
+        <strong className="font-[640]">{formatQuantity(need.dragForce, 'force', units)}</strong>
+        {say.dragCda(
+          siText(need.topSpeed, 'speed', units),
+          formatQuantity(need.dragArea, 'bigArea', units, 4),
+          lapTimes
+            ? say.solvedHotLapGoes(
+                lapTimes.without.toFixed(2),
+                lapTimes.with.toFixed(2),
+                signedSeconds(lapTimes.with - lapTimes.without),
+              )
+            : say.whatCostsLapTime,
+        )}
         <How name="the drag of the ducts" told={() => explainDuctDrag(need, setup, units)} />
         {problem && <span role="alert"> {problem}</span>}
       </p>
@@ -253,10 +262,7 @@ function TapePanel({ need }: { need: CoolingNeed }) {
   return (
     <ScrollPanel label="Blanking steps">
       <h2 className="text-[15px]">Blanking for a colder day</h2>
-      <p className="caption mt-0.5">
-        The ducts found, with a share of every mouth blanked off. Under 0 the margin is over its limit; a bite
-        under 0 is under the pad’s window.
-      </p>
+      <p className="caption mt-0.5">{say.ductsFoundShareEvery}</p>
       <table className="mt-1.5 w-full max-w-[760px] text-right">
         <thead>
           <tr className="caption">

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
 import { circuitProblems } from '../../../model';
+import { say } from '../../../text/en/say/decide';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
@@ -52,11 +53,11 @@ export function DecidePage() {
       />
       {!View ? (
         <p className="panel px-4 py-6" role="alert">
-          There is nothing called “{tab.slice(0, 40)}” here. Choose one of the above.
+          {say.thereNothingCalledHere(tab.slice(0, 40))}
         </p>
       ) : obstacle ? (
         <p className="panel px-4 py-5" role="alert">
-          The circuit cannot be driven yet: {obstacle.message}.
+          {say.circuitCannotDrivenYet(obstacle.message)}
         </p>
       ) : (
         <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading" />}>

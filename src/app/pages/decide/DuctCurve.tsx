@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { AxleName, AxleNeed } from '../../../core';
 import { formatQuantity, fromSi, siText, toShown, unitOf } from '../../../model';
 import { AXLE_WORDS, celsius, LIMIT_TEXT } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { useUnits } from '../../state/preferences';
 import { Key } from '../../ui/charts/Key';
 import { type ChartRule, LineChart } from '../../ui/charts/LineChart';
@@ -34,7 +35,7 @@ export function DuctCurve({ axle, need }: { axle: AxleName; need: AxleNeed }) {
       rules: need.kind === 'found' ? [found] : [],
     };
   }, [need, degree, square]);
-  const name = `${AXLE_WORDS[axle]}: highest temperatures over the duct area of each wheel`;
+  const name = say.highestTemperaturesOverDuct(AXLE_WORDS[axle]);
   return (
     <section className="panel px-4 py-3" aria-label={name}>
       <h2 className="text-[15px]">{name}</h2>

@@ -14,6 +14,7 @@ import {
 } from '../../../model';
 import type { ExposedReport, ProtectionKind } from '../../../services';
 import { celsius, clockText, explainExposed } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { AxleField } from '../../shared/AxleField';
 import { How } from '../../shared/How';
 import { Field } from '../../shared/Section';
@@ -150,7 +151,7 @@ export function PartHead({
           <span>
             <strong className="font-[640]">{temperature(bare.peak)}</strong> of {temperature(report.rating)},
             hottest {bare.standing ? 'standing' : 'driving'} at {clockText(bare.minutes * 60)} min
-            {bare.over > 0 && `; over its rating for ${Math.round(100 * bare.over)} % of the day`}. On the{' '}
+            {bare.over > 0 && say.overRatingDay(Math.round(100 * bare.over))}. On the{' '}
             {part.side === 'driver' ? 'passenger’s' : 'driver’s'} side {temperature(report.otherSide)}.{' '}
             <How
               name={`the temperature of ${part.name}`}
@@ -192,7 +193,7 @@ export function Ways({ report, minutes }: { report: ExposedReport; minutes: Floa
   return (
     <div>
       <LineChart
-        label="Temperature over the day, as it is and with each protection"
+        label={say.temperatureOverDayEach}
         height={200}
         unit={degree.label}
         lines={lines}
@@ -201,7 +202,7 @@ export function Ways({ report, minutes }: { report: ExposedReport; minutes: Floa
         valueText={(v) => v.toFixed(0)}
       />
       <table className="mt-1 w-full text-[13px]">
-        <caption className="sr-only">Highest temperature as it is and with each protection</caption>
+        <caption className="sr-only">{say.highestTemperatureEachProtection}</caption>
         <tbody>
           {report.ways.map(({ kind, peak }) => {
             const left = report.rating - peak;

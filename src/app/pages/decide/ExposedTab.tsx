@@ -8,6 +8,7 @@ import {
   starterExposed,
 } from '../../../model';
 import type { ExposedReports } from '../../../services';
+import { say } from '../../../text/en/say/decide';
 import { useBackground, useSetup } from '../../state/context';
 import { type Editing, useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
@@ -48,10 +49,7 @@ export function ExposedTab() {
         fresh={fresh}
       />
       {exposed.length === 0 ? (
-        <p className="panel px-4 py-6 text-dim">
-          Nothing is listed for this car. Sensor leads, hoses and boots near a disc are what melts first: add
-          what you can see from the wheel.
-        </p>
+        <p className="panel px-4 py-6 text-dim">{say.nothingListedCarSensor}</p>
       ) : (
         <>
           {(!reports || answer.behind || answer.error) && (
@@ -73,10 +71,7 @@ export function ExposedTab() {
               />
             );
           })}
-          <p className="caption px-1">
-            Shields and sleeves must not rub, come loose or keep water in; nothing may touch wheel or tyre at
-            full lock and full travel. Hot parts burn for half an hour. Ratings are the maker’s to give.
-          </p>
+          <p className="caption px-1">{say.shieldsSleevesMustNot}</p>
         </>
       )}
     </div>
@@ -126,10 +121,7 @@ function AddPart({
       >
         Add it
       </button>
-      <p className="caption">
-        Radiation by the part of its view that the hot face fills, r²/(r² + x²), warmed air, what it is fixed
-        to, and the air that passes. Materials and surfaces are typical ones, from memory.
-      </p>
+      <p className="caption">{say.radiationPartViewHot}</p>
     </section>
   );
 }

@@ -11,6 +11,7 @@ import {
 } from '../../../model';
 import { type Assessed, type Check, isFreshFill, type Rung, stopsText } from '../../../services';
 import { checkText, marginWords, moneyText, signedKelvin } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { NumberField } from '../../shared/NumberField';
 import { StateMark } from '../../shared/StateMark';
 import { addSetup } from '../../state/addSetup';
@@ -108,8 +109,8 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
         ))}
         {rung.tooCold.length > 0 && (
           <span className="flex items-start gap-1.5">
-            <StateMark kind="below-working" className="mt-[2px] h-[13px] w-[13px]" />{' '}
-            {rung.tooCold.join(' and ')} pads then too cold at some braking point
+            <StateMark kind="below-working" className="mt-[2px] h-[13px] w-[13px]" />
+            {say.padsThenTooCold(rung.tooCold.join(' and '))}
           </span>
         )}
       </td>

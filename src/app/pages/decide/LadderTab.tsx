@@ -15,6 +15,7 @@ import {
   worthwhilePairs,
 } from '../../../services';
 import { explainLadder, marginWords, moneyText, signedKelvin } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { How } from '../../shared/How';
 import { useBackground, useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -66,30 +67,25 @@ export function LadderTab() {
         <ScrollPanel label="Upgrade ladder" className={`${answer.behind ? 'opacity-60' : ''}`}>
           <div className="flex flex-wrap items-center gap-3">
             <h2 className="mr-auto text-[15px]">
-              One step from today’s car, most margin for the money first{' '}
+              {say.oneStepTodayS}
               <How name="the ranking" told={() => explainLadder(ladder.tried, ladder.base, units)} />
             </h2>
             <CheckField checked={all} onChange={setAll}>
-              all {rungs.length} steps, also those ruled out or of no use
+              {say.allStepsAlsoThose(rungs.length)}
             </CheckField>
           </div>
           {common && (
             <p className="mt-1">
-              <strong className="font-[620]">What it does not do.</strong> {common} Where a step differs, it
-              says so.
+              <strong className="font-[620]">{say.whatDoesNotDo}</strong>
+              {say.whereStepDiffersSays(common)}
             </p>
           )}
           {shown.length === 0 ? (
-            <p className="mt-2">Nothing of the shelf gains margin here without standing in its own way.</p>
+            <p className="mt-2">{say.nothingShelfGainsMargin}</p>
           ) : (
             <Rungs project={project} shown={shown} ladder={ladder} common={common} />
           )}
-          <p className="caption mt-2">
-            Prices are usual ones of each class, from memory: type your own. They are for both wheels of an
-            axle, or for the car. Steps that are ruled out stay in the list with the reason when all are
-            shown. Brake parts are safety parts: what fits here must still fit on the car; fit and torque to
-            the maker’s data, by someone qualified, under the event’s rules and local law.
-          </p>
+          <p className="caption mt-2">{say.pricesUsualOnesEach}</p>
         </ScrollPanel>
       )}
     </div>
@@ -131,10 +127,14 @@ function LadderHead({
       <div>
         {ladder && (
           <p>
-            Today the closest is the {marginWords(targetMargin(ladder.base, target), units)}.{' '}
+            {say.todayTheClosest(marginWords(targetMargin(ladder.base, target), units))}{' '}
             {useful.length === 0
-              ? 'No single step of the shelf gains anything here.'
-              : `First step for the money: ${stepWords(useful[0], setup, units)}, ${signedKelvin(useful[0].gain, units)} for ${moneyText(useful[0].price, project.currency)}.`}
+              ? say.noSingleStepShelf
+              : say.firstStepMoney(
+                  stepWords(useful[0], setup, units),
+                  signedKelvin(useful[0].gain, units),
+                  moneyText(useful[0].price, project.currency),
+                )}
           </p>
         )}
         <AnswerState answer={answer} doing="Driving the day with every step" />
@@ -157,7 +157,7 @@ function Rungs({
 }) {
   return (
     <table className="mt-2 w-full min-w-[960px] border-collapse text-left">
-      <caption className="sr-only">Steps ranked by margin for each 100 of money</caption>
+      <caption className="sr-only">{say.stepsRankedMarginEach}</caption>
       <thead>
         <tr className="caption border-b border-rule">
           <th className="font-normal">Step</th>

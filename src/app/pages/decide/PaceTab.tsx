@@ -3,6 +3,7 @@ import { QUESTION } from '../../../compute';
 import type { FastestPlan, PlanOption } from '../../../core';
 import { formatQuantity, setLegs, siText, toShown, type UnitChoice, unitOf } from '../../../model';
 import { celsius, clockText, explainPlan, LIMIT_TEXT, limitText, momentText } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { How } from '../../shared/How';
 import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
@@ -47,10 +48,7 @@ export function PaceTab() {
           />
         )}
         <div className={sessions.length > 1 ? '' : 'lg:col-span-2'}>
-          <p className="text-dim">
-            An out lap, hot laps, cool-down laps where they are needed, one at the end, then standing as
-            planned: the fluid must keep its margin there too. Fastest is what goes furthest in these minutes.
-          </p>
+          <p className="text-dim">{say.outLapHotLaps}</p>
           <div className="mt-2">
             <AnswerState answer={answer} doing="Trying paces and cool-down laps" />
           </div>
@@ -88,32 +86,40 @@ function Verdict({ plan }: { plan: FastestPlan }) {
   const flat =
     flatOut.lapsBefore === null
       ? flatOut.keeps
-        ? 'Flat out all the time keeps every margin.'
-        : `Flat out passes no limit, but leaves only ${tightWords(flatOut, units)}.`
-      : `Flat out a limit is passed after ${flatOut.lapsBefore} hot lap${flatOut.lapsBefore === 1 ? '' : 's'}: ${tightWords(flatOut, units)}.`;
+        ? say.flatOutAllTime
+        : say.flatOutPassesNo(tightWords(flatOut, units))
+      : say.flatOutLimitPassed(
+          flatOut.lapsBefore,
+          flatOut.lapsBefore === 1 ? '' : 's',
+          tightWords(flatOut, units),
+        );
   return (
     <section className="panel px-4 py-3" aria-label="Fastest plan" aria-live="polite">
       {best ? (
         <p className="text-[16px] leading-snug">
-          <strong className="font-[660]">Fastest with every margin kept:</strong> {planWords(best)}.{' '}
-          {wayText(best.distance, units)} in {clockText(best.time)} min; closest is the{' '}
-          {tightWords(best, units)}.
+          <strong className="font-[660]">Fastest with every margin kept:</strong>
+          {say.minClosest(
+            planWords(best),
+            wayText(best.distance, units),
+            clockText(best.time),
+            tightWords(best, units),
+          )}
         </p>
       ) : (
         <p className="text-[16px] leading-snug">
-          <strong className="font-[660]">No pace keeps every margin.</strong> Not even half of the forces
-          does. Change the car first, or ask for a smaller margin.
+          <strong className="font-[660]">{say.noPaceKeepsEvery}</strong>
+          {say.notEvenHalfForces}
         </p>
       )}
       <p className="mt-1 text-dim">
         {flat}{' '}
         {best &&
           (leastPaddock === null
-            ? 'Four hours in the paddock are not enough to drive the same again.'
-            : `Before the same again: at least ${Math.ceil(leastPaddock / 60)} min in the paddock.`)}
+            ? say.fourHoursPaddockNot
+            : say.beforeSameAgainLeast(Math.ceil(leastPaddock / 60)))}
       </p>
       <p className="caption mt-1">
-        A prediction is no proof that brakes will hold.{' '}
+        {say.predictionNoProofBrakesWill}
         <How name="the fastest plan" told={() => explainPlan(plan, units)} />
       </p>
     </section>
@@ -143,7 +149,7 @@ function Options({ plan, session }: { plan: FastestPlan; session: number }) {
   };
   return (
     <ScrollPanel label="Ways through the session">
-      <h2 className="text-[15px]">Ways through the session, the furthest first</h2>
+      <h2 className="text-[15px]">{say.waysThroughSessionFurthest}</h2>
       <table className="mt-1.5 w-full min-w-[860px] text-left">
         <thead>
           <tr className="caption">
@@ -233,11 +239,10 @@ function Traces({ plan }: { plan: FastestPlan }) {
   return (
     <section className="panel px-4 py-3" aria-label="Over the session">
       <h2 className="text-[15px]">
-        {of.axle === 'front' ? 'Front' : 'Rear'} {LIMIT_TEXT[of.part].name} over the session: what is closest
-        flat out
+        {say.overSessionWhatClosest(of.axle === 'front' ? 'Front' : 'Rear', LIMIT_TEXT[of.part].name)}
       </h2>
       <LineChart
-        label="The part that is closest flat out, over the session"
+        label={say.partClosestFlatOut}
         height={240}
         unit={degree.label}
         lines={lines}

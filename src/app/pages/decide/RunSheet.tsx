@@ -8,6 +8,7 @@ import {
   UNCALIBRATED_NOTE,
   verdictText,
 } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { marginState, StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
@@ -82,21 +83,21 @@ function Stint({
   const line = !outlook
     ? 'Working out …'
     : outlook.stint === null
-      ? `${outlook.laps} hot laps in a row and more keep every limit.`
+      ? say.hotLapsRowMore(outlook.laps)
       : outlook.stint === 0
-        ? 'Not one hot lap keeps every limit: change the car or the pace first.'
-        : `At most ${outlook.stint} hot lap${outlook.stint === 1 ? '' : 's'} in a row.`;
+        ? say.notOneHotLap
+        : say.mostHotLapRow(outlook.stint, outlook.stint === 1 ? '' : 's');
   const cool =
     outlook?.stint && outlook.stint > 0
       ? outlook.coolDownLaps === null
-        ? ' Not enough after 8 cool-down laps: come in.'
-        : ` Then ${outlook.coolDownLaps} cool-down lap${outlook.coolDownLaps === 1 ? '' : 's'} before ${outlook.again} more.`
+        ? say.notEnoughAfterCool
+        : say.thenCoolDownLap(outlook.coolDownLaps, outlook.coolDownLaps === 1 ? '' : 's', outlook.again)
       : '';
   const paddock =
     outlook && outlook.stint !== 0
       ? outlook.leastPaddock === null
-        ? ' Four hours in the paddock are not enough for the same again.'
-        : ` Paddock before the same again: ${minutes(outlook.leastPaddock)}.`
+        ? say.fourHoursPaddockNotEnough
+        : say.paddockBeforeSameAgain(minutes(outlook.leastPaddock))
       : '';
   const legs = plan.sessions[session].legs
     .map((leg) =>
@@ -206,16 +207,16 @@ function Settings({ computed, units }: { computed: Computed; units: UnitChoice }
 }
 
 const BEFORE = [
-  'Pad left and rotor thickness over their least; no crack to the edge or between holes',
-  'Fluid level, colour, hoses, no leak; leads and hoses tied away',
-  'Wheel bolts to the maker’s torque; wheel clears caliper and ducts at full lock',
-  'Pump the pedal until it is firm, before the car moves',
-  'Pads bedded and warmed: two firm stops on the out lap',
+  say.padLeftRotorThickness,
+  say.fluidLevelColourHoses,
+  say.wheelBoltsMakerS,
+  say.pumpPedalUntilFirm,
+  say.padsBeddedWarmedTwo,
 ];
 const AFTER = [
-  'Cool-down lap, no handbrake, roll the car on after a minute',
-  'Paint bands or pyrometer read, with the time since stopping: ______',
-  'Pedal travel after ten minutes, when the fluid is hottest: ______',
+  say.coolDownLapNo,
+  say.paintBandsPyrometerRead,
+  say.pedalTravelAfterTen,
   'Front pads ____ ____ rear pads ____ ____',
   'Fluid test (strip, refractometer, boil): ______',
 ];
@@ -243,10 +244,7 @@ function Checks() {
         ))}
       </div>
       <p className="mt-2 border-t-2 border-ink pt-1 text-[11.5px] leading-snug">
-        {UNCALIBRATED_NOTE} Brake parts are safety parts: fit and torque to the maker’s data, by someone
-        qualified, under the event’s rules and local law. A soft or sinking pedal, a leak, a crack: do not
-        drive. Hot parts burn for half an hour. Fluid harms paint, skin and eyes; never mix glycol and
-        silicone. No compressed air on brake dust. Test only on a closed course with run-off.
+        {say.brakePartsSafetyParts(UNCALIBRATED_NOTE)}
       </p>
     </>
   );

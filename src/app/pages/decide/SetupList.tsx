@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react';
 import { RadioGroup } from 'radix-ui';
 import type { Compare, Setup } from '../../../model';
+import { say } from '../../../text/en/say/decide';
 import { useProject } from '../../state/context';
 import type { Editing } from '../../state/useItem';
 import { carOf } from './compared';
@@ -25,7 +26,7 @@ export function SetupList({
   return (
     <section className="panel px-4 py-3" aria-label="Setups">
       <div className="flex flex-wrap items-center gap-3">
-        <h2 className="mr-auto text-[15px]">Setups on the laps of this plan</h2>
+        <h2 className="mr-auto text-[15px]">{say.setupsLapsPlan}</h2>
         <button
           type="button"
           className="btn"
@@ -36,7 +37,7 @@ export function SetupList({
         </button>
       </div>
       <RadioGroup.Root
-        asChild
+        aria-label="Reference setup"
         value={compare.referenceId ?? CURRENT}
         onValueChange={(id) =>
           save({ ...compare, referenceId: id === CURRENT ? null : id }, 'Reference setup')
@@ -76,7 +77,7 @@ export function SetupList({
           ))}
         </ul>
       </RadioGroup.Root>
-      {full && <p className="caption mt-1.5">Six setups are the most; remove one to add another.</p>}
+      {full && <p className="caption mt-1.5">{say.sixSetupsMostRemove}</p>}
       {problem && (
         <p role="alert" className="mt-1 text-over">
           {problem}

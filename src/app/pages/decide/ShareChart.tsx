@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import type { StopShares } from '../../../core';
+import { say } from '../../../text/en/say/decide';
 import { useWidth } from '../../ui/charts/useSize';
 
 const HEIGHT = 170;
@@ -23,12 +24,7 @@ export function ShareChart({
   const x = (k: number) => LEFT + (k + 0.5) * step;
   return (
     <div ref={box} className="mt-2">
-      <svg
-        width={width}
-        height={HEIGHT}
-        role="img"
-        aria-label="Brake balances (% front) by braking zone; the table has the figures"
-      >
+      <svg width={width} height={HEIGHT} role="img" aria-label={say.brakeBalancesFrontBraking}>
         {y.ticks(4).map((tick) => (
           <g key={tick}>
             <line

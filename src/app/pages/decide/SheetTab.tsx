@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { QUESTION } from '../../../compute';
 import { dayInput } from '../../../model';
 import { explainSheet } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { How } from '../../shared/How';
 import { WithSession } from '../../shared/WithSession';
 import { useBackground } from '../../state/context';
@@ -72,7 +73,7 @@ function Sheet({ computed }: { computed: Computed }) {
         <p className="text-dim" role={query.isError ? 'alert' : 'status'}>
           {query.isError ? (
             <>
-              How long it lasts could not be computed. {query.error.message}{' '}
+              {say.howLongLastsCould(query.error.message)}
               <button type="button" className="underline" onClick={() => void query.refetch()}>
                 Compute again
               </button>

@@ -3,6 +3,7 @@ import { toast } from 'sonner';
 import type { AxleName, SummaryStop } from '../../../core';
 import { siText } from '../../../model';
 import { comparisonCsv } from '../../../report';
+import { say } from '../../../text/en/say/decide';
 import { AxleField } from '../../shared/AxleField';
 import { download } from '../../shell/files';
 import { useSetup } from '../../state/context';
@@ -17,9 +18,9 @@ import { SetupMark } from './SetupMark';
 
 type Quantity = keyof SummaryStop['front'];
 const QUANTITIES: readonly (readonly [Quantity, string])[] = [
-  ['facePeak', 'Rotor surface, hottest in the braking zone'],
+  ['facePeak', say.rotorSurfaceHottestBraking],
   ['faceBefore', 'Rotor surface before the braking zone'],
-  ['bulkAfter', 'Rotor core (bulk) after the braking zone'],
+  ['bulkAfter', say.rotorCoreBulkAfter],
   ['padFaceBefore', 'Pad surface at first bite'],
   ['fluidAfter', 'Fluid after the braking zone'],
 ];
@@ -43,7 +44,7 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
   return (
     <section className="panel px-4 py-3" aria-label="Braking zones of all setups">
       <div className="flex flex-wrap items-end gap-3">
-        <h2 className="mr-auto text-[15px]">Zone by zone, each setup’s hottest lap</h2>
+        <h2 className="mr-auto text-[15px]">{say.zoneZoneEachSetup}</h2>
         <div className="w-[110px]">
           <AxleField value={axle} onChange={setAxle} />
         </div>
@@ -75,7 +76,7 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
       </div>
       <p className="caption" aria-live="polite">
         {stop === null
-          ? 'A click picks a braking zone, here and on every page; the keys , and . step through them.'
+          ? say.clickPicksBrakingZone
           : `Picked: ${stop + 1} ${zones[stop]?.name ?? ''}: ${compared
               .flatMap((c) => {
                 const own = c.assessed.summary.stops[stop];
@@ -107,11 +108,11 @@ function useExport(name: string, compared: readonly Compared[], svg: RefObject<S
         download('table', name, comparisonCsv(compared, units));
         return;
       }
-      if (!svg.current) throw new Error('The picture is not drawn yet.');
+      if (!svg.current) throw new Error(say.pictureNotDrawnYet);
       const content = kind === 'svg' ? standaloneSvg(svg.current) : await pictureOf(svg.current);
       download(kind, name, content);
     } catch (error) {
-      toast.error(`Nothing was exported. ${(error as Error).message}`);
+      toast.error(say.nothingWasExported((error as Error).message));
     }
   };
 }

@@ -1,6 +1,7 @@
 import type { LapResult } from '../../../core';
 import { type Setup, siText, type UnitChoice } from '../../../model';
 import { clockText, fadeText, pedalText } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import type { Computed } from '../../state/useSession';
 
 const STOPS = 6;
@@ -19,7 +20,7 @@ export function StopsThatMatter({
   const { result, setup } = computed;
   const hot = result.laps.filter((lap) => lap.kind === 'hot' && lap.session === session);
   const lap: LapResult | undefined = hot[hot.length - 1];
-  if (!lap) return <p className="mt-2">No hot lap in this session.</p>;
+  if (!lap) return <p className="mt-2">{say.noHotLapSession}</p>;
   const face = (k: number, axle: 'front' | 'rear') =>
     Math.max(lap.wheels[`${axle}Left`][k].facePeak, lap.wheels[`${axle}Right`][k].facePeak);
   const weight = (k: number) => {
@@ -60,10 +61,12 @@ export function StopsThatMatter({
       <p className="text-[12.5px]">
         <strong className="font-[620]">Balance.</strong>{' '}
         {!clicked
-          ? 'No clicks are set: it stays in its middle all lap.'
+          ? say.noClicksSetStays
           : others.length > 0
-            ? `Clicks at the other stops: ${others.map(({ name, clicks }) => `${name} ${clicksText(clicks)}`).join(', ')}; none where none are named.`
-            : 'Clicks as listed; none at the other stops.'}
+            ? say.clicksOtherStopsNone(
+                others.map(({ name, clicks }) => `${name} ${clicksText(clicks)}`).join(', '),
+              )
+            : say.clicksListedNoneOther}
       </p>
     </section>
   );

@@ -20,6 +20,7 @@ import {
   unitOf,
 } from '../../../model';
 import { ANY_DRIVER, celsius, explainChances, LIMIT_TEXT, PART_NAMES } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { AxleField } from '../../shared/AxleField';
 import { How } from '../../shared/How';
 import { useUnits } from '../../state/preferences';
@@ -60,17 +61,14 @@ export function SureResults({ statistics, setup }: { statistics: RunStatistics; 
     <>
       <section className="panel px-4 py-3" aria-label="How likely" aria-live="polite">
         <p className="text-[16px] leading-snug">
-          <strong className="font-[660]">
-            In {chance(any)} of {runs} days something passes a limit.
-          </strong>{' '}
+          <strong className="font-[660]">{say.daysSomethingPassesLimit(chance(any), runs)}</strong>{' '}
           {any > 0
             ? `Likeliest: ${nameOf(likely[0])}, in ${chance(likely[0].passedBy.at(-1) ?? 0)}.`
             : `Closest: ${nameOf(likely[0])}.`}{' '}
           {mattersText(risk, setup)}
         </p>
         <p className="caption mt-1">
-          Chances of this model with these ranges, not of your car: what the model leaves out is not in them.
-          No chance makes a brake safe.{' '}
+          {say.chancesModelTheseRanges}
           <How name="the chances" told={() => explainChances(statistics, risk, setup, units)} />
         </p>
       </section>
@@ -87,7 +85,7 @@ function mattersText(risk: LimitRisk, setup: Setup): string {
     .map((input, i) => ({ input, share: risk.matters[i] }))
     .sort((a, b) => b.share - a.share);
   if (!first || first.share < 0.05) return '';
-  return `What matters most for it: ${parameterInfo(first.input).title.toLowerCase()}.`;
+  return say.whatMattersMost(parameterInfo(first.input).title.toLowerCase());
 }
 
 function lapNames(setup: Setup): string[] {
@@ -110,9 +108,9 @@ function Chances({
   const shown = risks.filter((risk) => (risk.passedBy.at(-1) ?? 0) > 0);
   return (
     <ScrollPanel label="Chance of each limit by lap">
-      <h2 className="text-[15px]">Chance that a limit has been passed by the end of each lap</h2>
+      <h2 className="text-[15px]">{say.chanceLimitHasBeen}</h2>
       {shown.length === 0 ? (
-        <p className="mt-1">No limit is passed in any of them.</p>
+        <p className="mt-1">{say.noLimitPassedAny}</p>
       ) : (
         <table className="mt-1.5 border-collapse text-right text-[12.5px] narrow">
           <thead>
@@ -180,7 +178,7 @@ function Bands({ statistics, setup }: { statistics: RunStatistics; setup: Setup 
   return (
     <section className="panel px-4 py-3" aria-label="Bands">
       <div className="flex flex-wrap items-end gap-3">
-        <h2 className="mr-auto text-[15px]">Temperature with its spread, over the laps</h2>
+        <h2 className="mr-auto text-[15px]">{say.temperatureSpreadOverLaps}</h2>
         <div className="w-[110px]">
           <AxleField value={axle} onChange={setAxle} />
         </div>
@@ -203,10 +201,7 @@ function Bands({ statistics, setup }: { statistics: RunStatistics; setup: Setup 
         placeText={(v) => `lap ${Number(v.toFixed(1))}`}
         valueText={(v) => v.toFixed(0)}
       />
-      <p className="caption">
-        The hottest within each piece of a lap, hotter side; dark: half of the days, light: nine of ten.
-        Standing follows its lap, a quarter of an hour as wide as a lap.
-      </p>
+      <p className="caption">{say.hottestWithinEachPiece}</p>
     </section>
   );
 }
@@ -257,9 +252,9 @@ function Matters({
         </div>
       </div>
       <p className="mt-1">
-        Margin over the day:{' '}
-        {BAND_SHARES.map((share, k) => `${margin(risk.margin[k])} (${100 * share} %)`).join(', ')} of the days
-        have less.
+        {say.marginOverDayDays(
+          BAND_SHARES.map((share, k) => `${margin(risk.margin[k])} (${100 * share} %)`).join(', '),
+        )}
       </p>
       <ol className="mt-2 grid gap-1">
         {rows.map(({ input, share }) => (
@@ -275,11 +270,7 @@ function Matters({
           </li>
         ))}
       </ol>
-      <p className="caption mt-1.5">
-        Part of the margin’s variance that each explains by itself (first-order index). Acting together, or
-        beyond what so many runs can tell: {Math.round(100 * rest)} %. Measuring what stands first narrows the
-        answer most.
-      </p>
+      <p className="caption mt-1.5">{say.partMarginSVariance(Math.round(100 * rest))}</p>
     </section>
   );
 }

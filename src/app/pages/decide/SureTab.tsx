@@ -11,6 +11,7 @@ import {
   uncertainRanges,
 } from '../../../model';
 import { RUNS_A_PIECE } from '../../../services';
+import { say } from '../../../text/en/say/decide';
 import { NumberField } from '../../shared/NumberField';
 import { useSetup } from '../../state/context';
 import { type Editing, useItem } from '../../state/useItem';
@@ -52,10 +53,7 @@ function Ranges({ editing, uncertain }: { editing: Editing<'plans'>; uncertain: 
           Usual ranges
         </button>
       </div>
-      <p className="caption mt-0.5">
-        Even: every value within is as likely. Bell: most in the middle, 95 of 100 within. Usual ranges are
-        from memory, for a car that has not been measured.
-      </p>
+      <p className="caption mt-0.5">{say.evenEveryValueWithin}</p>
       <ul className="mt-2 grid gap-1.5">
         {PARAMETER_IDS.map((input) => (
           <RangeRow key={input} input={input} editing={editing} uncertain={uncertain} />
@@ -89,10 +87,7 @@ function RangeRow({
     const checked = rangesShape[input].safeParse(next);
     if (!checked.success) {
       const { message } = issueProblem(checked.error.issues[0]);
-      draft.type(
-        { low: next.low, high: next.high },
-        `${title}: the lower end ${message}. The last good range stays in use.`,
-      );
+      draft.type({ low: next.low, high: next.high }, say.lowerEndLastGood(title, message));
       return null;
     }
     draft.drop();
@@ -157,7 +152,7 @@ function Runs({ setup, editing }: { setup: Setup; editing: Editing<'plans'> }) {
             value={String(workers)}
             options={Array.from({ length: cores }, (_, i) => [String(i + 1), String(i + 1)] as const)}
             onChange={(value) => setWorkers(Number(value))}
-            note="Fewer spare a laptop on its battery; the answer is the same."
+            note={say.fewerSpareLaptopBattery}
           />
         </div>
         <div className="mt-2.5 flex flex-wrap items-center gap-3" data-testid="runs-state">
@@ -195,7 +190,7 @@ function Status({
   onForget: () => void;
 }) {
   const of = (kept: number) => Math.min(runs, kept * RUNS_A_PIECE);
-  if (nothing) return <p role="alert">Nothing is uncertain: choose at least one input.</p>;
+  if (nothing) return <p role="alert">{say.nothingUncertainChooseLeast}</p>;
   switch (state.kind) {
     case 'looking':
       return (
@@ -232,12 +227,12 @@ function Status({
             className={state.kind === 'failed' ? '' : 'text-dim'}
           >
             {state.kind === 'failed'
-              ? `It stopped: ${state.message} ${of(state.kept)} of ${runs} days are kept.`
+              ? say.stoppedDaysKept(state.message, of(state.kept), runs)
               : state.cancelled
-                ? `Cancelled; ${of(state.kept)} of ${runs} days are kept.`
+                ? say.cancelledDaysKept(of(state.kept), runs)
                 : state.kept > 0
-                  ? `${of(state.kept)} of ${runs} days are kept from before.`
-                  : 'Not driven yet with these ranges.'}
+                  ? say.daysKeptBefore(of(state.kept), runs)
+                  : say.notDrivenYetThese}
           </p>
         </>
       );
@@ -245,9 +240,9 @@ function Status({
       return (
         <>
           <p role="status">
-            {state.statistics.runs} simulation runs
-            {state.seconds !== null && ` in ${state.seconds.toFixed(1)} s`}, seed{' '}
-            {state.setup.plan.uncertain.seed}.
+            {say.simulationRuns(state.statistics.runs)}
+            {state.seconds !== null && ` in ${state.seconds.toFixed(1)} s`}
+            {say.seed(state.setup.plan.uncertain.seed)}
           </p>
           <button type="button" className="btn" onClick={onForget}>
             Run again

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { BalanceSweep } from '../../../core';
 import { formatQuantity, toShown, unitOf } from '../../../model';
 import { LIMIT_TEXT } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { useUnits } from '../../state/preferences';
 import { Key } from '../../ui/charts/Key';
 import { LineChart } from '../../ui/charts/LineChart';
@@ -32,14 +33,14 @@ export function SweepChart({ sweep }: { sweep: BalanceSweep }) {
   return (
     <>
       <p className="mt-1 max-w-[92ch]">
-        Now {percent(sweep.now)} with warm pads; ideal{' '}
-        <strong className="font-[640]">{percent(sweep.ideal)}</strong> over the hot laps.{' '}
-        {sweep.even === null
-          ? 'In this range the front and the rear never keep alike: one axle is always the nearer to its limits.'
-          : `Both axles keep the same share of their rise at ${percent(sweep.even)}.`}
+        {say.nowWarmPadsIdeal(percent(sweep.now))}
+        <strong className="font-[640]">{percent(sweep.ideal)}</strong>
+        {say.overHotLaps(
+          sweep.even === null ? say.rangeFrontRearNever : say.bothAxlesKeepSame(percent(sweep.even)),
+        )}
       </p>
       <LineChart
-        label="Least margin of both axles over the brake balance"
+        label={say.leastMarginBothAxles}
         height={240}
         unit={degree.label}
         lines={lines}

@@ -16,6 +16,7 @@ import {
   withOneMore,
 } from '../../../model';
 import { moneyText } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { NumberField } from '../../shared/NumberField';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -183,7 +184,7 @@ export function ChangeList({
   };
   return (
     <div className="mt-1.5 flex flex-wrap items-center gap-1.5">
-      {changes.length === 0 && <span className="caption">No change yet.</span>}
+      {changes.length === 0 && <span className="caption">{say.noChangeYet}</span>}
       {changes.map((change, i) => {
         const words = changeWords(change, project.parts, units);
         const price = changePrice(project, change, carOf(project, variant));
@@ -205,7 +206,7 @@ export function ChangeList({
       <AddChange carId={variant.carId} onAdd={add} />
       {(problem || standing) && (
         <p role="alert" className="w-full text-over">
-          {standing ? `These changes do not go together: ${standing}.` : problem}
+          {standing ? say.theseChangesDoNot(standing) : problem}
         </p>
       )}
     </div>

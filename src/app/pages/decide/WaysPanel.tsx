@@ -20,6 +20,7 @@ import {
   signedSeconds,
   WAY_WORDS,
 } from '../../../text/en';
+import { say } from '../../../text/en/say/decide';
 import { How } from '../../shared/How';
 import { NumberField } from '../../shared/NumberField';
 import { StateMark } from '../../shared/StateMark';
@@ -63,29 +64,30 @@ export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) 
       </h2>
       {!ways ? (
         <div className="mt-1">
-          <AnswerState answer={answer} doing="Trying ducts, vanes, iron, pads, cool-down laps and pace" />
+          <AnswerState answer={answer} doing={say.tryingDuctsVanesIron} />
         </div>
       ) : ways.length === 0 ? (
-        <p className="mt-1">The plan keeps this margin as it is; nothing has to be changed.</p>
+        <p className="mt-1">{say.planKeepsMarginNothing}</p>
       ) : (
         <>
           <p className="mt-1">
             {cheapest
-              ? `Cheapest in money: ${WAY_WORDS[cheapest.kind].toLowerCase()}, ${what(cheapest)}.`
+              ? say.cheapestMoney(WAY_WORDS[cheapest.kind].toLowerCase(), what(cheapest))
               : ways.some((way) => way.state === 'holds')
-                ? 'None of them does it without something against it, told below: choose others, or ask for less.'
-                : 'None of them does it by itself: join two, or ask for less.'}
+                ? say.noneThemDoesWithout
+                : say.noneThemDoesItself}
             {quickest &&
               quickest !== cheapest &&
-              ` Least lost on the track: ${WAY_WORDS[quickest.kind].toLowerCase()}, ${moneyText(quickest.price, project.currency)} and ${signedSeconds(quickest.perDay)} a day.`}
+              say.leastLostTrackDay(
+                WAY_WORDS[quickest.kind].toLowerCase(),
+                moneyText(quickest.price, project.currency),
+                signedSeconds(quickest.perDay),
+              )}
           </p>
           <WayTable ways={ways} what={what} setProblem={setProblem} store={store} setup={setup} />
           {problem && <p role="alert">{problem}</p>}
           <MadePrice project={project} store={store} />
-          <p className="caption mt-1.5">
-            Prices are usual ones from memory, or your own: change them under “What to buy next”. Only axles
-            that miss the margin are changed.
-          </p>
+          <p className="caption mt-1.5">{say.pricesUsualOnesMemory}</p>
         </>
       )}
     </ScrollPanel>
@@ -108,7 +110,7 @@ function WayTable({
 }) {
   return (
     <table className="mt-2 w-full min-w-[820px] text-left">
-      <caption className="sr-only">Ways to keep the margin, the cheapest first</caption>
+      <caption className="sr-only">{say.waysKeepMarginCheapest}</caption>
       <thead>
         <tr className="caption">
           <th className="font-normal">Way</th>
@@ -140,7 +142,7 @@ function WayTable({
 function MadePrice({ project, store }: { project: Project; store: ProjectStore }) {
   return (
     <div className="mt-2 flex items-center gap-2">
-      <span>A pair of rotors with other vanes or more iron, {project.currency}</span>
+      <span>{say.pairRotorsOtherVanes(project.currency)}</span>
       <span className="w-[110px]">
         <NumberField
           compact
@@ -183,7 +185,7 @@ function WayRow({ way, what, onCompare }: { way: Way; what: string; onCompare: (
       <td className="max-w-[360px] px-2 py-1">
         {way.state === 'short' && (way.gain < 0.5 ? 'Gains nothing, even with ' : 'Not enough even with ')}
         {what}
-        {way.tooCold.length > 0 && `; ${way.tooCold.join(' and ')} pads too cold at some braking point`}
+        {way.tooCold.length > 0 && say.padsTooColdSome(way.tooCold.join(' and '))}
         {way.checks.map((check) => (
           <span
             key={check.kind}

@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { choices, fluidBoilingPointC, fluidOf, fluidWater, formatQuantity } from '../../../model';
+import { say } from '../../../text/en/say/editors';
 import { AxleSections } from '../../shared/AxleSections';
 import { Field, Section } from '../../shared/Section';
 import { useProject, useSetup } from '../../state/context';
@@ -64,11 +65,11 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
         title="Braking"
         note={
           <>
-            Pedal, cylinders, calipers, balance, energy recovery and fit are in the{' '}
+            {say.pedalCylindersCalipersBalance}
             <Link className="underline" to="/garage">
               garage
             </Link>
-            , for the car of the selected plan.
+            {say.carSelectedPlan}
           </>
         }
       >
@@ -81,13 +82,12 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
           value={car.fluid.kind}
           options={choices('fluid', parts)}
           onChange={(kind) => editing.set(['fluid', 'kind'], kind, 'Brake fluid')}
-          note={
-            <>
-              {fluid.note} Today {fluidWater(car).toFixed(1)} % water: boils at{' '}
-              {formatQuantity(fluidBoilingPointC(car, parts), 'temperature', units)}. Source of dry and wet
-              point: {fluid.source}. Never mix glycol and silicone.
-            </>
-          }
+          note={say.todayWaterBoilsSource(
+            fluid.note,
+            fluidWater(car).toFixed(1),
+            formatQuantity(fluidBoilingPointC(car, parts), 'temperature', units),
+            fluid.source,
+          )}
         />
         {field('fluid', 'ageMonths')}
         {field('fluid', 'waterFirstYearPercent')}

@@ -1,4 +1,5 @@
 import { fieldInfo, lapLegSchema, type PlanLeg, type PlanSession, standLegSchema } from '../../../model';
+import { say } from '../../../text/en/say/editors';
 import { FieldNotes } from '../../shared/FieldNotes';
 import { NumberField } from '../../shared/NumberField';
 import { Field } from '../../shared/Section';
@@ -54,9 +55,7 @@ export function DayEditor({ editing }: { editing: Editing<'plans'> }) {
         >
           Add a session
         </button>
-        <span className="caption ml-3">
-          A session begins as warm as the one before left the brakes; the first as chosen above.
-        </span>
+        <span className="caption ml-3">{say.sessionBeginsWarmOne}</span>
       </div>
     </>
   );

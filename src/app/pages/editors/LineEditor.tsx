@@ -11,6 +11,7 @@ import {
   straightSchema,
   type UnitChoice,
 } from '../../../model';
+import { say } from '../../../text/en/say/editors';
 import { CircuitMap } from '../../shared/CircuitMap';
 import { FieldNotes } from '../../shared/FieldNotes';
 import { NumberField } from '../../shared/NumberField';
@@ -233,9 +234,7 @@ function Closing({ editing, units }: { editing: Editing<'circuits'>; units: Unit
           className={`mt-2 ${problem.severity === 'error' ? 'text-over' : 'text-close'}`}
         >
           {problem.message.charAt(0).toUpperCase()}
-          {problem.message.slice(1)}.
-          {problem.severity === 'error' &&
-            ' It cannot be driven as a lap like this; the last good result is kept.'}
+          {problem.message.slice(1)}.{problem.severity === 'error' && say.cannotDrivenLapLike}
         </p>
       ))}
       {problems.length > 0 && (
@@ -244,19 +243,14 @@ function Closing({ editing, units }: { editing: Editing<'circuits'>; units: Unit
           className="btn btn-main mt-2"
           onClick={() => {
             const closed = closeCircuit(circuit);
-            const problem = closed
-              ? editing.replace(closed, 'Closed the lap')
-              : 'No change of the straights closes this line.';
-            if (problem)
-              toast.error(`It cannot be closed by itself. ${problem} Add a straight across the gap first.`);
+            const problem = closed ? editing.replace(closed, 'Closed the lap') : say.noChangeStraightsCloses;
+            if (problem) toast.error(say.cannotClosedItselfAdd(problem));
           }}
         >
           Close the lap
         </button>
       )}
-      <p className="caption mt-2">
-        Closing turns all corners and stretches all straights by the least that is needed. Undo takes it back.
-      </p>
+      <p className="caption mt-2">{say.closingTurnsAllCorners}</p>
     </section>
   );
 }

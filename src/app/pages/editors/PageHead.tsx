@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { assignToPlan, type ItemOf, type Shelf, setupOf } from '../../../model';
+import { say } from '../../../text/en/say/editors';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useProject } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
@@ -48,10 +49,7 @@ export function Missing({ what, id }: { what: string; id: string }) {
     <div className="panel px-4 py-6" role="alert">
       <PageTitle names={[`No such ${what}`]} />
       <h1 className="text-[18px]">There is no such {what}</h1>
-      <p className="mt-1 text-dim">
-        This project has no {what} with the id “{id.slice(0, 64)}”. It may have been deleted, or the address
-        belongs to another project.
-      </p>
+      <p className="mt-1 text-dim">{say.projectHasNoId(what, id.slice(0, 64))}</p>
       <p className="mt-3">
         <Link className="btn" to="/library">
           Open the library

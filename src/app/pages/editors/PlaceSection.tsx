@@ -1,3 +1,4 @@
+import { say } from '../../../text/en/say/editors';
 import { Field, Section } from '../../shared/Section';
 import type { Editing } from '../../state/useItem';
 
@@ -7,9 +8,7 @@ export function PlaceSection({ editing }: { editing: Editing<'circuits'> }) {
   if (!place) {
     return (
       <p className="panel flex flex-wrap items-center justify-between gap-2 px-4 py-2.5">
-        <span className="text-dim">
-          No place on Earth yet. Logs with positions need one to be cut into laps at the line.
-        </span>
+        <span className="text-dim">{say.noPlaceEarthYet}</span>
         <button
           type="button"
           className="btn"
@@ -30,10 +29,7 @@ export function PlaceSection({ editing }: { editing: Editing<'circuits'> }) {
     <Field key={key} shelf="circuits" editing={editing} path={['place', key]} />
   );
   return (
-    <Section
-      title="On Earth"
-      note="The start line: where logs with positions are cut into laps, and where exported maps are put."
-    >
+    <Section title="On Earth" note={say.startLineWhereLogs}>
       {field('latitudeDeg')}
       {field('longitudeDeg')}
       {field('bearingDeg')}

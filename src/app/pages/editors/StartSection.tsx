@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { PlanStart } from '../../../model';
+import { say } from '../../../text/en/say/editors';
 import { Field, Section } from '../../shared/Section';
 import { useProject } from '../../state/context';
 import type { Editing } from '../../state/useItem';
@@ -25,10 +26,7 @@ export function StartSection({ editing }: { editing: Editing<'plans'> }) {
     editing.set(['start'], next, 'Brakes at the start');
   };
   return (
-    <Section
-      title="Brakes at the start"
-      note="How warm they are when the first session begins. A kept state brings the temperature of every part, glaze and wear along."
-    >
+    <Section title="Brakes at the start" note={say.howWarmTheyWhen}>
       <SelectField
         label="Brakes begin"
         value={start.kind === 'state' ? start.stateId : start.kind}
@@ -37,7 +35,7 @@ export function StartSection({ editing }: { editing: Editing<'plans'> }) {
         note={
           own.length === 0 ? (
             <>
-              A state is kept under “Brakes when the day ends” on the{' '}
+              {say.stateKeptUnderBrakes}
               <Link className="underline" to="/">
                 workbench
               </Link>

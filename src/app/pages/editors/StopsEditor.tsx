@@ -10,6 +10,7 @@ import {
   toSi,
   typedStopSchema,
 } from '../../../model';
+import { say } from '../../../text/en/say/editors';
 import { FieldNotes } from '../../shared/FieldNotes';
 import { NumberField } from '../../shared/NumberField';
 import { useUnits } from '../../state/preferences';
@@ -46,9 +47,11 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
   return (
     <section className="panel relative overflow-x-auto px-3 py-2" aria-label="List of braking zones">
       <p className="caption">
-        {stops.length} {stops.length === 1 ? 'stop' : 'stops'} over {formatQuantity(total, 'distance', units)}
-        . The last leads back to the first. Between stops the car accelerates evenly, or takes the time that
-        is given.
+        {say.overLastLeadsBack(
+          stops.length,
+          stops.length === 1 ? 'stop' : 'stops',
+          formatQuantity(total, 'distance', units),
+        )}
       </p>
       <table className="mt-1 w-full min-w-[980px] text-left">
         <thead>

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { sampleLine } from '../../../core';
 import { addCircuit, applyWhatIf, type Circuit, circuitInput, dayInput, stopsFromLap } from '../../../model';
+import { say } from '../../../text/en/say/editors';
 import { useEngine, useSetup } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
 
@@ -21,7 +22,7 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
       const line = circuitInput(circuit);
       const stops = stopsFromLap(result.trace, line.kind === 'line' ? sampleLine(line.segments, 1) : null);
       if (stops.length === 0) {
-        toast('This lap has no braking zone: nothing is braked for.');
+        toast(say.lapHasNoBraking);
         return;
       }
       const id = crypto.randomUUID();
@@ -40,10 +41,7 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
   };
   return (
     <section className="panel px-3 py-2.5">
-      <p className="caption">
-        As driven by {setup.car.name} in “{setup.plan.name}”, this lap can be written down as a list of
-        braking zones and edited there.
-      </p>
+      <p className="caption">{say.drivenLapCanWritten(setup.car.name, setup.plan.name)}</p>
       <button type="button" className="btn mt-2" onClick={make} disabled={busy}>
         {busy ? 'Driving the lap …' : 'Make a list of braking zones'}
       </button>

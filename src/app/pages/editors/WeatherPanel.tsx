@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { z } from 'zod';
 import { formatQuantity, type Plan, setWeather } from '../../../model';
+import { say } from '../../../text/en/say/editors';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
@@ -51,7 +52,9 @@ export function WeatherPanel({ plan }: { plan: Plan }) {
       setHours(answerSchema.parse(await response.json()).hours);
     } catch (error) {
       toast.error(
-        `No weather came: ${error instanceof z.ZodError ? 'the answer was not as expected' : (error as Error).message}. The plan is as it was.`,
+        say.noWeatherCamePlan(
+          error instanceof z.ZodError ? 'the answer was not as expected' : (error as Error).message,
+        ),
       );
     } finally {
       setBusy(false);
@@ -80,9 +83,7 @@ export function WeatherPanel({ plan }: { plan: Plan }) {
         <button type="button" className="btn" disabled={busy || date === ''} onClick={ask}>
           {busy ? 'Asking …' : 'Ask the weather service'}
         </button>
-        <span className="caption pb-1.5">
-          A simulated service that comes with the program; a real one would be asked the same way.
-        </span>
+        <span className="caption pb-1.5">{say.simulatedServiceComesProgram}</span>
       </div>
       {hours && (
         <div className="mt-2 flex flex-wrap items-center gap-3" role="status">

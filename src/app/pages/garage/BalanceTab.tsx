@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { clicksFor, STANDARD_GRAVITY, type StopForce } from '../../../core';
 import { formatQuantity, nominalFriction, padOf, toSi, vehicleOf } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
 import { WithSession } from '../../shared/WithSession';
 import { useProject, useSetup } from '../../state/context';
@@ -26,7 +27,7 @@ export function BalanceTab({ editing }: TabProps) {
       <ShareByDeceleration editing={editing} />
       <WithSession>{(computed) => <StopBalance computed={computed} />}</WithSession>
       <p className="panel px-4 py-3">
-        What another balance would do to temperature, and which one heats both axles alike, is under{' '}
+        {say.whatAnotherBalanceWould}
         <Link className="underline" to="/decide/balance">
           Decide, Balance
         </Link>
@@ -68,20 +69,18 @@ function ShareByDeceleration({ editing }: TabProps) {
     <section className="panel px-4 py-3" aria-label="Brake balance (% front) over deceleration">
       <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <div className="max-w-[62ch]">
-          <h2 className="text-[15px]">Brake balance (% front) over deceleration, pads warm</h2>
+          <h2 className="text-[15px]">{say.brakeBalanceFrontOver}</h2>
           <p className="mt-1">
             {first && locking ? (
               <>
                 From {formatQuantity(locking.z * STANDARD_GRAVITY, 'deceleration', units)} on the{' '}
                 <strong className="font-[640]">{first} axle locks first</strong>
-                {first === 'rear'
-                  ? ': a locked rear axle turns the car round.'
-                  : ': the car goes straight on.'}
+                {first === 'rear' ? say.lockedRearAxleTurns : say.carGoesStraight}
               </>
             ) : (
-              'Neither axle comes to its grip in this range.'
-            )}{' '}
-            Where the line of the parts runs over the tyres’ one, the front is nearer to locking.
+              say.neitherAxleComesGrip
+            )}
+            {say.whereLinePartsRuns}
           </p>
         </div>
         <div className="w-[260px]">
@@ -97,9 +96,7 @@ function ShareByDeceleration({ editing }: TabProps) {
         </div>
       </div>
       <BalanceChart points={points} units={units} />
-      <p className="caption">
-        Ideal share (b + z·h)/L with each axle’s downforce: Limpert, Brake Design and Safety.
-      </p>
+      <p className="caption">{say.idealShareBZ}</p>
     </section>
   );
 }
@@ -122,8 +119,7 @@ function StopBalance({ computed }: { computed: Computed }) {
     const clicks = lap.forces.map((_, k) => (k === stop ? value : (setup.plan.clicks[k] ?? 0)));
     return plan?.set(['clicks'], clicks, 'Clicks') ?? null;
   };
-  if (lap.forces.length === 0)
-    return <p className="panel px-4 py-5 text-dim">No braking zone on this lap.</p>;
+  if (lap.forces.length === 0) return <p className="panel px-4 py-5 text-dim">{say.noBrakingZoneLap}</p>;
   return (
     <section className="panel print px-4 py-3" aria-label="Balance by braking zone">
       <BalanceHead
@@ -135,7 +131,7 @@ function StopBalance({ computed }: { computed: Computed }) {
         suggestion={suggestion}
       />
       <ForceTable
-        caption={`Brake balance (% front) by braking zone of lap ${number}`}
+        caption={say.brakeBalanceFrontBraking(number)}
         rows={lap.forces}
         nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
         columns={[
@@ -143,12 +139,7 @@ function StopBalance({ computed }: { computed: Computed }) {
           ...(control ? clickColumns({ suggestion, clicks: setup.plan.clicks, onClick: setClick }) : []),
         ]}
       />
-      {!control && (
-        <p className="caption mt-1.5">
-          Without a balance bar and a driver’s control the share cannot be changed from braking zone to
-          braking zone.
-        </p>
-      )}
+      {!control && <p className="caption mt-1.5">{say.withoutBalanceBarDriver}</p>}
     </section>
   );
 }
@@ -179,10 +170,7 @@ function BalanceHead({
             · {computed.setup.car.name} · {computed.setup.circuit.name}
           </span>
         </h2>
-        <p className="caption mt-0.5">
-          Brake balance (% front) of all braking, motor included, with the friction there was at that moment:
-          as both axles heat differently it moves within a braking zone and over the session.
-        </p>
+        <p className="caption mt-0.5">{say.brakeBalanceFrontAll}</p>
       </div>
       <LapPicker computed={computed} lap={number} onChange={setPicked} />
       {control && (

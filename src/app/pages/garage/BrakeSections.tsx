@@ -1,4 +1,5 @@
 import { type Axle, fitPart, type PartKind, shelfOf } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { BrakeKind } from '../../shared/AxleSections';
 import { Field, Section } from '../../shared/Section';
 import { useProject } from '../../state/context';
@@ -18,11 +19,7 @@ export function BrakeSections({ editing, axle }: TabProps & { axle: Axle }) {
     <div id={axle} className="scroll-mt-16">
       <Section
         title={`${title(axle)} brakes`}
-        note={
-          brakes.drum
-            ? 'A leading shoe presses itself on: its brake factor grows faster than the friction does.'
-            : 'Materials, cooling and heat are on the Car page.'
-        }
+        note={brakes.drum ? say.leadingShoePressesItself : say.materialsCoolingHeatCar}
       >
         <BrakeKind editing={editing} axle={axle} />
         {brakes.drum ? (
@@ -90,7 +87,7 @@ export function FitPart({
         const part = shelf.find((p) => p.id === id);
         if (part) editing.replace(fitPart(car, part, axle), `Fitted ${part.name}`);
       }}
-      note={named ? undefined : 'Its values go into the fields; change them to yours.'}
+      note={named ? undefined : say.valuesGoIntoFields}
     />
   );
 }

@@ -1,5 +1,6 @@
 import { type Axle, type Car, formatQuantity, fromSi, siText, type UnitChoice } from '../../../model';
 import { lengthText, pedalText } from '../../../text/en';
+import { say } from '../../../text/en/say/garage';
 import { AxleEnd } from './AxleEnd';
 import type { ChainValues } from './chainValues';
 import { Station } from './Station';
@@ -22,10 +23,7 @@ export function ChainDrawing({ car, values, units }: { car: Car; values: ChainVa
   const pair = pedal.cylinders.kind === 'pair';
   const over = values.pedal > pedal.limitN;
   return (
-    <nav
-      className="overflow-x-auto"
-      aria-label="Brake system from pedal to tyres; each station leads to its fields"
-    >
+    <nav className="overflow-x-auto" aria-label={say.brakeSystemPedalTyres}>
       {/* biome-ignore lint/a11y/noSvgWithoutTitle: its stations are links with their own text */}
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="block w-full min-w-[860px]">
         <Line

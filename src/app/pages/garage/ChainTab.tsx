@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { STANDARD_GRAVITY } from '../../../core';
 import { type Axle, formatQuantity, fromSi, nominalFriction, padOf, toSi, vehicleOf } from '../../../model';
 import { lengthText } from '../../../text/en';
+import { say } from '../../../text/en/say/garage';
 import { Field, Section } from '../../shared/Section';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -113,18 +114,17 @@ function Said({
   const floor = values.travel > values.longestTravel;
   return (
     <>
-      Brake balance (% front) <strong className="font-[640]">{share} %</strong>, ideal {ideal} %: the {first}{' '}
-      axle is nearer to locking and asks {use.toFixed(2)} of its tyres
-      {use > grip ? `, more than the ${grip} they have before downforce and load` : ''}.{' '}
+      {say.brakeBalanceFront}
+      <strong className="font-[640]">{share} %</strong>
+      {say.idealAxleNearerLocking(ideal, first, use.toFixed(2), use > grip ? say.moreThanTheyHave(grip) : '')}
       {values.pedal > limit && (
         <strong className="font-[620] text-over">
-          More than the driver’s {formatQuantity(limit, 'force', units)}.{' '}
+          {say.moreThanDriver(formatQuantity(limit, 'force', units))}{' '}
         </strong>
       )}
       {floor && (
         <strong className="font-[620] text-over">
-          The pedal reaches the floor: its {lengthText(fromSi(values.longestTravel, 'smallLength'), units)}{' '}
-          are spent before there is pressure enough.
+          {say.pedalReachesFloorSpent(lengthText(fromSi(values.longestTravel, 'smallLength'), units))}
         </strong>
       )}
     </>

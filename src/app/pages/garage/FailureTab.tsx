@@ -4,6 +4,7 @@ import { QUESTION } from '../../../compute';
 import { type Failure, type FailureCase, MODEST } from '../../../core';
 import { dayInput, formatQuantity, fromSi, siText, toSi, type UnitChoice } from '../../../model';
 import { pedalText } from '../../../text/en';
+import { say } from '../../../text/en/say/garage';
 import { WithSession } from '../../shared/WithSession';
 import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -11,12 +12,12 @@ import type { Computed } from '../../state/useSession';
 import { SliderField } from '../../ui/SliderField';
 
 const WORDS: Record<Failure, { name: string; means: string }> = {
-  none: { name: 'All in order', means: 'Pads warm, the foot up to the driver’s limit.' },
-  booster: { name: 'Booster lost', means: 'Engine stopped or hose off: the foot is alone.' },
-  'front-circuit': { name: 'Front circuit lost', means: 'Only the rear brakes.' },
-  'rear-circuit': { name: 'Rear circuit lost', means: 'Only the front brakes.' },
-  'one-diagonal': { name: 'One diagonal lost', means: 'One front and the opposite rear brake; it pulls.' },
-  'only-circuit': { name: 'The one circuit lost', means: 'Nothing brakes but the hand brake.' },
+  none: { name: 'All in order', means: say.padsWarmFootUp },
+  booster: { name: 'Booster lost', means: say.engineStoppedHoseOff },
+  'front-circuit': { name: 'Front circuit lost', means: say.onlyRearBrakes },
+  'rear-circuit': { name: 'Rear circuit lost', means: say.onlyFrontBrakes },
+  'one-diagonal': { name: 'One diagonal lost', means: say.oneFrontOppositeRear },
+  'only-circuit': { name: 'The one circuit lost', means: say.nothingBrakesButHand },
 };
 const HELD: Record<FailureCase['heldBy'], string> = {
   asked: 'the target',
@@ -51,9 +52,11 @@ function Failures({ computed }: { computed: Computed }) {
         <div className="max-w-[64ch]">
           <h2 className="text-[15px]">What is left if something fails</h2>
           <p className="mt-1">
-            Straight, level road, pads warm, braked up to where the first axle would lock or the driver’s{' '}
-            {formatQuantity(computed.setup.car.pedal.limitN, 'force', units)} are spent. The fastest place of{' '}
-            {computed.setup.circuit.name} is {siText(fastest, 'speed', units)}.
+            {say.straightLevelRoadPads(
+              formatQuantity(computed.setup.car.pedal.limitN, 'force', units),
+              computed.setup.circuit.name,
+              siText(fastest, 'speed', units),
+            )}
           </p>
         </div>
         <div className="w-[280px]">
@@ -70,7 +73,7 @@ function Failures({ computed }: { computed: Computed }) {
       </div>
       {query.isError ? (
         <p className="mt-2" role="alert">
-          It could not be computed. {query.error.message}
+          {say.couldNotComputed(query.error.message)}
         </p>
       ) : !query.data ? (
         <p className="mt-2 text-dim" role="status">
@@ -82,10 +85,7 @@ function Failures({ computed }: { computed: Computed }) {
         </div>
       )}
       <p className="caption mt-2 max-w-[100ch]">
-        An empty chamber of a tandem cylinder takes half the stroke; a balance bar comes to its stop and
-        passes on only its own share (own assumptions). {formatQuantity(MODEST, 'deceleration', units, 2)} is
-        what UN R13-H wants of a secondary brake (from memory). With a leak, a soft or a sinking pedal: do not
-        drive. A prediction is no proof that the brakes will hold.
+        {say.emptyChamberTandemCylinder(formatQuantity(MODEST, 'deceleration', units, 2))}
       </p>
     </section>
   );

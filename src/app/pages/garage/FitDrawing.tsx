@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { type AxleBrakes, wheelFit } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 
 const WIDTH = 460;
 const HEIGHT = 190;
@@ -46,7 +47,7 @@ export function FitDrawing({ brakes }: { brakes: AxleBrakes }) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="mt-1 block w-full"
       role="img"
-      aria-label="Section through wheel, caliper, pads and rotor; the clearances stand in the list below"
+      aria-label={say.sectionThroughWheelCaliper}
     >
       {box(innermost, inside, padBottom - 4, bridge, 'fill-sunk stroke-ink')}
       {box(outside, outermost, padBottom - 4, bridge, 'fill-sunk stroke-ink')}

@@ -1,5 +1,6 @@
 import { type Clearance, wheelClearances } from '../../../core';
 import { type Axle, siText, taperOf, wheelFit } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { Field, Section } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
 import { useProject } from '../../state/context';
@@ -10,7 +11,7 @@ import type { TabProps } from './tabProps';
 const WORDS: Record<Clearance['what'], string> = {
   barrel: 'Caliper to the wheel’s barrel',
   'spokes-new': 'Caliper to the spokes, new pads',
-  'spokes-worn': 'Caliper to the spokes, pads as they are',
+  'spokes-worn': say.caliperSpokesPadsThey,
   pads: 'New pads into the caliper',
 };
 
@@ -20,12 +21,7 @@ export function FitTab({ editing }: TabProps) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-2">
       <AxleFit editing={editing} axle="front" />
       <AxleFit editing={editing} axle="rear" />
-      <p className="caption xl:col-span-2">
-        A simple check of measures, 3 mm wanted to a turning wheel (common practice). Turn the wheel by hand
-        with the car lifted, steering at both ends, before driving. Thicker pads push a sliding caliper
-        outwards; spacers need longer studs and load the bearing. Fit and torque to the maker’s data, by
-        someone qualified.
-      </p>
+      <p className="caption xl:col-span-2">{say.simpleCheckMeasuresMm}</p>
     </div>
   );
 }
@@ -39,9 +35,7 @@ function AxleFit({ editing, axle }: TabProps & { axle: Axle }) {
     return (
       <section className="panel px-4 py-3">
         <h2 className="text-[15px]">{name}</h2>
-        <p className="mt-1 text-dim">
-          A drum stands inside its wheel’s barrel; there is no caliper to clear.
-        </p>
+        <p className="mt-1 text-dim">{say.drumStandsInsideWheel}</p>
       </section>
     );
   }
@@ -71,13 +65,15 @@ function AxleFit({ editing, axle }: TabProps & { axle: Axle }) {
           })}
         </ul>
         <p className="mt-2">
-          Pads press {taper.leadingEdge.toFixed(2)} of the mean at the leading edge and{' '}
-          {taper.trailingEdge.toFixed(2)} at the trailing one:{' '}
-          {Math.abs(taper.leadingEdge - 1) < 0.12
-            ? 'they should wear about evenly along their length.'
-            : taper.leadingEdge > 1
-              ? 'the leading end wears sooner; smaller pistons there take it back.'
-              : 'the trailing end wears sooner; the leading pistons are smaller than they need to be.'}
+          {say.padsPressMeanLeading(
+            taper.leadingEdge.toFixed(2),
+            taper.trailingEdge.toFixed(2),
+            Math.abs(taper.leadingEdge - 1) < 0.12
+              ? say.theyShouldWearAbout
+              : taper.leadingEdge > 1
+                ? say.leadingEndWearsSooner
+                : say.trailingEndWearsSooner,
+          )}
         </p>
       </section>
       <Section title={`${name} measures`}>

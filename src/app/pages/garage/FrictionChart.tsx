@@ -1,5 +1,6 @@
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { formatQuantity } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { useUnits } from '../../state/preferences';
 import { AXIS } from '../../ui/charts/chartStyle';
 
@@ -7,11 +8,7 @@ import { AXIS } from '../../ui/charts/chartStyle';
 export function FrictionChart({ points }: { points: readonly { celsius: number; mu: number }[] }) {
   const units = useUnits();
   return (
-    <div
-      className="h-[230px]"
-      role="img"
-      aria-label="Friction over surface temperature; the points stand in the table"
-    >
+    <div className="h-[230px]" role="img" aria-label={say.frictionOverSurfaceTemperature}>
       <ResponsiveContainer width="100%" height="100%">
         <LineChart data={[...points]} margin={{ top: 8, right: 16, bottom: 4, left: 0 }}>
           <CartesianGrid stroke="var(--rule)" strokeWidth={0.6} />

@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
+import { say } from '../../../text/en/say/garage';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { useItem } from '../../state/useItem';
@@ -55,7 +56,7 @@ export function GaragePage() {
         </Suspense>
       ) : (
         <p className="panel px-4 py-6" role="alert">
-          The garage has no “{tab.slice(0, 40)}”. Choose one of the above.
+          {say.garageHasNoChoose(tab.slice(0, 40))}
         </p>
       )}
     </div>

@@ -13,6 +13,7 @@ import {
   vehicleOf,
 } from '../../../model';
 import { lengthText } from '../../../text/en';
+import { say } from '../../../text/en/say/garage';
 import { NumberField } from '../../shared/NumberField';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -33,10 +34,11 @@ export function LoadsPanel({ editing }: TabProps) {
     <section className="panel px-4 py-3" aria-label="Loads">
       <h2 className="text-[15px]">Weight and added loads</h2>
       <p className="mt-1">
-        With everything listed {formatQuantity(chassis.mass, 'mass', units)},{' '}
-        {(100 * chassis.frontWeight).toFixed(1)} % on the front axle, centre of gravity{' '}
-        {lengthText(fromSi(chassis.gravityHeight, 'smallLength'), units)} high. Own mass, weight share and
-        height are on the Car page.
+        {say.everythingListedFrontAxle(
+          formatQuantity(chassis.mass, 'mass', units),
+          (100 * chassis.frontWeight).toFixed(1),
+          lengthText(fromSi(chassis.gravityHeight, 'smallLength'), units),
+        )}
       </p>
       {car.loads.length > 0 && (
         <table className="mt-2 w-full max-w-[760px] text-left">
@@ -200,7 +202,7 @@ export function WheelLoads({ editing }: TabProps) {
           {wheel('rearRight', 'Rear right', 'fill-rear')}
         </div>
       </div>
-      <p className="caption mt-1.5">A rigid car: each axle takes the roll moment by its load.</p>
+      <p className="caption mt-1.5">{say.rigidCarEachAxle}</p>
     </section>
   );
 }

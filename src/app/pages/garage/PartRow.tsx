@@ -1,5 +1,6 @@
 import { Copy, Pencil, Trash2 } from 'lucide-react';
 import { type Axle, formatQuantity, type Part, type PartKind, type UnitChoice } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { IconButton } from '../../ui/IconButton';
 import { PartForm } from './PartForm';
 
@@ -65,7 +66,7 @@ export function PartRow({
       </div>
       {refusal?.id === part.id && (
         <p role="alert" className="mt-1 text-over">
-          It cannot be fitted like this. {refusal.problem}
+          {say.cannotFittedLike(refusal.problem)}
         </p>
       )}
       {own && open === part.id && <PartForm id={part.id} />}
@@ -148,7 +149,14 @@ export function properties(part: Part, units: UnitChoice): string {
     case 'pad': {
       const { values } = part;
       const most = Math.max(...values.friction.map((p) => p.mu));
-      return `${values.family}; µ ${values.friction[0].mu.toFixed(2)} cold, ${most.toFixed(2)} at best; window ${t(values.windowLowC)} to ${t(values.windowHighC)}, fades over ${t(values.limitC)}`;
+      return say.coldBestWindowFades(
+        values.family,
+        values.friction[0].mu.toFixed(2),
+        most.toFixed(2),
+        t(values.windowLowC),
+        t(values.windowHighC),
+        t(values.limitC),
+      );
     }
     case 'rotor': {
       const { values: r } = part;

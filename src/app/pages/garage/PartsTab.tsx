@@ -13,6 +13,7 @@ import {
   shelfOf,
   writeParts,
 } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { download } from '../../shell/files';
 import { useImport } from '../../shell/ImportTarget';
 import { useProject, useStore } from '../../state/context';
@@ -51,15 +52,12 @@ export function PartsTab({ editing }: TabProps) {
       <div className="flex flex-wrap items-start gap-2">
         <div className="mr-auto max-w-[70ch]">
           <h2 className="text-[15px]">Parts shelf</h2>
-          <p className="caption mt-0.5">
-            Generic parts of our own, none a maker’s. Copy one and give it the values of yours; take them from
-            its maker’s data. Price classes run from 1 cheapest to 5 dearest of a kind.
-          </p>
+          <p className="caption mt-0.5">{say.genericPartsOurOwn}</p>
         </div>
         <button type="button" className="btn" onClick={openImport}>
           <Upload size={15} aria-hidden="true" /> Import parts
         </button>
-        <Tip text={project.parts.length === 0 ? 'There are no parts of your own yet' : undefined}>
+        <Tip text={project.parts.length === 0 ? say.thereNoPartsYour : undefined}>
           <button
             type="button"
             className="btn"

@@ -9,6 +9,7 @@ import {
   YAxis,
 } from 'recharts';
 import { formatQuantity, toShown, type UnitChoice, unitOf } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { AXIS, TOOLTIP } from '../../ui/charts/chartStyle';
 import { Key } from '../../ui/charts/Key';
 
@@ -127,7 +128,7 @@ const Legend = () => (
   <p className="caption flex flex-wrap gap-4">
     <Key color="var(--front)">most force in the braking zone</Key>
     <Key color="var(--ink)" dashed>
-      force at first bite, for the braking zone’s mean braking
+      {say.forceFirstBiteBraking}
     </Key>
     <Key color="var(--rear)">pedal travel, right scale</Key>
   </p>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Pedal } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { Field, Section } from '../../shared/Section';
 import { SelectField } from '../../ui/SelectField';
 import { FitPart } from './BrakeSections';
@@ -89,7 +90,7 @@ export function Recovery({ editing }: TabProps) {
             ['added', 'On top of them'],
           ]}
           onChange={(blending) => editing.set(['recovery', 'blending'], blending, 'Blending')}
-          note="On top, the pedal is lighter and the balance moves to the motor’s axle while it brakes."
+          note={say.topPedalLighterBalance}
         />
       )}
       {recovery &&
@@ -115,7 +116,7 @@ function BoosterSection({ editing, field }: TabProps & { field: PedalField }) {
         onChange={(value) =>
           editing.set(['pedal', 'booster'], value === 'none' ? null : { gain: 5, kneeN: 1100 }, 'Booster')
         }
-        note="Helps up to its knee; beyond, the foot is alone."
+        note={say.helpsUpKneeBeyond}
       />
       {booster && field('booster', 'gain')}
       {booster && field('booster', 'kneeN')}
@@ -139,7 +140,7 @@ function CylinderSection({ editing, field }: TabProps & { field: PedalField }) {
         onChange={(kind) =>
           editing.set(['pedal', 'cylinders'], cylindersAs(kind, cylinders), 'Master cylinders')
         }
-        note={cylinders.kind === 'single' ? 'With one circuit a leak leaves no brakes at all.' : undefined}
+        note={cylinders.kind === 'single' ? say.oneCircuitLeakLeaves : undefined}
       />
       {cylinders.kind === 'tandem' && (
         <SelectField
@@ -184,7 +185,7 @@ function ValveSection({ editing, field }: TabProps & { field: PedalField }) {
           ['load', 'Senses the rear load'],
         ]}
         onChange={(kind) => editing.set(['pedal', 'valve'], valveAs(kind, valve), 'Proportioning valve')}
-        note="A taller or stiffer rear spring blinds a load valve: set what it misses."
+        note={say.tallerStifferRearSpring}
       />
       {valve && ['kneeBar', 'slopePercent'].map((key) => field('valve', key))}
       {valve?.kind === 'load' && ['barPerKn', 'missedKn'].map((key) => field('valve', key))}

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import type { DayResult, LapResult, StopForce } from '../../../core';
 import { formatQuantity, fromSi, type Setup, siText, type UnitChoice } from '../../../model';
 import { fadeText, LIMIT_WORDS, lengthText, overrunText, pedalText, stopText } from '../../../text/en';
+import { say } from '../../../text/en/say/garage';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
 import { WithSession } from '../../shared/WithSession';
 import { useSetup } from '../../state/context';
@@ -47,8 +48,7 @@ function PedalSession({ computed }: { computed: Computed }) {
       ),
     [result],
   );
-  if (points.length === 0)
-    return <p className="panel px-4 py-5 text-dim">Nothing is braked in this session.</p>;
+  if (points.length === 0) return <p className="panel px-4 py-5 text-dim">{say.nothingBrakedSession}</p>;
   const { fade } = result;
   return (
     <>
@@ -87,13 +87,18 @@ function PedalHead({
         <h2 className="text-[15px]">Pedal force over the session</h2>
         {fade && (
           <p className="mt-1">
-            Minimum brake reserve: <strong className="font-[640]">{fadeText(fade.margin)}</strong> on lap{' '}
-            {fade.at.lap} at braking zone {fade.at.stop + 1}
+            {say.minimumBrakeReserve}
+            <strong className="font-[640]">{fadeText(fade.margin)}</strong>
+            {say.onLap}
+            {fade.at.lap}
+            {say.brakingZone(fade.at.stop + 1)}
             {fade.margin < 0 && (
               <>
-                , limited by {LIMIT_WORDS[fade.limit]}. At worst the car{' '}
-                <strong className="font-[640] text-over">{overrunText(fade.extraDistance, units)}</strong> on
-                lap {fade.longest.lap} at braking zone {fade.longest.stop + 1}
+                {say.limitedWorstCar(LIMIT_WORDS[fade.limit])}
+                <strong className="font-[640] text-over">{overrunText(fade.extraDistance, units)}</strong>
+                {say.onLap}
+                {fade.longest.lap}
+                {say.brakingZone(fade.longest.stop + 1)}
               </>
             )}
             .
@@ -105,10 +110,8 @@ function PedalHead({
         checked={setup.plan.brakesEarlier}
         onChange={(earlier) => plan?.set(['brakesEarlier'], earlier, 'Braking earlier when they fade')}
       >
-        The driver brakes earlier on the next lap
-        <span className="caption block">
-          Where the brakes could not make a braking zone, the next lap is solved again with what they had.
-        </span>
+        {say.driverBrakesEarlierNext}
+        <span className="caption block">{say.whereBrakesCouldNot}</span>
       </CheckField>
     </div>
   );
@@ -144,11 +147,7 @@ function ZoneForces({
         nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
         columns={pedalColumns(lap, { limitN, longest, units })}
       />
-      <p className="caption mt-1.5">
-        A car whose tyres are the limit does not stop shorter with more brake; one limited by the pedal or by
-        fade does. Vapour is drawn from the fluid’s temperature over its boiling point, 0.4 cm³ per °C and
-        wheel (own estimate); glazed pads stay weaker until bedded again.
-      </p>
+      <p className="caption mt-1.5">{say.carWhoseTyresLimit}</p>
     </section>
   );
 }
@@ -162,19 +161,19 @@ function pedalColumns(
   return [
     {
       head: 'pedal',
-      means: 'Greatest pedal force the braking zone needs',
+      means: say.greatestPedalForceBraking,
       cell: (f) => (
         <strong className={`font-[620] ${f.pedal > limitN ? 'text-over' : ''}`}>{force(f.pedal)}</strong>
       ),
     },
     {
       head: 'first bite',
-      means: 'Pedal force for the braking zone’s mean braking with the friction at first touch',
+      means: say.pedalForceBrakingZone,
       cell: (f) => force(f.pedalBite),
     },
     {
       head: 'stays',
-      means: 'The same with the friction that is left at its end',
+      means: say.sameFrictionLeftEnd,
       cell: (f) => force(f.pedalStay),
     },
     {
@@ -198,24 +197,24 @@ function pedalColumns(
     },
     {
       head: 'µ front, least',
-      means: 'Least friction of the front pads in the braking zone',
+      means: say.leastFrictionFrontPads,
       cell: (_, i) =>
         Math.min(lap.wheels.frontLeft[i].frictionLeast, lap.wheels.frontRight[i].frictionLeast).toFixed(2),
     },
     {
       head: 'µ rear, least',
-      means: 'Least friction of the rear pads in the braking zone',
+      means: say.leastFrictionRearPads,
       cell: (_, i) =>
         Math.min(lap.wheels.rearLeft[i].frictionLeast, lap.wheels.rearRight[i].frictionLeast).toFixed(2),
     },
     {
       head: 'brake reserve',
-      means: 'Braking available at the driver’s limit over braking needed, minus one',
+      means: say.brakingAvailableDriverS,
       cell: (f) => <span className={f.fadeMargin < 0 ? 'text-over' : ''}>{fadeText(f.fadeMargin)}</span>,
     },
     {
       head: 'overshoots by',
-      means: 'Distance by which braking overshoots its point',
+      means: say.distanceWhichBrakingOvershoots,
       cell: (f) =>
         f.extraDistance === 0
           ? '—'
@@ -225,7 +224,7 @@ function pedalColumns(
     },
     {
       head: 'limited by',
-      means: 'What would have to give more for a shorter stop',
+      means: say.whatWouldHaveGive,
       cell: (f) => LIMIT_WORDS[f.limit],
     },
   ];

@@ -14,6 +14,7 @@ import {
   taperOf,
   vehicleOf,
 } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { AxleField } from '../../shared/AxleField';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -43,11 +44,7 @@ export function PistonCompare({ editing }: TabProps) {
   return (
     <section className="panel px-4 py-3" aria-label="Calipers side by side">
       <h2 className="text-[15px]">Calipers side by side</h2>
-      <p className="mt-1 max-w-[84ch]">
-        More pistons do not brake harder: with the same total area the torque is the same and so is the
-        pedal’s travel, but for what pads and body give; the pressure on a larger pad is less and its wear
-        more even. A larger rotor gives more torque for the same pressure.
-      </p>
+      <p className="mt-1 max-w-[84ch]">{say.morePistonsDoNot}</p>
       <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
         <AxleField value={axle} onChange={setAxle} />
         <SelectField
@@ -57,7 +54,7 @@ export function PistonCompare({ editing }: TabProps) {
           onChange={setChosen}
         />
         <CheckField className="pb-1" checked={sameArea} onChange={setSameArea}>
-          its pistons made to the same total area
+          {say.pistonsMadeSameTotal}
         </CheckField>
       </div>
       <table className="mt-2 w-full max-w-[760px] text-right">
@@ -151,8 +148,8 @@ function compare(car: Car, other: Car, axle: Axle, parts: readonly Part[]): Row[
     row('Pedal travel', 'smallLength', 'travel'),
     row('Pedal force for 0.8 g', 'force', 'pedal'),
     row('Pressure on the pad', 'pressure', 'pad'),
-    row('Pressure at the leading edge over the mean', 'plain', 'leading'),
-    row('Pressure at the trailing edge over the mean', 'plain', 'trailing'),
+    row(say.pressureLeadingEdgeOver, 'plain', 'leading'),
+    row(say.pressureTrailingEdgeOver, 'plain', 'trailing'),
     row('Effective radius', 'smallLength', 'radius'),
     row('Caliper mass', 'mass', 'mass'),
   ];

@@ -1,5 +1,6 @@
 import { Minus, Plus } from 'lucide-react';
 import { type Axle, fieldInfo, pistonField } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { NumberField } from '../../shared/NumberField';
 import type { Editing } from '../../state/useItem';
 import { IconButton } from '../../ui/IconButton';
@@ -45,9 +46,7 @@ export function PistonsField({ editing, axle }: { editing: Editing<'cars'>; axle
           onClick={() => editing.set(path, pistons.slice(0, -1), `One ${axle} piston less`)}
         />
       </div>
-      <p className="caption mt-1">
-        {area.toFixed(1)} cm² a side. It is the area that makes torque, not the count.
-      </p>
+      <p className="caption mt-1">{say.cmSideAreaMakes(area.toFixed(1))}</p>
     </fieldset>
   );
 }

@@ -5,6 +5,7 @@ import type { ProcedureResult, ProcedureStop, Requirement } from '../../../core'
 import { correctedDistance } from '../../../core';
 import { dayInput, formatQuantity, fromSi, siText, toSi, type UnitChoice } from '../../../model';
 import { changeText, lengthText, temperatureText } from '../../../text/en';
+import { say } from '../../../text/en/say/garage';
 import { StateMark } from '../../shared/StateMark';
 import { WithSession } from '../../shared/WithSession';
 import { useBackground } from '../../state/context';
@@ -36,7 +37,7 @@ function Procedures({ computed }: { computed: Computed }) {
   if (query.isError) {
     return (
       <p className="panel px-4 py-5" role="alert">
-        It could not be computed. {query.error.message}
+        {say.couldNotComputed(query.error.message)}
       </p>
     );
   }
@@ -51,24 +52,11 @@ function Procedures({ computed }: { computed: Computed }) {
   return (
     <>
       <p className="panel px-4 py-2.5">
-        <strong className="font-[640]">Our own computation, not an approval.</strong> The rules are run on the
-        car as entered, with its driver’s build-up, up to where the first axle would lock. Test only on a
-        closed course with run-off. Real distances are put right for the speed that was driven, s·(v wanted /
-        v driven)² (SAE J299): 40 m from 79 instead of 80 km/h count as{' '}
-        {correctedDistance(40, 79, 80).toFixed(1)} m.
+        <strong className="font-[640]">{say.ourOwnComputationNot}</strong>
+        {say.rulesRunCarEntered(correctedDistance(40, 79, 80).toFixed(1))}
       </p>
-      <Case
-        title="Cold stop from 100 km/h"
-        note="UN R13-H annex 3 type 0, 49 CFR 571.135: brakes at 80 °C, engine disconnected, pedal 65 to 500 N."
-        result={cold}
-        units={units}
-      />
-      <Case
-        title="Heating sequence and hot stop"
-        note="UN R13-H type I, 49 CFR 571.135 S7.13: 15 snubs from 80 % of top speed, at most 120 km/h, to half, at 3 m/s², 45 s apart; then the stop again at once with no more pedal force. Back to speed at 1.5 m/s² (own choice); top speed is taken from the lap."
-        result={hot}
-        units={units}
-      />
+      <Case title="Cold stop from 100 km/h" note={say.unRHAnnex} result={cold} units={units} />
+      <Case title="Heating sequence and hot stop" note={say.unRHType} result={hot} units={units} />
       <InARow
         kmh={kmh}
         units={units}
@@ -151,9 +139,10 @@ function InARow({
         />
       </div>
       <p className="mt-2">
-        The last stop takes a pedal force{' '}
-        {changeText(row.stops[0].pedal, row.stops[row.stops.length - 1].pedal, 'the first')} and a distance{' '}
-        {changeText(row.stops[0].distance, row.stops[row.stops.length - 1].distance, 'the first')}.
+        {say.lastStopTakesPedal(
+          changeText(row.stops[0].pedal, row.stops[row.stops.length - 1].pedal, 'the first'),
+          changeText(row.stops[0].distance, row.stops[row.stops.length - 1].distance, 'the first'),
+        )}
       </p>
       <StopRows of="stops in a row" stops={row.stops} units={units} />
     </section>

@@ -1,5 +1,6 @@
 import type { StopForce } from '../../../core';
 import { fieldInfo, planSchema, siText, type UnitChoice } from '../../../model';
+import { say } from '../../../text/en/say/garage';
 import { NumberField } from '../../shared/NumberField';
 import type { useUnits } from '../../state/preferences';
 import type { ForceTable } from '../../ui/WideTable';
@@ -10,17 +11,17 @@ export function shareColumns(units: UnitChoice): ForceColumn[] {
   return [
     {
       head: <Head a="share" b="start, %" />,
-      means: 'Brake balance (% front) as the pedal goes down',
+      means: say.brakeBalanceFrontPedal,
       cell: (f) => percent(f.share.start),
     },
     {
       head: <Head a="mean" b="%" />,
-      means: 'Brake balance (% front) over the work of the braking zone',
+      means: say.brakeBalanceFrontOverWork,
       cell: (f) => <strong className="font-[620]">{percent(f.share.mean)}</strong>,
     },
     {
       head: <Head a="end" b="%" />,
-      means: 'Brake balance (% front) as the pedal comes up',
+      means: say.brakeBalanceFrontPedalComes,
       cell: (f) => percent(f.share.end),
     },
     {
@@ -30,7 +31,7 @@ export function shareColumns(units: UnitChoice): ForceColumn[] {
     },
     {
       head: <Head a="mean" b="%" />,
-      means: 'Ideal balance over the work of the braking zone',
+      means: say.idealBalanceOverWork,
       cell: (f) => <strong className="font-[620]">{percent(f.ideal.mean)}</strong>,
     },
     {
@@ -40,12 +41,12 @@ export function shareColumns(units: UnitChoice): ForceColumn[] {
     },
     {
       head: <Head a="off by" b="points" />,
-      means: 'Share less ideal: over 0 the front does too much',
+      means: say.shareLessIdealOver,
       cell: (f) => signed(100 * (f.share.mean - f.ideal.mean)),
     },
     {
       head: <Head a="nearer" b="to locking" />,
-      means: 'Axle that is nearer to locking at the hardest instant',
+      means: say.axleNearerLockingHardest,
       cell: (f) => f.locksFirst,
     },
     {
@@ -74,12 +75,12 @@ export function clickColumns({
   return [
     {
       head: <Head a="tyres" b="want" />,
-      means: 'Clicks from the middle that would bring share to ideal; + is to the front',
+      means: say.clicksMiddleWouldBring,
       cell: (_: StopForce, i: number) => signed(suggestion[i], 0),
     },
     {
       head: <Head a="set" b="clicks" />,
-      means: 'Clicks set at this braking zone; the session is driven with them',
+      means: say.clicksSetBrakingZone,
       cell: (_: StopForce, i: number) => (
         <div className="ml-auto w-[64px]">
           <NumberField

@@ -1,5 +1,6 @@
 import type { CornerNetwork, FlowEnd, PartFlow } from '../../../core';
 import { temperatureText } from '../../../text/en';
+import { say } from '../../../text/en/say/inside';
 import { useUnits } from '../../state/preferences';
 import { heatColor } from '../../ui/charts/heatColor';
 import { DISC, DISC_LINES, DRUM, DRUM_LINES, type Line } from './brakeDrawing';
@@ -42,7 +43,7 @@ export function BrakeSection({
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="block h-auto w-full min-w-[600px]"
       role="img"
-      aria-label="The brake cut open, with the temperature of every part and the heat between them; the table beside it has the numbers"
+      aria-label={say.brakeCutOpenTemperature}
     >
       <path d="M150 346H650" stroke="var(--dim)" strokeDasharray="10 4 2 4" strokeWidth={0.8} />
       {shown.map((part) => {

@@ -1,5 +1,6 @@
 import { type SankeyNode, sankey, sankeyLinkHorizontal } from 'd3-sankey';
 import type { HeatBalance, PartFlow } from '../../../core';
+import { say } from '../../../text/en/say/inside';
 import { useWidth } from '../../ui/charts/useSize';
 import { inWordsOf, jouleText } from './moments';
 
@@ -94,13 +95,7 @@ export function HeatFlow({ balance, drum }: { balance: HeatBalance; drum: boolea
   const share = (value: number) => (made > 0 ? ` (${((100 * value) / made).toFixed(0)} %)` : '');
   return (
     <div ref={ref}>
-      <svg
-        width={width}
-        height={HEIGHT}
-        className="block"
-        role="img"
-        aria-label="Where the heat of the braking zone went; the table under it has the numbers"
-      >
+      <svg width={width} height={HEIGHT} className="block" role="img" aria-label={say.whereHeatBrakingZone}>
         {graph.links.map((link) => {
           const source = link.source as unknown as Place & { index: number };
           const target = link.target as unknown as Place & { index: number };

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { HeatBalance, PartFlow } from '../../../core';
 import type { WhatIf } from '../../../model';
 import { stopText } from '../../../text/en';
+import { say } from '../../../text/en/say/inside';
 import { Notices } from '../../shared/Notices';
 import { useSetup } from '../../state/context';
 import { type Computed, useSession } from '../../state/useSession';
@@ -31,7 +32,7 @@ export function InsidePage() {
         !view.error &&
         view.obstacles.every((o) => o.severity !== 'error') && (
           <div className="panel grid h-64 place-items-center text-dim" role="status">
-            Driving the lap and heating the brakes …
+            {say.drivingLapHeatingBrakes}
           </div>
         )
       )}
@@ -139,7 +140,7 @@ const PATHS = {
 function stopTitle({ result }: Computed, span: { lap: number; stop: number }): string {
   const lap = result.laps[span.lap - 1];
   const { name } = lap.trace.stops[span.stop];
-  return `Where the heat of ${stopText(span.stop, name)} on lap ${lap.numberInSession} went, until the next braking zone`;
+  return say.whereHeatLapWent(stopText(span.stop, name), lap.numberInSession);
 }
 
 function StopHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolean; title: string }) {
@@ -150,8 +151,12 @@ function StopHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolea
     <section className="panel px-3 py-2.5" aria-label="Where the heat went">
       <h2 className="text-[15px]">{title}</h2>
       <p className="caption">
-        One wheel: made {jouleText(made)}, to the air {jouleText(toAir)}, kept in the brake {jouleText(kept)}.
-        Flows are summed over the steps; what they leave open is {jouleText(Math.abs(made - toAir - kept))}.
+        {say.oneWheelMadeAir(
+          jouleText(made),
+          jouleText(toAir),
+          jouleText(kept),
+          jouleText(Math.abs(made - toAir - kept)),
+        )}
       </p>
       <Scrolled label="The heat’s ways, drawn">
         <div className="min-w-[640px]">

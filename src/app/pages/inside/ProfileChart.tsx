@@ -2,6 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import type { CornerNetwork } from '../../../core';
 import { toShown, unitOf } from '../../../model';
 import { celsius } from '../../../text/en';
+import { say } from '../../../text/en/say/inside';
 import { useUnits } from '../../state/preferences';
 import { PlaceAxis, ValueAxis } from '../../ui/charts/Axis';
 import { useWidth } from '../../ui/charts/useSize';
@@ -48,7 +49,7 @@ export function ProfileChart({
         height={HEIGHT}
         className="block"
         role="img"
-        aria-label="Temperature through pad and rotor, from the pad's backing plate to the inside of the rotor"
+        aria-label={say.temperatureThroughPadRotor}
       >
         <rect
           x={x(-shown(padThickness))}

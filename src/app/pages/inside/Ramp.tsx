@@ -1,4 +1,5 @@
 import { siText } from '../../../model';
+import { say } from '../../../text/en/say/inside';
 import { useUnits } from '../../state/preferences';
 import { heatGradient } from '../../ui/charts/heatColor';
 
@@ -26,7 +27,7 @@ export function Ramp({
       <span className="ml-2 text-ink">
         core {text(bulk)}, seals {text(seal)}
       </span>
-      <span className="ml-2">Arrows: heat in watts; pick one here or in the list.</span>
+      <span className="ml-2">{say.arrowsHeatWattsPick}</span>
     </div>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { type Car, formatQuantity, type Plan, siText, takeFit } from '../../../model';
 import type { Fitted, LapFit, ListedPiece, LogAnalysis } from '../../../services';
 import type { LogEntry } from '../../../storage';
+import { say } from '../../../text/en/say/log';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
@@ -37,15 +38,10 @@ export function FitPanel({
   const { plan, car } = analysis.setup;
   return (
     <section className="panel px-4 py-3" aria-label="Fit to this lap">
-      <h2 className="text-[15px]">Make the simulated lap go like this one</h2>
-      <p className="mt-0.5 max-w-[90ch]">
-        Use of grip in corners and in braking and the power are fitted to the speeds along the lap. A log
-        shows grip only as far as it is used: whether tyres or driver had more in hand, it cannot tell.
-      </p>
+      <h2 className="text-[15px]">{say.makeSimulatedLapGo}</h2>
+      <p className="mt-0.5 max-w-[90ch]">{say.useGripCornersBraking}</p>
       {listed ? (
-        <p className="caption mt-1.5">
-          A list of braking zones has its speeds given; there is nothing to fit.
-        </p>
+        <p className="caption mt-1.5">{say.listBrakingZonesHas}</p>
       ) : (
         <button type="button" className="btn mt-2" disabled={busy} onClick={() => void run()}>
           {busy ? 'Driving laps …' : 'Fit to this lap'}
@@ -72,10 +68,7 @@ export function FitPanel({
           >
             Apply
           </button>
-          <p className="caption mt-1">
-            The share of grip used goes into the plan; what exceeds 100 % raises the tyres’ grip, and the
-            power changes the car: both count in its other plans too.
-          </p>
+          <p className="caption mt-1">{say.shareGripUsedGoes}</p>
         </div>
       )}
     </section>
@@ -94,11 +87,7 @@ function FitTable({ plan, fit, car }: { plan: Plan; fit: LapFit; car: Car }) {
         {formatQuantity(now * f.uncertainty, quantity, units, 1)}
       </td>
       <td className="px-3 text-close">
-        {f.atLimit
-          ? 'at the end of its range: it is not found'
-          : !(f.uncertainty < 0.25)
-            ? 'the lap cannot tell: it is never the limit'
-            : ''}
+        {f.atLimit ? say.endRangeNotFound : !(f.uncertainty < 0.25) ? say.lapCannotTellNever : ''}
       </td>
     </tr>
   );
@@ -127,11 +116,15 @@ function Remainder({ fit }: { fit: LapFit }) {
   const speed = (v: number) => siText(v, 'speed', units, 1);
   return (
     <p className="mt-1.5">
-      Speeds differ by {speed(fit.after.speed)} RMS error, {speed(fit.before.speed)} before; the lap by{' '}
-      {Math.abs(fit.after.time).toFixed(2)} s, {Math.abs(fit.before.time).toFixed(2)} s before; its brake heat
-      by {siText(Math.abs(fit.after.heat), 'energy', units)},{' '}
-      {siText(Math.abs(fit.before.heat), 'energy', units)} before.
-      {!fit.settled && ' The fit had not quite settled; fit again from here once it is applied.'}
+      {say.speedsDifferRmsError(
+        speed(fit.after.speed),
+        speed(fit.before.speed),
+        Math.abs(fit.after.time).toFixed(2),
+        Math.abs(fit.before.time).toFixed(2),
+        siText(Math.abs(fit.after.heat), 'energy', units),
+        siText(Math.abs(fit.before.heat), 'energy', units),
+      )}
+      {!fit.settled && say.fitHadNotQuite}
     </p>
   );
 }

@@ -4,6 +4,7 @@ import { LOG_COLUMN_NAMES } from '../../../io';
 import { formatQuantity, siText, toShown, unitOf } from '../../../model';
 import type { LogAnalysis, MeasuredSeries } from '../../../services';
 import { celsius, clockText, PART_NAMES, UNCALIBRATED_NOTE, verdictText } from '../../../text/en';
+import { say } from '../../../text/en/say/log';
 import { StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
 import { AXIS, TOOLTIP } from '../../ui/charts/chartStyle';
@@ -27,9 +28,12 @@ export function HeatTab({ analysis }: LogViewProps) {
           </span>
         </p>
         <p className="caption mt-1">
-          Computed with the logged speeds, {begins(analysis)}, in air of{' '}
-          {siText(analysis.ambient, 'temperature', units)} (
-          {analysis.ambientLogged ? 'as logged' : 'from the plan'}). {UNCALIBRATED_NOTE}
+          {say.computedLoggedSpeedsAir(
+            begins(analysis),
+            siText(analysis.ambient, 'temperature', units),
+            analysis.ambientLogged ? 'as logged' : 'from the plan',
+            UNCALIBRATED_NOTE,
+          )}
         </p>
       </section>
       {series ? (
@@ -49,10 +53,7 @@ export function HeatTab({ analysis }: LogViewProps) {
         </>
       ) : (
         <section className="panel px-4 py-5">
-          <p>
-            This log has no temperatures. What is predicted for it stands alone; with rotor, caliper or fluid
-            temperatures in the log they would be drawn over it here.
-          </p>
+          <p>{say.logHasNoTemperatures}</p>
           <Predicted analysis={analysis} />
         </section>
       )}
@@ -62,10 +63,8 @@ export function HeatTab({ analysis }: LogViewProps) {
 
 /** How the brakes began, in words. */
 function begins({ begun, setup }: LogAnalysis): string {
-  if (begun === 'sensed') return 'from brakes as warm as the log’s own sensors find them at its start';
-  return setup.plan.start.kind === 'cold'
-    ? 'from brakes as cold as the air'
-    : 'from brakes as warm as the plan begins';
+  if (begun === 'sensed') return say.brakesWarmLogS;
+  return setup.plan.start.kind === 'cold' ? say.brakesColdAir : say.brakesWarmPlanBegins;
 }
 
 function Residuals({ analysis }: { analysis: LogAnalysis }) {
@@ -95,10 +94,7 @@ function Residuals({ analysis }: { analysis: LogAnalysis }) {
           ))}
         </tbody>
       </table>
-      <p className="caption mt-1">
-        Measured less predicted. A rubbing thermocouple reads late and lies between surface and core; a
-        difference that stays is what a calibration of the cooling would take up.
-      </p>
+      <p className="caption mt-1">{say.measuredLessPredictedRubbing}</p>
     </section>
   );
 }

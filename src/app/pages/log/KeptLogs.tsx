@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { type LogEntry, relistLog, renameLog, unlistLog } from '../../../storage';
 import { clockText, noteText } from '../../../text/en';
+import { say } from '../../../text/en/say/log';
 import { download } from '../../shell/files';
 import { useBackground } from '../../state/context';
 import { TextField } from '../../ui/TextField';
@@ -18,13 +19,12 @@ export function KeptLogs() {
   if (logs.error) {
     return (
       <p className="panel px-4 py-4" role="alert">
-        The logs kept in this browser cannot be listed: {logs.error.message}
+        {say.logsKeptBrowserCannot(logs.error.message)}
       </p>
     );
   }
   if (!logs.data) return <div className="panel h-32" role="status" aria-label="Looking for logs" />;
-  if (logs.data.length === 0)
-    return <p className="panel px-4 py-6 text-dim">No logs are kept in this browser yet.</p>;
+  if (logs.data.length === 0) return <p className="panel px-4 py-6 text-dim">{say.noLogsKeptBrowser}</p>;
   const save = async (entry: LogEntry) => {
     try {
       download('log', entry.name, await files.call((remote) => remote.exportLog(entry.id)));

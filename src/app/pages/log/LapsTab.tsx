@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { formatQuantity, siText, type UnitChoice } from '../../../model';
 import type { ListedPiece, LogAnalysis } from '../../../services';
 import { lapText, noteText } from '../../../text/en';
+import { say } from '../../../text/en/say/log';
 import { useUnits } from '../../state/preferences';
 import { FitPanel } from './FitPanel';
 import type { LogViewProps } from './logView';
@@ -9,10 +10,10 @@ import { SpeedChart } from './SpeedChart';
 import { StopComparison } from './StopComparison';
 
 const BY = {
-  position: 'by the positions, at the start line',
+  position: say.positionsStartLine,
   'lap-number': 'by the logger’s own lap number',
-  speed: 'by laying the simulated lap’s speed over it',
-  none: 'not at all: no lap was found',
+  speed: say.layingSimulatedLapS,
+  none: say.notAllNoLap,
 } as const;
 const KINDS = { out: 'Out lap', hot: 'Hot lap', cool: 'Cool-down lap', stand: 'Standing' } as const;
 
@@ -27,21 +28,21 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
     <>
       <section className="panel px-4 py-3" aria-label="The log">
         <p>
-          <strong className="font-[640]">{entry.name}</strong>: {entry.samples} samples,{' '}
-          {(1 / analysis.step).toFixed(analysis.step > 0.9 ? 1 : 0)} a second; its speed scatters by{' '}
-          {siText(analysis.noise, 'speed', units, 2)}. Cut into laps {BY[analysis.by]}.
+          <strong className="font-[640]">{entry.name}</strong>
+          {say.samplesSecondSpeedScatters(
+            entry.samples,
+            (1 / analysis.step).toFixed(analysis.step > 0.9 ? 1 : 0),
+            siText(analysis.noise, 'speed', units, 2),
+            BY[analysis.by],
+          )}
         </p>
-        {analysis.step > 0.3 && (
-          <p className="mt-1 text-close">
-            So few samples show where a braking begins and ends only roughly: take each braking zone’s energy
-            as uncertain by about a tenth.
-          </p>
-        )}
+        {analysis.step > 0.3 && <p className="mt-1 text-close">{say.soFewSamplesShow}</p>}
         {analysis.otherCircuit && (
           <p className="mt-1 text-close" role="alert">
-            Its laps are {formatQuantity(analysis.otherCircuit.logged, 'distance', units)} long, the plan’s
-            circuit is {formatQuantity(analysis.otherCircuit.circuit, 'distance', units)}: was this driven on
-            another circuit? Choose the plan it belongs to at the top.
+            {say.lapsLongPlanS(
+              formatQuantity(analysis.otherCircuit.logged, 'distance', units),
+              formatQuantity(analysis.otherCircuit.circuit, 'distance', units),
+            )}
           </p>
         )}
         {notes.length > 0 && (
@@ -62,7 +63,7 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
             <StopComparison analysis={analysis} piece={piece} />
           </div>
         ) : (
-          <p className="panel px-4 py-6 text-dim">Nothing was driven in this log.</p>
+          <p className="panel px-4 py-6 text-dim">{say.nothingWasDrivenLog}</p>
         )}
       </div>
       {piece && piece.kind !== 'stand' && piece.whole && (

@@ -1,3 +1,4 @@
+import { say } from '../../../text/en/say/log';
 import { SelectField } from '../../ui/SelectField';
 import type { LiveState, LiveView } from './liveRecorder';
 import { useLogs } from './useLogs';
@@ -74,6 +75,6 @@ export const STATES: Readonly<Record<LiveState, string>> = {
   idle: 'Not connected',
   connecting: 'Connecting …',
   live: 'Live',
-  lost: 'Connection lost; trying again. What was recorded is safe.',
+  lost: say.connectionLostTryingAgain,
   ended: 'Ended',
 };

@@ -8,6 +8,7 @@ import { LOG_COLUMN_NAMES, type LogColumn } from '../../../io';
 import { siText, type UnitChoice } from '../../../model';
 import { openKeptLog } from '../../../storage';
 import { clockText, leftText } from '../../../text/en';
+import { say } from '../../../text/en/say/log';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { Connection, isRunning } from './LiveConnection';
@@ -50,15 +51,13 @@ export function LiveTab() {
         </p>
       )}
       {from === 'simulated' && !known && view.state === 'idle' && (
-        <p className="caption">
-          The simulated logger drives the demo’s first plan; yours is not one it knows.
-        </p>
+        <p className="caption">{say.simulatedLoggerDrivesDemo}</p>
       )}
       {view.samples === 0 ? (
         <p className="panel px-4 py-6 text-dim">
-          Nothing has come yet. The simulated logger drives{' '}
-          {demoProject.plans.find((p) => p.id === plan)?.name} with scatter, dropouts and drifting sensors; a
-          real one would send its samples the same way.
+          {say.nothingHasComeYet}
+          {demoProject.plans.find((p) => p.id === plan)?.name}
+          {say.scatterDropoutsDriftingSensors}
         </p>
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
@@ -71,9 +70,9 @@ export function LiveTab() {
                 'Keeping the recording …'
               ) : (
                 <>
-                  The recording is kept as “{liveName}”.{' '}
+                  {say.recordingKeptAs(liveName)}{' '}
                   <Link className="underline" to={`/log/laps?log=${liveId}`}>
-                    Its laps and stops
+                    Its laps and braking zones
                   </Link>
                 </>
               )}
@@ -103,7 +102,7 @@ function useConnection() {
         recorder.connect(`/stand-in/logger/stream?plan=${plan}&speed=${speed}&laps=8`);
       else {
         const raw = await openKeptLog(logStore, from);
-        if (!raw) throw new Error('The values of this log are not in the browser’s storage any more.');
+        if (!raw) throw new Error(say.valuesLogNotBrowser);
         recorder.replay(raw, Number(speed));
       }
     } catch (error) {
@@ -132,10 +131,7 @@ function Now({ view, units, result }: { view: LiveView; units: UnitChoice; resul
       <p className="mt-3 text-[17px] leading-snug" data-testid="laps-left" aria-live="polite">
         {leftText(result?.left)}
       </p>
-      <p className="caption mt-1">
-        Going on with laps like the last whole one. A prediction is no proof that the brakes will hold: a soft
-        or long pedal means slow down and come in.
-      </p>
+      <p className="caption mt-1">{say.goingLapsLikeLast}</p>
     </section>
   );
 }

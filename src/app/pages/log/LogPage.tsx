@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { LogEntry } from '../../../storage';
+import { say } from '../../../text/en/say/log';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
@@ -50,7 +51,7 @@ export function LogPage() {
       />
       {!found && (
         <p className="panel px-4 py-6" role="alert">
-          There is no view “{tab.slice(0, 40)}” of a log. Choose one of the above.
+          {say.thereNoViewLog(tab.slice(0, 40))}
         </p>
       )}
       {tab === 'logs' && <LogsTab />}
@@ -66,7 +67,7 @@ function WithLog({ view: View }: { view: ComponentType<LogViewProps> }) {
   if (!entry) {
     return (
       <p className="panel px-4 py-6" role={missing ? 'alert' : undefined}>
-        {missing ? 'This browser keeps no such log. It may have been removed. ' : 'No log yet. '}
+        {missing ? say.browserKeepsNoSuch : say.noLogYet}
         <Link className="underline" to="/log/logs">
           Open a file
         </Link>{' '}
@@ -93,7 +94,7 @@ function Analysed({ entry, view: View }: { entry: LogEntry; view: ComponentType<
   if (query.error) {
     return (
       <p className="panel px-4 py-5" role="alert">
-        “{entry.name}” could not be laid over the plan. {query.error.message}{' '}
+        {say.couldNotLaidOver(entry.name, query.error.message)}
         <button type="button" className="underline" onClick={() => void query.refetch()}>
           Try again
         </button>

@@ -6,6 +6,7 @@ import type { EngineClient, FilesEngine, KeptLog, ListedTracks, OpenedTable } fr
 import { type LogMapping, mappingSchema } from '../../../io';
 import type { Problem, Refused } from '../../../model';
 import { rememberedMapping, rememberMapping, sweepLogs } from '../../../storage';
+import { say } from '../../../text/en/say/log';
 import { FileDoor } from '../../shared/FileDoor';
 import { Refusal } from '../../shared/Refusal';
 import { useBackground } from '../../state/context';
@@ -120,7 +121,7 @@ function useReading() {
     } catch (error) {
       if (signal.aborted) {
         setStep({ kind: 'none' });
-        toast('Reading was cancelled; nothing was kept.');
+        toast(say.readingWasCancelledNothing);
       } else failed(file, error);
     }
   };
@@ -166,12 +167,11 @@ function ChooseFile({ open }: { open: (file: File) => Promise<void> }) {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <FileDoor kind="log" label="Open a log" testId="log-file" onFile={(file) => void open(file)} />
         <p className="max-w-[80ch]">
-          A logger’s export as CSV, laid out however it is, or a GPX track with times. It stays in this
-          browser. No logger at hand?{' '}
+          {say.loggerSExportCsv}
           <a className="underline" href="/stand-in/logger.csv" download>
             Download a simulated one’s file
-          </a>{' '}
-          or{' '}
+          </a>
+          {say.or}
           <Link className="underline" to="/log/live">
             connect to it live
           </Link>

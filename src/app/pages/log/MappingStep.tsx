@@ -8,6 +8,7 @@ import {
   type LogMapping,
   mappingProblems,
 } from '../../../io';
+import { say } from '../../../text/en/say/log';
 import { NumberField } from '../../shared/NumberField';
 import { Choice, type Options } from '../../ui/Choice';
 import { Tip } from '../../ui/Tip';
@@ -23,7 +24,7 @@ const RATE = {
   min: 0.1,
   max: 2000,
   usual: [10, 100],
-  description: 'Needed where no column is the time.',
+  description: say.neededWhereNoColumn,
   step: 1,
 } as const;
 const SEPARATORS: Readonly<Record<string, string>> = {
@@ -55,14 +56,14 @@ export function MappingStep({
   const timed = mapping.uses.some((use) => use.as === 'time');
   return (
     <section className="panel px-4 py-3" aria-label="What the columns are">
-      <h2 className="text-[15px] break-words">{name}: what are its columns?</h2>
+      <h2 className="text-[15px] break-words">{say.whatColumns(name)}</h2>
       <p className="caption mt-0.5 max-w-[90ch]">
-        {known
-          ? 'As you confirmed for a file like this before. '
-          : 'Recognised from names and units; put right what is wrong. '}
-        Separated by {SEPARATORS[layout.delimiter] ?? layout.delimiter}, decimal{' '}
-        {mapping.decimal === ',' ? 'comma' : 'point'}; values begin at line {layout.firstLine}. What is left
-        out is not read.
+        {say.separatedDecimalValuesBegin(
+          known ? say.youConfirmedFileLike : say.recognisedNamesUnitsPut,
+          SEPARATORS[layout.delimiter] ?? layout.delimiter,
+          mapping.decimal === ',' ? 'comma' : 'point',
+          layout.firstLine,
+        )}
       </p>
       <div className="mt-2 overflow-x-auto">
         <ColumnTable layout={layout} pickedFor={pickedFor} set={set} setUnit={setUnit} />

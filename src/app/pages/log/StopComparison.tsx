@@ -1,6 +1,7 @@
 import { energyUncertainty, pairStops, type Stop, type Vehicle } from '../../../core';
 import { formatQuantity, siText, type UnitChoice, vehicleOf } from '../../../model';
 import type { ListedPiece, LogAnalysis } from '../../../services';
+import { say } from '../../../text/en/say/log';
 import { useUnits } from '../../state/preferences';
 import { Tip } from '../../ui/Tip';
 
@@ -66,10 +67,7 @@ export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; pie
           </tfoot>
         )}
       </table>
-      <p className="caption mt-1">
-        ± is one standard deviation from the scatter of the logged speed alone; mass, drag and grade come from
-        the car and the circuit.
-      </p>
+      <p className="caption mt-1">{say.oneStandardDeviationScatter}</p>
     </section>
   );
 }

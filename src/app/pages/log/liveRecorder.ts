@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Channel, RawLog } from '../../../core';
 import { type LogColumn, type StreamColumn, streamColumns } from '../../../io';
+import { say } from '../../../text/en/say/log';
 
 /** Whether samples are coming. */
 export type LiveState = 'idle' | 'connecting' | 'live' | 'lost' | 'ended';
@@ -141,7 +142,7 @@ export class LiveRecorder {
       this.set({ state: this.lastId >= 0 ? 'lost' : 'connecting' });
       if (source.readyState !== EventSource.CLOSED) return;
       source.close();
-      this.set({ error: 'The logger refused or cannot be reached; it is tried again.' });
+      this.set({ error: say.loggerRefusedCannotReached });
       this.retry = setTimeout(() => this.open(url), AGAIN);
     });
   }
@@ -149,7 +150,7 @@ export class LiveRecorder {
   private begin(event: MessageEvent<string>): void {
     const read = startSchema.safeParse(parse(event.data));
     if (!read.success) {
-      this.set({ error: 'The stream does not begin with the names of its columns.' });
+      this.set({ error: say.streamDoesNotBegin });
       this.stop('ended');
       return;
     }
@@ -162,7 +163,7 @@ export class LiveRecorder {
     const read = rowsSchema.safeParse(parse(event.data));
     const id = Number(event.lastEventId);
     if (!read.success) {
-      this.set({ error: 'Some samples came garbled and were left out.' });
+      this.set({ error: say.someSamplesCameGarbled });
       return;
     }
     // After a lost connection a row may come twice.

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { QUESTION } from '../../../compute';
 import { dayInput } from '../../../model';
 import { verdictText } from '../../../text/en';
+import { say } from '../../../text/en/say/workbench';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -29,8 +30,7 @@ export function CoolingBand({ computed }: { computed: Computed }) {
       return results;
     },
   });
-  if (query.isError)
-    return <p className="caption mt-1">The range could not be computed. {query.error.message}</p>;
+  if (query.isError) return <p className="caption mt-1">{say.rangeCouldNotComputed(query.error.message)}</p>;
   const fresh = settled === computed && query.data;
   return (
     <ul

@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { AXLES, type AxleName, type BrakeState, type RecordedPart } from '../../../core';
 import { keepState, siText, storedBrakesOf, type UnitChoice } from '../../../model';
 import { PART_NAMES, temperatureText } from '../../../text/en';
+import { say } from '../../../text/en/say/workbench';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
 import { useEdit } from '../../state/useEdit';
@@ -48,7 +49,7 @@ export const EndPanel = memo(function EndPanel({
                   keptAt: new Date().toISOString(),
                   brakes: storedBrakesOf(result.end),
                 }),
-              { done: `Kept as “${name}”: choose it in a plan, rename it in the library` },
+              { done: say.keptChoosePlanRename(name) },
             )
           }
         >
@@ -58,7 +59,7 @@ export const EndPanel = memo(function EndPanel({
       <table className="mt-1 w-full max-w-[560px] text-[13px]">
         <thead>
           <tr className="text-left">
-            <th className="caption py-0.5 font-normal">For a plan that goes on from here</th>
+            <th className="caption py-0.5 font-normal">{say.planGoesHere}</th>
             <th className="text-right font-[620]">Front</th>
             <th className="text-right font-[620]">Rear</th>
           </tr>
@@ -76,9 +77,7 @@ export const EndPanel = memo(function EndPanel({
           ))}
         </tbody>
       </table>
-      <p className="caption mt-1">
-        Temperatures and glaze are computed; thicknesses and water are the car’s own, carried on.
-      </p>
+      <p className="caption mt-1">{say.temperaturesGlazeComputedThicknesses}</p>
     </section>
   );
 });

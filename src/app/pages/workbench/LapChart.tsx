@@ -3,6 +3,7 @@ import { memo, type PointerEvent, useMemo, useState } from 'react';
 import type { LapTrace } from '../../../core';
 import { formatQuantity, siText, toShown, type UnitChoice, unitOf } from '../../../model';
 import { stopText } from '../../../text/en';
+import { say } from '../../../text/en/say/workbench';
 import { useUnits } from '../../state/preferences';
 import { type Selection, shownRecords } from '../../state/selection';
 import type { ChartProps, Computed } from '../../state/useSession';
@@ -70,7 +71,7 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
             onSelect({ ...selection, stop: nearestStop(lap.trace, pointed) });
           }}
           role="img"
-          aria-label="Speed, braking power and temperatures over the lap; the stop list has the numbers"
+          aria-label={say.speedBrakingPowerTemperatures}
         >
           <ZoneBands trace={lap.trace} chosen={selection.stop} x={x} />
           <Axes drawing={drawing} width={width} ends={[first, last]} />
@@ -279,5 +280,13 @@ function pointText(
   while (k < trace.distance.length - 2 && trace.distance[k + 1] < distance) k++;
   const { front, rear } = shownRecords(result, side);
   const t = (values: Float64Array) => siText(values[i], 'temperature', units);
-  return `${formatQuantity(distance, 'distance', units)}: ${siText(trace.speed[k], 'speed', units)} · front core ${t(front.rotorBulk)}, surface ${t(front.rotorFace)}, fluid ${t(front.fluid)} · rear core ${t(rear.rotorBulk)}, surface ${t(rear.rotorFace)}`;
+  return say.frontCoreSurfaceFluid(
+    formatQuantity(distance, 'distance', units),
+    siText(trace.speed[k], 'speed', units),
+    t(front.rotorBulk),
+    t(front.rotorFace),
+    t(front.fluid),
+    t(rear.rotorBulk),
+    t(rear.rotorFace),
+  );
 }

@@ -19,6 +19,7 @@ import {
   temperatureText,
   worstText,
 } from '../../../text/en';
+import { say } from '../../../text/en/say/workbench';
 import { marginState, StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
 import type { Selection } from '../../state/selection';
@@ -40,9 +41,7 @@ export const MarginBoard = memo(function MarginBoard({
   return (
     <section className="panel relative overflow-x-auto px-3 py-2" aria-label="Margins">
       <table className="w-full text-[13px]">
-        <caption className="sr-only">
-          Worst temperature of each part against its limit, for the worse wheel of each axle
-        </caption>
+        <caption className="sr-only">{say.worstTemperatureEachPart}</caption>
         <thead>
           <tr className="text-left">
             <th className="caption w-[96px] py-1 font-normal">Margin at the worst instant</th>

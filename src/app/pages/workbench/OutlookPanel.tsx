@@ -3,6 +3,7 @@ import { QUESTION } from '../../../compute';
 import { endsTheDrive, type Outlook } from '../../../core';
 import { dayInput, formatQuantity, type UnitChoice } from '../../../model';
 import { beyondSense, LIMIT_TEXT, limitText, wheelWords } from '../../../text/en';
+import { say } from '../../../text/en/say/workbench';
 import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import type { ChartProps, Computed } from '../../state/useSession';
@@ -35,7 +36,7 @@ export function OutlookPanel({ computed, selection }: Pick<ChartProps, 'computed
       </h2>
       {query.isError ? (
         <p className="mt-1 text-dim" role="alert">
-          It could not be computed. {query.error.message}{' '}
+          {say.couldNotComputed(query.error.message)}
           <button type="button" className="underline" onClick={() => void query.refetch()}>
             Compute again
           </button>
@@ -56,7 +57,7 @@ const laps = (n: number, kind: string) => `${n} ${kind} lap${n === 1 ? '' : 's'}
 function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
   const { stint, again, coolDownLaps, leastPaddock } = outlook;
   const lines: [string, string][] = [
-    ['Hot laps in a row with every limit kept', stint === null ? `${outlook.laps} and more` : String(stint)],
+    [say.hotLapsRowEvery, stint === null ? `${outlook.laps} and more` : String(stint)],
   ];
   if (stint !== null && stint > 0) {
     lines.push([
@@ -66,7 +67,7 @@ function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
   }
   if (stint !== 0) {
     lines.push([
-      'Least paddock time before the same again',
+      say.leastPaddockTimeBefore,
       leastPaddock === null ? '4 hours do not do' : `${formatQuantity(leastPaddock / 60, 'minutes', units)}`,
     ]);
   }
@@ -87,9 +88,7 @@ function Known({ outlook, units }: { outlook: Outlook; units: UnitChoice }) {
         ))}
       </dl>
       <table className="mt-2 w-full text-[13px]">
-        <caption className="sr-only">
-          Hot laps until each limit, when they follow each other without end
-        </caption>
+        <caption className="sr-only">{say.hotLapsUntilEach}</caption>
         <thead>
           <tr className="caption text-left">
             <th className="py-0.5 font-normal">Part, soonest and worst first</th>

@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { AXLES, type AxleName, type RotorStrain } from '../../../core';
 import { formatQuantity, siText, type UnitChoice } from '../../../model';
 import { type Topic, wheelWords } from '../../../text/en';
+import { say } from '../../../text/en/say/workbench';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
 import type { ChartProps } from '../../state/useSession';
@@ -16,7 +17,7 @@ const mm = (metres: number, units: UnitChoice) => siText(metres, 'smallLength', 
 
 const ROWS: readonly Row[] = [
   { name: 'Growth in diameter', topic: 'growth', value: (s, u) => mm(s.growth, u) },
-  { name: 'Float the ring needs on its bell', topic: 'growth', value: (s, u) => mm(s.floatNeeded, u) },
+  { name: say.floatRingNeedsBell, topic: 'growth', value: (s, u) => mm(s.floatNeeded, u) },
   {
     name: 'Ring over bell (hat), at most',
     topic: 'coning',
@@ -85,11 +86,10 @@ export const RotorPanel = memo(function RotorPanel({
       </table>
       {drilled.length > 0 && (
         <p className="caption mt-1">
-          Drilled {drilled.map((axle) => wheelWords(axle, 'both')).join(' and ')}: stress doubles at the
-          holes, so cracks begin there. For track use plain or slotted is advised.
+          {say.drilledStressDoublesHoles(drilled.map((axle) => wheelWords(axle, 'both')).join(' and '))}
         </p>
       )}
-      <p className="caption mt-1">A crack to the edge or between holes: do not drive.</p>
+      <p className="caption mt-1">{say.crackEdgeBetweenHoles}</p>
     </section>
   );
 });

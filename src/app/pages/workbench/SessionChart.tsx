@@ -2,6 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { memo, useMemo, useState } from 'react';
 import type { LapResult, LegResult } from '../../../core';
 import { unitOf } from '../../../model';
+import { say } from '../../../text/en/say/workbench';
 import { useUnits } from '../../state/preferences';
 import type { Selection, ShownSide } from '../../state/selection';
 import type { ChartProps } from '../../state/useSession';
@@ -39,7 +40,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
           height={HEIGHT}
           className="block"
           role="img"
-          aria-label="Temperatures over the session, lap by lap; the margins beside it have the peaks"
+          aria-label={say.temperaturesOverSessionLap}
         >
           {laps.map((lap) => {
             const from = x(lap.startTime);
@@ -239,8 +240,8 @@ function Legend({
 }) {
   return (
     <div className="caption flex flex-wrap gap-x-4 px-1">
-      <span>above: rotor core (bulk), and surface at its peaks (pale)</span>
-      <span>below: fluid thick, caliper thin; rear dashed</span>
+      <span>{say.aboveRotorCoreBulk}</span>
+      <span>{say.belowFluidThickCaliper}</span>
       {wholeDay !== null && (
         <button type="button" className="ml-auto underline" onClick={() => onWholeDay(!wholeDay)}>
           {wholeDay ? 'Show one session' : 'Show the whole day'}

@@ -6,6 +6,7 @@ import { axleOf, distinctWheels, sideOf, type WheelName } from '../../../core';
 import { unitOf } from '../../../model';
 import { type StopRow, stopRows, WHEEL_COLUMNS } from '../../../report';
 import { wheelWords } from '../../../text/en';
+import { say } from '../../../text/en/say/workbench';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
 import type { ChartProps } from '../../state/useSession';
@@ -44,19 +45,13 @@ export const StopTable = memo(function StopTable({
     onSortingChange: setSorting,
   });
   if (data.length === 0) {
-    return (
-      <p className="panel px-4 py-6 text-dim">
-        No braking zone on this lap: nothing is braked for more than 7 km/h.
-      </p>
-    );
+    return <p className="panel px-4 py-6 text-dim">{say.noBrakingZoneLap}</p>;
   }
   return (
     <section className="panel relative overflow-x-auto" aria-label="Braking zone list">
       <Explanations view={view} setView={setView} computed={computed} />
       <table className="w-full border-collapse text-right text-[13px] narrow">
-        <caption className="sr-only">
-          Braking zones of lap {selection.lap}, with temperatures of one wheel of each axle
-        </caption>
+        <caption className="sr-only">{say.brakingZonesLapTemperatures(selection.lap)}</caption>
         <thead>
           {view === 'heat' && (
             <GroupHeads
@@ -147,7 +142,7 @@ function Explanations({
         </>
       )}
       <span>
-        Friction µ at first bite (initial friction) and at its least{' '}
+        {say.frictionFirstBiteInitial}
         <HowResult topic="friction" computed={computed} name="the friction" />
       </span>
     </p>

@@ -16,6 +16,7 @@ import {
   type WhatIfValues,
   whatIfBounds,
 } from '../../../model';
+import { say } from '../../../text/en/say/workbench';
 import { addSetup } from '../../state/addSetup';
 import { useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -75,7 +76,10 @@ export const WhatIfPanel = memo(function WhatIfPanel({
         <p className="caption mt-2">
           {fluid.silicone
             ? fluid.note
-            : `Boils at ${formatQuantity(fluidBoilingPointC(car, setup.parts), 'temperature', units)} with ${fluidWater(car).toFixed(1)} % water.`}
+            : say.boilsWater(
+                formatQuantity(fluidBoilingPointC(car, setup.parts), 'temperature', units),
+                fluidWater(car).toFixed(1),
+              )}
         </p>
         <Foot moved={moved} onChange={onChange} onKeep={onKeep} />
         {changes.length > 0 && (

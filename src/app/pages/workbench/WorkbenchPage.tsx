@@ -3,6 +3,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { hottestLap, lapLength, WHEELS } from '../../../core';
 import { keepWhatIf, toSi, type WhatIf } from '../../../model';
+import { say } from '../../../text/en/say/workbench';
 import { CircuitMap, mapStops } from '../../shared/CircuitMap';
 import { Notices } from '../../shared/Notices';
 import { useSetup } from '../../state/context';
@@ -47,7 +48,7 @@ function Workbench() {
     () => () => {
       const now = latest.current;
       const made = edit('What-if kept', (project) => keepWhatIf(project, now.setup, now.whatIf), {
-        done: 'Kept in the car and the plan',
+        done: say.keptCarPlan,
       });
       if (made) setWhatIf({});
     },
@@ -139,8 +140,9 @@ const MapPanel = memo(function MapPanel({
         />
       </div>
       <p className="caption px-1">
-        Discs: heat of the braking zone by area, hottest surface by lightness (pale is hottest). Keys{' '}
-        <kbd>,</kbd> <kbd>.</kbd> step through braking zones, with Shift through laps.
+        {say.discsHeatBrakingZone}
+        <kbd>,</kbd> <kbd>.</kbd>
+        {say.stepThroughBrakingZones}
       </p>
     </section>
   );
@@ -158,7 +160,7 @@ function clampSelection(picked: Partial<Selection>, computed: Computed | null): 
 function Computing() {
   return (
     <div className="panel grid h-64 place-items-center text-dim" role="status">
-      Driving the lap and heating the brakes …
+      {say.drivingLapHeatingBrakes}
     </div>
   );
 }
@@ -166,17 +168,15 @@ function Computing() {
 function Cautions() {
   return (
     <p className="caption px-1 pb-2">
-      Brake parts are safety parts: fit and torque to the maker’s data, by someone qualified, under the
-      event’s rules and local law. Pump the pedal before moving. Hot parts burn for half an hour. A soft or
-      sinking pedal, a leak, a crack to the edge or between holes: do not drive. Inputs are in{' '}
+      {say.brakePartsSafetyParts}
       <Link className="underline" to="/car">
         car
       </Link>
       ,{' '}
       <Link className="underline" to="/circuit">
         circuit
-      </Link>{' '}
-      and{' '}
+      </Link>
+      {say.and}
       <Link className="underline" to="/plan">
         plan
       </Link>

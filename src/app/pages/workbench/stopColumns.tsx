@@ -9,6 +9,7 @@ import type { AxleName, WheelName } from '../../../core';
 import { formatValue, type Quantity, type UnitChoice, unitOf } from '../../../model';
 import { FORCE_COLUMNS, STOP_COLUMNS, type StopRow, WHEEL_COLUMNS } from '../../../report';
 import { LIMIT_WORDS } from '../../../text/en';
+import { say } from '../../../text/en/say/workbench';
 import { Tip } from '../../ui/Tip';
 
 export const features = tableFeatures({
@@ -74,7 +75,7 @@ const WORD_COLUMNS: Column[] = [
     accessorFn: (row) => row.locksFirst,
     sortFn: 'basic',
     header: () => (
-      <Tip text="Axle that is nearer to locking at the hardest instant">
+      <Tip text={say.axleNearerLockingHardest}>
         <span>nearer to locking</span>
       </Tip>
     ),
@@ -85,7 +86,7 @@ const WORD_COLUMNS: Column[] = [
     accessorFn: (row) => LIMIT_WORDS[row.limit],
     sortFn: 'basic',
     header: () => (
-      <Tip text="What would have to give more for a shorter stop">
+      <Tip text={say.whatWouldHaveGive}>
         <span>limited by</span>
       </Tip>
     ),

@@ -1,3 +1,4 @@
+import { say } from '../../../text/en/say/ui';
 /** A drawing on the page as an SVG document that stands by itself: colours of the theme written out. */
 export function standaloneSvg(svg: SVGSVGElement): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
@@ -33,11 +34,11 @@ export async function pictureOf(svg: SVGSVGElement): Promise<Blob> {
     canvas.width = Math.round(2 * width);
     canvas.height = Math.round(2 * height);
     const pen = canvas.getContext('2d');
-    if (!pen) throw new Error('The browser gives no canvas to draw on.');
+    if (!pen) throw new Error(say.browserGivesNoCanvas);
     pen.drawImage(image, 0, 0, canvas.width, canvas.height);
     return await new Promise((resolve, reject) =>
       canvas.toBlob(
-        (blob) => (blob ? resolve(blob) : reject(new Error('The picture could not be made.'))),
+        (blob) => (blob ? resolve(blob) : reject(new Error(say.pictureCouldNotMade))),
         'image/png',
       ),
     );

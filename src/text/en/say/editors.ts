@@ -1,0 +1,31 @@
+/** What editors says: sentences only; the labels of its fields and columns stand with them. */
+export const say = {
+  pedalCylindersCalipersBalance: 'Pedal, cylinders, calipers, balance, energy recovery and fit are in the ',
+  carSelectedPlan: ', for the car of the selected plan.',
+  todayWaterBoilsSource: (note: string, fluidWater: string, fluidBoilingPointC: string, source: string) =>
+    `${note} Today ${fluidWater} % water: boils at ${fluidBoilingPointC}. Source of dry and wet point: ${source}. Never mix glycol and silicone.`,
+  sessionBeginsWarmOne:
+    'A session begins as warm as the one before left the brakes; the first as chosen above.',
+  cannotDrivenLapLike: ' It cannot be driven as a lap like this; the last good result is kept.',
+  noChangeStraightsCloses: 'No change of the straights closes this line.',
+  cannotClosedItselfAdd: (problem: string) =>
+    `It cannot be closed by itself. ${problem} Add a straight across the gap first.`,
+  closingTurnsAllCorners:
+    'Closing turns all corners and stretches all straights by the least that is needed. Undo takes it back.',
+  projectHasNoId: (what: string, slice: string) =>
+    `This project has no ${what} with the id “${slice}”. It may have been deleted, or the address belongs to another project.`,
+  noPlaceEarthYet: 'No place on Earth yet. Logs with positions need one to be cut into laps at the line.',
+  startLineWhereLogs:
+    'The start line: where logs with positions are cut into laps, and where exported maps are put.',
+  howWarmTheyWhen:
+    'How warm they are when the first session begins. A kept state brings the temperature of every part, glaze and wear along.',
+  stateKeptUnderBrakes: 'A state is kept under “Brakes when the day ends” on the ',
+  overLastLeadsBack: (stopsCount: number, which: string, total: string) =>
+    `${stopsCount} ${which} over ${total}. The last leads back to the first. Between stops the car accelerates evenly, or takes the time that is given.`,
+  lapHasNoBraking: 'This lap has no braking zone: nothing is braked for.',
+  drivenLapCanWritten: (name: string, name2: string) =>
+    `As driven by ${name} in “${name2}”, this lap can be written down as a list of braking zones and edited there.`,
+  noWeatherCamePlan: (which: string) => `No weather came: ${which}. The plan is as it was.`,
+  simulatedServiceComesProgram:
+    'A simulated service that comes with the program; a real one would be asked the same way.',
+} as const;

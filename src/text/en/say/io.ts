@@ -1,0 +1,55 @@
+/** What io says: sentences only; the labels of its fields and columns stand with them. */
+export const say = {
+  twoColumnsTakenSame: 'Two columns are taken for the same thing; only one can be.',
+  fileHasNoColumn: (column: number) => `The file has no column ${column}.`,
+  sayWhichColumnTime: 'Say which column is the time, or how many samples a second there are.',
+  speedDistanceLatitudeLongitude:
+    'Speed, distance, or latitude and longitude are needed; choose their columns.',
+  latitudeLongitudeOnlyUse: 'Latitude and longitude are only of use together.',
+  columnWasReadBut: (name: string, slice: string, which: string) =>
+    `The column “${name}” was to be read, but “${slice}” is no ${which}, nor is any other of its values.`,
+  onlyRowsValuesWere: (rows: number) => `Only ${rows} rows of values were found; a log needs at least 20.`,
+  rowAnotherNumberColumns: (count: number, ending: string, line: number) =>
+    `${count} row${ending} with another number of columns left out, the first at line ${line}.`,
+  valueNoNumberFirst: (name: string, wrong: number, which: string, wrongLine: number, slice: string) =>
+    `“${name}”: ${wrong} value${which} no number, the first at line ${wrongLine} (“${slice}”).`,
+  everyRowsWereAveraged: (per: number, rate: number) =>
+    `Every ${per} rows were averaged into one sample, to ${rate} a second.`,
+  fileEmptyTableValues: 'The file is empty. A table of values was expected.',
+  fileNotTextTable: (what: string) => `The file is ${what}, not text. A table of values (CSV) was expected.`,
+  logHasMoreThan: (most: number) =>
+    `The log has more than ${most} rows; that is more than is read. Cut it in two.`,
+  noTableNumbersWas: (linesCount: number) =>
+    `No table of numbers was found in the first ${linesCount} lines. Rows of values with the same number of columns were expected, separated by comma, semicolon, tab or bar.`,
+  fileEmpty: 'The file is empty.',
+  fileNotText: (what: string) => `The file is ${what}, not text.`,
+  fileHoldsNothingBut: 'The file holds nothing but blanks.',
+  noColumnsLatitudeLongitude: (list: string) =>
+    `No columns of latitude and longitude, or of x and y, were found. The columns are: ${list}.`,
+  rowsWithoutPositionWere: (count: number, first: number) =>
+    `${count} rows without a position were left out, the first at line ${first}.`,
+  gpxKmlGeojsonCsv: (problem: string) => `${problem} A GPX, KML, GeoJSON or CSV file was expected.`,
+  nameSaysContentWas: (told: string, kind: string) =>
+    `The name says ${told}, the content is ${kind}; it was read as what it is.`,
+  fileHoldsNoLine: (kind: string) =>
+    `The ${kind} file holds no line. A track, a route or a line was expected.`,
+  longestLineFileHas: (most: number, least: number) =>
+    `The longest line in the file has ${most} points; at least ${least} are needed for a circuit.`,
+  fileHasPointsMost: (points: number, most: number) =>
+    `The file has ${points} points; at most ${most} are read.`,
+  pointMWhichNo: (i: number, name: string, a: number, b: number) =>
+    `Point ${i} of “${name}” is at ${a}, ${b} m, which is no place on a circuit.`,
+  pointHasLatitudeLongitude: (i: number, name: string, a: number, b: number) =>
+    `Point ${i} of “${name}” has latitude ${a} and longitude ${b}; they must be within 90 and 180 degrees.`,
+  fileDefinesDocumentType:
+    'The file defines a document type or entities. Such definitions can blow up or reach outside, and no track needs them; nothing was read.',
+  fileXmlButRoot: (root: string) =>
+    `The file is XML, but its root is <${root}>; <gpx> or <kml> was expected.`,
+  elementsNestedMoreThan: (deepest: number) => `elements are nested more than ${deepest} levels deep`,
+  fileEndsBeforeLast: (why: string) =>
+    `The file ends before its last element is closed: it looks cut off. (${why})`,
+  hasPointsTimeLog: (name: string, timedCount: number) =>
+    `“${name}” has ${timedCount} points with a time; a log needs at least 20. It can still be imported as a circuit.`,
+  gpxVersionCreatorFervent:
+    '<gpx version="1.1" creator="Fervent Kettle" xmlns="http://www.topografix.com/GPX/1/1">',
+} as const;

@@ -1,0 +1,29 @@
+/** What services says: sentences only; the labels of its fields and columns stand with them. */
+export const say = {
+  carStillDoesNot: 'The car still does not stop everywhere.',
+  carNoLongerStops: 'The car no longer stops everywhere.',
+  carDidNotStop: 'The car did not stop everywhere; now it makes every braking zone as planned.',
+  carDidNotStopEverywhere: (metres: string) =>
+    `The car did not stop everywhere; now its longest overrun is ${metres}.`,
+  brakingOvershotMadePlanned: (metres: string) => `Braking that overshot by ${metres} is made as planned.`,
+  longestOverrunStays: (metres: string) => `The longest overrun stays: ${metres}.`,
+  longestOverrunGoes: (metres: string, metres2: string) =>
+    `The longest overrun goes from ${metres} to ${metres2}.`,
+  brakingGetsLongerUp: (metres: string) => `Braking gets longer: by up to ${metres}.`,
+  shortensNoBrakingZone:
+    'Shortens no braking zone: the tyres are the limit at all of them. It keeps them the same for longer.',
+  shortensNoBrakingZoneBrakes: (tyres: number, hotStops: number) =>
+    `Shortens no braking zone: the brakes make all that is asked at ${tyres} of ${hotStops}. It keeps them the same for longer.`,
+  carStandsStillAll: 'The car stands still all through this log; there is nothing to lay over the plan.',
+  allPointsLieSame: (xCount: number) =>
+    `All ${xCount} points lie at the same place; there is no line to drive.`,
+  noLapWasFound: (apart: number) =>
+    `No lap was found: the line never passes one place twice the same way, and its ends lie ${apart} m apart.`,
+  lapWasFoundM: (length: number, shortest: number) =>
+    `The lap that was found is ${length} m long; at least ${shortest} m are needed.`,
+  lapWasFoundKm: (length: number, longest: number) =>
+    `The lap that was found is ${length} km long; a circuit has at most ${longest} km. Is it a road, or are its units wrong?`,
+  lineCouldNotCut: 'The line could not be cut into straights and corners that close. Is it one whole lap?',
+  lineMakesNoCircuit: (path: string, message: string) => `The line makes no circuit: its ${path} ${message}.`,
+  nothingUncertainChooseLeast: 'Nothing is uncertain: choose at least one input.',
+} as const;

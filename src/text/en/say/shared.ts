@@ -1,0 +1,46 @@
+/** What shared says: sentences only; the labels of its fields and columns stand with them. */
+export const say = {
+  drumsDiscSMeasures: "With drums, the disc's measures are kept aside until you change back.",
+  valuesCoreUpSurface: (source: string, bulkLimit: string, faceLimit: string) =>
+    `Values ${source}. Core up to ${bulkLimit}, surface up to ${faceLimit}.`,
+  floatingRingPassesLittle: 'A floating ring passes little heat to bell and hub, and is free to grow.',
+  curvedVanesPumpOnly: 'Curved vanes pump only one way round: left and right rotors differ.',
+  stressHoleTwiceAround:
+    'Stress at a hole is twice that around it (Kirsch), so cracks begin there: for track use plain or slotted is advised.',
+  slotsHolesTakeMass: 'Slots and holes take mass and swept area away.',
+  twoShoesInsideLittle: "Two shoes inside; little air moves in there, so the rim's outside does the cooling.",
+  windowCSurfaceFades: (
+    note: string,
+    window: number,
+    window2: number,
+    limit: number,
+    nominalFriction: number,
+    friction: number,
+    which: string,
+  ) =>
+    `${note} Window ${window} to ${window2} °C at the surface, fades over ${limit} °C, µ up to ${nominalFriction} and ${friction} cold. ${which}`,
+  insulatingLayerBehindBacking:
+    'An insulating layer behind the backing plate keeps heat from pistons and fluid. Values from memory.',
+  pathBackingPlateFluid: 'The path from backing plate to fluid: titanium and caps keep heat out of it.',
+  measuresRotorWeighsRing: (kg: string, kg2: string, kg3: string, ending: string) =>
+    `From its measures the rotor weighs ${kg}: ring ${kg2}, hat ${kg3}. ${ending}`,
+  listBrakingZonesDrawn: 'list of braking zones: drawn as a ring',
+  whatShownBelowWas: 'What is shown below was computed before that.',
+  cannotComputedLike: 'It cannot be computed like this.',
+  endStartJoinedComputation: 'End and start are joined for the computation.',
+  lastGoodResultStill: 'The last good result is still shown.',
+  numberNeeded: 'A number is needed.',
+  notNumber: 'This is not a number.',
+  nothingWasChangedChoose: 'Nothing was changed. Choose another file, or mend this one.',
+  sessionCouldNotComputed: (message: string) => `The session could not be computed. ${message} `,
+  wholeNumberNeeded: 'A whole number is needed.',
+  mustLeast: (min: string) => `Must be at least ${min}.`,
+  mustMost: (max: string) => `Must be at most ${max}.`,
+  typicalValuesMemoryTake: 'Typical values (from memory); take the maker’s.',
+  partYourOwn: 'A part of your own.',
+  weighYoursCheck: 'Weigh yours to check.',
+  scalesWeighedMassUsed: (kg: string, apart: string, which: string, ending: string) =>
+    `On the scales ${kg}, ${apart} % ${which}${ending}. The weighed mass is used.`,
+  checkTheMeasures: ': check the measures, most of all air gap and vanes',
+  circuitCannotBeDriven: (message: string) => `The circuit cannot be driven yet: ${message}.`,
+} as const;

@@ -1,0 +1,32 @@
+/** What shell says: sentences only; the labels of its fields and columns stand with them. */
+export const say = {
+  importedPlaceProjectBefore: (name: string) => `Imported “${name}” in place of the project before it`,
+  dropProjectPartsCircuit: 'Drop a project, parts, a circuit or a log to open it',
+  nothingWasChangedYour: ': nothing was changed, your project is as it was.',
+  whatBrowserSStorage:
+    'What this browser’s storage held and could not be read, as it was. It stays until you delete it.',
+  nothingKeptAside: 'Nothing is kept aside.',
+  nothingWasExported: (message: string) => `Nothing was exported. ${message}`,
+  demoProjectOpenPlace: 'The demo project is open in place of yours',
+  programSServerDoes:
+    'The program’s server does not answer, or the program was updated while this page was open. Start the server again if it is off, then reload.',
+  yourLastEditsNot: 'Your last edits are not saved: export the project before you reload.',
+  yourProjectSafeBrowser: 'Your project is safe in the browser’s storage.',
+  takesPlaceAllCars:
+    '” takes the place of all cars, circuits, plans and parts in your project. Undo brings them back as long as this page is open; an exported file keeps them for good.',
+  notSavedYourWork: (reason: string) =>
+    `Not saved: ${reason}. Your work is on this page only; export it, or make room and try again.`,
+  nothingWasDeletedCopy:
+    'Nothing was deleted. A copy is kept in this browser, under Files, Texts kept aside; you can also export it as it is.',
+  nothingWasDeletedBut:
+    'Nothing was deleted, but the browser did not take a copy of it: export it now. Until a copy is kept, nothing is saved over it.',
+  browserSStorageDoes: 'The browser’s storage does not answer yet',
+  yourProjectLiesAnother:
+    'Your project lies in it. Another page of this program may hold it: close the others, and this one goes on by itself. A restart of the browser helps when nothing else is open.',
+  goDemoWithoutSaving: 'Go on with the demo, without saving',
+  fileHasMbProject: (size: number, most: number) =>
+    `The file has ${size} MB; a project has at most ${most} MB. It was not read.`,
+  fileCouldNotRead: 'The file could not be read. Was it moved or is it a folder?',
+  moreKettleCheckLists: (problemsCount: number) =>
+    `and ${problemsCount} more; “kettle check” lists all of them.`,
+} as const;

@@ -1,0 +1,6 @@
+/** What storage says: sentences only; the labels of its fields and columns stand with them. */
+export const say = {
+  browserSStorageFull: 'The browser’s storage is full; remove a log, or export it.',
+  browserSStoragePage: 'the browser’s storage for this page is full',
+  browserBlocksStoragePage: 'the browser blocks storage for this page',
+} as const;
