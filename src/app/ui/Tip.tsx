@@ -1,10 +1,13 @@
 import { Tooltip } from 'radix-ui';
-import type { ReactElement, ReactNode } from 'react';
+import type { ReactElement, ReactNode, SyntheticEvent } from 'react';
 
 /** Once around the application: how long the pointer rests before a tip comes. */
 export const TipProvider = ({ children }: { children: ReactNode }) => (
   <Tooltip.Provider delayDuration={350}>{children}</Tooltip.Provider>
 );
+
+/** React lets events of a dialog bubble to what opened it; the dialog is not what the tip is about. */
+const fromElsewhere = (event: SyntheticEvent) => !event.currentTarget.contains(event.target as Node);
 
 /** A few words about what the pointer rests on or the focus is at; nothing where there is nothing to say. */
 export function Tip({
@@ -20,7 +23,15 @@ export function Tip({
   if (!text) return children;
   return (
     <Tooltip.Root>
-      <Tooltip.Trigger asChild onFocus={quiet ? (event) => event.preventDefault() : undefined}>
+      <Tooltip.Trigger
+        asChild
+        onFocus={(event) => {
+          if (quiet || fromElsewhere(event)) event.preventDefault();
+        }}
+        onPointerMove={(event) => {
+          if (fromElsewhere(event)) event.preventDefault();
+        }}
+      >
         {children}
       </Tooltip.Trigger>
       <Tooltip.Portal>

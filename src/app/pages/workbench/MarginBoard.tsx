@@ -52,13 +52,13 @@ export const MarginBoard = memo(function MarginBoard({
         <tbody>
           {HEAT_LIMITS.map(({ part, end }) => (
             <tr key={part} className="border-t border-rule/60 align-top">
-              <Tip text={LIMIT_TEXT[part].means}>
-                <th className="py-1.5 pr-2 text-left font-[520] narrow">
-                  {LIMIT_TEXT[part].title}{' '}
-                  <HowResult topic={part} computed={computed} name={LIMIT_TEXT[part].title.toLowerCase()} />
-                  {end === 'cold' && <span className="caption block font-normal">should pass its mark</span>}
-                </th>
-              </Tip>
+              <th className="py-1.5 pr-2 text-left font-[520] narrow">
+                <Tip text={LIMIT_TEXT[part].means}>
+                  <span>{LIMIT_TEXT[part].title}</span>
+                </Tip>{' '}
+                <HowResult topic={part} computed={computed} name={LIMIT_TEXT[part].title.toLowerCase()} />
+                {end === 'cold' && <span className="caption block font-normal">should pass its mark</span>}
+              </th>
               {AXLES.map((axle) => (
                 <td key={axle} className="py-1.5 pl-1">
                   <Gauge
@@ -74,12 +74,12 @@ export const MarginBoard = memo(function MarginBoard({
           ))}
           {computed.result.forceMargins.map((margin) => (
             <tr key={margin.part} className="border-t border-rule/60 align-top">
-              <Tip text={LIMIT_TEXT[margin.part].means}>
-                <th className="py-1.5 pr-2 text-left font-[520] narrow">
-                  {margin.part === 'pedal' ? 'Pedal force' : 'Pedal travel'}{' '}
-                  <HowResult topic={margin.part} computed={computed} name={`the pedal ${margin.part}`} />
-                </th>
-              </Tip>
+              <th className="py-1.5 pr-2 text-left font-[520] narrow">
+                <Tip text={LIMIT_TEXT[margin.part].means}>
+                  <span>{margin.part === 'pedal' ? 'Pedal force' : 'Pedal travel'}</span>
+                </Tip>{' '}
+                <HowResult topic={margin.part} computed={computed} name={`the pedal ${margin.part}`} />
+              </th>
               <td className="py-1.5 pl-1" colSpan={2}>
                 <FootGauge margin={margin} computed={computed} units={units} onSelect={onSelect} />
               </td>
