@@ -79,10 +79,11 @@ const SERIES = [
  */
 export function assertFiniteTrace(trace: LapTrace): void {
   for (const name of SERIES) {
-    const at = trace[name].findIndex((value) => !Number.isFinite(value));
-    if (at >= 0) {
+    const values = trace[name];
+    for (let i = 0; i < values.length; i++) {
+      if (Number.isFinite(values[i])) continue;
       throw new RangeError(
-        `The lap cannot be driven: its ${name} is not a number at ${trace.distance[at].toFixed(0)} m.`,
+        `The lap cannot be driven: its ${name} is not a number at ${trace.distance[i].toFixed(0)} m.`,
       );
     }
   }

@@ -7,26 +7,24 @@ import {
   frictionAt,
   glazeAfter,
   RECORDED_PARTS,
-  type RecordedPart,
   rubbedMaterial,
 } from '../brake';
 import { Integrator } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
 import { emptyWheel, resizedWheel, type WheelRecord } from './record';
 
-/** Parts that are read off one or two nodes, and where they are. */
-interface Reading {
-  readonly part: RecordedPart;
-  readonly first: number;
-  readonly second: number;
-}
+/** Parts that are read off one node or halfway between two. */
+const READ_OFF = RECORDED_PARTS.filter((part) => part !== 'rotorBulk');
 
 /** One wheel's brake being run: its network integrated, its state carried on, its record written. */
 export class CornerRun {
   readonly layout: CornerNetwork;
   readonly integrator: Integrator;
   record: WheelRecord;
-  private readonly readings: readonly Reading[];
+  /** Where each part's temperature is written, and the two nodes it is read off */
+  private targets: readonly Float64Array[] = [];
+  private readonly first: Int32Array;
+  private readonly second: Int32Array;
   private readonly ringMass: number;
   private readonly integral: Float64Array;
   private readonly specificHeat: Float64Array;
@@ -55,16 +53,14 @@ export class CornerRun {
       ambient,
       network.nodes.map(({ name }) => temperatures[name]),
     );
-    this.readings = RECORDED_PARTS.filter((part) => part !== 'rotorBulk').map((part) => {
-      const nodes = recorded[part];
-      return { part, first: nodes[0], second: nodes[nodes.length - 1] };
-    });
+    this.first = Int32Array.from(READ_OFF, (part) => recorded[part][0]);
+    this.second = Int32Array.from(READ_OFF, (part) => recorded[part][recorded[part].length - 1]);
     this.specificHeat = rubbedMaterial(corner).specificHeat;
     this.integral = integralTable(this.specificHeat);
     this.ringMass = recorded.rotorBulk.reduce((sum, i) => sum + network.nodes[i].scale, 0);
     this.lastBulk = temperatures[network.nodes[this.layout.ringStart].name];
     this.glaze = glaze;
-    this.record = emptyWheel(1, network.nodes.length);
+    this.record = this.into(emptyWheel(1, network.nodes.length));
     this.write(0, 0);
   }
 
@@ -73,7 +69,12 @@ export class CornerRun {
 
   /** Makes room for so many samples, keeping what is written. */
   reserve(samples: number): void {
-    this.record = resizedWheel(this.record, samples);
+    this.record = this.into(resizedWheel(this.record, samples));
+  }
+
+  private into(record: WheelRecord): WheelRecord {
+    this.targets = READ_OFF.map((part) => record[part]);
+    return record;
   }
 
   /**
@@ -118,15 +119,13 @@ export class CornerRun {
   }
 
   private write(sample: number, dt: number): void {
-    const { integrator, record, readings } = this;
+    const { integrator, record, targets, first, second } = this;
     const { nodeCount, nodes } = record;
     const at = sample * nodeCount;
     integrator.writeTemperatures(nodes, at);
     for (let c = 0; c < CHANNEL_COUNT; c++) record.drive[sample * CHANNEL_COUNT + c] = integrator.drive[c];
-    for (let i = 0; i < readings.length; i++) {
-      const { part, first, second } = readings[i];
-      record[part][sample] =
-        first === second ? nodes[at + first] : 0.5 * (nodes[at + first] + nodes[at + second]);
+    for (let i = 0; i < targets.length; i++) {
+      targets[i][sample] = 0.5 * (nodes[at + first[i]] + nodes[at + second[i]]);
     }
     record.rotorBulk[sample] = this.bulk();
     const padFace = record.padFace[sample];

@@ -28,7 +28,8 @@ export interface DemandStep {
   stop: number;
 }
 
-export const emptyStep = (): DemandStep => ({
+/** @param demand written into with each step: the one that the brakes solve */
+export const emptyStep = (demand: Demand): DemandStep => ({
   dt: 0,
   event: false,
   speed: 0,
@@ -38,7 +39,7 @@ export const emptyStep = (): DemandStep => ({
   late: 0,
   frontLeft: 0.5,
   rearLeft: 0.5,
-  demand: { force: 0, electric: 0, z: 0, downforce: 0, clicks: 0 },
+  demand,
   ahead: 0,
   distance: 0,
   stop: -1,

@@ -50,7 +50,7 @@ export function momentAt(
 
 export function peaksOf(record: WheelRecord): Record<RecordedPart, number> {
   return Object.fromEntries(
-    RECORDED_PARTS.map((part) => [part, record[part].reduce((a, b) => Math.max(a, b))]),
+    RECORDED_PARTS.map((part) => [part, record[part][highest(record[part], 0, 0).worst]]),
   ) as Record<RecordedPart, number>;
 }
 
@@ -77,7 +77,7 @@ export function dayMargins(
         const limit = limitOf(input[axle][own], input[axle]);
         const values = hottestOf(record.wheels[wheel], reads);
         const { worst, first } = highest(values, limit, begin);
-        const value = values(worst);
+        const value = values[worst];
         const moment = at(worst);
         return {
           axle,
@@ -100,30 +100,24 @@ export function dayMargins(
   );
 }
 
-/** The hottest of some parts over the samples. */
-function hottestOf(
-  record: WheelRecord,
-  reads: readonly RecordedPart[],
-): ((i: number) => number) & { count: number } {
+/** The hottest of some parts at each sample, K. */
+function hottestOf(record: WheelRecord, reads: readonly RecordedPart[]): Float64Array {
   const [first, ...others] = reads.map((part) => record[part]);
-  const of =
-    others.length === 0
-      ? (i: number) => first[i]
-      : (i: number) => others.reduce((most, series) => Math.max(most, series[i]), first[i]);
-  return Object.assign(of, { count: first.length });
+  if (others.length === 0) return first;
+  const hottest = first.slice();
+  for (const series of others) {
+    for (let i = 0; i < hottest.length; i++) hottest[i] = Math.max(hottest[i], series[i]);
+  }
+  return hottest;
 }
 
-function highest(
-  values: ReturnType<typeof hottestOf>,
-  limit: number,
-  begin: number,
-): { worst: number; first: number } {
+/** Where a series is highest, and where it first passes a limit, −1 where it never does. */
+function highest(values: Float64Array, limit: number, begin: number): { worst: number; first: number } {
   let worst = begin;
   let first = -1;
-  for (let i = Math.max(1, begin); i < values.count; i++) {
-    const value = values(i);
-    if (value > values(worst)) worst = i;
-    if (first < 0 && value > limit) first = i;
+  for (let i = Math.max(1, begin); i < values.length; i++) {
+    if (values[i] > values[worst]) worst = i;
+    if (first < 0 && values[i] > limit) first = i;
   }
   return { worst, first };
 }

@@ -87,7 +87,7 @@ class Runner {
   private readonly runs: readonly CornerRun[];
   private readonly sharing: Sharing;
   private readonly forces: StopForces;
-  private readonly step: DemandStep = emptyStep();
+  private readonly step: DemandStep;
   /** Drive channels of steps in one air, by wheel: laps of one kind come again and again */
   private readonly rows = new Map<Steps, { readonly ambient: number; readonly drives: Float64Array[] }>();
   private series: DaySeries = emptySeries(1);
@@ -125,6 +125,7 @@ class Runner {
       this.byWheel((i) => this.runs[i]),
       pads,
     );
+    this.step = emptyStep(this.sharing.state.demand);
     this.forces = new StopForces(car, this.sharing);
     this.reserve(schedule.samples);
   }

@@ -41,9 +41,7 @@ export class Sharing {
 
   /** Solves a step in the condition taken; afterwards `shares` holds each wheel's part of the heat. */
   solve(step: DemandStep): void {
-    const { state } = this;
-    Object.assign(state.demand, step.demand);
-    state.solve();
+    this.state.solve();
     this.share(step.frontLeft, step.rearLeft);
   }
 
@@ -75,13 +73,23 @@ export class Sharing {
     const { condition, frontFriction, rearFriction } = state;
     const all = frontFriction + rearFriction;
     const front = all > 0 ? frontFriction / all : 1;
-    const left = (part: number, a: number, b: number) =>
-      part * a + (1 - part) * b > 0 ? (part * a) / (part * a + (1 - part) * b) : part;
-    const fl = left(frontLeft, condition.frontLeft, condition.frontRight);
-    const rl = left(rearLeft, condition.rearLeft, condition.rearRight);
+    const fl = leftPart(frontLeft, condition.frontLeft, condition.frontRight);
+    const rl = leftPart(rearLeft, condition.rearLeft, condition.rearRight);
     shares.frontLeft = front * fl;
     shares.frontRight = front * (1 - fl);
     shares.rearLeft = (1 - front) * rl;
     shares.rearRight = (1 - front) * (1 - rl);
   }
+}
+
+/**
+ * Part of an axle’s heat on its left wheel, 0 to 1.
+ * @param even the same where both pads rub alike
+ * @param frictionLeft of its pads, 1
+ * @param frictionRight 1
+ */
+function leftPart(even: number, frictionLeft: number, frictionRight: number): number {
+  const left = even * frictionLeft;
+  const both = left + (1 - even) * frictionRight;
+  return both > 0 ? left / both : even;
 }
