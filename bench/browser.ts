@@ -131,7 +131,7 @@ async function readDay(page: Page, address: string) {
   await page.getByText(/is open: \d+ rows/).waitFor({ timeout: 300_000 });
   const read = performance.now();
   const tasks = await tasksOf(page);
-  await page.getByTestId('logged-stops').waitFor({ timeout: 300_000 });
+  await page.getByTestId('logged-zones').waitFor({ timeout: 300_000 });
   return {
     dayReadSeconds: (read - start) / 1000,
     dayMegabytesPerSecond: statSync(DAY_FILE).size / 1000 / (read - start),

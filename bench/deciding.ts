@@ -18,8 +18,8 @@ await withApplication(4322, async (browser, address) => {
   await page.getByRole('textbox', { name: 'Runs' }).fill(String(RUNS));
   const drive = async (cores: number) => {
     await choose(page.getByRole('combobox', { name: 'Cores used' }), String(cores));
-    await page.getByRole('button', { name: `Drive ${RUNS} days` }).click();
-    const seconds = await secondsIn(/days driven in ([\d.]+) s/, 'main', 600_000);
+    await page.getByRole('button', { name: `Start ${RUNS} simulation runs` }).click();
+    const seconds = await secondsIn(/simulation runs in ([\d.]+) s/, 'main', 180_000);
     const statistics = await page.getByRole('region', { name: 'How likely' }).innerText();
     await page.getByRole('button', { name: 'Run again' }).click();
     return { seconds, statistics };

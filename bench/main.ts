@@ -32,7 +32,7 @@ function median(run: () => unknown, least = 25, time = 1500): number {
 /** Largest difference of a peak against a much finer run, K. */
 function error(input: DayInput, numerics: Numerics): number {
   const fine: Numerics = {
-    steps: { braking: 0.02, leastPerStop: 60, release: 0.01, rolling: 0.1, standing: 0.5 },
+    steps: { braking: 0.02, leastPerZone: 60, release: 0.01, rolling: 0.1, standing: 0.5 },
     refinement: 3,
     spacing: 0.5,
   };
@@ -176,7 +176,7 @@ const choices: [string, Numerics][] = [
     'twice as coarse',
     {
       ...DEFAULT_NUMERICS,
-      steps: { ...steps, braking: 0.4, leastPerStop: 6, release: 0.3, rolling: 4, standing: 30 },
+      steps: { ...steps, braking: 0.4, leastPerZone: 6, release: 0.3, rolling: 4, standing: 30 },
     },
   ],
   ['default', DEFAULT_NUMERICS],
@@ -184,7 +184,7 @@ const choices: [string, Numerics][] = [
     'twice as fine',
     {
       ...DEFAULT_NUMERICS,
-      steps: { ...steps, braking: 0.1, leastPerStop: 24, release: 0.075, rolling: 1, standing: 7.5 },
+      steps: { ...steps, braking: 0.1, leastPerZone: 24, release: 0.075, rolling: 1, standing: 7.5 },
     },
   ],
   [
@@ -192,7 +192,7 @@ const choices: [string, Numerics][] = [
     {
       spacing: 0.5,
       refinement: 2,
-      steps: { ...steps, braking: 0.1, leastPerStop: 24, release: 0.075, rolling: 1, standing: 7.5 },
+      steps: { ...steps, braking: 0.1, leastPerZone: 24, release: 0.075, rolling: 1, standing: 7.5 },
     },
   ],
 ];

@@ -14,9 +14,9 @@ const rows = demoProject.plans.map((plan) => {
     return { ms: performance.now() - start, value };
   };
   const one = time(() => simulateDay(input)).ms;
-  const need = time(() => coolingNeed(input, plan.wishK));
-  const ways = time(() => waysToKeep(demoProject, setup, plan.wishK, need.value));
-  const pace = time(() => fastestPlan(input, 0, 20 * 60, plan.wishK));
+  const need = time(() => coolingNeed(input, plan.targetMarginK));
+  const ways = time(() => waysToKeep(demoProject, setup, plan.targetMarginK, need.value));
+  const pace = time(() => fastestPlan(input, 0, 20 * 60, plan.targetMarginK));
   return {
     plan: plan.name,
     sessionMs: one,

@@ -24,12 +24,12 @@ const club: Pick<
   | 'pressureHpa'
   | 'windKmh'
   | 'windFromDeg'
-  | 'brakingCommitmentPercent'
-  | 'corneringCommitmentPercent'
+  | 'brakingGripUsedPercent'
+  | 'corneringGripUsedPercent'
   | 'brakeBuildUpS'
   | 'brakesEarlier'
   | 'clicks'
-  | 'wishK'
+  | 'targetMarginK'
   | 'minutes'
   | 'compare'
   | 'uncertain'
@@ -39,12 +39,12 @@ const club: Pick<
   pressureHpa: null,
   windKmh: 14,
   windFromDeg: 240,
-  brakingCommitmentPercent: 86,
-  corneringCommitmentPercent: 92,
+  brakingGripUsedPercent: 86,
+  corneringGripUsedPercent: 92,
   brakeBuildUpS: 0.25,
   brakesEarlier: false,
   clicks: [],
-  wishK: 30,
+  targetMarginK: 30,
   minutes: 20,
   compare: { setups: [], referenceId: null },
   uncertain: DEFAULT_UNCERTAIN,
@@ -73,8 +73,8 @@ export const demoProject: Project = {
       circuitId: nettleGlen.id,
       ...club,
       sessions: [session('First run', 24, 7)],
-      brakingCommitmentPercent: 66,
-      corneringCommitmentPercent: 78,
+      brakingGripUsedPercent: 66,
+      corneringGripUsedPercent: 78,
     },
     {
       id: 'plan-skarn-fen',
@@ -83,7 +83,7 @@ export const demoProject: Project = {
       circuitId: longFen.id,
       ...club,
       sessions: [session('Stint', 18, 12)],
-      brakingCommitmentPercent: 94,
+      brakingGripUsedPercent: 94,
     },
     {
       id: 'plan-tarn-fen',
@@ -99,7 +99,7 @@ export const demoProject: Project = {
       carId: tarn.id,
       circuitId: anvilPark.id,
       ...club,
-      brakingCommitmentPercent: 80,
+      brakingGripUsedPercent: 80,
       sessions: [
         session('Morning', 15, 6, 55),
         {

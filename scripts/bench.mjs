@@ -63,14 +63,49 @@ function writeFaults({ rows, bad }) {
   }
 }
 
+const json = process.argv.includes('--json');
+const fixed = (value, digits) => (typeof value === 'number' ? Number(value.toFixed(digits)) : value);
+const rounded = (row, digits) =>
+  Object.fromEntries(Object.entries(row).map(([key, value]) => [key, fixed(value, digits)]));
+/** Prints figures as soon as they are measured, so that a later failure costs none of them. */
+function show(title, figures, digits = 2) {
+  if (json) return;
+  console.log(title);
+  console.table(
+    Array.isArray(figures) ? figures.map((row) => rounded(row, digits)) : rounded(figures, digits),
+  );
+}
+
 const node = built('main');
+show(
+  `${cpus()[0].model}, Node ${process.version}; wheels that are alike are computed once: two of the Tarn and the Skarn, four of the Ovel`,
+  node.sessions,
+);
+show('Fade fed back into the next lap (it brakes earlier), against the same session without', node.coupled);
+show(
+  'Accuracy and cost of the numerics (first session; worst peak of all four against a far finer run)',
+  node.accuracy,
+);
+show(
+  'The longest session of the demo day, four corners apart; one wheel of it against npm odex',
+  node.network,
+  3,
+);
 // In a process of its own, so that its memory is its own.
 const files = built('files');
+show('A GPX track of 20 000 points to a circuit', files.track, 1);
+show('A log of a day at 100 Hz, read as the worker reads it', files.day);
 const need = built('need');
+show('Cooling need of both axles, ways to it and the fastest plan: session runs and ms', need);
 const browser = last(run(['--import', 'tsx', 'bench/browser.ts']));
+show('In headless Chromium: control moved to new verdict on screen, and the first page', browser, 1);
 const deciding = last(run(['--import', 'tsx', 'bench/deciding.ts']));
+show(
+  'In headless Chromium: uncertain runs on one core and on two, six setups compared, the whole ladder',
+  deciding,
+);
 
-if (process.argv.includes('--json')) {
+if (json) {
   console.log(
     JSON.stringify(
       { machine: cpus()[0].model, node: process.version, ...node, files, need, browser, deciding },
@@ -78,33 +113,4 @@ if (process.argv.includes('--json')) {
       2,
     ),
   );
-} else {
-  const fixed = (value, digits) => (typeof value === 'number' ? Number(value.toFixed(digits)) : value);
-  const rounded = (rows) =>
-    rows.map((row) => Object.fromEntries(Object.entries(row).map(([k, v]) => [k, fixed(v, 2)])));
-  console.log(
-    `${cpus()[0].model}, Node ${process.version}; wheels that are alike are computed once: two of the Tarn and the Skarn, four of the Ovel`,
-  );
-  console.table(rounded(node.sessions));
-  console.log('Fade fed back into the next lap (it brakes earlier), against the same session without');
-  console.table(rounded(node.coupled));
-  console.log(
-    'Accuracy and cost of the numerics (first session; worst peak of all four against a far finer run)',
-  );
-  console.table(rounded(node.accuracy));
-  console.log('The longest session of the demo day, four corners apart; one wheel of it against npm odex');
-  console.table(Object.fromEntries(Object.entries(node.network).map(([k, v]) => [k, fixed(v, 3)])));
-  console.log(
-    'A GPX track of 20 000 points to a circuit; a log of a day at 100 Hz, read as the worker reads it',
-  );
-  console.table(Object.fromEntries(Object.entries(files.track).map(([k, v]) => [k, fixed(v, 1)])));
-  console.table(Object.fromEntries(Object.entries(files.day).map(([k, v]) => [k, fixed(v, 2)])));
-  console.log('Cooling need of both axles, ways to it and the fastest plan: session runs and ms');
-  console.table(rounded(need));
-  console.log('In headless Chromium: control moved to new verdict on screen, and the first page');
-  console.table(Object.fromEntries(Object.entries(browser).map(([k, v]) => [k, fixed(v, 1)])));
-  console.log(
-    'In headless Chromium: uncertain runs on one core and on two, six setups compared, the whole ladder',
-  );
-  console.table(Object.fromEntries(Object.entries(deciding).map(([k, v]) => [k, fixed(v, 2)])));
 }

@@ -22,7 +22,7 @@ async function openLog(page: Page): Promise<void> {
     buffer: Buffer.from(loggedCsv(6, 20)),
   });
   await page.getByRole('button', { name: 'Read the log' }).click();
-  await page.getByTestId('logged-stops').waitFor();
+  await page.getByTestId('logged-zones').waitFor();
 }
 
 const VIEWS: readonly View[] = [

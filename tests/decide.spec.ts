@@ -53,7 +53,7 @@ test('an impossible wish is answered with the reason, and what is no number is r
   await expect(page.getByRole('alert').filter({ hasText: 'Must be at least 0 °C' })).toBeVisible();
   await wish.press('Escape');
   await expect(wish).toHaveValue('600');
-  expect((await plan(page)).wishK).toBe(600);
+  expect((await plan(page)).targetMarginK).toBe(600);
 });
 
 test('setups: built, pinned, compared, pictured, kept, and six at most', async ({ page }) => {
@@ -228,8 +228,8 @@ test('how sure: the same seed gives the same answer on any number of cores; rang
     .toMatchObject({ low: 80, high: 120 });
   await page.getByRole('textbox', { name: 'Runs' }).fill('40');
   const answer = async () => {
-    await page.getByRole('button', { name: 'Drive 40 days' }).click();
-    await expect(region(page, 'How likely')).toContainText('of 40 days something passes a limit');
+    await page.getByRole('button', { name: 'Start 40 simulation runs' }).click();
+    await expect(region(page, 'How likely')).toContainText('of 40 simulation runs something passes a limit');
     return page.locator('main').innerText();
   };
   const strip = (text: string) =>
@@ -241,9 +241,9 @@ test('how sure: the same seed gives the same answer on any number of cores; rang
   expect(strip(await answer())).toBe(both);
   // Another page, or a later day, need not drive them again.
   await page.reload();
-  await expect(region(page, 'How likely')).toContainText('of 40 days something passes a limit');
+  await expect(region(page, 'How likely')).toContainText('of 40 simulation runs something passes a limit');
   await page.getByRole('textbox', { name: 'Seed' }).fill('2');
-  await expect(page.getByRole('button', { name: 'Drive 40 days' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start 40 simulation runs' })).toBeVisible();
   for (const box of await ranges.getByRole('checkbox').all()) await box.uncheck();
   await expect(page.getByText('Nothing is uncertain: choose at least one input.')).toBeVisible();
 });
@@ -258,10 +258,10 @@ test('runs cut off by a cancel, a closed page or a dead worker go on where they 
   const state = page.getByTestId('runs-state');
   const kept = async (on = page) =>
     Number(/(\d+) of 100/.exec((await on.getByTestId('runs-state').textContent()) ?? '')?.[1] ?? 0);
-  await page.getByRole('button', { name: 'Drive 100 days' }).click();
+  await page.getByRole('button', { name: 'Start 100 simulation runs' }).click();
   await expect.poll(kept).toBeGreaterThanOrEqual(20);
   await state.getByRole('button', { name: 'Cancel' }).click();
-  await expect(state).toContainText(/Cancelled; \d+ of 100 days are kept/);
+  await expect(state).toContainText(/Cancelled; \d+ of 100 runs are kept/);
   const before = await kept();
   // A worker that falls over in the middle is replaced, and its days are driven again.
   await state.getByRole('button', { name: /^Go on from/ }).click();
@@ -286,7 +286,7 @@ test('runs cut off by a cancel, a closed page or a dead worker go on where they 
     expect(await kept(later)).toBeGreaterThanOrEqual(before);
     await go.click();
   }
-  await expect(done).toContainText('of 100 days something passes a limit');
+  await expect(done).toContainText('of 100 simulation runs something passes a limit');
   // The falling over was asked for; nothing else may have been said.
   expect(quiet.filter((error) => !error.includes('it fell over'))).toEqual([]);
   quiet.length = 0;

@@ -58,7 +58,7 @@ test('other units change what the ladder says and nothing about it', async ({ pa
   const ladder = region(page, 'Upgrade ladder');
   await expect(page.getByText('First step for the money')).toBeVisible();
   await ladder.getByRole('checkbox').check();
-  // What a step does to the stops is said behind its name, in units too.
+  // What a step does to the braking zones is said behind its name, in units too.
   const names = async () =>
     (await ladder.locator('tbody th').allTextContents()).map((text) =>
       text.replace(/(Braking (that overshot|gets longer)|The longest|The car did|Shortens).*/, ''),

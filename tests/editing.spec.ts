@@ -54,8 +54,8 @@ test('a circuit shows its closing error as one types, is not driven while open, 
   page,
 }) => {
   await open(page);
-  const stops = page.getByRole('region', { name: 'Braking zone list' });
-  const before = await stops.textContent();
+  const zones = page.getByRole('region', { name: 'Braking zone list' });
+  const before = await zones.textContent();
   await page.getByRole('link', { name: 'Circuit', exact: true }).click();
   await expect(page.getByTestId('closing-gap')).toHaveText('0.0 m');
   await page.getByRole('textbox', { name: 'Radius of Hammer' }).fill('5');
@@ -69,10 +69,10 @@ test('a circuit shows its closing error as one types, is not driven while open, 
   await expect(page.getByTestId('closing-gap')).toHaveText('0.0 m');
   await page.getByRole('link', { name: 'Workbench' }).first().click();
   await settled(page);
-  await expect(stops).not.toHaveText(before ?? '');
+  await expect(zones).not.toHaveText(before ?? '');
   for (let i = 0; i < 2; i++) await page.keyboard.press('Control+z');
   await settled(page);
-  await expect(stops).toHaveText(before ?? '');
+  await expect(zones).toHaveText(before ?? '');
 });
 
 test('a lap becomes a list of braking zones, which is edited and drives the workbench', async ({ page }) => {

@@ -101,7 +101,9 @@ test('a weak foot: the verdict says the pedal, braking zones run long, and braki
   await expect(page.getByRole('region', { name: 'Margins' })).toContainText('Minimum brake reserve −');
 });
 
-test('the stop list has a view of pedal and balance, with the brake reserve in both', async ({ page }) => {
+test('the braking zone list has a view of pedal and balance, with the brake reserve in both', async ({
+  page,
+}) => {
   await open(page);
   const list = page.getByRole('region', { name: 'Braking zone list' });
   await expect(list.getByRole('button', { name: /^brake reserve/ })).toBeVisible();
@@ -116,14 +118,14 @@ test('the stop list has a view of pedal and balance, with the brake reserve in b
 test('clicks by braking zone: the ideal balance is set, driven, and undone', async ({ page }) => {
   await tab(page, 'balance');
   await choose(page.getByLabel('Plan on the workbench'), 'plan-skarn-fen');
-  const stops = page.getByRole('region', { name: 'Balance by braking zone' });
-  const mean = async () => Number(await stops.locator('tbody tr').first().locator('td').nth(1).textContent());
-  await expect(stops).toBeVisible();
+  const zones = page.getByRole('region', { name: 'Balance by braking zone' });
+  const mean = async () => Number(await zones.locator('tbody tr').first().locator('td').nth(1).textContent());
+  await expect(zones).toBeVisible();
   const before = await mean();
-  await stops.getByRole('button', { name: 'Set the ideal balance' }).click();
+  await zones.getByRole('button', { name: 'Set the ideal balance' }).click();
   await expect.poll(mean).toBeGreaterThan(before + 1);
   const off = Number(
-    (await stops.locator('tbody tr').first().locator('td').nth(6).textContent())?.replace('−', '-'),
+    (await zones.locator('tbody tr').first().locator('td').nth(6).textContent())?.replace('−', '-'),
   );
   expect(Math.abs(off)).toBeLessThan(0.6);
   await page.getByRole('button', { name: /^Undo: Clicks/ }).click();

@@ -12,7 +12,7 @@ const give = (page: Page, name: string, content: string | Buffer) =>
     .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content as string) });
 const read = async (page: Page) => {
   await page.getByRole('button', { name: 'Read the log' }).click();
-  await expect(page.getByTestId('logged-stops')).toBeVisible();
+  await expect(page.getByTestId('logged-zones')).toBeVisible();
 };
 
 test('a logger’s file: columns confirmed, laps and braking zones found, fitted, taken over, laid over what was measured', async ({
@@ -26,25 +26,25 @@ test('a logger’s file: columns confirmed, laps and braking zones found, fitted
   await expect(page.getByRole('region', { name: 'The log', exact: true })).toContainText(
     'by the positions, at the start line',
   );
-  const stops = page.getByTestId('logged-stops');
-  await expect(stops.locator('tbody tr')).toHaveCount(7);
-  await expect(stops).toContainText(/4 Quench.*kJ ± \d+ kJ/);
+  const zones = page.getByTestId('logged-zones');
+  await expect(zones.locator('tbody tr')).toHaveCount(7);
+  await expect(zones).toContainText(/4 Quench.*kJ ± \d+ kJ/);
   await expect(page.getByLabel('Laps', { exact: true }).getByText('Hot lap')).toHaveCount(3);
   await expect(
     page.getByLabel('Laps', { exact: true }).getByText('typical').or(page.getByText('best')),
   ).not.toHaveCount(0);
-  const whole = await stops.locator('tfoot').textContent();
+  const whole = await zones.locator('tfoot').textContent();
   expect(Number(/([\d.]+) %/.exec(whole ?? '')?.[1])).toBeGreaterThan(97);
   expect(Number(/([\d.]+) %/.exec(whole ?? '')?.[1])).toBeLessThan(102);
 
-  // The stand-in drives at 96 % of the plan's commitment in braking and 98.5 % in corners.
+  // The stand-in drives at 96 % of the plan's grip used in braking and 98.5 % in corners.
   await page.getByRole('button', { name: 'Fit to this lap' }).click();
   await expect(page.getByTestId('fit')).toContainText(/Share of grip used in corners92\.0%90\.\d%/);
   await page.getByRole('button', { name: 'Apply' }).click();
   await expect
     .poll(async () => {
       const project = readProject((await stored(page)) ?? '');
-      return project.ok ? project.project.plans[0].corneringCommitmentPercent : 0;
+      return project.ok ? project.project.plans[0].corneringGripUsedPercent : 0;
     })
     .toBeCloseTo(90.6, 0);
 
@@ -66,7 +66,7 @@ test('a logger’s file: columns confirmed, laps and braking zones found, fitted
   const exported = readFileSync(await download.path(), 'utf8');
   await give(page, 'again.csv', exported);
   await read(page);
-  await expect(page.getByTestId('logged-stops').locator('tbody tr')).toHaveCount(7);
+  await expect(page.getByTestId('logged-zones').locator('tbody tr')).toHaveCount(7);
   await page.getByRole('link', { name: 'Logs', exact: true }).click();
   await give(page, 'noon.csv', csv);
   await expect(page.getByText('As you confirmed for a file like this before')).toBeVisible();

@@ -41,8 +41,8 @@ const NOT_SAID: readonly (readonly [RegExp, string])[] = [
   [/\d K\b/, 'a difference in °C or °F'],
   [/\bstop \d/i, 'braking zone, where it is a corner’s braking'],
 ];
-/** Stops to rest and those of a test are stops. */
-const STOPS = ['/garage/procedures', '/garage/failure'];
+/** Braking zones to rest and those of a test are stops. */
+const ZONES = ['/garage/procedures', '/garage/failure'];
 
 test('no page says what the field says otherwise', async ({ page }) => {
   const said: string[] = [];
@@ -59,7 +59,7 @@ test('no page says what the field says otherwise', async ({ page }) => {
         all.map((e) => `${e.getAttribute('aria-label') ?? ''} ${e.getAttribute('title') ?? ''}`),
       );
     for (const [word, instead] of NOT_SAID) {
-      if (STOPS.includes(route) && /stop/.test(word.source)) continue;
+      if (ZONES.includes(route) && /stop/.test(word.source)) continue;
       const found = [text, ...labels].map((t) => word.exec(t)).find((m) => m !== null);
       if (!found) continue;
       const around = found.input.slice(Math.max(0, found.index - 30), found.index + 40).replace(/\s+/g, ' ');

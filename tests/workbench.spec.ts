@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { demoProject } from '../demo/project';
 import { simulateDay } from '../src/core';
 import { dayInput, METRIC, setupOf } from '../src/model';
-import { resultDocument, stopsCsv } from '../src/report';
+import { resultDocument, zonesCsv } from '../src/report';
 import { verdictText } from '../src/text/en';
 import { choose, chosen, expect, exported, open, settled, test, verdict } from './page';
 
@@ -15,12 +15,12 @@ test('the first visit shows the demo scenario, computed, with the same verdict a
   await open(page);
   await expect(verdict(page)).toContainText(verdictText(result, METRIC).sentence);
   const rows = page.getByRole('region', { name: 'Braking zone list' }).locator('tbody tr');
-  await expect(rows).toHaveCount(result.trace.stops.length);
+  await expect(rows).toHaveCount(result.trace.zones.length);
   const whole = await exported(page, 'Whole result (JSON)');
   expect(whole.name).toBe('twenty-minutes-at-anvil-park-result.json');
   expect(JSON.parse(whole.text)).toEqual(JSON.parse(JSON.stringify(resultDocument(setup, result))));
   const csv = await exported(page, 'Braking zones (CSV)');
-  expect(csv.text).toBe(stopsCsv(setup, result));
+  expect(csv.text).toBe(zonesCsv(setup, result));
 });
 
 test('a braking zone picked anywhere is picked everywhere, by mouse and by keyboard', async ({ page }) => {

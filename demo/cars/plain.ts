@@ -3,10 +3,10 @@ import type { AxleBrakes } from '../../src/model';
 /** A plain wheel end: both sides alike, no tape, no shield. */
 export const plainAir = {
   rightDuctAreaCm2: null,
-  tapePercent: 0,
+  blankedOffPercent: 0,
   toCaliperPercent: 0,
   shieldPercent: 0,
-  opennessPercent: 50,
+  wheelOpenAreaPercent: 50,
   leftFactor: 1,
   rightFactor: 1,
 } satisfies Partial<AxleBrakes>;

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { simulateDay } from '../core';
-import { dayInput, readProject, setupOf, starterStop, writeProject } from '../model';
+import { dayInput, readProject, setupOf, starterZone, writeProject } from '../model';
 import { resultDocument } from '../report';
 import { CliError, runCli } from './runCli';
 
@@ -31,7 +31,7 @@ describe('kettle', () => {
     expect(readProject(text)).toEqual({ ok: true, project: demoProject });
   });
 
-  it('runs a file: verdict, stop table, margins, energy', () => {
+  it('runs a file: verdict, braking zone table, margins, energy', () => {
     const { code, text } = kettle('run', file('demo.json'));
     expect(code).toBe(0);
     expect(text).toMatch(/Over limit\. The front pads overheat first/);
@@ -55,7 +55,7 @@ describe('kettle', () => {
     const expected = resultDocument(setup, simulateDay(dayInput(setup)));
     expect(JSON.parse(readFileSync(file('out.json'), 'utf8'))).toEqual(JSON.parse(JSON.stringify(expected)));
     expect(readFileSync(file('out.csv'), 'utf8')).toMatch(
-      /^session,lap,kind,stop,place,Entry speed \(km\/h\)/,
+      /^session,lap,kind,braking zone,place,Entry speed \(km\/h\)/,
     );
     expect(readFileSync(file('out-trace.csv'), 'utf8')).toMatch(/^time \(s\)/);
     const { text } = kettle('run', file('demo.json'), '--json', '-');
@@ -80,8 +80,8 @@ describe('kettle', () => {
     // A car that would fly at a typed speed.
     const flying = structuredClone(demoProject);
     Object.assign(flying.cars[0], { massKg: 250, downforceAreaM2: -1 });
-    const stop = { ...starterStop('Stop 1'), entryKmh: 300, by: 'distance' as const, distanceM: 500 };
-    flying.circuits[0].layout = { kind: 'stops', stops: [stop] };
+    const zone = { ...starterZone('Stop 1'), entryKmh: 300, by: 'distance' as const, distanceM: 500 };
+    flying.circuits[0].layout = { kind: 'zones', zones: [zone] };
     writeFileSync(file('flying.json'), JSON.stringify(flying));
     expect(kettle('check', file('flying.json'))).toMatchObject({
       code: 2,
@@ -115,7 +115,7 @@ describe('kettle', () => {
     );
     const result = simulateDay(dayInput(setupOf(demoProject)));
     const rear = result.laps.flatMap((lap) => lap.forces).reduce((sum, f) => sum + f.rearHeat, 0);
-    // Touches too short to be a stop are not among the stops.
+    // Touches too short to be a braking zone are not among the braking zones.
     expect(Math.abs(made / (rear / 2) - 1)).toBeLessThan(1e-3);
     expect(() => kettle('network', file('demo.json'), '--wheel', 'fifth')).toThrow(/one of frontLeft/);
   });

@@ -1,6 +1,6 @@
 import { AXLES, type DayResult, hottestLap, lapHeat, lapTime } from '../core';
 import { METRIC, type Setup, siText } from '../model';
-import { type StopRow, stopRows } from '../report';
+import { type ZoneRow, zoneRows } from '../report';
 import {
   beyondSense,
   clockText,
@@ -16,8 +16,8 @@ import {
 } from '../text/en';
 import { say } from '../text/en/say/cli';
 
-/** What the stop table shows of the hotter front wheel, °C. */
-function front(wheels: StopRow['wheels']): number[] {
+/** What the braking zone table shows of the hotter front wheel, °C. */
+function front(wheels: ZoneRow['wheels']): number[] {
   const { frontLeft, frontRight } = wheels;
   const w = frontRight.bulkAfterC > frontLeft.bulkAfterC ? frontRight : frontLeft;
   return [w.faceBeforeC, w.facePeakC, w.bulkBeforeC, w.bulkAfterC, w.fluidC];
@@ -43,7 +43,7 @@ export function reportText(setup: Setup, result: DayResult): string {
     ),
     '',
     say.brakingZonesLapHottest(hottest),
-    ...zoneTable(stopRows(setup, result, hottest)),
+    ...zoneTable(zoneRows(setup, result, hottest)),
     '',
     'Margins',
     ...marginTable(result),
@@ -59,7 +59,7 @@ export function reportText(setup: Setup, result: DayResult): string {
   return `${lines.join('\n')}\n`;
 }
 
-function zoneTable(rows: readonly StopRow[]): string[] {
+function zoneTable(rows: readonly ZoneRow[]): string[] {
   return table(
     [
       '',
@@ -82,7 +82,7 @@ function zoneTable(rows: readonly StopRow[]): string[] {
       'cooling s',
     ],
     rows.map((r) => [
-      String(r.stop),
+      String(r.zone),
       r.name,
       ...[r.entryKmh, r.exitKmh].map((v) => v.toFixed(0)),
       ...[r.decelerationMs2, r.timeS].map((v) => v.toFixed(1)),

@@ -14,7 +14,7 @@ import {
   setupOf,
   writeProject,
 } from '../model';
-import { networkDocument, resultDocument, stopsCsv, tracesCsv } from '../report';
+import { networkDocument, resultDocument, tracesCsv, zonesCsv } from '../report';
 import { say } from '../text/en/say/cli';
 import { reportText } from './report';
 
@@ -137,7 +137,7 @@ function run(args: readonly string[], print: (text: string) => void): number {
   if (!toStdout) print(reportText(setup, result));
   if (values.json !== undefined) write(values.json, `${JSON.stringify(resultDocument(setup, result))}\n`);
   if (values.csv !== undefined) {
-    write(values.csv, `${stopsCsv(setup, result)}\n`);
+    write(values.csv, `${zonesCsv(setup, result)}\n`);
     if (values.csv === '-') print(`\n${tracesCsv(setup, result)}\n`);
     else write(values.csv.replace(/(\.csv)?$/i, '-trace.csv'), `${tracesCsv(setup, result)}\n`);
   }

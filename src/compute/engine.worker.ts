@@ -58,7 +58,7 @@ const engine = {
   outlook(input: DayInput, session: number): Outlook {
     return outlook(input, session);
   },
-  /** The day with other front shares, and what the stops want. */
+  /** The day with other front shares, and what the braking zones want. */
   balance(setup: Setup): BalanceChoices {
     return balanceChoices(dayInput(setup));
   },
@@ -72,15 +72,15 @@ const engine = {
   },
   /** Duct areas for the margin the plan wants to keep. */
   coolingNeed(setup: Setup): CoolingNeed {
-    return coolingNeed(dayInput(setup), setup.plan.wishK);
+    return coolingNeed(dayInput(setup), setup.plan.targetMarginK);
   },
   /** Ways to that margin, each with its price. */
   ways(project: Project, setup: Setup, need: CoolingNeed): Way[] {
-    return waysToKeep(project, setup, setup.plan.wishK, need);
+    return waysToKeep(project, setup, setup.plan.targetMarginK, need);
   },
   /** The fastest plans for the plan's minutes. */
   fastestPlan(setup: Setup, session: number): FastestPlan {
-    return fastestPlan(dayInput(setup), session, setup.plan.minutes * 60, setup.plan.wishK);
+    return fastestPlan(dayInput(setup), session, setup.plan.minutes * 60, setup.plan.targetMarginK);
   },
   /** Some of a setup's uncertain runs. */
   uncertainPiece(setup: Setup, piece: number): Float32Array {

@@ -23,8 +23,14 @@ export function dayKey({ car, circuit, plan, parts, begun }: Setup): string {
     String(circuit.altitudeM),
     keyOf(
       plan,
-      ({ name: _name, wishK: _wish, minutes: _minutes, compare: _compare, uncertain: _ranges, ...day }) =>
-        day,
+      ({
+        name: _name,
+        targetMarginK: _wish,
+        minutes: _minutes,
+        compare: _compare,
+        uncertain: _ranges,
+        ...day
+      }) => day,
     ),
     keyOf(parts, (list) => list),
     begun ? keyOf(begun.brakes, (brakes) => brakes) : '',
@@ -49,7 +55,7 @@ export const QUESTION = {
   pace: (setup: Setup, session: number) => [
     'pace',
     dayKey(setup),
-    setup.plan.wishK,
+    setup.plan.targetMarginK,
     setup.plan.minutes,
     session,
   ],
@@ -57,7 +63,7 @@ export const QUESTION = {
   ladder: (setup: Setup, wanted: unknown) => ['ladder', dayKey(setup), wanted],
   /** @param prices of what the ways are made of */
   ways: (setup: Setup, wish: number, prices: unknown) => ['ways', dayKey(setup), wish, prices],
-  need: (setup: Setup) => ['need', dayKey(setup), setup.plan.wishK],
+  need: (setup: Setup) => ['need', dayKey(setup), setup.plan.targetMarginK],
   balance: (setup: Setup) => ['balance', dayKey(setup)],
   compare: (setups: readonly Setup[]) => ['compare', setups.map(dayKey)],
   exposed: (setup: Setup) => [

@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import { type DayResult, failureCases, simulateDay, wheelClearances } from '../core';
-import { stopsCsv, tracesCsv } from '../report/csv';
+import { tracesCsv, zonesCsv } from '../report/csv';
 import { resultDocument } from '../report/results';
-import { FORCE_COLUMNS, stopRows } from '../report/stopRows';
+import { FORCE_COLUMNS, zoneRows } from '../report/zoneRows';
 import { explain } from '../text/en/explanations';
 import { LIMIT_WORDS, marginText, momentText, overrunText, verdictText } from '../text/en/wording';
 import { applyWhatIf, keepWhatIf, savedValues } from './edit/whatIf';
@@ -37,7 +37,7 @@ const boiled = computed(
 );
 
 describe('words of the foot', () => {
-  it('a weak foot: what gives out, where, by how much, and how long the stop runs', () => {
+  it('a weak foot: what gives out, where, by how much, and how long the braking zone runs', () => {
     const { state, sentence, notes } = verdictText(weak.result, METRIC);
     expect(state).toBe('Over limit');
     expect(sentence).toMatch(
@@ -52,7 +52,7 @@ describe('words of the foot', () => {
     expect(margin && marginText(margin, METRIC)).toMatch(/^\d+ N over limit$/);
   });
 
-  it('a strong one: only the least margin and its stop', () => {
+  it('a strong one: only the least margin and its braking zone', () => {
     const { notes } = verdictText(strong.result, METRIC);
     expect(notes.at(-1)).toMatch(/^Minimum brake reserve \d+ % on lap \d at braking zone \d \(\w+\)\.$/);
     const { fade } = strong.result;
@@ -87,9 +87,9 @@ describe('words of the foot', () => {
 });
 
 describe('what is written out of the foot', () => {
-  it('every stop has its force columns, in stored units, and they agree with the result', () => {
+  it('every braking zone has its force columns, in stored units, and they agree with the result', () => {
     const { setup, result } = weak;
-    const rows = stopRows(setup, result, 3);
+    const rows = zoneRows(setup, result, 3);
     rows.forEach((row, k) => {
       const force = result.laps[2].forces[k];
       expect(row.pedalN).toBe(force.pedal);
@@ -106,10 +106,10 @@ describe('what is written out of the foot', () => {
     for (const [key] of FORCE_COLUMNS) expect(Number.isFinite(rows[0][key]), key).toBe(true);
   });
 
-  it('the stop list comes back from CSV in US units as it went', () => {
+  it('the braking zone list comes back from CSV in US units as it went', () => {
     const { setup, result } = strong;
-    const read = Papa.parse<Record<string, string>>(stopsCsv(setup, result, US), { header: true });
-    const rows = result.laps.flatMap((lap) => stopRows(setup, result, lap.number));
+    const read = Papa.parse<Record<string, string>>(zonesCsv(setup, result, US), { header: true });
+    const rows = result.laps.flatMap((lap) => zoneRows(setup, result, lap.number));
     expect(read.data.length).toBe(rows.length);
     for (const [key, title, quantity] of FORCE_COLUMNS) {
       const unit = unitOf(quantity, US);
@@ -145,7 +145,7 @@ describe('what is written out of the foot', () => {
     const document = resultDocument(weak.setup, weak.result);
     expect(document.version).toBe(5);
     expect(document.force.margins.map((m) => m.part)).toEqual(['pedal', 'travel']);
-    expect(document.force.margins[0]).toMatchObject({ limit: 250, passed: { lap: 2, stop: 1 } });
+    expect(document.force.margins[0]).toMatchObject({ limit: 250, passed: { lap: 2, zone: 1 } });
     expect(document.force.fade).toMatchObject({ limit: 'pedal' });
     expect(document.record.pedalN.length).toBe(document.record.timeS.length);
     expect(JSON.parse(JSON.stringify(document))).toEqual(document);

@@ -11,7 +11,7 @@ export {
   partPrice,
   withPrice,
 } from './catalogue/prices';
-export { STARTER_DRUM, starterLine, starterStop } from './catalogue/starters';
+export { STARTER_DRUM, starterLine, starterZone } from './catalogue/starters';
 export { type Problem, pathText } from './check/problem';
 export { circuitProblems, projectProblems } from './check/problems';
 export { attemptEdit, refusalText } from './edit/attempt';
@@ -51,7 +51,6 @@ export {
   type Shelf,
 } from './edit/library';
 export { alike, conflictText, differing, mergeProjects, type Sparse } from './edit/merge';
-export { stopsFromLap } from './edit/stopsFromLap';
 export {
   applyWhatIf,
   changesOfWhatIf,
@@ -61,6 +60,7 @@ export {
   type WhatIfValues,
   whatIfBounds,
 } from './edit/whatIf';
+export { zonesFromLap } from './edit/zonesFromLap';
 export { readJson } from './file/json';
 export {
   type DocumentResult,
@@ -98,11 +98,11 @@ export {
   type Circuit,
   type CircuitPlace,
   type CircuitSegment,
-  type CircuitStop,
+  type CircuitZone,
   circuitSchema,
   cornerSchema,
   straightSchema,
-  typedStopSchema,
+  typedZoneSchema,
 } from './schema/circuit';
 export {
   type Change,
@@ -138,6 +138,6 @@ export {
   fluidWater,
   type Setup,
   setupOf,
-  stopLength,
   vehicleOf,
+  zoneLength,
 } from './toCore/toCore';

@@ -14,7 +14,7 @@ import {
   simulateDay,
   wheelClearances,
 } from '../core';
-import { stopsCsv, tracesCsv } from '../report/csv';
+import { tracesCsv, zonesCsv } from '../report/csv';
 import { resultDocument } from '../report/results';
 import { STARTER_DRUM } from './catalogue/starters';
 import { projectJsonSchema, readProject, readProjectValue, writeProject } from './file/readProject';
@@ -97,7 +97,7 @@ describe('every number that can be typed', () => {
     const ducts = {
       ductAreaCm2: 20,
       rightDuctAreaCm2: 12,
-      tapePercent: 10,
+      blankedOffPercent: 10,
       toCaliperPercent: 20,
       shieldPercent: 10,
     };
@@ -105,7 +105,7 @@ describe('every number that can be typed', () => {
       ...setup,
       car: {
         ...car,
-        innerReliefPercent: 40,
+        loadFollowingPercent: 40,
         front: { ...car.front, ...ducts, rotor: { ...car.front.rotor, ...front } },
         rear: { ...car.rear, ...ducts, rotor: { ...car.rear.rotor, ...rear }, ...rest },
         // Fading must begin above the speeds of the circuit's corners to show.
@@ -189,7 +189,7 @@ describe('every number that can be typed', () => {
         // The wind is drawn on the map and says so; it enters no computation.
         if (without.test(path) || path.startsWith('wind')) continue;
         // Asked of what is decided, not of the day; the tests of the decisions move them.
-        if (/^(wishK|minutes)$/.test(path) || coolPipe(setup, path)) continue;
+        if (/^(targetMarginK|minutes)$/.test(path) || coolPipe(setup, path)) continue;
         const moved = { ...setup, [shelf]: replaced(setup[shelf], number.path, nudged(number)) };
         expect(schema.safeParse(moved[shelf]).success, `${shelf}.${path} nudged is not valid`).toBe(true);
         const decided = /^(exposed|uncertain)\./.test(path);
@@ -327,8 +327,8 @@ describe('CSV files, read back by another program', () => {
     ['metric', METRIC],
     ['US', US],
   ] as [string, UnitChoice][])('hold every joule of the session in %s units', (_name, units) => {
-    const rows = parse(stopsCsv(setup, result, units));
-    expect(rows.length).toBe(result.laps.reduce((sum, lap) => sum + lap.trace.stops.length, 0));
+    const rows = parse(zonesCsv(setup, result, units));
+    expect(rows.length).toBe(result.laps.reduce((sum, lap) => sum + lap.trace.zones.length, 0));
     const { unit } = column(rows[0], 'Energy');
     expect(unit).toBe(unitOf('energy', units).label);
     const kilojoules = rows.reduce(

@@ -5,9 +5,9 @@ import { anyProject } from '../../tests/support/anyProject';
 import { oneSession } from '../../tests/support/sessions';
 import { reportText } from '../cli/report';
 import { type DayResult, lapTime, simulateDay } from '../core';
-import { stopsCsv, tracesCsv } from '../report/csv';
+import { tracesCsv, zonesCsv } from '../report/csv';
 import { resultDocument } from '../report/results';
-import { stopRows } from '../report/stopRows';
+import { zoneRows } from '../report/zoneRows';
 import { marginText, verdictText, worstText } from '../text/en/wording';
 import { projectProblems } from './check/problems';
 import { METRIC } from './quantity/units';
@@ -17,7 +17,7 @@ import { dayInput, type Setup, setupOf } from './toCore/toCore';
 
 /** Places of a result that may hold no number, as docs/formats.md says. */
 const MAY_BE_NULL =
-  /^(force\.margins\[\d+\]\.(worst|margin|share|passed|at\.lap|at\.standing)|margins\[\d+\]\.(passed|at\.lap|at\.standing|passed\.(lap|standing)))$|\.(lap|standing|passed|fade|hotLapsBefore|unbraked|heldByLiftKmh|coningMm|crackShare|extraM|extraDistanceM|pedalN|pedalBiteN|pedalStayN)(\[\d+\])?$|^record\.(lap|pedalN)\[\d+\]$/;
+  /^(force\.margins\[\d+\]\.(worst|margin|share|passed|at\.lap|at\.standing)|margins\[\d+\]\.(passed|at\.lap|at\.standing|passed\.(lap|standing)))$|\.(lap|standing|passed|fade|hotLapsBefore|unbraked|heldByLiftKmh|coningMm|fatigueDamage|extraM|extraDistanceM|pedalN|pedalBiteN|pedalStayN)(\[\d+\])?$|^record\.(lap|pedalN)\[\d+\]$/;
 
 function holes(value: unknown, path = ''): string[] {
   if (value === null) return MAY_BE_NULL.test(path) ? [] : [path];
@@ -44,7 +44,7 @@ describe('any valid project', () => {
         }
         const written = JSON.parse(JSON.stringify(resultDocument(setup, result)));
         expect(holes(written)).toEqual([]);
-        const texts = [stopsCsv(setup, result), tracesCsv(setup, result), reportText(setup, result)];
+        const texts = [zonesCsv(setup, result), tracesCsv(setup, result), reportText(setup, result)];
         for (const text of texts) expect(/\b(NaN|Infinity|undefined|null)\b/.exec(text)).toBeNull();
       }),
       { numRuns: 40 },
@@ -81,8 +81,8 @@ describe('a car whose body lifts', () => {
 
   it('is refused by name where speeds are given that it would fly at', () => {
     const layout = {
-      kind: 'stops' as const,
-      stops: [
+      kind: 'zones' as const,
+      zones: [
         {
           name: 'Stop 1',
           entryKmh: 290,
@@ -102,7 +102,7 @@ describe('a car whose body lifts', () => {
       ...flies,
       circuit: {
         ...TARN.circuit,
-        layout: { ...layout, stops: [{ ...layout.stops[0], entryKmh: 150, distanceM: 120 }] },
+        layout: { ...layout, zones: [{ ...layout.zones[0], entryKmh: 150, distanceM: 120 }] },
       },
     };
     const { sentence } = verdictText(day(slow), METRIC);
@@ -182,14 +182,14 @@ describe('failures past sense', () => {
     const said = [verdictText(result, METRIC).sentence, ...verdictText(result, METRIC).notes].join(' ');
     expect(said).toMatch(/The car does not stop on lap \d+/);
     expect(said).not.toMatch(/\d mm|without end/);
-    const stopless = stopRows(setup, result, 8).filter((row) => !row.stops);
-    expect(stopless.length).toBeGreaterThan(0);
-    for (const row of stopless) expect(row.extraM).toBeNull();
-    const cells = stopsCsv(setup, result).split('\n');
+    const endless = zoneRows(setup, result, 8).filter((row) => !row.stops);
+    expect(endless.length).toBeGreaterThan(0);
+    for (const row of endless) expect(row.extraM).toBeNull();
+    const cells = zonesCsv(setup, result).split('\n');
     const extra = cells[0].split(',').indexOf('Overshoots by (m)');
     const lost = cells.slice(1).filter((line) => line.split(',')[extra] === '');
     expect(lost).toHaveLength(
-      result.laps.flatMap((lap) => stopRows(setup, result, lap.number)).filter((r) => !r.stops).length,
+      result.laps.flatMap((lap) => zoneRows(setup, result, lap.number)).filter((r) => !r.stops).length,
     );
   });
 });

@@ -90,7 +90,7 @@ describe('the shelf of generic parts', () => {
       rearBoreMm: 19.1,
     });
     expect(mounted('cylinder-19-1', 'rear').pedal.cylinders).toMatchObject({ kind: 'tandem', boreMm: 19.1 });
-    expect(mounted('line-rubber', 'front').pedal.hoseGrowthMm3BarM).toBe(16);
+    expect(mounted('line-rubber', 'front').pedal.hoseExpansionMm3BarM).toBe(16);
     expect(mounted('duct-76', 'front').front).toMatchObject({ ductAreaCm2: 45.4, rightDuctAreaCm2: null });
     // New fluid is fresh, and what was measured was the old one's.
     const measured = { ...tarn, fluid: { ...tarn.fluid, measuredBoilingC: 170 } };

@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { simulateDay } from '../core';
-import { stopsCsv, tracesCsv } from '../report/csv';
+import { tracesCsv, zonesCsv } from '../report/csv';
 import { resultDocument } from '../report/results';
 import { verdictText } from '../text/en/wording';
-import { STARTER_DRUM, starterLine, starterStop } from './catalogue/starters';
+import { STARTER_DRUM, starterLine, starterZone } from './catalogue/starters';
 import { circuitProblems } from './check/problems';
 import { circuitClosing, closeCircuit } from './edit/closeCircuit';
 import { copyItem, deleteItem, deletionObstacle } from './edit/library';
@@ -195,10 +195,10 @@ describe('project files', () => {
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
   });
 
-  it('refuse a stop that is faster out than in', () => {
-    const stops = [{ ...starterStop('x'), entryKmh: 80, exitKmh: 120 }];
-    const text = JSON.stringify(changed(['circuits', 0, 'layout'], { kind: 'stops', stops }));
-    expect(problemsOf(text)).toMatch(/stops\[0\]\.exitKmh: must be under the entry speed \(80 km\/h\)/);
+  it('refuse a braking zone that is faster out than in', () => {
+    const zones = [{ ...starterZone('x'), entryKmh: 80, exitKmh: 120 }];
+    const text = JSON.stringify(changed(['circuits', 0, 'layout'], { kind: 'zones', zones }));
+    expect(problemsOf(text)).toMatch(/zones\[0\]\.exitKmh: must be under the entry speed \(80 km\/h\)/);
   });
 
   it('have a schema that carries each number’s meaning, limits and usual range', () => {
@@ -228,19 +228,19 @@ describe('circuits', () => {
     expect(circuitProblems(starterLine('a', 'b'))).toEqual([]);
   });
 
-  it('of typed stops say what no car can do and which times do not fit', () => {
-    const list = (stop: Partial<ReturnType<typeof starterStop>>): Circuit => ({
+  it('of typed braking zones say what no car can do and which times do not fit', () => {
+    const list = (zone: Partial<ReturnType<typeof starterZone>>): Circuit => ({
       id: 'c',
       name: 'c',
       altitudeM: 0,
       trackWidthM: 10,
       place: null,
-      layout: { kind: 'stops', stops: [{ ...starterStop('a'), ...stop }] },
+      layout: { kind: 'zones', zones: [{ ...starterZone('a'), ...zone }] },
     });
     expect(circuitProblems(list({}))).toEqual([]);
     expect(circuitProblems(list({ by: 'distance', distanceM: 3 }))[0].message).toMatch(/no car on wheels/);
     const late = circuitProblems(list({ timeToNextS: 100 }))[0];
-    expect(late.path).toBe('layout.stops[0].timeToNextS');
+    expect(late.path).toBe('layout.zones[0].timeToNextS');
     expect(late.message).toMatch(/takes 9\.0 to 18\.0 s|takes 12\.0 to 18\.0 s/);
   });
 });
@@ -336,22 +336,22 @@ describe('what is written out', () => {
   const setup = setupOf(demoProject);
   const result = simulateDay(dayInput(setup));
 
-  it('has every stop of every lap with units in the header, and the US ones when asked', () => {
-    const lines = stopsCsv(setup, result).split('\n');
+  it('has every braking zone of every lap with units in the header, and the US ones when asked', () => {
+    const lines = zonesCsv(setup, result).split('\n');
     expect(lines[0]).toContain('Entry speed (km/h)');
     expect(lines[0]).toContain('Front surface peak (°C)');
-    expect(lines.length - 1).toBe(result.laps.reduce((sum, lap) => sum + lap.trace.stops.length, 0));
+    expect(lines.length - 1).toBe(result.laps.reduce((sum, lap) => sum + lap.trace.zones.length, 0));
     const column = lines[0].split(',').indexOf('Front surface peak (°C)');
     const peak = Math.max(...lines.slice(1).map((line) => Number(line.split(',')[column])));
     expect(peak).toBeCloseTo(result.peaks.frontLeft.rotorFace - 273.15, 6);
-    expect(stopsCsv(setup, result, US)).toContain('Entry speed (mph)');
+    expect(zonesCsv(setup, result, US)).toContain('Entry speed (mph)');
   });
 
   it('has every sample of the session', () => {
     const lines = tracesCsv(setup, result).split('\n');
     expect(lines.length - 1).toBe(result.record.time.length);
     expect(lines[0]).toMatch(
-      /^time \(s\),session,lap,distance in the lap \(m\),stop,pedal force \(N\),.*,ideal balance \(%\),front rotor surface \(°C\)/,
+      /^time \(s\),session,lap,distance in the lap \(m\),braking zone,pedal force \(N\),.*,ideal balance \(%\),front rotor surface \(°C\)/,
     );
     expect(lines[lines.length - 1]).toContain('paddock');
   });
@@ -360,7 +360,7 @@ describe('what is written out', () => {
     const circuit = structuredClone(setup.circuit);
     if (circuit.layout.kind === 'line')
       circuit.layout.segments[1] = { ...circuit.layout.segments[1], name: '=1+1' } as never;
-    const csv = stopsCsv(setup, simulateDay(dayInput({ ...setup, circuit })));
+    const csv = zonesCsv(setup, simulateDay(dayInput({ ...setup, circuit })));
     expect(csv).toContain("'=1+1");
     expect(csv).not.toMatch(/,=1\+1/);
   });

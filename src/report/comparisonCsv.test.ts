@@ -15,21 +15,21 @@ const heavier = {
 };
 
 describe('a comparison as a table', () => {
-  it('is read back by another program: every stop of every setup, as it was computed', () => {
+  it('is read back by another program: every braking zone of every setup, as it was computed', () => {
     const text = comparisonCsv([base, heavier]);
     const read = Papa.parse<Record<string, string>>(text, { header: true });
     expect(read.errors).toEqual([]);
-    const stops = base.assessed.summary.stops.length;
-    expect(read.data).toHaveLength(2 * stops);
+    const zones = base.assessed.summary.zones.length;
+    expect(read.data).toHaveLength(2 * zones);
     read.data.forEach((row, i) => {
-      const { assessed, name } = i < stops ? base : heavier;
-      const stop = assessed.summary.stops[i % stops];
-      expect(row.place).toBe(stop.name);
-      expect(Number(row.stop)).toBe((i % stops) + 1);
-      expect(Number(row['from (km/h)'])).toBeCloseTo(3.6 * stop.entrySpeed, 6);
-      expect(Number(row['heat into the brakes (kJ)'])).toBeCloseTo(stop.energy / 1000, 4);
-      expect(Number(row['rear fluid after (°C)'])).toBeCloseTo(stop.rear.fluidAfter - 273.15, 6);
-      expect(Number(row['front rotor surface hottest (°C)'])).toBeCloseTo(stop.front.facePeak - 273.15, 6);
+      const { assessed, name } = i < zones ? base : heavier;
+      const zone = assessed.summary.zones[i % zones];
+      expect(row.place).toBe(zone.name);
+      expect(Number(row['braking zone'])).toBe((i % zones) + 1);
+      expect(Number(row['from (km/h)'])).toBeCloseTo(3.6 * zone.entrySpeed, 6);
+      expect(Number(row['heat into the brakes (kJ)'])).toBeCloseTo(zone.energy / 1000, 4);
+      expect(Number(row['rear fluid after (°C)'])).toBeCloseTo(zone.rear.fluidAfter - 273.15, 6);
+      expect(Number(row['front rotor surface hottest (°C)'])).toBeCloseTo(zone.front.facePeak - 273.15, 6);
       // A name that a spreadsheet would take for a formula is none any more.
       expect(row.setup.replace(/^'/, '')).toBe(name);
       if (name.startsWith('=')) expect(row.setup.startsWith("'")).toBe(true);

@@ -3,7 +3,7 @@ import { type DayResult, RECORDED_PARTS } from '../core';
 import { fromSi, METRIC, type Quantity, type Setup, toShown, type UnitChoice, unitOf } from '../model';
 import { celsius, PART_NAMES } from '../text/en';
 import { namedWheels, nine } from './results';
-import { FORCE_COLUMNS, finite, STOP_COLUMNS, stopRows, WHEEL_COLUMNS } from './stopRows';
+import { FORCE_COLUMNS, finite, WHEEL_COLUMNS, ZONE_COLUMNS, zoneRows } from './zoneRows';
 
 const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 const heading = (title: string, quantity: Quantity, units: UnitChoice) => {
@@ -24,17 +24,17 @@ export const csvText = (
     { newline: '\n', escapeFormulae: /^[=+\-@\t\r]/ },
   );
 
-/** Every stop of every lap as CSV, units in the header. */
-export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
+/** Every braking zone of every lap as CSV, units in the header. */
+export function zonesCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
   const wheels = namedWheels(result);
   const fields = [
     'session',
     'lap',
     'kind',
-    'stop',
+    'braking zone',
     'place',
-    ...[...STOP_COLUMNS, ...FORCE_COLUMNS].map(([, title, quantity]) => heading(title, quantity, units)),
-    'stops',
+    ...[...ZONE_COLUMNS, ...FORCE_COLUMNS].map(([, title, quantity]) => heading(title, quantity, units)),
+    'car stops',
     'nearer to locking',
     'limited by',
     ...wheels.flatMap(([, words]) =>
@@ -44,13 +44,13 @@ export function stopsCsv(setup: Setup, result: DayResult, units: UnitChoice = ME
   const shown = (value: number | null, quantity: Quantity) =>
     value === null ? null : nine(toShown(value, unitOf(quantity, units)));
   const data = result.laps.flatMap((lap) =>
-    stopRows(setup, result, lap.number).map((row) => [
+    zoneRows(setup, result, lap.number).map((row) => [
       row.session,
       row.lap,
       row.kind,
-      row.stop,
+      row.zone,
       row.name,
-      ...[...STOP_COLUMNS, ...FORCE_COLUMNS].map(([key, , quantity]) => shown(row[key], quantity)),
+      ...[...ZONE_COLUMNS, ...FORCE_COLUMNS].map(([key, , quantity]) => shown(row[key], quantity)),
       row.stops ? 'yes' : 'no',
       row.locksFirst,
       row.limit,
@@ -83,7 +83,7 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
     'session',
     'lap',
     `distance in the lap (${length.label})`,
-    'stop',
+    'braking zone',
     ...TRACE_FORCES.map(([, title, quantity]) => heading(title, quantity, units)),
     ...wheels.flatMap(([, words]) =>
       RECORDED_PARTS.map((part) => `${words} ${PART_NAMES[part].name} (${degree.label})`),
@@ -96,7 +96,7 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
       setup.plan.sessions[leg.session]?.name ?? '',
       record.lap[i] >= 0 ? record.lap[i] + 1 : leg.kind,
       nine(toShown(record.distance[i], length)),
-      record.stop[i] < 0 ? '' : record.stop[i] + 1,
+      record.zone[i] < 0 ? '' : record.zone[i] + 1,
       ...TRACE_FORCES.map(([key, , quantity]) => {
         const value = finite(record.force[key][i]);
         return value === null ? null : nine(toShown(fromSi(value, quantity), unitOf(quantity, units)));

@@ -1,4 +1,4 @@
 export { comparisonCsv } from './comparisonCsv';
-export { stopsCsv, tracesCsv } from './csv';
+export { tracesCsv, zonesCsv } from './csv';
 export { networkDocument, resultDocument } from './results';
-export { FORCE_COLUMNS, STOP_COLUMNS, type StopRow, stopRows, WHEEL_COLUMNS } from './stopRows';
+export { FORCE_COLUMNS, WHEEL_COLUMNS, ZONE_COLUMNS, type ZoneRow, zoneRows } from './zoneRows';

@@ -13,7 +13,7 @@ import {
 } from '../core';
 import { fromSi, METRIC, type Quantity, type Setup } from '../model';
 import { celsius, verdictText, wheelWords } from '../text/en';
-import { finite, stopRows } from './stopRows';
+import { finite, zoneRows } from './zoneRows';
 
 /** A number rounded to nine digits, as files carry it. */
 export const nine = (value: number) => Number(value.toPrecision(9));
@@ -33,7 +33,7 @@ const moment = (m: Moment) => ({
   timeS: nine(m.time),
   session: m.session + 1,
   lap: m.lap,
-  stop: m.stop + 1,
+  zone: m.zone + 1,
   standing: m.stand && { where: m.stand, timeS: nine(m.standingTime) },
 });
 
@@ -64,7 +64,7 @@ const rotorOf = (strain: RotorStrain) => ({
   coningMm: strain.coning === null ? null : fromSi(strain.coning, 'smallLength'),
   faceStressMPa: fromSi(strain.faceStress, 'stress'),
   stressConcentration: strain.concentration,
-  crackShare: strain.crackShare,
+  fatigueDamage: strain.fatigueDamage,
   glazedShare: strain.glaze,
 });
 
@@ -138,8 +138,8 @@ export function resultDocument(setup: Setup, result: DayResult) {
       storedKj: fromSi(result.audit.stored, 'energy'),
       lostKj: fromSi(result.audit.lost, 'energy'),
     },
-    stops: result.laps.flatMap((lap) =>
-      stopRows(setup, result, lap.number).map((row) => ({
+    zones: result.laps.flatMap((lap) =>
+      zoneRows(setup, result, lap.number).map((row) => ({
         ...row,
         wheels: eachWheel((wheel) => row.wheels[wheel]),
       })),

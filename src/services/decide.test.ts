@@ -30,9 +30,9 @@ import {
   rungOf,
   sensiblePairs,
   singleSteps,
-  stopsText,
   targetMargin,
   worthwhilePairs,
+  zonesText,
 } from './compare/ladder';
 import { ductShapes } from './cooling/ductShapes';
 import { exposedReports } from './cooling/exposedReport';
@@ -160,7 +160,7 @@ describe('the ladder', () => {
     ).toBe(false);
     const ducted = {
       ...tarn,
-      car: { ...tarn.car, front: { ...tarn.car.front, ductAreaCm2: 50, tapePercent: 60 } },
+      car: { ...tarn.car, front: { ...tarn.car.front, ductAreaCm2: 50, blankedOffPercent: 60 } },
     };
     const more = singleSteps(ducted);
     expect(more.filter((s) => s.id.includes('tape')).map((s) => s.id)).toEqual(['front:tape:100']);
@@ -225,16 +225,16 @@ describe('the ladder', () => {
 
   it('says what a step does to a stop: nothing where tyres are the limit, something where the foot is', () => {
     const stronger = assess(withChanges(tarn, [part('sprint')]));
-    expect(stopsText(base, stronger, METRIC)).toMatch(
+    expect(zonesText(base, stronger, METRIC)).toMatch(
       /^Shortens no braking zone: the tyres are the limit at all of them/,
     );
     const foot = { ...tarn, car: { ...tarn.car, pedal: { ...tarn.car.pedal, limitN: 300 } } };
     const long = assess(foot);
     const after = assess(withChanges(foot, [part('cylinder-15-9')]));
-    expect(stopsText(long, after, METRIC)).toMatch(
+    expect(zonesText(long, after, METRIC)).toMatch(
       /Braking that overshot by \d+ m is made as planned|from \d+ m to \d+ m/,
     );
-    expect(stopsText(after, long, METRIC)).toMatch(
+    expect(zonesText(after, long, METRIC)).toMatch(
       /^Braking gets longer: by up to \d+ m|The longest overrun goes/,
     );
   });

@@ -10,10 +10,10 @@ export {
   rungOf,
   sensiblePairs,
   singleSteps,
-  stopsText,
   type Target,
   targetMargin,
   worthwhilePairs,
+  zonesText,
 } from './compare/ladder';
 export { ductShapes } from './cooling/ductShapes';
 export {

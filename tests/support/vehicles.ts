@@ -10,7 +10,7 @@ const axle: AxleForce = {
   padGive: 1.2e-11,
   clearance: 1e-4,
   opening: 6e-9,
-  hoseGrowth: 2e-17,
+  hoseExpansion: 2e-17,
   fluidGive: 3e-14,
 };
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recordEdit, redo, startHistory, undo } from '../state/history';
-import { stepStop } from '../state/selection';
+import { stepZone } from '../state/selection';
 import { heatOklch } from '../ui/charts/heatColor';
 import { densePath } from '../ui/charts/paths';
-import { placeNumbers } from './workbench/StopButtons';
+import { placeNumbers } from './workbench/ZoneButtons';
 
 describe('history', () => {
   it('undoes every edit back to the start and redoes it to the end, whatever the edits', () => {
@@ -105,8 +105,8 @@ describe('charts', () => {
   });
 
   it('step round the stops of a lap', () => {
-    expect(stepStop({ lap: 2, stop: 6, side: 'hotter' }, 1, 7)).toEqual({ lap: 2, stop: 0, side: 'hotter' });
-    expect(stepStop({ lap: 2, stop: 0, side: 'hotter' }, -1, 7)).toEqual({ lap: 2, stop: 6, side: 'hotter' });
-    expect(stepStop({ lap: 2, stop: 0, side: 'hotter' }, 1, 0)).toEqual({ lap: 2, stop: 0, side: 'hotter' });
+    expect(stepZone({ lap: 2, zone: 6, side: 'hotter' }, 1, 7)).toEqual({ lap: 2, zone: 0, side: 'hotter' });
+    expect(stepZone({ lap: 2, zone: 0, side: 'hotter' }, -1, 7)).toEqual({ lap: 2, zone: 6, side: 'hotter' });
+    expect(stepZone({ lap: 2, zone: 0, side: 'hotter' }, 1, 0)).toEqual({ lap: 2, zone: 0, side: 'hotter' });
   });
 });

@@ -213,10 +213,10 @@ function CoolingSection({ editing, axle }: AxleProps) {
     'ductAreaCm2',
     'rightDuctAreaCm2',
     'ductCoefficientPercent',
-    'tapePercent',
+    'blankedOffPercent',
     'toCaliperPercent',
   ];
-  const around = ['shieldPercent', 'opennessPercent', 'recirculationPercent'];
+  const around = ['shieldPercent', 'wheelOpenAreaPercent', 'recirculationPercent'];
   const factors = ['coolingFactor', 'leftFactor', 'rightFactor'];
   return (
     <Section title={`${title(axle)} cooling`}>

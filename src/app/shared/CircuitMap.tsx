@@ -5,8 +5,8 @@ import { say } from '../../text/en/say/shared';
 import { heatColor } from '../ui/charts/heatColor';
 import { useWidth } from '../ui/charts/useSize';
 
-/** A stop on the map. */
-export interface MapStop {
+/** A braking zone on the map. */
+export interface MapZone {
   readonly from: number;
   readonly to: number;
   /** J */
@@ -16,13 +16,13 @@ export interface MapStop {
   readonly name: string;
 }
 
-export function mapStops(trace: LapTrace, heat: (k: number) => number | null): MapStop[] {
-  return trace.stops.map((stop, k) => ({
-    from: trace.distance[stop.startIndex],
-    to: trace.distance[stop.endIndex],
-    energy: stop.energy,
+export function mapZones(trace: LapTrace, heat: (k: number) => number | null): MapZone[] {
+  return trace.zones.map((zone, k) => ({
+    from: trace.distance[zone.startIndex],
+    to: trace.distance[zone.endIndex],
+    energy: zone.energy,
     heat: heat(k),
-    name: stop.name,
+    name: zone.name,
   }));
 }
 
@@ -34,22 +34,22 @@ interface Line {
   readonly schematic: boolean;
 }
 
-/** The circuit from its geometry, stops marked and sized by energy; a list of stops is drawn as a plain ring. */
+/** The circuit from its geometry, braking zones marked and sized by energy; a list of braking zones is drawn as a plain ring. */
 export function CircuitMap({
   circuit,
   lapLength,
-  stops,
+  zones,
   selected,
   onSelect,
   height,
   highlight = null,
 }: {
   circuit: Circuit;
-  /** m; needed for a list of stops */
+  /** m; needed for a list of braking zones */
   lapLength: number;
-  stops: readonly MapStop[];
+  zones: readonly MapZone[];
   selected: number | null;
-  onSelect?: (stop: number) => void;
+  onSelect?: (zone: number) => void;
   height: number;
   /** A stretch to bring out, m */
   highlight?: readonly [from: number, to: number] | null;
@@ -58,10 +58,10 @@ export function CircuitMap({
   const line = useMemo(() => lineOf(circuit, lapLength), [circuit, lapLength]);
   const fit = useMemo(() => fitTo(line, width, height), [line, width, height]);
   const { at, path } = placesOf(line, fit);
-  const largest = Math.max(1, ...stops.map((s) => s.energy));
-  // Many stops need smaller discs; the picked one is drawn last, over its neighbours.
-  const crowd = Math.min(1, Math.sqrt(14 / Math.max(1, stops.length)));
-  const order = stops.map((_, k) => k).sort((a, b) => Number(a === selected) - Number(b === selected));
+  const largest = Math.max(1, ...zones.map((s) => s.energy));
+  // Many braking zones need smaller discs; the picked one is drawn last, over its neighbours.
+  const crowd = Math.min(1, Math.sqrt(14 / Math.max(1, zones.length)));
+  const order = zones.map((_, k) => k).sort((a, b) => Number(a === selected) - Number(b === selected));
   return (
     <div ref={ref}>
       <svg width={width} height={height} className="block" role="img" aria-label={`Map of ${circuit.name}`}>
@@ -75,26 +75,26 @@ export function CircuitMap({
             strokeLinecap="round"
           />
         )}
-        {stops.map((stop) => (
+        {zones.map((zone) => (
           <path
-            key={stop.from}
-            d={path(stop.from, stop.to)}
+            key={zone.from}
+            d={path(zone.from, zone.to)}
             fill="none"
-            stroke={stop.heat === null ? 'var(--dim)' : heatColor(stop.heat)}
+            stroke={zone.heat === null ? 'var(--dim)' : heatColor(zone.heat)}
             strokeWidth={5}
             strokeLinecap="butt"
           />
         ))}
         <StartLine from={at(0)} to={at(Math.min(line.length * 0.02, 40))} />
         {order.map((k) => {
-          const stop = stops[k];
-          const [x, y] = at(stop.to);
-          const radius = crowd * (8 + 11 * Math.sqrt(stop.energy / largest));
+          const zone = zones[k];
+          const [x, y] = at(zone.to);
+          const radius = crowd * (8 + 11 * Math.sqrt(zone.energy / largest));
           const chosen = k === selected;
           return (
             <ZoneDisc
-              key={stop.from}
-              stop={stop}
+              key={zone.from}
+              zone={zone}
               x={x}
               y={y}
               onSelect={onSelect}
@@ -117,7 +117,7 @@ export function CircuitMap({
 
 /** A braking zone, its disc sized by its energy. */
 function ZoneDisc({
-  stop,
+  zone,
   x,
   y,
   onSelect,
@@ -126,10 +126,10 @@ function ZoneDisc({
   chosen,
   crowd,
 }: {
-  stop: MapStop;
+  zone: MapZone;
   x: number;
   y: number;
-  onSelect: ((stop: number) => void) | undefined;
+  onSelect: ((zone: number) => void) | undefined;
   k: number;
   radius: number;
   chosen: boolean;
@@ -142,10 +142,10 @@ function ZoneDisc({
       onClick={() => onSelect?.(k)}
       className={onSelect ? 'cursor-pointer' : ''}
     >
-      <title>{`Braking zone ${k + 1}${stop.name ? `, ${stop.name}` : ''}: ${(stop.energy / 1000).toFixed(0)} kJ`}</title>
+      <title>{`Braking zone ${k + 1}${zone.name ? `, ${zone.name}` : ''}: ${(zone.energy / 1000).toFixed(0)} kJ`}</title>
       <circle
         r={radius}
-        fill={stop.heat === null ? 'var(--sunk)' : heatColor(stop.heat)}
+        fill={zone.heat === null ? 'var(--sunk)' : heatColor(zone.heat)}
         stroke={chosen ? 'var(--ink)' : 'var(--panel)'}
         strokeWidth={chosen ? 3 : 1.5}
       />
@@ -155,7 +155,7 @@ function ZoneDisc({
         dy="0.35em"
         fontSize={crowd < 0.8 ? 10.5 : 12}
         fontWeight={680}
-        fill={stop.heat === null ? 'var(--ink)' : stop.heat > 0.52 ? '#1d1512' : '#fbf6ef'}
+        fill={zone.heat === null ? 'var(--ink)' : zone.heat > 0.52 ? '#1d1512' : '#fbf6ef'}
       >
         {k + 1}
       </text>
@@ -166,7 +166,7 @@ function ZoneDisc({
 /** Places of a line in pixels. */
 function placesOf(line: Line, fit: ReturnType<typeof fitTo>) {
   const cells = line.distance.length - 1;
-  // A stop over the start line runs on past the lap's length.
+  // A braking zone over the start line runs on past the lap's length.
   const at = (distance: number): readonly [number, number] => {
     const i = Math.round((distance / line.length) * cells) % cells;
     return [fit.x(line.x[i]), fit.y(line.y[i])];

@@ -1,4 +1,4 @@
-import { momentText } from '../../text/en';
+import { lapName } from '../../text/en';
 import type { Computed } from '../state/useSession';
 import { SelectField } from '../ui/SelectField';
 
@@ -18,14 +18,9 @@ export function LapPicker({
       <SelectField
         label="Lap"
         value={String(lap)}
-        options={result.laps.map((l) => [
-          String(l.number),
-          momentText(
-            { time: l.startTime, session: l.session, lap: l.number, stop: 0, stand: null, standingTime: 0 },
-            result,
-          )
-            .replace(/ at stop 1.*/, '')
-            .replace('on lap', 'Lap'),
+        options={result.laps.map(({ number }) => [
+          String(number),
+          lapName(number, result).replace('lap', 'Lap'),
         ])}
         onChange={(value) => onChange(Number(value))}
       />

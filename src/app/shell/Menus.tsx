@@ -12,7 +12,7 @@ import {
   SWITCHABLE,
   writeProject,
 } from '../../model';
-import { resultDocument, stopsCsv, tracesCsv } from '../../report';
+import { resultDocument, tracesCsv, zonesCsv } from '../../report';
 import { say } from '../../text/en/say/shell';
 import { useEngine, useProject, useSetup } from '../state/context';
 import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
@@ -95,7 +95,7 @@ export function FilesMenu() {
         <Head>Of “{plan.name}”, as saved</Head>
         <Item
           onSelect={() =>
-            withResult((r) => download('table', plan.name, stopsCsv(setup, r, units), '-braking-zones'))
+            withResult((r) => download('table', plan.name, zonesCsv(setup, r, units), '-braking-zones'))
           }
         >
           Braking zones (CSV)

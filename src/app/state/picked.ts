@@ -30,16 +30,16 @@ export function usePicked(): [Picked, (picked: Picked) => void] {
 }
 
 /**
- * The picked stop of a lap, and how to pick another; the keys comma and period step through them.
- * @param stops of the lap
+ * The picked braking zone of a lap, and how to pick another; the keys comma and period step through them.
+ * @param zones of the lap
  */
-export function usePickedStop(stops: number): [number | null, (stop: number) => void] {
+export function usePickedZone(zones: number): [number | null, (zone: number) => void] {
   const [picked, pick] = usePicked();
-  const stop = picked.stop !== undefined && picked.stop < stops ? picked.stop : null;
+  const zone = picked.zone !== undefined && picked.zone < zones ? picked.zone : null;
   const step = (by: 1 | -1) => {
-    if (stops > 0) pick({ stop: stop === null ? (by === 1 ? 0 : stops - 1) : (stop + by + stops) % stops });
+    if (zones > 0) pick({ zone: zone === null ? (by === 1 ? 0 : zones - 1) : (zone + by + zones) % zones });
   };
-  useHotkeys('period', () => step(1), [stop, stops]);
-  useHotkeys('comma', () => step(-1), [stop, stops]);
-  return [stop, useCallback((next: number) => pick({ stop: next }), [pick])];
+  useHotkeys('period', () => step(1), [zone, zones]);
+  useHotkeys('comma', () => step(-1), [zone, zones]);
+  return [zone, useCallback((next: number) => pick({ zone: next }), [pick])];
 }

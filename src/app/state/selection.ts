@@ -3,12 +3,12 @@ import { type AxleName, type DayResult, SIDES, type WheelName, type WheelRecord,
 /** Which wheel of each axle is drawn: the hotter, or one side's. */
 export type ShownSide = 'hotter' | 'left' | 'right';
 
-/** The lap and the stop that are picked, and the side that is shown, everywhere at once. */
+/** The lap and the braking zone that are picked, and the side that is shown, everywhere at once. */
 export interface Selection {
   /** From 1 over the whole day */
   readonly lap: number;
   /** From 0 */
-  readonly stop: number;
+  readonly zone: number;
   readonly side: ShownSide;
 }
 
@@ -25,10 +25,10 @@ export function shownRecords(result: DayResult, side: ShownSide): Readonly<Recor
   return { front: of('front'), rear: of('rear') };
 }
 
-/** The next or previous stop, going round within the lap. */
-export function stepStop(selection: Selection, by: 1 | -1, stops: number): Selection {
-  if (stops === 0) return selection;
-  return { ...selection, stop: (selection.stop + by + stops) % stops };
+/** The next or previous braking zone, going round within the lap. */
+export function stepZone(selection: Selection, by: 1 | -1, zones: number): Selection {
+  if (zones === 0) return selection;
+  return { ...selection, zone: (selection.zone + by + zones) % zones };
 }
 
 /** The next or previous lap, within the day. */

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Tip } from './Tip';
 
-/** A column of a table of stops: heading, what it holds, and what the heading means. */
+/** A column of a table of braking zones: heading, what it holds, and what the heading means. */
 export interface ForceColumn<T> {
   readonly head: ReactNode;
   readonly means: string;

@@ -64,7 +64,7 @@ export interface AxleForce {
   /** Opening of the caliper over its clamping force, m/N */
   readonly opening: number;
   /** Growth of one wheel's hose, m³/Pa */
-  readonly hoseGrowth: number;
+  readonly hoseExpansion: number;
   /** Fluid of one wheel's brake and line over its bulk modulus, m³/Pa */
   readonly fluidGive: number;
 }
@@ -131,7 +131,10 @@ function perPush(cylinders: Cylinders, clicks: number, out: Pressures): void {
   }
 }
 
-/** Pressure at which the valve begins to hold back, Pa. @param extraLoad rear axle load over its static one, N */
+/**
+ * Pressure at which the valve begins to hold back, Pa; it rises with the load where the valve feels it.
+ * @param extraLoad rear axle load over its static one, N
+ */
 export function kneeAt(valve: Valve, extraLoad: number): number {
   return Math.max(0, valve.knee + valve.perLoad * (extraLoad - valve.missedLoad));
 }

@@ -38,8 +38,9 @@ const WHEEL_CLEARANCE = 0.003;
 const PAD_CLEARANCE = 0.0005;
 
 /**
- * Simple clearance check. A fixed caliper stays where it is bolted, centred on the rotor; a sliding one moves outwards
- * by as much as its outer pad is thick, so new pads bring it nearest to the spokes.
+ * Simple clearance check, own geometry: barrel, spokes with new and with worn pads, and pads in the caliper, m, negative
+ * where parts would be in each other. A fixed caliper stays where it is bolted, centred on the rotor; a sliding one moves outwards by as much as its
+ * outer pad is thick, so new pads bring it nearest to the spokes.
  */
 export function wheelClearances(fit: WheelFit): Clearance[] {
   const barrel = fit.barrelDiameter / 2 - (fit.rotorDiameter / 2 + fit.bridge);

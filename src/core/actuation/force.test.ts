@@ -343,7 +343,7 @@ describe('an instant of braking', () => {
     expect(at(400).travel).toBe(at(300).travel);
     const soft = new PedalTravel({
       ...plain,
-      front: { ...plain.front, hoseGrowth: 20 * plain.front.hoseGrowth },
+      front: { ...plain.front, hoseExpansion: 20 * plain.front.hoseExpansion },
     });
     const p = { front: 60e5, rear: 60e5 };
     expect(soft.pushTravel(p, 0, 0, 0)).toBeGreaterThan(new PedalTravel(plain).pushTravel(p, 0, 0, 0));

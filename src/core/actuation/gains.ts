@@ -18,6 +18,8 @@ const SHOE_GAIN = (1.6 * (1 - SHOE_FEEDBACK * 0.38)) / 0.38;
 /**
  * Torque of one wheel's brake for one pascal, N·m/Pa: `2·µ·A·r_eff` for a disc (a sliding caliper counts its one side),
  * `C*·A·r` for a drum.
+ * @param friction coefficient of the pads
+ * Source: common practice, statics of the disc; drums as in docs/model.md.
  */
 export function torquePerPressure(axle: AxleForce, friction: number): number {
   const factor = axle.kind === 'disc' ? 2 * friction : shoeFactor(axle.kind, friction);
@@ -28,5 +30,5 @@ export function torquePerPressure(axle: AxleForce, friction: number): number {
 export const wheelGain = (axle: AxleForce, friction: number, wheelRadius: number): number =>
   torquePerPressure(axle, friction) / wheelRadius;
 
-/** Mean pressure on a pad, Pa, at a line pressure. */
+/** Mean pressure on a pad, Pa: piston area over the area rubbed, times the line pressure. @param line Pa */
 export const padPressure = (axle: AxleForce, line: number): number => (line * axle.pistonArea) / axle.padArea;

@@ -24,7 +24,10 @@ export interface PlacedMass {
   readonly height: number;
 }
 
-/** A chassis with masses added to it; track and downforce stay. */
+/**
+ * A chassis with masses added to it, kg, each at its place along the wheelbase and its height, m; track and downforce
+ * stay. Exact for rigid bodies.
+ */
 export function loaded(chassis: Chassis, masses: readonly PlacedMass[]): Chassis {
   const bare: PlacedMass = {
     mass: chassis.mass,
@@ -54,7 +57,11 @@ export function frontLoad(chassis: Chassis, z: number, downforce: number): numbe
   return Math.min(weight + downforce, Math.max(0, load));
 }
 
-/** Load on the rear axle, N; with the front load it makes the whole. */
+/**
+ * Load on the rear axle, N; with the front load it makes the whole. Never under 0.
+ * @param z deceleration over g
+ * @param downforce of the whole car, N
+ */
 export const rearLoad = (chassis: Chassis, z: number, downforce: number): number =>
   chassis.mass * STANDARD_GRAVITY + downforce - frontLoad(chassis, z, downforce);
 
@@ -62,7 +69,14 @@ export const rearLoad = (chassis: Chassis, z: number, downforce: number): number
 export const idealFrontShare = (chassis: Chassis, z: number, downforce: number): number =>
   frontLoad(chassis, z, downforce) / (chassis.mass * STANDARD_GRAVITY + downforce);
 
-/** The four wheel loads, N; `lateral` is the sideways acceleration over g, positive to the left. */
+/**
+ * The four wheel loads, N: each axle's, moved sideways by its own part of the roll moment, `a·h/track` of its load, since
+ * springs and bars are not known (own assumption). Never under 0 nor over the axle's.
+ * @param z deceleration over g
+ * @param downforce of the whole car, N
+ * @param lateral sideways acceleration over g, positive to the left
+ * @param trackWidth m
+ */
 export function wheelLoads(
   chassis: Chassis,
   z: number,

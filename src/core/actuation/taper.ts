@@ -20,7 +20,7 @@ export interface PadTaper {
   readonly trailingEdge: number;
 }
 
-/** Piston area of one side, m². */
+/** Piston area of one side, m². @param diameters of its pistons, m */
 export const pistonArea = (diameters: readonly number[]): number =>
   diameters.reduce((sum, d) => sum + (Math.PI / 4) * d * d, 0);
 

@@ -14,10 +14,10 @@ export const closingVolume = (axle: AxleForce): number => 2 * 2 * axle.pistonAre
 
 /** Fluid two wheels of an axle take for each pascal: pads, caliper, hoses and the fluid itself, m³/Pa. */
 export function volumePerPressure(axle: AxleForce): number {
-  const { pistonArea, padArea, padGive, opening, hoseGrowth, fluidGive } = axle;
+  const { pistonArea, padArea, padGive, opening, hoseExpansion, fluidGive } = axle;
   const pads = 2 * pistonArea * (pistonArea / padArea) * padGive;
   const caliper = pistonArea * pistonArea * opening;
-  return 2 * (pads + caliper + hoseGrowth + fluidGive);
+  return 2 * (pads + caliper + hoseExpansion + fluidGive);
 }
 
 /** Travel of a chain of brakes: what it takes to make pressure, and what there is. Reused through a run. */

@@ -14,7 +14,7 @@ import { DEFAULT_CONSTANTS } from './networkConstants';
 import { rotorHeatShare } from './partition';
 import type { Corner } from './parts';
 import { drumGeometry, rotorGeometry } from './rotorGeometry';
-import { crackShare, diameterGrowth, faceStress, surfaceConcentration } from './strain';
+import { diameterGrowth, faceStress, fatigueDamage, surfaceConcentration } from './strain';
 import { discViewFactor } from './viewFactor';
 
 const constant = (value: number) => uniformTable([[300, value]]);
@@ -93,7 +93,7 @@ const corner: Corner = {
     toCaliper: 0,
     recirculation: 0,
     shield: 0,
-    openness: 0.5,
+    wheelOpenArea: 0.5,
     coolingFactor: 1,
   },
   constants: DEFAULT_CONSTANTS,
@@ -337,7 +337,7 @@ describe('air round a wheel', () => {
 
   it('an open wheel helps the faces, a backing plate does not, a fan helps the standing car', () => {
     expect(faceExposure(inAir({}).air)).toBe(1);
-    expect(faceExposure(inAir({ openness: 0.8 }).air)).toBeGreaterThan(1);
+    expect(faceExposure(inAir({ wheelOpenArea: 0.8 }).air)).toBeGreaterThan(1);
     expect(faceExposure(inAir({ shield: 0.8 }).air)).toBeLessThan(1);
     const [still, blown] = [0, 5].map((fan) => {
       const row = new Float64Array(CHANNEL_COUNT);
@@ -368,7 +368,7 @@ describe('strain', () => {
     const used = surfaceConcentration(rotor({ surface: 'drilled' }).rotor);
     expect(Math.max(...equibiaxial)).toBeCloseTo(used, 12);
     expect(Math.min(...equibiaxial)).toBeCloseTo(used, 12);
-    const lives = [1, used].map((k) => Number(crackShare(material, 150, k)));
+    const lives = [1, used].map((k) => Number(fatigueDamage(material, 150, k)));
     expect(lives[1] / lives[0]).toBeCloseTo(Math.max(...equibiaxial) ** (1 / 0.6), 9);
     recordFigure({
       id: '22',
@@ -382,12 +382,12 @@ describe('strain', () => {
 
   it('uses a drilled face up faster than a slotted one, that faster than a plain one', () => {
     const [plain, slotted, drilled] = (['plain', 'slotted', 'drilled'] as const).map((surface) =>
-      Number(crackShare(material, 120, surfaceConcentration(rotor({ surface }).rotor))),
+      Number(fatigueDamage(material, 120, surfaceConcentration(rotor({ surface }).rotor))),
     );
     expect(plain).toBeGreaterThan(0);
     expect(slotted).toBeGreaterThan(plain);
     expect(drilled).toBeGreaterThan(2 * slotted);
-    expect(crackShare({ ...material, fatigueStrain: null }, 120, 2)).toBeNull();
+    expect(fatigueDamage({ ...material, fatigueStrain: null }, 120, 2)).toBeNull();
   });
 });
 

@@ -49,7 +49,7 @@ export function ductOnFaces(corner: Corner, air: AirProperties, speed: number): 
 
 /** Factor of wheel and backing plate on the faces' convection: 1 for a half-open wheel without one (from memory). */
 export function faceExposure(air: CornerAir): number {
-  return (0.8 + 0.4 * air.openness) * (1 - 0.3 * air.shield);
+  return (0.8 + 0.4 * air.wheelOpenArea) * (1 - 0.3 * air.shield);
 }
 
 /** Free section of the duct's jet where it meets a caliper, m² (from memory). */

@@ -17,7 +17,14 @@ export {
   stateFault,
   warmed,
 } from './state';
-export { coning, crackShare, diameterGrowth, faceStress, floatNeeded, surfaceConcentration } from './strain';
+export {
+  coning,
+  diameterGrowth,
+  faceStress,
+  fatigueDamage,
+  floatNeeded,
+  surfaceConcentration,
+} from './strain';
 export { discViewFactor } from './viewFactor';
 export {
   AXLES,

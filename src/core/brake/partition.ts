@@ -8,7 +8,8 @@ export function rubbedArea(corner: Corner): number {
 }
 
 /**
- * Share of the friction heat that starts in the rotor or drum, by effusivity and area: `√(kρc)·A`.
+ * Share of the friction heat that starts in the rotor or drum, by effusivity and area: `√(kρc)·A` of the ring over that
+ * of ring and pads (two half-spaces in contact; Carslaw and Jaeger, Conduction of Heat in Solids, from memory).
  * @param temperature at which the rotor's properties are taken, K
  * @returns 0 to 1
  */

@@ -141,7 +141,7 @@ export interface CornerAir {
   /** Share of the inboard face behind a backing plate, 0 to 1 */
   readonly shield: number;
   /** Share of the wheel that is open, 0 to 1 */
-  readonly openness: number;
+  readonly wheelOpenArea: number;
   /** Factor on all forced convection: the axle's times the side's, 1 until calibrated */
   readonly coolingFactor: number;
 }
@@ -156,5 +156,5 @@ export interface Corner {
   readonly constants: NetworkConstants;
 }
 
-/** Material of what the pads rub on. */
+/** Material of what the pads rub on: the ring's of a disc, the drum's. */
 export const rubbedMaterial = (corner: Corner): RotorMaterial => (corner.drum ?? corner.rotor).material;

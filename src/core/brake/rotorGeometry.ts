@@ -33,7 +33,10 @@ export interface RotorGeometry {
 /** Geometries found before: convection asks for the same rotor's at every step. */
 const known = new WeakMap<Rotor, RotorGeometry>();
 
-/** Areas and masses of a friction ring; the passage's are zero for a solid one. */
+/**
+ * Areas, m², and masses, kg, of a friction ring; the passage's are zero for a solid one. Exact for straight vanes; curved
+ * ones are taken as straight, pillars as three rows of round posts (own assumptions).
+ */
 export function rotorGeometry(rotor: Rotor): RotorGeometry {
   const found = known.get(rotor);
   if (found) return found;
@@ -87,7 +90,7 @@ function measure(rotor: Rotor): RotorGeometry {
   };
 }
 
-/** Area the pads rub on, one wheel, m²: both faces of a disc, or the inside of a drum. */
+/** What is rubbed inside a drum and its outside, m², and the mass of its rim, kg; one wheel. */
 export function drumGeometry(drum: Drum): { rubbed: number; outer: number; rimMass: number } {
   const { innerDiameter, width, rimThickness } = drum;
   const rubbed = Math.PI * innerDiameter * width;

@@ -13,7 +13,10 @@ const REFERENCE_CYCLES = 1000;
 /**
  * Stress at a face that is hotter than its cheek: `E·α·(T_mean − T_face)/(1 − ν)`, negative is compression.
  * The field is the same in all directions of the face.
+ * @param face K
+ * @param mean of the cheek, K
  * @returns Pa
+ * Source: Timoshenko and Goodier, Theory of Elasticity, thermal stress in a plate (from memory).
  */
 export function faceStress(material: RotorMaterial, face: number, mean: number): number {
   return (material.youngsModulus * material.expansion * (mean - face)) / (1 - material.poisson);
@@ -26,19 +29,23 @@ export function surfaceConcentration(rotor: Rotor): number {
 }
 
 /**
- * Share of a face's life to the first crack that one stop takes, an index and no life in hours:
+ * Share of a face's life to the first crack that one braking zone takes, an index and no life in hours:
  * `(K·α·ΔT/(1 − ν) ÷ ε₁₀₀₀)^(1/0.6) ÷ 1000`.
- * @param rise greatest difference of face over mean in the stop, K
+ * @param rise greatest difference of face over mean in the braking zone, K
  * @param concentration of the surface
  * @returns null where heat checks are not what ends the material
  */
-export function crackShare(material: RotorMaterial, rise: number, concentration: number): number | null {
+export function fatigueDamage(material: RotorMaterial, rise: number, concentration: number): number | null {
   if (material.fatigueStrain === null) return null;
   const strain = (concentration * material.expansion * Math.max(0, rise)) / (1 - material.poisson);
   return power(strain / material.fatigueStrain, LIFE_EXPONENT) / REFERENCE_CYCLES;
 }
 
-/** Growth of the ring's outer diameter, `α·D·ΔT`, m. */
+/**
+ * Growth of the ring's outer diameter, `α·D·ΔT`, m.
+ * @param diameter m
+ * @param rise over the temperature it was measured at, K
+ */
 export function diameterGrowth(material: RotorMaterial, diameter: number, rise: number): number {
   return material.expansion * diameter * rise;
 }
@@ -46,6 +53,8 @@ export function diameterGrowth(material: RotorMaterial, diameter: number, rise: 
 /**
  * Radial float a ring on a hat needs at its inner diameter, m: what the ring grows beyond the hat, an aluminium hat's
  * expansion being 23e-6/K (from memory).
+ * @param ringRise over the temperature they were fitted at, K
+ * @param hatRise K
  */
 export function floatNeeded(rotor: Rotor, ringRise: number, hatRise: number): number {
   const radius = 0.5 * rotor.innerDiameter;

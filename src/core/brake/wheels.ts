@@ -8,9 +8,14 @@ export const SIDES: readonly Side[] = ['left', 'right'];
 export type WheelName = 'frontLeft' | 'frontRight' | 'rearLeft' | 'rearRight';
 export const WHEELS: readonly WheelName[] = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'];
 
+/** The wheel of an axle and a side. */
 export const wheelOf = (axle: AxleName, side: Side): WheelName =>
   `${axle}${side === 'left' ? 'Left' : 'Right'}`;
+
+/** The axle a wheel is on. */
 export const axleOf = (wheel: WheelName): AxleName => (wheel.startsWith('front') ? 'front' : 'rear');
+
+/** The side a wheel is on, seen by the driver. */
 export const sideOf = (wheel: WheelName): Side => (wheel.endsWith('Left') ? 'left' : 'right');
 
 /** One axle's brakes. */

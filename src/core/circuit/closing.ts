@@ -51,7 +51,10 @@ function wholeTurn(turned: number, segments: readonly Segment[]): number {
 /** A line that turns by less than this altogether is meant to be an eight, rad. */
 const EIGHT = Math.PI / 6;
 
-/** Where a line of straights and corners ends, against where it began. Exact for arcs and straights. */
+/**
+ * Where a line of straights and corners ends, against where it began: m ahead, to the left and up, rad turned too far.
+ * Exact for arcs and straights.
+ */
 export function closingError(segments: readonly Segment[]): ClosingError {
   const w = walk(segments);
   const full = wholeTurn(w.turned, segments);
@@ -68,6 +71,7 @@ export function closingError(segments: readonly Segment[]): ClosingError {
 /**
  * Closes a line with the least change: corner angles share the missing turn, straights share the missing distance
  * (least squares), and what slopes already shares the missing height.
+ * @param segments lengths and radii in m, angles in rad
  * @returns the closed line, or null when no change of the given straights closes it
  */
 export function closeLine(segments: readonly Segment[]): Segment[] | null {

@@ -1,6 +1,6 @@
 import { BrakingState } from '../actuation';
 import { STANDARD_GRAVITY } from '../constants';
-import { findStops } from './findStops';
+import { findZones } from './findZones';
 import { assertOnTheRoad, type Forces, resistance } from './forces';
 import type { LapTrace } from './trace';
 import type { Vehicle } from './vehicle';
@@ -27,6 +27,8 @@ export interface DrivenLap {
  * Work of the brakes along a lap: `m·δ·(−a) − drag − rolling − grade − engine − recovery`, never below zero, interval
  * by interval, so that its sum over the lap is exact for the speeds given. It is shared between the axles as the brakes
  * would with every pad at its best; a session shares it again by the friction there is.
+ * @param lap n points along the way, SI
+ * @returns the same n points, each sum of heat up to there in J
  * @throws RangeError for a speed at which the car would lift off
  */
 export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace {
@@ -88,7 +90,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     recovered,
     slipped,
   };
-  return { ...trace, stops: findStops(trace, lap.nameAt) };
+  return { ...trace, zones: findZones(trace, lap.nameAt) };
 }
 
 /** Braking the motor could do, N: its power, faded towards its lowest speed, never more than is asked. */
@@ -104,6 +106,6 @@ function motorForce({ recovery }: Vehicle, speed: number, force: number, dt: num
  */
 function leftShare(vehicle: Vehicle, speed: number, curvature: number): number {
   const lateral = (speed * speed * curvature) / STANDARD_GRAVITY;
-  const shift = (vehicle.innerRelief * vehicle.gravityHeight * lateral) / vehicle.trackWidth;
+  const shift = (vehicle.loadFollowing * vehicle.gravityHeight * lateral) / vehicle.trackWidth;
   return 0.5 - Math.min(0.4, Math.max(-0.4, shift));
 }

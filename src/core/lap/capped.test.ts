@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { circuitInput, dayInput, setupOf, stopsFromLap } from '../../model';
+import { circuitInput, dayInput, setupOf, zonesFromLap } from '../../model';
 import { GAMMA } from '../heat';
 import { emptySeries, emptyWheel, resizedSeries, resizedWheel } from '../run/record';
 import { lapSteps } from '../schedule/lapSteps';
@@ -20,11 +20,11 @@ const free = drive();
 /** Work of all braking up to a point, J: brakes, motor and slip. */
 const work = (trace: LapTrace, i: number) =>
   trace.frontHeat[i] + trace.rearHeat[i] + trace.slipped[i] + trace.recovered[i];
-/** Greatest braking of a stop, N, over intervals of a metre. */
+/** Greatest braking of a braking zone, N, over intervals of a metre. */
 function peak(trace: LapTrace, k: number): number {
-  const stop = trace.stops[k];
+  const zone = trace.zones[k];
   let most = 0;
-  for (let i = stop.startIndex; i < stop.endIndex; i++) {
+  for (let i = zone.startIndex; i < zone.endIndex; i++) {
     most = Math.max(
       most,
       (work(trace, i + 1) - work(trace, i)) / (trace.distance[i + 1] - trace.distance[i]),
@@ -33,8 +33,8 @@ function peak(trace: LapTrace, k: number): number {
   return most;
 }
 const caps = (available: (k: number) => number): BrakeCap[] =>
-  free.stops.map((stop, k) => ({
-    end: free.distance[stop.endIndex],
+  free.zones.map((zone, k) => ({
+    end: free.distance[zone.endIndex],
     available: available(k),
     needed: peak(free, k),
   }));
@@ -43,61 +43,61 @@ describe('a lap whose brakes are the limit', () => {
   it('is the same lap where they could do more', () => {
     const same = drive(caps(() => 1e6));
     expect(Array.from(same.speed)).toEqual(Array.from(free.speed));
-    expect(same.stops).toEqual(free.stops);
+    expect(same.zones).toEqual(free.zones);
   });
 
   it('never brakes harder than they can, ends as fast as it starts, and loses time', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.35, max: 0.9, noNaN: true }), (share) => {
         const capped = drive(caps((k) => share * peak(free, k)));
-        capped.stops.forEach((_, k) => {
+        capped.zones.forEach((_, k) => {
           expect(peak(capped, k)).toBeLessThan(1.02 * share * peak(free, k));
         });
         expect(capped.speed[capped.speed.length - 1]).toBe(capped.speed[0]);
         expect(lapTime(capped)).toBeGreaterThan(lapTime(free));
         expect(lapLength(capped)).toBeCloseTo(lapLength(free), 9);
-        expect(capped.stops.length).toBe(free.stops.length);
+        expect(capped.zones.length).toBe(free.zones.length);
         // Corners are as fast as before; only the way to them is braked for earlier.
-        capped.stops.forEach((stop, k) => {
-          expect(stop.exitSpeed / free.stops[k].exitSpeed).toBeCloseTo(1, 2);
-          expect(stop.length).toBeGreaterThanOrEqual(free.stops[k].length);
-          expect(stop.startIndex).toBeLessThanOrEqual(free.stops[k].startIndex);
+        capped.zones.forEach((zone, k) => {
+          expect(zone.exitSpeed / free.zones[k].exitSpeed).toBeCloseTo(1, 2);
+          expect(zone.length).toBeGreaterThanOrEqual(free.zones[k].length);
+          expect(zone.startIndex).toBeLessThanOrEqual(free.zones[k].startIndex);
         });
       }),
       { numRuns: 10 },
     );
   });
 
-  it('is changed at the weak stop and on the way to it alone', () => {
+  it('is changed at the weak braking zone and on the way to it alone', () => {
     const weak = drive(caps((k) => (k === 3 ? 0.5 * peak(free, k) : 1e6)));
-    weak.stops.forEach((stop, k) => {
-      if (k === 3) expect(stop.length).toBeGreaterThan(1.5 * free.stops[k].length);
-      else expect(stop).toMatchObject({ entrySpeed: free.stops[k].entrySpeed, length: free.stops[k].length });
+    weak.zones.forEach((zone, k) => {
+      if (k === 3) expect(zone.length).toBeGreaterThan(1.5 * free.zones[k].length);
+      else expect(zone).toMatchObject({ entrySpeed: free.zones[k].entrySpeed, length: free.zones[k].length });
     });
   });
 
-  it('stretches typed stops by what is missing, within the way before them', () => {
-    const typed = circuitInput({ ...setup.circuit, layout: { kind: 'stops', stops: stopsFromLap(free) } });
+  it('stretches typed braking zones by what is missing, within the way before them', () => {
+    const typed = circuitInput({ ...setup.circuit, layout: { kind: 'zones', zones: zonesFromLap(free) } });
     const prepared = prepareCircuit(typed);
     const lap = (list: readonly BrakeCap[]) =>
       driveLap(prepared, input.vehicle, { ...input.driver, pace: 1 }, still, list);
     const plain = lap([]);
-    const halves = plain.stops.map(
-      (stop, k): BrakeCap => ({
-        end: plain.distance[stop.endIndex],
+    const halves = plain.zones.map(
+      (zone, k): BrakeCap => ({
+        end: plain.distance[zone.endIndex],
         available: 0.5 * peak(plain, k),
         needed: peak(plain, k),
       }),
     );
     const long = lap(halves);
     expect(lapLength(long)).toBeCloseTo(lapLength(plain), 6);
-    long.stops.forEach((stop, k) => {
-      expect(stop.length).toBeGreaterThan(1.3 * plain.stops[k].length);
-      expect(Math.abs(stop.entrySpeed - plain.stops[k].entrySpeed)).toBeLessThan(0.05);
+    long.zones.forEach((zone, k) => {
+      expect(zone.length).toBeGreaterThan(1.3 * plain.zones[k].length);
+      expect(Math.abs(zone.entrySpeed - plain.zones[k].entrySpeed)).toBeLessThan(0.05);
     });
     // A longer stop from the same speeds gives the brakes a little less to do: drag has more way.
     expect(lapHeat(long)).toBeLessThan(lapHeat(plain));
-    expect(lap(halves.map((cap) => ({ ...cap, available: 2 * cap.needed }))).stops).toEqual(plain.stops);
+    expect(lap(halves.map((cap) => ({ ...cap, available: 2 * cap.needed }))).zones).toEqual(plain.zones);
   });
 });
 
@@ -105,7 +105,7 @@ describe('what a lap asks of its brakes, step by step', () => {
   it.each(demoProject.plans.map((plan) => plan.id))('adds up to the lap: %s', (id) => {
     const day = dayInput(setupOf(demoProject, id));
     const trace = driveLap(prepareCircuit(day.circuit), day.vehicle, { ...day.driver, pace: 1 }, still);
-    const { demand, dt, inStop } = lapSteps(trace, DEFAULT_STEPS);
+    const { demand, dt, inZone } = lapSteps(trace, DEFAULT_STEPS);
     if (!demand) throw new Error('a lap has a demand');
     const last = trace.time.length - 1;
     const sum = (of: (k: number) => number) => dt.reduce((total, _, k) => total + of(k), 0);
@@ -117,9 +117,9 @@ describe('what a lap asks of its brakes, step by step', () => {
     for (let k = 0; k < dt.length; k++) {
       expect(demand.frontLeft[k]).toBeGreaterThanOrEqual(0.1 - 1e-9);
       expect(demand.frontLeft[k]).toBeLessThanOrEqual(0.9 + 1e-9);
-      // Touches close together are one stop; between them the car may gather speed.
+      // Touches close together are one braking zone; between them the car may gather speed.
       expect(demand.z[k]).toBeGreaterThanOrEqual(0);
-      if (inStop[k] === 0) expect(demand.force[k] * demand.way[k]).toBeLessThan(0.02 * work(trace, last));
+      if (inZone[k] === 0) expect(demand.force[k] * demand.way[k]).toBeLessThan(0.02 * work(trace, last));
     }
   });
 });
@@ -142,7 +142,7 @@ describe('records that grow', () => {
     const longer = resizedSeries(series, 4);
     expect(Array.from(longer.time)).toEqual([1, 2, 0, 0]);
     expect(Array.from(longer.lap)).toEqual([0, 0, -1, -1]);
-    expect(Array.from(longer.stop)).toEqual([-1, -1, -1, -1]);
+    expect(Array.from(longer.zone)).toEqual([-1, -1, -1, -1]);
     expect(longer.force.pedal.length).toBe(4);
     expect(resizedSeries(longer, 2)).toEqual(series);
   });

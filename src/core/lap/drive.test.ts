@@ -6,7 +6,7 @@ import type { Segment } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
 import { driveLap, prepareCircuit } from './driveLap';
 import { type LapTrace, lapHeat } from './trace';
-import { timeRange } from './typedStops';
+import { timeRange } from './typedZones';
 import type { Driver, Vehicle } from './vehicle';
 
 const car: Vehicle = {
@@ -25,7 +25,7 @@ const car: Vehicle = {
   ...plainChassis,
   brakes: plainBrakes(0.65),
   wheelRadius: 0.31,
-  innerRelief: 0,
+  loadFollowing: 0,
   recovery: null,
 };
 /** Nothing but mass: the heat is the kinetic energy. */
@@ -38,7 +38,7 @@ const bare: Vehicle = {
   engineBraking: 0,
   slipShare: 0,
 };
-const driver: Driver = { brakingCommitment: 0.9, corneringCommitment: 0.92, brakeBuildUp: 0.25, pace: 1 };
+const driver: Driver = { brakingGripUsed: 0.9, corneringGripUsed: 0.92, brakeBuildUp: 0.25, pace: 1 };
 const still = { airDensity: 1.2, ductDragArea: 0 };
 const straight = (length: number, grade = 0): Segment => ({ kind: 'straight', length, grade });
 const turn = (radius: number, degrees: number): Segment => ({
@@ -72,7 +72,7 @@ const drive = (vehicle: Vehicle, pace = 1) => driveLap(circuit, vehicle, { ...dr
 
 describe('braking work', () => {
   it('is the kinetic energy when nothing else brakes: 1500 kg from 100 km/h, 578.7 kJ (½mv²)', () => {
-    const lap = prepareCircuit({ kind: 'stops', stops: [typed(100, 0, 60, 400)] });
+    const lap = prepareCircuit({ kind: 'zones', zones: [typed(100, 0, 60, 400)] });
     const heat = lapHeat(driveLap(lap, bare, driver, still)) / 1000;
     expect(heat).toBeCloseTo(578.7, 1);
     recordFigure({
@@ -88,7 +88,7 @@ describe('braking work', () => {
   it('is four times as much at twice the speed and nine times at three times (common practice)', () => {
     const heat = (speed: number) =>
       lapHeat(
-        driveLap(prepareCircuit({ kind: 'stops', stops: [typed(speed, 0, 200, 900)] }), bare, driver, still),
+        driveLap(prepareCircuit({ kind: 'zones', zones: [typed(speed, 0, 200, 900)] }), bare, driver, still),
       );
     expect(heat(120) / heat(60)).toBeCloseTo(4, 9);
     expect(heat(180) / heat(60)).toBeCloseTo(9, 9);
@@ -97,12 +97,12 @@ describe('braking work', () => {
   it('is spared by drag, rolling, engine, slip and an upward grade, each by its own work', () => {
     const energy = (vehicle: Vehicle, grade = 0) =>
       driveLap(
-        prepareCircuit({ kind: 'stops', stops: [typed(150, 60, 100, 500, grade)] }),
+        prepareCircuit({ kind: 'zones', zones: [typed(150, 60, 100, 500, grade)] }),
         vehicle,
         // From the first instant at full braking, so that v² falls in a line.
         { ...driver, brakeBuildUp: 0 },
         still,
-      ).stops[0].energy;
+      ).zones[0].energy;
     const kinetic = energy(bare);
     expect(kinetic - energy({ ...bare, engineBraking: 400 })).toBeCloseTo(400 * 100, 3);
     const weight = 1500 * STANDARD_GRAVITY;
@@ -127,8 +127,8 @@ describe('braking work', () => {
       3,
     );
     expect(wheelWork(electric)).toBeCloseTo(wheelWork(plain), 3);
-    const ofStops = plain.stops.reduce((sum, s) => sum + s.energy, 0);
-    expect(ofStops / lapHeat(plain)).toBeGreaterThan(0.995);
+    const ofZones = plain.zones.reduce((sum, s) => sum + s.energy, 0);
+    expect(ofZones / lapHeat(plain)).toBeGreaterThan(0.995);
   });
 });
 
@@ -172,13 +172,13 @@ describe('the simulated lap', () => {
     }
   });
 
-  it('takes the pedal off as downforce goes: a winged car’s deceleration falls along its stop', () => {
+  it('takes the pedal off as downforce goes: a winged car’s deceleration falls along its braking zone', () => {
     const trace = drive({ ...car, downforceArea: 3.5, mass: 900, power: 400_000, loadSensitivity: 0 });
-    const stop = trace.stops.reduce((a, b) => (b.energy > a.energy ? b : a));
+    const zone = trace.zones.reduce((a, b) => (b.energy > a.energy ? b : a));
     const at = (i: number) =>
       (trace.speed[i] ** 2 - trace.speed[i + 1] ** 2) / 2 / (trace.distance[i + 1] - trace.distance[i]);
-    const quarter = Math.round(stop.startIndex + 0.3 * (stop.endIndex - stop.startIndex));
-    const late = Math.round(stop.startIndex + 0.75 * (stop.endIndex - stop.startIndex));
+    const quarter = Math.round(zone.startIndex + 0.3 * (zone.endIndex - zone.startIndex));
+    const late = Math.round(zone.startIndex + 0.75 * (zone.endIndex - zone.startIndex));
     expect(at(quarter)).toBeGreaterThan(at(late) + 2);
   });
 
@@ -186,14 +186,14 @@ describe('the simulated lap', () => {
     const lap = (brakeBuildUp: number) => driveLap(circuit, car, { ...driver, brakeBuildUp }, still);
     const [quick, slow] = [lap(0), lap(0.4)];
     expect(slow.time[slow.time.length - 1]).toBeGreaterThan(quick.time[quick.time.length - 1]);
-    slow.stops.forEach((stop, k) => {
-      expect(stop.startIndex).toBeLessThanOrEqual(quick.stops[k].startIndex);
-      expect(stop.length).toBeGreaterThan(quick.stops[k].length);
+    slow.zones.forEach((zone, k) => {
+      expect(zone.startIndex).toBeLessThanOrEqual(quick.zones[k].startIndex);
+      expect(zone.length).toBeGreaterThan(quick.zones[k].length);
     });
   });
 });
 
-describe('typed stops', () => {
+describe('typed braking zones', () => {
   it('take the time they are told to, within what is possible', () => {
     const speeds = fc.double({ min: 5, max: 60, noNaN: true });
     fc.assert(
@@ -206,7 +206,7 @@ describe('typed stops', () => {
           fc.pre(Math.abs(from - to) > 1 && from > 3);
           const [least, most] = timeRange(from, to, distance);
           const wanted = least + share * (most - least);
-          const stop = {
+          const zone = {
             name: '',
             entrySpeed: Math.max(from, to) + 5,
             length: 50,
@@ -214,10 +214,10 @@ describe('typed stops', () => {
             toNext: distance,
           };
           const lap = prepareCircuit({
-            kind: 'stops',
-            stops: [
-              { ...stop, exitSpeed: from, timeToNext: wanted },
-              { ...stop, entrySpeed: to, exitSpeed: Math.min(from, to) - 1, timeToNext: null },
+            kind: 'zones',
+            zones: [
+              { ...zone, exitSpeed: from, timeToNext: wanted },
+              { ...zone, entrySpeed: to, exitSpeed: Math.min(from, to) - 1, timeToNext: null },
             ],
           });
           const trace = driveLap(lap, bare, driver, still);

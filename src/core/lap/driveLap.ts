@@ -1,16 +1,16 @@
 import { type SampledLine, type Segment, sampleLine, segmentLength } from '../circuit';
 import { brakeWork, type DrivenLap } from './brakeWork';
-import { isBraking } from './findStops';
+import { isBraking } from './findZones';
 import { forcesOf } from './forces';
 import { solveLap } from './solveLap';
 import type { LapTrace } from './trace';
-import { lapFromTypedStops, type TypedStop } from './typedStops';
+import { lapFromTypedZones, type TypedZone } from './typedZones';
 import type { Driver, Vehicle } from './vehicle';
 
 /** A circuit, given in one of two ways. */
 export type CircuitInput =
   | { readonly kind: 'line'; readonly segments: readonly Segment[]; readonly names: readonly string[] }
-  | { readonly kind: 'stops'; readonly stops: readonly TypedStop[] };
+  | { readonly kind: 'zones'; readonly zones: readonly TypedZone[] };
 
 /** Air and duct drag that the lap is driven with. */
 export interface DriveConditions {
@@ -20,9 +20,9 @@ export interface DriveConditions {
   readonly ductDragArea: number;
 }
 
-/** What the brakes could make of a stop at most. */
+/** What the brakes could make of a braking zone at most. */
 export interface BrakeCap {
-  /** Where the stop ended, m from the start line */
+  /** Where the braking zone ended, m from the start line */
   readonly end: number;
   /** Least braking that was available in it, N */
   readonly available: number;
@@ -36,10 +36,14 @@ export const LINE_SPACING = 1;
 /** A circuit made ready once for laps at any pace. */
 export type PreparedCircuit =
   | { readonly kind: 'line'; readonly line: SampledLine; readonly nameAt: (distance: number) => string }
-  | { readonly kind: 'stops'; readonly stops: readonly TypedStop[] };
+  | { readonly kind: 'zones'; readonly zones: readonly TypedZone[] };
 
+/**
+ * A circuit ready to be driven: its line sampled once for all laps; a list of braking zones stays as it is.
+ * @param spacing between points of the line, m
+ */
 export function prepareCircuit(circuit: CircuitInput, spacing = LINE_SPACING): PreparedCircuit {
-  if (circuit.kind === 'stops') return circuit;
+  if (circuit.kind === 'zones') return circuit;
   return {
     kind: 'line',
     line: sampleLine(circuit.segments, spacing),
@@ -48,8 +52,10 @@ export function prepareCircuit(circuit: CircuitInput, spacing = LINE_SPACING): P
 }
 
 /**
- * Drives one lap of a circuit.
- * @param caps what the brakes could make of each stop, in driving order; the lap brakes earlier where they are the limit
+ * Drives one lap of a circuit: solved along a line, or from zone to zone of a list.
+ * @param caps what the brakes could make of each braking zone, N, in driving order; the lap brakes earlier where they are
+ *   the limit
+ * @throws RangeError naming what is not a number and where, or a speed at which the car would lift off
  */
 export function driveLap(
   circuit: PreparedCircuit,
@@ -59,9 +65,9 @@ export function driveLap(
   caps: readonly BrakeCap[] = [],
 ): LapTrace {
   const forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
-  if (circuit.kind === 'stops') {
-    const stops = caps.length === 0 ? circuit.stops : brakedEarlier(circuit.stops, caps, vehicle.mass);
-    return brakeWork(lapFromTypedStops(stops, driver.pace, driver.brakeBuildUp), vehicle, forces);
+  if (circuit.kind === 'zones') {
+    const zones = caps.length === 0 ? circuit.zones : brakedEarlier(circuit.zones, caps, vehicle.mass);
+    return brakeWork(lapFromTypedZones(zones, driver.pace, driver.brakeBuildUp), vehicle, forces);
   }
   const lap: DrivenLap = {
     distance: circuit.line.distance,
@@ -77,7 +83,7 @@ export function driveLap(
   return start === 0 ? trace : brakeWork(rotated(lap, start, circuit.line.length), vehicle, forces);
 }
 
-/** Braking the brakes can make at each point of a line, N: up to where each stop ended, what it had. */
+/** Braking the brakes can make at each point of a line, N: up to where each braking zone ended, what it had. */
 function mostAlong({ distance, length }: SampledLine, caps: readonly BrakeCap[]): Float64Array | undefined {
   if (caps.length === 0) return undefined;
   const ordered = caps
@@ -86,28 +92,28 @@ function mostAlong({ distance, length }: SampledLine, caps: readonly BrakeCap[])
   return distance.map((at) => (ordered.find((cap) => cap.end >= at) ?? ordered[0]).available);
 }
 
-/** Typed stops made longer by as much as the brakes fall short; the way before each is shorter for it. */
+/** Typed braking zones made longer by as much as the brakes fall short; the way before each is shorter for it. */
 function brakedEarlier(
-  stops: readonly TypedStop[],
+  zones: readonly TypedZone[],
   caps: readonly BrakeCap[],
   mass: number,
-): readonly TypedStop[] {
-  const longer = stops.map((stop, k) => {
+): readonly TypedZone[] {
+  const longer = zones.map((zone, k) => {
     const cap = caps[k];
     if (!cap || cap.available >= cap.needed) return 0;
-    const whole = (mass * (stop.entrySpeed ** 2 - stop.exitSpeed ** 2)) / (2 * stop.length);
+    const whole = (mass * (zone.entrySpeed ** 2 - zone.exitSpeed ** 2)) / (2 * zone.length);
     const left = Math.max(0.1 * whole, whole - (cap.needed - cap.available));
-    const before = stops[(k + stops.length - 1) % stops.length].toNext;
-    return Math.min(stop.length * (whole / left - 1), 0.8 * before);
+    const before = zones[(k + zones.length - 1) % zones.length].toNext;
+    return Math.min(zone.length * (whole / left - 1), 0.8 * before);
   });
-  return stops.map((stop, k) => {
-    const shorter = longer[(k + 1) % stops.length];
-    const share = stop.toNext > 0 ? 1 - shorter / stop.toNext : 1;
+  return zones.map((zone, k) => {
+    const shorter = longer[(k + 1) % zones.length];
+    const share = zone.toNext > 0 ? 1 - shorter / zone.toNext : 1;
     return {
-      ...stop,
-      length: stop.length + longer[k],
-      toNext: stop.toNext - shorter,
-      timeToNext: stop.timeToNext === null ? null : stop.timeToNext * share,
+      ...zone,
+      length: zone.length + longer[k],
+      toNext: zone.toNext - shorter,
+      timeToNext: zone.timeToNext === null ? null : zone.timeToNext * share,
     };
   });
 }

@@ -19,6 +19,11 @@ export interface Forces {
   readonly loadLoss: number;
 }
 
+/**
+ * What pushes and holds a car, made once for a lap, SI.
+ * @param airDensity kg/m³
+ * @param ductDragArea of the brake ducts, Cd·A, m²
+ */
 export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, ductDragArea: number): Forces {
   return {
     mass: vehicle.mass,
@@ -28,9 +33,9 @@ export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, d
     rolling: vehicle.rollingResistance,
     power: vehicle.power * driver.pace * Math.sqrt(driver.pace),
     drivenShare: vehicle.drivenShare,
-    lateralGrip: vehicle.lateralGrip * driver.corneringCommitment * driver.pace,
-    brakingGrip: vehicle.longitudinalGrip * driver.brakingCommitment * driver.pace,
-    tractionGrip: vehicle.longitudinalGrip * driver.corneringCommitment * driver.pace,
+    lateralGrip: vehicle.lateralGrip * driver.corneringGripUsed * driver.pace,
+    brakingGrip: vehicle.longitudinalGrip * driver.brakingGripUsed * driver.pace,
+    tractionGrip: vehicle.longitudinalGrip * driver.corneringGripUsed * driver.pace,
     loadLoss: vehicle.loadSensitivity,
   };
 }
@@ -56,17 +61,25 @@ export function assertOnTheRoad(f: Forces, speed: number): void {
   );
 }
 
-/** Load on all tyres, N. */
+/** Load on all tyres, N. @param speed m/s @param grade of the road, rise over way */
 export function tyreLoad(f: Forces, speed: number, grade: number): number {
   return (f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade) + f.downforce * speed * speed;
 }
 
-/** Share of the tyres' friction that is left at a load, 1 at the static one; falls in a line, but never under 0.4. */
+/**
+ * Share of the tyres' friction that is left at a load, 1 at the static one; falls in a line, but never under 0.4 (common
+ * practice).
+ * @param load on all tyres, N
+ */
 export function loadFactor(f: Forces, load: number): number {
   return Math.max(0.4, 1 - f.loadLoss * (load / (f.mass * STANDARD_GRAVITY) - 1));
 }
 
-/** Drag, rolling resistance and grade together, N, positive against the motion. */
+/**
+ * Drag, rolling resistance and grade together, N, positive against the motion.
+ * @param speed m/s
+ * @param grade of the road, rise over way
+ */
 export function resistance(f: Forces, speed: number, grade: number): number {
   return (
     f.drag * speed * speed +

@@ -17,6 +17,6 @@ export {
   tyreLoad,
 } from './forces';
 export { type Severity, severityOf } from './severity';
-export { assertFiniteTrace, type LapTrace, lapHeat, lapLength, lapTime, type Stop } from './trace';
-export { timeRange } from './typedStops';
+export { assertFiniteTrace, type BrakingZone, type LapTrace, lapHeat, lapLength, lapTime } from './trace';
+export { timeRange } from './typedZones';
 export type { Driver, Vehicle } from './vehicle';

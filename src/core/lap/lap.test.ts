@@ -13,7 +13,7 @@ import { type LapTrace, lapHeat, lapLength, lapTime } from './trace';
 import type { Driver, Vehicle } from './vehicle';
 
 const still = { airDensity: 1.2, ductDragArea: 0 };
-const everything: Driver = { brakingCommitment: 1, corneringCommitment: 1, brakeBuildUp: 0, pace: 1 };
+const everything: Driver = { brakingGripUsed: 1, corneringGripUsed: 1, brakeBuildUp: 0, pace: 1 };
 /** A point mass without drag, rolling resistance, downforce or rotating parts. */
 const pointMass: Vehicle = {
   mass: 1000,
@@ -31,7 +31,7 @@ const pointMass: Vehicle = {
   ...plainChassis,
   brakes: plainBrakes(0.6),
   wheelRadius: 0.3,
-  innerRelief: 0,
+  loadFollowing: 0,
   recovery: null,
 };
 
@@ -68,22 +68,22 @@ describe('an oval, against its closed form', () => {
     const exact = closedForm();
     const circuit = prepareCircuit({ kind: 'line', segments: oval, names: oval.map(() => '') }, 0.5);
     const trace = driveLap(circuit, pointMass, everything, still);
-    expect(trace.stops.length).toBe(2);
+    expect(trace.zones.length).toBe(2);
     expect(Math.abs(Math.max(...trace.speed) / exact.top - 1)).toBeLessThan(0.002);
     expect(Math.min(...trace.speed) / exact.corner).toBeCloseTo(1, 4);
     // The line is steered into its corners over 16 m, which shifts both by about half of that.
     expect(Math.abs(lapTime(trace) / exact.time - 1)).toBeLessThan(0.003);
-    const [stop] = trace.stops;
-    expect(Math.abs(stop.length - exact.brakingLength)).toBeLessThan(10);
-    expect(stop.energy).toBeCloseTo(0.5 * 1000 * (stop.entrySpeed ** 2 - stop.exitSpeed ** 2), 3);
-    expect(stop.energy / (0.5 * 1000 * (exact.top ** 2 - exact.corner ** 2))).toBeCloseTo(1, 1);
+    const [zone] = trace.zones;
+    expect(Math.abs(zone.length - exact.brakingLength)).toBeLessThan(10);
+    expect(zone.energy).toBeCloseTo(0.5 * 1000 * (zone.entrySpeed ** 2 - zone.exitSpeed ** 2), 3);
+    expect(zone.energy / (0.5 * 1000 * (exact.top ** 2 - exact.corner ** 2))).toBeCloseTo(1, 1);
   });
 
   it('gives up twice as much heat with twice the mass at the same speeds', () => {
     const circuit = prepareCircuit({ kind: 'line', segments: oval, names: oval.map(() => '') });
     const light = driveLap(circuit, pointMass, everything, still);
     const heavy = driveLap(circuit, { ...pointMass, mass: 2000, power: 300_000 }, everything, still);
-    expect(heavy.stops[0].energy / light.stops[0].energy).toBeCloseTo(2, 9);
+    expect(heavy.zones[0].energy / light.zones[0].energy).toBeCloseTo(2, 9);
     expect(lapTime(heavy)).toBeCloseTo(lapTime(light), 9);
   });
 });
@@ -95,11 +95,11 @@ describe('from side to side', () => {
     { kind: 'straight', length: 300, grade: 0 },
     { kind: 'corner', radius: 40, angle: Math.PI, hand, grade: 0 },
   ];
-  const leftPart = (hand: 'left' | 'right', innerRelief: number) => {
+  const leftPart = (hand: 'left' | 'right', loadFollowing: number) => {
     const segments = bend(hand);
     const circuit = prepareCircuit({ kind: 'line', segments, names: segments.map(() => '') });
-    const vehicle = { ...pointMass, innerRelief, engineBraking: 0 };
-    const trace = driveLap(circuit, vehicle, { ...everything, brakingCommitment: 0.8 }, still);
+    const vehicle = { ...pointMass, loadFollowing, engineBraking: 0 };
+    const trace = driveLap(circuit, vehicle, { ...everything, brakingGripUsed: 0.8 }, still);
     const last = trace.time.length - 1;
     return trace.frontLeftHeat[last] / trace.frontHeat[last];
   };
@@ -149,32 +149,32 @@ describe('where the start line lies', () => {
       names: turned(names, '', ''),
     };
   }
-  const energies = (trace: LapTrace) => trace.stops.map((s) => s.energy / 1000).sort((a, b) => a - b);
+  const energies = (trace: LapTrace) => trace.zones.map((s) => s.energy / 1000).sort((a, b) => a - b);
 
-  it('changes no stop and no temperature, also where it lies in the middle of a braking', () => {
+  it('changes no braking zone and no temperature, also where it lies in the middle of a braking', () => {
     const home = simulateDay(input);
-    let insideStop = 0;
+    let insideZone = 0;
     fc.assert(
       fc.property(fc.double({ min: 0.02, max: 0.98, noNaN: true }), (share) => {
         const moved = simulateDay({ ...input, circuit: shifted(share) });
-        if (moved.trace.distance[0] > 0) insideStop += 1;
-        expect(moved.trace.stops.length).toBe(home.trace.stops.length);
+        if (moved.trace.distance[0] > 0) insideZone += 1;
+        expect(moved.trace.zones.length).toBe(home.trace.zones.length);
         expect(Math.abs(lapTime(moved.trace) - lapTime(home.trace))).toBeLessThan(0.01);
         expect(Math.abs(lapLength(moved.trace) - lapLength(home.trace))).toBeLessThan(1e-6);
         const expected = energies(home.trace);
         energies(moved.trace).forEach((energy, k) => {
           expect(Math.abs(energy / expected[k] - 1)).toBeLessThan(0.01);
         });
-        expect(new Set(moved.trace.stops.map((s) => s.name))).toEqual(
-          new Set(home.trace.stops.map((s) => s.name)),
+        expect(new Set(moved.trace.zones.map((s) => s.name))).toEqual(
+          new Set(home.trace.zones.map((s) => s.name)),
         );
-        const air = moved.trace.stops.reduce((sum, s) => sum + s.airDistance + s.length, 0);
+        const air = moved.trace.zones.reduce((sum, s) => sum + s.airDistance + s.length, 0);
         expect(air).toBeCloseTo(lapLength(moved.trace), 6);
       }),
       // The longest straight ends in a braking of 104 m of its 620 m; 0.9 lies in it.
       { numRuns: 12, examples: [[0.9], [0.95]] },
     );
-    expect(insideStop).toBeGreaterThanOrEqual(2);
+    expect(insideZone).toBeGreaterThanOrEqual(2);
   });
 });
 
@@ -205,9 +205,9 @@ describe('what a circuit asks of a car', () => {
     );
   });
   it('is alike left and right until the brakes follow the loads; then the outer side has more', () => {
-    expect(lap('plan-tarn-anvil', { innerRelief: 0 }).severity.leftShare).toBeCloseTo(0.5, 12);
-    expect(lap('plan-tarn-anvil', { innerRelief: 1 }).severity.leftShare).toBeGreaterThan(0.505);
+    expect(lap('plan-tarn-anvil', { loadFollowing: 0 }).severity.leftShare).toBeCloseTo(0.5, 12);
+    expect(lap('plan-tarn-anvil', { loadFollowing: 1 }).severity.leftShare).toBeGreaterThan(0.505);
   });
-  const sum = (trace: LapTrace, of: (stop: LapTrace['stops'][number]) => number) =>
-    trace.stops.reduce((total, stop) => total + of(stop), 0);
+  const sum = (trace: LapTrace, of: (zone: LapTrace['zones'][number]) => number) =>
+    trace.zones.reduce((total, zone) => total + of(zone), 0);
 });

@@ -1,5 +1,5 @@
 import type { SampledLine } from '../circuit';
-import { isBraking } from './findStops';
+import { isBraking } from './findZones';
 import { type LapTrace, lapHeat, lapLength, lapTime } from './trace';
 
 /** What a circuit asks of a car's brakes. */
@@ -13,15 +13,15 @@ export interface Severity {
   /** Longest way without braking, m, and its time, s */
   readonly longestFree: number;
   readonly longestFreeTime: number;
-  /** Longest piece of the line that hardly bends, m; the longest free way for a list of stops */
+  /** Longest piece of the line that hardly bends, m; the longest free way for a list of braking zones */
   readonly longestStraight: number;
-  /** Mean speed of the air between stops, m/s */
+  /** Mean speed of the air between braking zones, m/s */
   readonly airSpeed: number;
   /** Left wheels' share of the heat, 0 to 1 */
   readonly leftShare: number;
-  /** Share of all turning that is to the right, 0 to 1; null for a list of stops */
+  /** Share of all turning that is to the right, 0 to 1; null for a list of braking zones */
   readonly rightTurns: number | null;
-  readonly stops: number;
+  readonly zones: number;
   /** m */
   readonly length: number;
   /** s */
@@ -31,7 +31,10 @@ export interface Severity {
 /** Curvature under which a line counts as straight, 1/m. */
 const FLAT = 1 / 500;
 
-/** Judges a lap. @param line its line, null for a list of stops */
+/**
+ * Judges a lap by own indices, SI: brake energy by way and time, free ways, sides, turning.
+ * @param line its line, null for a list of braking zones
+ */
 export function severityOf(trace: LapTrace, line: SampledLine | null): Severity {
   const n = trace.time.length - 1;
   const time = lapTime(trace);
@@ -45,18 +48,18 @@ export function severityOf(trace: LapTrace, line: SampledLine | null): Severity 
     }
   }
   const heat = lapHeat(trace);
-  const longestFree = trace.stops.reduce((most, stop) => Math.max(most, stop.airDistance), 0);
+  const longestFree = trace.zones.reduce((most, zone) => Math.max(most, zone.airDistance), 0);
   return {
     energyPerLength: heat / lapLength(trace),
     meanPower: heat / time,
     brakingShare: braking / time,
     longestFree,
-    longestFreeTime: trace.stops.reduce((most, stop) => Math.max(most, stop.airTime), 0),
+    longestFreeTime: trace.zones.reduce((most, zone) => Math.max(most, zone.airTime), 0),
     longestStraight: line ? longestRun(line) : longestFree,
     airSpeed: rolling > 0 ? way / rolling : 0,
     leftShare: heat > 0 ? (trace.frontLeftHeat[n] + trace.rearLeftHeat[n]) / heat : 0.5,
     rightTurns: line ? rightTurnsOf(line) : null,
-    stops: trace.stops.length,
+    zones: trace.zones.length,
     length: lapLength(trace),
     time,
   };

@@ -21,12 +21,12 @@ export interface LapTrace {
   readonly recovered: Float64Array;
   /** Work lost in tyre slip while braking since the start, J; n + 1 */
   readonly slipped: Float64Array;
-  /** Stops in driving order; none is cut in two */
-  readonly stops: readonly Stop[];
+  /** Braking zones in driving order; none is cut in two */
+  readonly zones: readonly BrakingZone[];
 }
 
 /** A braking of a lap. Energies are of the whole car. All SI. */
-export interface Stop {
+export interface BrakingZone {
   /** First and last point of the braking in the trace */
   readonly startIndex: number;
   readonly endIndex: number;

@@ -33,7 +33,7 @@ export interface Vehicle extends Chassis {
    * How far braking follows the wheel loads from side to side: 0 where both wheels of an axle get the same pressure, 1
    * where each brakes in proportion to its load
    */
-  readonly innerRelief: number;
+  readonly loadFollowing: number;
   readonly recovery: EnergyRecovery | null;
 }
 
@@ -54,9 +54,9 @@ export interface EnergyRecovery {
 /** How the car is driven. */
 export interface Driver {
   /** Share of the tyres' grip used in braking, 0 to 1 */
-  readonly brakingCommitment: number;
+  readonly brakingGripUsed: number;
   /** Share of the tyres' grip used in cornering, 0 to 1 */
-  readonly corneringCommitment: number;
+  readonly corneringGripUsed: number;
   /** Time from first touch to full braking, s */
   readonly brakeBuildUp: number;
   /**

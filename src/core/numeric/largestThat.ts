@@ -1,5 +1,6 @@
 /**
  * The largest value between two that still does, by halving; whatever does must do below it too.
+ * @param does asked of a value, in its unit
  * @param low known to do, or taken where nothing does
  * @param high known not to do
  * @param halvings number of them

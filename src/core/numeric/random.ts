@@ -1,6 +1,10 @@
 import { cos, log } from './elementary';
 
-/** Repeatable random numbers (mulberry32): even from 0 to 1, and normal by Box and Muller's method. */
+/**
+ * Repeatable random numbers: even from 0 to 1 (mulberry32, from memory), and normal with mean 0 and deviation 1 (Box and
+ * Muller 1958).
+ * @param seed whole number; the same gives the same numbers
+ */
 export function randomNumbers(seed: number): { next(): number; normal(): number } {
   let state = seed >>> 0;
   const next = () => {

@@ -37,7 +37,7 @@ export function tableAt(table: UniformTable, temperature: number): number {
   return table[i] + (position - i) * (table[i + 1] - table[i]);
 }
 
-/** The integral of a table from its first temperature, at its knots. */
+/** The integral of a table from its first temperature, at its n knots, value·K. */
 export function integralTable(table: UniformTable): Float64Array {
   const sums = new Float64Array(TABLE_COUNT);
   for (let i = 1; i < TABLE_COUNT; i++) {
@@ -46,7 +46,11 @@ export function integralTable(table: UniformTable): Float64Array {
   return sums;
 }
 
-/** The integral of a table up to a temperature in K; exact for the piecewise linear table, held outside. */
+/**
+ * The integral of a table up to a temperature; exact for the piecewise linear table, held outside.
+ * @param sums made by `integralTable`, one a knot, value·K
+ * @param temperature K
+ */
 export function integralAt(table: UniformTable, sums: Float64Array, temperature: number): number {
   const position = (temperature - TABLE_START) / TABLE_STEP;
   if (position <= 0) return table[0] * (temperature - TABLE_START);
@@ -59,7 +63,10 @@ export function integralAt(table: UniformTable, sums: Float64Array, temperature:
 
 /**
  * The temperature at which a table's integral has a value, K: Newton on a smooth rising function.
+ * @param sums made by `integralTable`, one a knot, value·K
+ * @param value of the integral, value·K
  * @param guess K, within some kelvin
+ * @param turns of Newton's method
  */
 export function integralInverse(
   table: UniformTable,

@@ -34,8 +34,9 @@ const STEPS = 9;
 const REACH = 0.14;
 
 /**
- * Drives the day with front shares around the present one: what each leaves to the hot limits of both axles, against
+ * Drives the day with front shares around the present one: what each leaves to the hot limits of both axles, K, against
  * the share the tyres would want.
+ * @throws RangeError as `simulateDay`
  */
 export function balanceSweep(input: DayInput): BalanceSweep {
   const now = nominalShare(input.vehicle.brakes);

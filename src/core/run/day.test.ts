@@ -97,7 +97,7 @@ describe('left and right', () => {
 
   it('are one where everything is alike, and four where anything is not', () => {
     const count = (input: DayInput) => distinctWheels(simulateDay(input).record.wheels).length;
-    const alike = (car: Car): Car => ({ ...car, innerReliefPercent: 0 });
+    const alike = (car: Car): Car => ({ ...car, loadFollowingPercent: 0 });
     expect(count(with_(ovel, alike))).toBe(2);
     expect(count(with_(ovel, (c) => c))).toBe(4);
     expect(count(with_(ovel, (c) => ({ ...alike(c), front: { ...c.front, rightFactor: 0.9 } })))).toBe(3);
@@ -105,7 +105,7 @@ describe('left and right', () => {
   });
 
   it('differ by what the circuit asks: the outer wheels brake more, mirrored on the mirrored circuit', () => {
-    const input = with_(ovel, (c) => ({ ...c, innerReliefPercent: 100 }));
+    const input = with_(ovel, (c) => ({ ...c, loadFollowingPercent: 100 }));
     if (input.circuit.kind !== 'line') throw new Error('a line was expected');
     const mirrored: DayInput = {
       ...input,
@@ -124,8 +124,8 @@ describe('left and right', () => {
 
   it('sum to the axle’s work, whatever the relief', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 100, noNaN: true }), (innerReliefPercent) => {
-        const { audit, laps } = simulateDay(with_(ovel, (c) => ({ ...c, innerReliefPercent })));
+      fc.property(fc.double({ min: 0, max: 100, noNaN: true }), (loadFollowingPercent) => {
+        const { audit, laps } = simulateDay(with_(ovel, (c) => ({ ...c, loadFollowingPercent })));
         const work = laps.reduce((sum, lap) => sum + lapHeat(lap.trace), 0);
         expect(audit.supplied / work).toBeCloseTo(1, 9);
       }),
@@ -135,7 +135,7 @@ describe('left and right', () => {
 
   it('the better cooled side stays cooler', () => {
     const result = simulateDay(
-      with_(ovel, (c) => ({ ...c, innerReliefPercent: 0, front: { ...c.front, leftFactor: 1.3 } })),
+      with_(ovel, (c) => ({ ...c, loadFollowingPercent: 0, front: { ...c.front, leftFactor: 1.3 } })),
     );
     expect(result.peaks.frontLeft.rotorBulk).toBeLessThan(result.peaks.frontRight.rotorBulk - 5);
     expect(result.peaks.rearLeft).toEqual(result.peaks.rearRight);
@@ -175,10 +175,10 @@ describe('what heat does to rotors', () => {
     expect(front.growth * 1000).toBeLessThan(3);
     expect(front.ringOverHat).toBeGreaterThan(200);
     expect(front.coning).toBeGreaterThan(0);
-    expect(front.crackShare).toBeGreaterThan(0);
+    expect(front.fatigueDamage).toBeGreaterThan(0);
     const carbon = simulateDay(dayInput(short('plan-skarn-fen'))).strain.frontLeft;
     expect(carbon.coning).toBeNull();
-    expect(carbon.crackShare).toBeNull();
+    expect(carbon.fatigueDamage).toBeNull();
     expect(carbon.growth).toBeLessThan(front.growth / 3);
   });
 
@@ -194,7 +194,7 @@ describe('what heat does to rotors', () => {
 });
 
 describe('plausibility', () => {
-  it('a carbon prototype at the end of a long straight and in its big stop (common practice)', () => {
+  it('a carbon prototype at the end of a long straight and in its biggest braking zone (common practice)', () => {
     const setup = setupOf(demoProject, 'plan-skarn-fen');
     const result = simulateDay(dayInput(setup));
     const hot = result.laps.filter((lap) => lap.kind === 'hot').slice(2);
@@ -203,11 +203,11 @@ describe('plausibility', () => {
     const figure = (what: string, expected: string, computed: number, unit: string) =>
       recordFigure({ id: '27', what, expected, computed, unit, source: 'common practice' });
     figure('Carbon front surface at the end of the long straight', 'about 200', celsius(before), '°C');
-    figure('Carbon front interface in the biggest stop', 'up to 1000', celsius(peak), '°C');
+    figure('Carbon front interface in the biggest braking zone', 'up to 1000', celsius(peak), '°C');
     figure(
       'Peak deceleration',
       'about 5 at the most',
-      Math.max(...result.trace.stops.map((s) => s.peakDeceleration)) / 9.80665,
+      Math.max(...result.trace.zones.map((s) => s.peakDeceleration)) / 9.80665,
       'g',
     );
     expect(celsius(before)).toBeGreaterThan(130);

@@ -7,8 +7,8 @@ import type { Observer } from './observer';
 import { type DayRecord, distinctWheels } from './record';
 import type { DayResult, LapResult, LegResult } from './result';
 import { run } from './run';
-import { stopHeats } from './stopHeats';
 import { rotorStrain } from './strain';
+import { zoneHeats } from './zoneHeats';
 
 /**
  * Computes a whole day: the laps, their braking work, and the temperatures of every brake part from the first lap to the
@@ -86,7 +86,7 @@ class LapObserver implements Observer {
       startTime,
       lapTime: lapTime(trace),
       trace,
-      wheels: eachDistinct(record, (wheel) => stopHeats(record.wheels[wheel], piece.steps, first)),
+      wheels: eachDistinct(record, (wheel) => zoneHeats(record.wheels[wheel], piece.steps, first)),
       forces,
     });
   };

@@ -24,8 +24,8 @@ export interface DemandStep {
   ahead: number;
   /** Distance since the piece began, at the step's end, m */
   distance: number;
-  /** Stop it lies in or after, −1 before the first */
-  stop: number;
+  /** Braking zone it lies in or after, −1 before the first */
+  zone: number;
 }
 
 /** @param demand written into with each step: the one that the brakes solve */
@@ -42,5 +42,5 @@ export const emptyStep = (demand: Demand): DemandStep => ({
   demand,
   ahead: 0,
   distance: 0,
-  stop: -1,
+  zone: -1,
 });

@@ -5,7 +5,7 @@ import type { Observer } from './observer';
 import { meanOverDistance, type ProcedureCar } from './procedures';
 import { run } from './run';
 import { mostBraking } from './stopping';
-import type { HeldBy, StopTold } from './stopResult';
+import type { HeldBy, StopTold } from './zoneResult';
 
 export type Failure = 'none' | 'booster' | 'front-circuit' | 'rear-circuit' | 'one-diagonal' | 'only-circuit';
 
@@ -38,7 +38,7 @@ export function failuresOf({ booster, cylinders }: BrakeChain): Failure[] {
   return ['none', ...(booster ? (['booster'] as const) : []), ...circuits];
 }
 
-const gone = (axle: AxleForce): AxleForce => ({ ...axle, pistonArea: 0, hoseGrowth: 0, fluidGive: 0 });
+const gone = (axle: AxleForce): AxleForce => ({ ...axle, pistonArea: 0, hoseExpansion: 0, fluidGive: 0 });
 /** One wheel of two: half the torque, half the fluid. */
 const half = (axle: AxleForce): AxleForce => ({
   ...axle,
@@ -46,7 +46,7 @@ const half = (axle: AxleForce): AxleForce => ({
   clearance: axle.clearance / 2,
   padGive: axle.padGive / 2,
   opening: axle.opening / 2,
-  hoseGrowth: axle.hoseGrowth / 2,
+  hoseExpansion: axle.hoseExpansion / 2,
   fluidGive: axle.fluidGive / 2,
 });
 
@@ -73,7 +73,12 @@ export function failed(chain: BrakeChain, failure: Failure): BrakeChain {
   }
 }
 
-/** All failures of a car from a speed, m/s. @throws RangeError for a speed at which the car would lift off */
+/**
+ * All failures of a car from a speed: how long, m, and at what deceleration, m/s², it stops with what is left; infinite
+ * and 0 where nothing brakes. What fails in each is an own assumption, named at its case.
+ * @param speed m/s
+ * @throws RangeError for a speed at which the car would lift off
+ */
 export function failureCases(car: ProcedureCar, speed: number): FailureCase[] {
   return failuresOf(car.vehicle.brakes).map((failure) => failureCase(car, failure, speed));
 }
@@ -108,7 +113,7 @@ function failureCase(car: ProcedureCar, failure: Failure, speed: number): Failur
   }
   const left = { ...car, vehicle: { ...vehicle, brakes, recovery: null } };
   const ask = { atMost: brakes.forceLimit };
-  const piece = stopPiece({ from: speed, to: 0, ask, ambient, gripUsed: driver.brakingCommitment, tyres });
+  const piece = stopPiece({ from: speed, to: 0, ask, ambient, gripUsed: driver.brakingGripUsed, tyres });
   const told: StopTold[] = [];
   const after: Observer['after'] = ({ stop }) => {
     if (stop) told.push(stop);

@@ -7,7 +7,7 @@ import { rotorGeometry } from '../brake';
 import { tableAt } from '../numeric';
 import { givenPiece, listedSchedule, type Piece, rollSteps, type StopPiece, stopPiece } from '../schedule';
 import { simulateDay } from './day';
-import { stopsOf } from './procedures';
+import { zonesOf } from './procedures';
 import type { DayResult } from './result';
 
 const TARN = setupOf(demoProject, 'plan-tarn-anvil');
@@ -61,7 +61,7 @@ describe('what the foot feels of each part', () => {
   });
 
   it.each([
-    ['softer hoses', pedal({ hoseGrowthMm3BarM: 30 })],
+    ['softer hoses', pedal({ hoseExpansionMm3BarM: 30 })],
     ['longer hoses', pedal({ hoseLengthMm: 1500 })],
     ['knocked-back pads', caliper('front', { clearanceMm: 0.8 })],
     ['a softer caliper', caliper('front', { stiffnessKnMm: 40 })],
@@ -131,7 +131,7 @@ describe('what the foot feels of each part', () => {
     expect(plain.audit.residual).toBeLessThan(1e-9);
   });
 
-  it('weight behind and a low centre want less in front; downforce lets a stop ask more of the foot', () => {
+  it('weight behind and a low centre want less in front; downforce lets a braking zone ask more of the foot', () => {
     const ideal = (change: Change) => stop(run(TARN, change)).ideal.mean;
     const now = stop(base).ideal.mean;
     expect(ideal((car) => ({ ...car, frontWeightPercent: 40 }))).toBeCloseTo(now - 0.04, 2);
@@ -179,7 +179,7 @@ describe('a stop on a straight road', () => {
   const input = (buildUp = 0) => dayInput({ ...TARN, plan: { ...TARN.plan, brakeBuildUpS: buildUp } });
   /** Stops and rolls driven in a row by brakes at 350 K. */
   const driven = (buildUp: number, ...pieces: Piece[]) =>
-    stopsOf(input(buildUp), listedSchedule(pieces), 350);
+    zonesOf(input(buildUp), listedSchedule(pieces), 350);
   const stop = (from: number, to: number, ask: StopPiece['ask']) =>
     stopPiece({ from, to, ask, ambient: 297 });
   const roll = (from: number, to: number, time: number) => givenPiece(rollSteps(from, to, time), 297);
@@ -230,7 +230,7 @@ describe('a stop on a straight road', () => {
     const { vehicle } = input();
     const weak = { ...input(), vehicle: { ...vehicle, dragArea: 0, rollingResistance: 0 } };
     const schedule = listedSchedule([stop(50, 0, { deceleration: 0.0001 })]);
-    expect(() => stopsOf(weak, schedule, 300)).toThrow(/after five minutes it still goes 50.0 m\/s/);
+    expect(() => zonesOf(weak, schedule, 300)).toThrow(/after five minutes it still goes 50.0 m\/s/);
   });
 
   it('cools while it rolls, the faster the faster', () => {

@@ -60,7 +60,11 @@ function bundlesOf(layout: CornerNetwork): Bundle[] {
   return [...bundles.values()];
 }
 
-/** The flows between parts at one sample, W. */
+/**
+ * The flows between parts at one sample, W.
+ * @param ambient K
+ * @param sample of the record
+ */
 export function flowsAt(
   layout: CornerNetwork,
   record: WheelRecord,
@@ -88,8 +92,11 @@ export interface HeatBalance {
 }
 
 /**
- * Where the heat between two samples went. Flows are summed with the mean of each step's two ends, so a part's gain and
- * its flows differ by some percent of what passed through it in a stop; the gains are exact.
+ * Where the heat between two samples went, J. Flows are summed with the mean of each step's two ends, so a part's gain and
+ * its flows differ by some percent of what passed through it in a braking zone; the gains are exact.
+ * @param from first sample
+ * @param to last sample
+ * @param ambient K
  */
 export function heatBalance(
   layout: CornerNetwork,
@@ -120,7 +127,7 @@ export function heatBalance(
   const start = nodesAt(record, from);
   const end = nodesAt(record, to);
   layout.network.nodes.forEach(({ scale, table }, i) => {
-    // Simpson over the table is exact enough within one stop: it is linear in pieces of 10 K.
+    // Simpson over the table is exact enough within one braking zone: it is linear in pieces of 10 K.
     const mean = table
       ? (tableAt(table, start[i]) + 4 * tableAt(table, 0.5 * (start[i] + end[i])) + tableAt(table, end[i])) /
         6

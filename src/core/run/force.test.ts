@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { type Drive, oneSession } from '../../../tests/support/sessions';
-import { type Car, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../model';
+import { type Car, dayInput, type Plan, type Setup, setupOf, zonesFromLap } from '../../model';
 import { vapourVolume } from '../actuation';
 import { balanceSweep } from './balanceSweep';
 import { simulateDay } from './day';
@@ -32,19 +32,19 @@ const hot = (day: DayResult) => day.laps.filter((lap) => lap.kind === 'hot');
 const most = (day: DayResult, of: (f: DayResult['laps'][number]['forces'][number]) => number) =>
   Math.max(...hot(day).flatMap((lap) => lap.forces.map(of)));
 
-describe('heat and force of every stop', () => {
+describe('heat and force of every braking zone', () => {
   it.each([TARN, OVEL, SKARN])('what the friction shares is what the lap made: $plan.name', (setup) => {
     const day = run(setup);
     for (const lap of day.laps) {
-      lap.trace.stops.forEach((stop, k) => {
+      lap.trace.zones.forEach((zone, k) => {
         const { frontHeat, rearHeat, share, ideal, needed } = lap.forces[k];
-        expect(Math.abs((frontHeat + rearHeat) / stop.energy - 1)).toBeLessThan(1e-6);
+        expect(Math.abs((frontHeat + rearHeat) / zone.energy - 1)).toBeLessThan(1e-6);
         for (const part of [share.start, share.mean, share.end, ideal.mean]) {
           expect(part).toBeGreaterThan(0);
           expect(part).toBeLessThan(1);
         }
         // The greatest braking of the steps is no more than the trace’s own, nor much less.
-        expect(needed * stop.length).toBeGreaterThan(stop.energy + stop.recovered);
+        expect(needed * zone.length).toBeGreaterThan(zone.energy + zone.recovered);
       });
     }
   });
@@ -65,13 +65,13 @@ describe('heat and force of every stop', () => {
     expect(hot(day)[0].forces[3].share.mean).toBeCloseTo(0.7, 2);
   });
 
-  it('a control’s clicks to the front move share and heat there, at that stop alone', () => {
+  it('a control’s clicks to the front move share and heat there, at that braking zone alone', () => {
     const drive = { hotLaps: 2 };
     const plain = run(SKARN, { drive });
     const clicked = run(SKARN, { drive, plan: { clicks: [0, 0, 8] } });
-    const share = (day: DayResult, stop: number) => hot(day)[0].forces[stop].share.mean;
+    const share = (day: DayResult, zone: number) => hot(day)[0].forces[zone].share.mean;
     expect(share(clicked, 2)).toBeGreaterThan(share(plain, 2) + 0.02);
-    // Before the first clicked stop nothing has changed.
+    // Before the first clicked braking zone nothing has changed.
     expect(clicked.laps[0].forces[0]).toEqual(plain.laps[0].forces[0]);
     expect(hot(clicked)[0].forces[2].frontHeat).toBeGreaterThan(hot(plain)[0].forces[2].frontHeat);
   });
@@ -101,7 +101,7 @@ describe('heat and force of every stop', () => {
   });
 });
 
-describe('what limits a stop', () => {
+describe('what limits a braking zone', () => {
   const drive = { hotLaps: 5, paddockMin: 1 };
 
   it('tyres, as long as the brakes can do more; then the margin is positive and nothing runs long', () => {
@@ -113,15 +113,15 @@ describe('what limits a stop', () => {
     expect(day.forceMargins.every((m) => m.passed === null)).toBe(true);
   });
 
-  it('the foot, when it is too weak for fresh pads: stops run long, and the verdict says so', () => {
+  it('the foot, when it is too weak for fresh pads: braking zones run long, and the verdict says so', () => {
     const day = run(TARN, { drive, car: pedal({ limitN: 250 }) });
     const [lap] = hot(day);
     expect(lap.forces[0].limit).toBe('pedal');
     expect(lap.forces[0].extraDistance).toBeGreaterThan(5);
     // What is missing of the braking must be made up at what there is: within a half of the closed form.
-    const stop = lap.trace.stops[0];
+    const zone = lap.trace.zones[0];
     const { available, needed } = lap.forces[0];
-    const rough = stop.length * (needed / available - 1);
+    const rough = zone.length * (needed / available - 1);
     expect(Math.abs((lap.forces[0].extraDistance ?? Number.NaN) / rough - 1)).toBeLessThan(0.5);
     expect(day.verdict).toMatchObject({ kind: 'over-limit', margin: { part: 'pedal' }, hotLapsBefore: 0 });
     expect(day.fade).toMatchObject({ limit: 'pedal' });
@@ -193,7 +193,7 @@ describe('braking earlier as the brakes fade', () => {
     plan: { brakesEarlier },
   });
 
-  it('changes nothing while the brakes can make every stop', () => {
+  it('changes nothing while the brakes can make every braking zone', () => {
     const drive = { hotLaps: 3, paddockMin: 1 };
     const [off, on] = [false, true].map((brakesEarlier) => run(TARN, { drive, plan: { brakesEarlier } }));
     expect(on.peaks).toEqual(off.peaks);
@@ -215,13 +215,13 @@ describe('braking earlier as the brakes fade', () => {
     expect(lap[lap.length - 1]).toBe(-1);
   });
 
-  it('also stretches typed stops, at the cost of the way before them', () => {
+  it('also stretches typed braking zones, at the cost of the way before them', () => {
     const { trace } = run(TARN, { drive: { hotLaps: 1 } });
-    const circuit = { ...TARN.circuit, layout: { kind: 'stops' as const, stops: stopsFromLap(trace) } };
+    const circuit = { ...TARN.circuit, layout: { kind: 'zones' as const, zones: zonesFromLap(trace) } };
     const typed = { ...TARN, circuit };
     const on = run(typed, weak(true));
-    const first = on.laps[1].trace.stops;
-    const last = hot(on)[5].trace.stops;
+    const first = on.laps[1].trace.zones;
+    const last = hot(on)[5].trace.zones;
     expect(last[0].length).toBeGreaterThan(first[0].length + 2);
     expect(Math.abs(last[0].entrySpeed - first[0].entrySpeed)).toBeLessThan(0.05);
     expect(last[0].length + last[0].airDistance).toBeLessThan(first[0].length + first[0].airDistance + 60);

@@ -1,14 +1,14 @@
 import type { DayInput } from '../schedule';
 import { FOOT_LIMITS } from './limits';
-import { timeOfStop } from './margins';
+import { timeOfZone } from './margins';
 import type { DayRecord } from './record';
 import type { ForceMargin, LapResult, LeastFade, Moment } from './result';
-import type { StopForce } from './stopResult';
+import type { ZoneForce } from './zoneResult';
 
 interface Braked {
   readonly lap: LapResult;
-  readonly stop: number;
-  readonly force: StopForce;
+  readonly zone: number;
+  readonly force: ZoneForce;
 }
 
 /** What is left of the driver's force and of the pedal's travel over a day, and where least braking is in hand. */
@@ -17,13 +17,13 @@ export function dayForces(
   record: DayRecord,
   laps: readonly LapResult[],
 ): { margins: ForceMargin[]; fade: LeastFade | null } {
-  const braked = laps.flatMap((lap) => lap.forces.map((force, stop): Braked => ({ lap, stop, force })));
+  const braked = laps.flatMap((lap) => lap.forces.map((force, zone): Braked => ({ lap, zone, force })));
   const hot = braked.filter(({ lap }) => lap.kind === 'hot');
-  const moment = ({ lap, stop }: Braked): Moment => ({
-    time: timeOfStop(record, lap.number - 1, stop),
+  const moment = ({ lap, zone }: Braked): Moment => ({
+    time: timeOfZone(record, lap.number - 1, zone),
     session: lap.session,
     lap: lap.number,
-    stop,
+    zone,
     stand: null,
     standingTime: 0,
   });

@@ -14,15 +14,15 @@ export function takeGiven(
   airDensity: number,
   downforceArea: number,
 ): void {
-  const { stop, inStop, dt } = steps;
+  const { zone, inZone, dt } = steps;
   const speed = steps.speed[k];
   step.dt = dt[k];
   step.event = steps.event[k] === 1;
   step.speed = speed;
   step.fan = steps.fan;
-  step.braking = inStop[k] === 1;
+  step.braking = inZone[k] === 1;
   step.distance = steps.distance[k];
-  step.stop = stop[k];
+  step.zone = zone[k];
   const given = steps.demand;
   step.early = given ? given.early[k] : 0;
   step.late = given ? given.late[k] : 0;
@@ -34,8 +34,8 @@ export function takeGiven(
   demand.electric = given.electric[k];
   demand.z = given.z[k];
   demand.downforce = 0.5 * airDensity * downforceArea * speed * speed;
-  demand.clicks = (stop[k] >= 0 && clicks[stop[k]]) || 0;
-  // Within a stop friction is carried on to the middle of the step, which makes the sharing of second order.
-  const within = k > 0 && inStop[k] === 1 && inStop[k - 1] === 1 && stop[k - 1] === stop[k];
+  demand.clicks = (zone[k] >= 0 && clicks[zone[k]]) || 0;
+  // Within a braking zone friction is carried on to the middle of the step, which makes the sharing of second order.
+  const within = k > 0 && inZone[k] === 1 && inZone[k - 1] === 1 && zone[k - 1] === zone[k];
   step.ahead = within ? (0.5 * dt[k]) / dt[k - 1] : 0;
 }

@@ -37,4 +37,4 @@ export type {
   Unbraked,
   Verdict,
 } from './result';
-export type { StopForce, StopLimit } from './stopResult';
+export type { ZoneForce, ZoneLimit } from './zoneResult';

@@ -1,7 +1,7 @@
 import { PedalTravel } from '../actuation';
 import { type AxleInput, type Corner, type RecordedPart, rubbedMaterial } from '../brake';
 import type { Vehicle } from '../lap';
-import type { StopForce } from './stopResult';
+import type { ZoneForce } from './zoneResult';
 
 /** Highest temperature a wheel bearing's grease is run at, K (150 °C, from memory). */
 const HUB_LIMIT = 423.15;
@@ -101,7 +101,7 @@ interface FootLimit<Part extends string = string> {
   readonly part: Part;
   /** N or m */
   readonly limit: (vehicle: Vehicle) => number;
-  readonly of: (force: StopForce) => number;
+  readonly of: (force: ZoneForce) => number;
   /** Laps it is looked at on: hot ones, or all */
   readonly laps: 'hot' | 'all';
   readonly endsTheDrive: boolean;

@@ -7,7 +7,7 @@ import type { DayInput } from '../schedule';
 
 import { dayMargins, verdictOf } from './margins';
 import { type DayRecord, emptySeries, emptyWheel } from './record';
-import type { LapResult, LegResult, StopHeat } from './result';
+import type { LapResult, LegResult, ZoneHeat } from './result';
 
 const { front, rear } = dayInput(setupOf(demoProject));
 const AIR = 297;
@@ -16,7 +16,7 @@ const input: Pick<DayInput, 'front' | 'rear' | 'sessions'> = {
   rear,
   sessions: [{ name: '', ambient: AIR, legs: [] }],
 };
-const heat = (padFaceBefore: number): StopHeat => ({
+const heat = (padFaceBefore: number): ZoneHeat => ({
   faceBefore: 500,
   facePeak: 600,
   faceAfter: 550,
@@ -48,7 +48,7 @@ function handMade(change: (at: (part: (typeof RECORDED_PARTS)[number], values: n
     leg: Int32Array.from(at, (i) => Math.min(2, Math.floor(i / 4))),
     lap: Int32Array.from(at, (i) => (i < 4 ? 0 : i < 8 ? 1 : -1)),
     distance: new Float64Array(10),
-    stop: Int32Array.from(at, (i) => (i % 4 === 0 || i >= 8 ? -1 : (i % 4) - 1)),
+    zone: Int32Array.from(at, (i) => (i % 4 === 0 || i >= 8 ? -1 : (i % 4) - 1)),
     wheels: { frontLeft: wheel, frontRight: wheel, rearLeft: cold, rearRight: cold },
     force: emptySeries(10).force,
   };
@@ -62,7 +62,7 @@ function handMade(change: (at: (part: (typeof RECORDED_PARTS)[number], values: n
       numberInSession: number,
       startTime: (number - 1) * 40,
       lapTime: 40,
-      trace: { stops: [] } as unknown as LapTrace,
+      trace: { zones: [] } as unknown as LapTrace,
       wheels: { frontLeft: heats, frontRight: heats, rearLeft: heats, rearRight: heats },
       forces: [],
     };
@@ -78,7 +78,7 @@ const FOOT = { margins: [], fade: null };
 describe('margins of a record made by hand', () => {
   const limit = front.left.pad.limit;
 
-  it('give the worst instant with its lap and stop, and the first past the limit', () => {
+  it('give the worst instant with its lap and braking zone, and the first past the limit', () => {
     const { margins, laps } = handMade((set) => {
       set('padFace', [AIR, 400, 500, 600, 700, limit + 5, limit + 20, limit - 50, 500, 450]);
     });
@@ -86,8 +86,8 @@ describe('margins of a record made by hand', () => {
     expect(pad).toMatchObject({
       worst: limit + 20,
       margin: -20,
-      at: { time: 60, lap: 2, stop: 1, standingTime: 0 },
-      passed: { time: 50, lap: 2, stop: 0, standingTime: 0 },
+      at: { time: 60, lap: 2, zone: 1, standingTime: 0 },
+      passed: { time: 50, lap: 2, zone: 0, standingTime: 0 },
     });
     expect(verdictOf(margins, FOOT, laps, null)).toMatchObject({
       kind: 'over-limit',
@@ -102,14 +102,14 @@ describe('margins of a record made by hand', () => {
     });
     expect(margins.find((m) => m.part === 'fluid')).toMatchObject({
       worst: 390,
-      at: { time: 90, lap: null, stop: -1, standingTime: 10 },
+      at: { time: 90, lap: null, zone: -1, standingTime: 10 },
       passed: null,
     });
   });
 
   it('take the coldest braking point from hot laps only', () => {
     const { margins } = handMade(() => {});
-    expect(margins.find((m) => m.part === 'bite')).toMatchObject({ worst: 380, at: { lap: 2, stop: 1 } });
+    expect(margins.find((m) => m.part === 'bite')).toMatchObject({ worst: 380, at: { lap: 2, zone: 1 } });
     expect(verdictOf(margins, FOOT, handMade(() => {}).laps, null)).toMatchObject({
       kind: 'below-working',
       margin: { part: 'bite' },

@@ -31,7 +31,7 @@ export function momentAt(
       time,
       session: laps[lap].session,
       lap: lap + 1,
-      stop: record.stop[sample],
+      zone: record.zone[sample],
       stand: null,
       standingTime: 0,
     };
@@ -42,7 +42,7 @@ export function momentAt(
     time,
     session: leg.session,
     lap: null,
-    stop: -1,
+    zone: -1,
     stand,
     standingTime: standing ? time - leg.startTime : 0,
   };
@@ -135,20 +135,20 @@ function coldestBite(
   let passed: Moment | null = null;
   for (const lap of laps) {
     if (lap.kind !== 'hot') continue;
-    lap.wheels[wheel].forEach((stop, k) => {
+    lap.wheels[wheel].forEach((zone, k) => {
       const moment = (): Moment => ({
-        time: timeOfStop(record, lap.number - 1, k),
+        time: timeOfZone(record, lap.number - 1, k),
         session: lap.session,
         lap: lap.number,
-        stop: k,
+        zone: k,
         stand: null,
         standingTime: 0,
       });
-      if (stop.padFaceBefore < worst) {
-        worst = stop.padFaceBefore;
+      if (zone.padFaceBefore < worst) {
+        worst = zone.padFaceBefore;
         at = moment();
       }
-      if (!passed && stop.padFaceBefore < limit) passed = moment();
+      if (!passed && zone.padFaceBefore < limit) passed = moment();
     });
   }
   if (!at) return null;
@@ -156,9 +156,9 @@ function coldestBite(
   return { ...where, worst, at, margin: worst - limit, share, passed };
 }
 
-/** Time at which a stop of a lap begins, s. */
-export function timeOfStop(record: DayRecord, lap: number, stop: number): number {
-  const i = record.lap.findIndex((l, k) => l === lap && record.stop[k] === stop);
+/** Time at which a braking zone of a lap begins, s. */
+export function timeOfZone(record: DayRecord, lap: number, zone: number): number {
+  const i = record.lap.findIndex((l, k) => l === lap && record.zone[k] === zone);
   return i < 0 ? 0 : record.time[i];
 }
 
@@ -175,8 +175,8 @@ interface Foot {
 export function unbrakedOf(laps: readonly LapResult[]): Unbraked | null {
   const hot = laps.filter((lap) => lap.kind === 'hot');
   if (hot.length === 0) return 'no hot laps';
-  if (hot.every((lap) => lap.trace.stops.length === 0)) return 'no braking';
-  return hot.every((lap) => lap.trace.stops.every((stop) => stop.energy <= 0)) ? 'motor' : null;
+  if (hot.every((lap) => lap.trace.zones.length === 0)) return 'no braking';
+  return hot.every((lap) => lap.trace.zones.every((zone) => zone.energy <= 0)) ? 'motor' : null;
 }
 
 /**

@@ -3,7 +3,10 @@ import { dayForces } from './forces';
 import { dayMargins } from './margins';
 import type { DayResult } from './result';
 
-/** What is left of each limit from one session of a day on, whatever the sessions before it did. */
+/**
+ * What is left of each limit from one session of a day on, K, N and m, whatever the sessions before it did.
+ * @param session from 0
+ */
 export function marginsFrom(
   input: DayInput,
   result: DayResult,

@@ -59,7 +59,7 @@ describe('looking inside', () => {
   const { ambient } = input.sessions[0];
 
   it('shows flows at a moment whose sum is what the parts gain', () => {
-    const sample = result.record.stop.findIndex((s, i) => s === 3 && result.record.lap[i] === 2);
+    const sample = result.record.zone.findIndex((s, i) => s === 3 && result.record.lap[i] === 2);
     const flows = flowsAt(layout, record, sample, ambient);
     expect(
       flows.find((f) => f.from === 'rotor' && f.to === 'air' && f.path === 'faces')?.heat,
@@ -81,15 +81,15 @@ describe('looking inside', () => {
     expect(Math.abs(into / gained - 1)).toBeLessThan(0.1);
   });
 
-  it('accounts for every joule of a stop and the way to the next, to 1 %', () => {
+  it('accounts for every joule of a braking zone and the way to the next, to 1 %', () => {
     const lap = 2;
-    for (const stop of [0, 3, 5]) {
-      const inStop = (s: number) =>
-        result.record.stop.findIndex((k, i) => k === s && result.record.lap[i] === lap);
-      const [from, to] = [inStop(stop) - 1, inStop(stop + 1) - 1];
+    for (const zone of [0, 3, 5]) {
+      const inZone = (s: number) =>
+        result.record.zone.findIndex((k, i) => k === s && result.record.lap[i] === lap);
+      const [from, to] = [inZone(zone) - 1, inZone(zone + 1) - 1];
       const balance = heatBalance(layout, result.record, record, from, to, ambient);
       const made = balance.intoRotor + balance.intoPads;
-      const energy = result.laps[lap].forces[stop].frontHeat / 2;
+      const energy = result.laps[lap].forces[zone].frontHeat / 2;
       expect(made / energy).toBeCloseTo(1, 6);
       const toAir = balance.flows.reduce((sum, f) => sum + (f.to === 'air' ? f.heat : 0), 0);
       const stored = GROUPS.reduce((sum, g) => sum + balance.stored[g], 0);

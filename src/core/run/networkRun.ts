@@ -60,7 +60,10 @@ export function networkOf(input: DayInput, wheel: WheelName): CornerNetwork {
   );
 }
 
-/** Writes out one wheel's network and run. @param result of the same input */
+/**
+ * Writes out one wheel's network and run, node by node and link by link, SI.
+ * @param result of the same input
+ */
 export function networkRun(input: DayInput, result: DayResult, wheel: WheelName): NetworkRun {
   const { network } = networkOf(input, wheel);
   const { record, legs } = result;

@@ -1,6 +1,6 @@
 import type { Piece } from '../schedule';
 import type { DayRecord } from './record';
-import type { StopForce, StopTold } from './stopResult';
+import type { StopTold, ZoneForce } from './zoneResult';
 
 /** A piece that has been run. */
 export interface PieceRun {
@@ -12,8 +12,8 @@ export interface PieceRun {
   readonly startTime: number;
   /** s */
   readonly duration: number;
-  /** What the driver feels in each stop of a lap */
-  readonly forces: readonly StopForce[];
+  /** What the driver feels in each braking zone of a lap */
+  readonly forces: readonly ZoneForce[];
   /** How a stop went whose speed follows from the brakes */
   readonly stop: StopTold | null;
   /** kg/m³ */

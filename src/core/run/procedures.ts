@@ -12,7 +12,7 @@ import {
 } from '../schedule';
 import type { Observer } from './observer';
 import { run } from './run';
-import type { StopTold } from './stopResult';
+import type { StopTold } from './zoneResult';
 
 /** One stop of a procedure. Temperatures in K, of the left wheels. */
 export interface ProcedureStop extends StopTold {
@@ -65,9 +65,13 @@ const needs = (
 const RULE_START = 353.15;
 const ROW_START = 333.15;
 
-/** Cold stop from 100 km/h: brakes at 80 °C, pedal up to 500 N. UN R13-H, annex 3, type 0. */
+/**
+ * Cold stop from 100 km/h: brakes at 80 °C, pedal up to 500 N. UN R13-H, annex 3, type 0.
+ * @param car SI
+ * @throws NeverStops where what is left does not bring it to rest
+ */
 export function coldStop(car: ProcedureCar): ProcedureResult {
-  const [stop] = stopsOf(car, coldStopSchedule(car.sessions[0].ambient), RULE_START);
+  const [stop] = zonesOf(car, coldStopSchedule(car.sessions[0].ambient), RULE_START);
   const v = stop.from * 3.6;
   return {
     stops: [stop],
@@ -82,12 +86,14 @@ export function coldStop(car: ProcedureCar): ProcedureResult {
 
 /**
  * Heating and hot stop after a cold one. UN R13-H annex 3 type I and 49 CFR 571.135 S7.13.
+ * @param car SI
  * @param topSpeed m/s
+ * @throws NeverStops where what is left does not bring it to rest
  */
 export function hotStop(car: ProcedureCar, topSpeed: number): ProcedureResult {
   const cold = coldStop(car).stops[0];
   const schedule = hotStopSchedule(car.sessions[0].ambient, topSpeed, cold.pedal);
-  const stops = stopsOf(car, schedule, RULE_START);
+  const stops = zonesOf(car, schedule, RULE_START);
   const hot = stops[stops.length - 1];
   const kept = hot.meanDeceleration / cold.meanDeceleration;
   return {
@@ -100,17 +106,21 @@ export function hotStop(car: ProcedureCar, topSpeed: number): ProcedureResult {
   };
 }
 
-/** Equal stops in a row from brakes at 60 °C. */
+/**
+ * Equal stops in a row from brakes at 60 °C (common practice).
+ * @param car SI
+ * @throws ScheduleError for no speed, no pause or infinite deceleration; NeverStops where it does not come to rest
+ */
 export function repeatedStops(car: ProcedureCar, repeated: RepeatedStops): ProcedureResult {
   const schedule = repeatedStopsSchedule(car.sessions[0].ambient, repeated);
-  return { stops: stopsOf(car, schedule, ROW_START), requirements: [] };
+  return { stops: zonesOf(car, schedule, ROW_START), requirements: [] };
 }
 
 /**
  * The stops of a schedule, told one by one.
  * @throws NeverStops where the car does not come to a stop's speed
  */
-export function stopsOf(car: BrakedCar & Site, schedule: Schedule, start: Start): ProcedureStop[] {
+export function zonesOf(car: BrakedCar & Site, schedule: Schedule, start: Start): ProcedureStop[] {
   const stops: ProcedureStop[] = [];
   const each = <T>(of: (axle: AxleName) => T) =>
     Object.fromEntries(AXLES.map((axle) => [axle, of(axle)])) as Record<AxleName, T>;

@@ -27,8 +27,8 @@ export interface DayRecord {
   readonly lap: Int32Array;
   /** Distance within the lap, m */
   readonly distance: Float64Array;
-  /** Stop begun last in the lap, −1 before the first and standing */
-  readonly stop: Int32Array;
+  /** Braking zone begun last in the lap, −1 before the first and standing */
+  readonly zone: Int32Array;
   /** Wheels that brake and cool alike share one record */
   readonly wheels: Readonly<Record<WheelName, WheelRecord>>;
   readonly force: ForceRecord;
@@ -83,27 +83,27 @@ export function resizedWheel(record: WheelRecord, samples: number): WheelRecord 
 }
 
 /** The series of a day that are not a wheel's. */
-export type DaySeries = Pick<DayRecord, 'time' | 'leg' | 'lap' | 'distance' | 'stop' | 'force'>;
+export type DaySeries = Pick<DayRecord, 'time' | 'leg' | 'lap' | 'distance' | 'zone' | 'force'>;
 export const emptySeries = (samples: number): DaySeries => ({
   time: new Float64Array(samples),
   leg: new Int32Array(samples),
   lap: new Int32Array(samples).fill(-1),
   distance: new Float64Array(samples),
-  stop: new Int32Array(samples).fill(-1),
+  zone: new Int32Array(samples).fill(-1),
   force: emptyForce(samples),
 });
 export function resizedSeries(series: DaySeries, samples: number): DaySeries {
-  const { time, leg, lap, distance, stop, force } = series;
+  const { time, leg, lap, distance, zone, force } = series;
   const next = {
     time: resized(time, samples),
     leg: resized(leg, samples),
     lap: resized(lap, samples),
     distance: resized(distance, samples),
-    stop: resized(stop, samples),
+    zone: resized(zone, samples),
     force: resizedForce(force, samples),
   };
   next.lap.fill(-1, lap.length);
-  next.stop.fill(-1, stop.length);
+  next.zone.fill(-1, zone.length);
   return next;
 }
 

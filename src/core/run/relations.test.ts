@@ -44,7 +44,7 @@ describe('air and ducts', () => {
   const ducted = { ductAreaCm2: 60 };
 
   it('the more of a duct is blanked off, the hotter the rotor, until it is as without one', () => {
-    const at = (tapePercent: number) => bulk(run(tarn, front({ ...ducted, tapePercent })));
+    const at = (blankedOffPercent: number) => bulk(run(tarn, front({ ...ducted, blankedOffPercent })));
     const steps = [0, 30, 60, 90, 100].map(at);
     for (let k = 1; k < steps.length; k++) expect(steps[k]).toBeGreaterThan(steps[k - 1]);
     expect(Math.abs(steps[4] - bulk(run(tarn, front({ ductAreaCm2: 0 }))))).toBeLessThan(1e-6);
@@ -77,18 +77,18 @@ describe('air and ducts', () => {
       sessions: plan.sessions.map((s) => ({ ...s, ambientC: s.ambientC + 15 })),
     });
     expect(bulk(run(tarn, (c) => c, warm))).toBeGreaterThan(base + 5);
-    expect(bulk(run(tarn, front({ opennessPercent: 0, shieldPercent: 80 })))).toBeGreaterThan(base + 5);
+    expect(bulk(run(tarn, front({ wheelOpenAreaPercent: 0, shieldPercent: 80 })))).toBeGreaterThan(base + 5);
   });
 });
 
 describe('rotors', () => {
   it('a heavier one of the same shape heats less in a stop, a drilled one more', () => {
     const rise = (result: DayResult) => {
-      const stop = result.laps[1].wheels.frontLeft[0];
-      return stop.bulkAfter - stop.bulkBefore;
+      const zone = result.laps[1].wheels.frontLeft[0];
+      return zone.bulkAfter - zone.bulkBefore;
     };
     const [light, heavy] = [6, 9].map((weighedKg) => rise(run(tarn, rotor({ weighedKg }))));
-    // All but the heat given off during the stop: the rise goes with one over the ring's mass.
+    // All but the heat given off during the braking zone: the rise goes with one over the ring's mass.
     expect(light / heavy).toBeCloseTo((9 - 1.4) / (6 - 1.4), 0);
     expect(rise(run(tarn, rotor({ surface: 'drilled', holeCount: 200 })))).toBeGreaterThan(rise(run(tarn)));
   });

@@ -3,10 +3,10 @@ import type { LapTrace } from '../lap';
 import type { LapKind, LegKind, StandKind } from '../schedule';
 import type { ForcePart, LimitedPart } from './limits';
 import type { DayRecord } from './record';
-import type { StopForce, StopLimit } from './stopResult';
+import type { ZoneForce, ZoneLimit } from './zoneResult';
 
-/** One wheel's brake through one stop; temperatures in K. */
-export interface StopHeat {
+/** One wheel's brake through one braking zone; temperatures in K. */
+export interface ZoneHeat {
   readonly faceBefore: number;
   readonly facePeak: number;
   readonly faceAfter: number;
@@ -14,7 +14,7 @@ export interface StopHeat {
   readonly bulkAfter: number;
   readonly padFaceBefore: number;
   readonly fluidAfter: number;
-  /** Friction coefficient when the pads are applied, the least in the stop, and its mean over the heat made */
+  /** Friction coefficient when the pads are applied, the least in the braking zone, and its mean over the heat made */
   readonly frictionBefore: number;
   readonly frictionLeast: number;
   readonly frictionMean: number;
@@ -34,10 +34,10 @@ export interface LapResult {
   readonly lapTime: number;
   /** How it was driven; laps of one kind share it */
   readonly trace: LapTrace;
-  /** By stop of the trace; wheels that are alike share one list */
-  readonly wheels: Readonly<Record<WheelName, readonly StopHeat[]>>;
-  /** By stop of the trace */
-  readonly forces: readonly StopForce[];
+  /** By braking zone of the trace; wheels that are alike share one list */
+  readonly wheels: Readonly<Record<WheelName, readonly ZoneHeat[]>>;
+  /** By braking zone of the trace */
+  readonly forces: readonly ZoneForce[];
 }
 
 /** A leg of the day as it came out. */
@@ -57,8 +57,8 @@ export interface Moment {
   readonly session: number;
   /** Lap number from 1; null standing */
   readonly lap: number | null;
-  /** Stop of that lap from 0, −1 before its first; −1 standing */
-  readonly stop: number;
+  /** Braking zone of that lap from 0, −1 before its first; −1 standing */
+  readonly zone: number;
   /** Pit or paddock; null driving */
   readonly stand: StandKind | null;
   /** Time since the car stopped, s; 0 while driving */
@@ -87,7 +87,7 @@ export interface Margin {
   readonly passed: Moment | null;
 }
 
-/** What is left of the driver's force (hot laps) or the pedal's travel at the worst stop; the share is of the limit. */
+/** What is left of the driver's force (hot laps) or the pedal's travel at the worst braking zone; the share is of the limit. */
 export interface ForceMargin {
   readonly part: ForcePart;
   /** N or m */
@@ -99,13 +99,13 @@ export interface ForceMargin {
   readonly passed: Moment | null;
 }
 
-/** The stop at which least braking is in hand. */
+/** The braking zone at which least braking is in hand. */
 export interface LeastFade {
   /** Available over needed, minus one */
   readonly margin: number;
   readonly at: Moment;
-  readonly limit: StopLimit;
-  /** The longest that any hot stop runs too long, m, and where; null where the car does not stop */
+  readonly limit: ZoneLimit;
+  /** The longest that any hot braking zone runs too long, m, and where; null where the car does not stop */
   readonly extraDistance: number | null;
   readonly longest: Moment;
 }
@@ -152,7 +152,7 @@ export interface RotorStrain {
   /** Factor of the surface on it: 1 plain */
   readonly concentration: number;
   /** Fatigue damage index, an index; null where heat checks are not what ends the material */
-  readonly crackShare: number | null;
+  readonly fatigueDamage: number | null;
   /** Greatest glazed share of the pads, 0 to 1 */
   readonly glaze: number;
 }

@@ -31,8 +31,8 @@ import type { Observer, PieceRun } from './observer';
 import { type DayRecord, type DaySeries, emptySeries, resizedSeries } from './record';
 import type { EnergyAudit } from './result';
 import { type PadCondition, Sharing } from './sharing';
-import { StopForces, writeFelt } from './stopForces';
 import { Stopping } from './stopping';
+import { writeFelt, ZoneForces } from './zoneForces';
 
 export interface RunOptions {
   /** Whole factor on the number of cells through rotor and pad, 1 by default */
@@ -86,7 +86,7 @@ class Runner {
   private readonly wheels: readonly DistinctWheel[];
   private readonly runs: readonly CornerRun[];
   private readonly sharing: Sharing;
-  private readonly forces: StopForces;
+  private readonly forces: ZoneForces;
   private readonly step: DemandStep;
   /** Drive channels of steps in one air, by wheel: laps of one kind come again and again */
   private readonly rows = new Map<Steps, { readonly ambient: number; readonly drives: Float64Array[] }>();
@@ -126,7 +126,7 @@ class Runner {
       pads,
     );
     this.step = emptyStep(this.sharing.state.demand);
-    this.forces = new StopForces(car, this.sharing);
+    this.forces = new ZoneForces(car, this.sharing);
     this.reserve(schedule.samples);
   }
 
@@ -188,7 +188,7 @@ class Runner {
       }
       this.advance(this.time + steps.time[k], piece.leg, piece.lap ? this.lap : -1);
     }
-    const forces = this.forces.stops(steps, this.series.force, first);
+    const forces = this.forces.zones(steps, this.series.force, first);
     return { duration: steps.duration, forces, stop: null };
   }
 
@@ -229,7 +229,7 @@ class Runner {
     series.lap[sample] = lap;
     if (lap >= 0) {
       series.distance[sample] = step.distance;
-      series.stop[sample] = step.stop;
+      series.zone[sample] = step.zone;
     }
     this.sample += 1;
   }
@@ -242,7 +242,7 @@ class Runner {
       const drive = new Float64Array(steps.dt.length * CHANNEL_COUNT);
       for (let k = 0; k < steps.dt.length; k++) {
         const row = drive.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
-        this.fill(row, i, steps.speed[k], steps.inStop[k] === 1, steps.fan);
+        this.fill(row, i, steps.speed[k], steps.inZone[k] === 1, steps.fan);
       }
       return drive;
     });

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { type Drive, oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
-import { type Car, cornerOf, dayInput, type Plan, type Setup, setupOf, stopsFromLap } from '../../model';
+import { type Car, cornerOf, dayInput, type Plan, type Setup, setupOf, zonesFromLap } from '../../model';
 import { airProperties } from '../air';
 import { type CornerNetwork, fillDrive, freshState, RECORDED_PARTS, WHEELS, wheelOf } from '../brake';
 import { lapHeat, lapTime } from '../lap';
@@ -68,7 +68,7 @@ describe('every run', () => {
     const fine = simulateDay(input, {
       steps: {
         braking: steps.braking / 2,
-        leastPerStop: steps.leastPerStop * 2,
+        leastPerZone: steps.leastPerZone * 2,
         release: steps.release / 2,
         rolling: steps.rolling / 2,
         standing: steps.standing / 2,
@@ -126,8 +126,8 @@ describe('relations that must always hold', () => {
 
   it('more of the grip used in braking: never cooler rotors', () => {
     holds((id, s) => {
-      const used = setup(id).plan.brakingCommitmentPercent;
-      const less = run(id, { drive: SHORT, plan: { brakingCommitmentPercent: used * (1 - s) } });
+      const used = setup(id).plan.brakingGripUsedPercent;
+      const less = run(id, { drive: SHORT, plan: { brakingGripUsedPercent: used * (1 - s) } });
       warmer(less, run(id, { drive: SHORT }));
     });
   });
@@ -185,16 +185,16 @@ describe('relations that must always hold', () => {
     expect(idle.audit.residual).toBeLessThan(1e-3);
   });
 
-  it('a list of stops made from a simulated lap has that lap’s energies and nearly its temperatures', () => {
+  it('a list of braking zones made from a simulated lap has that lap’s energies and nearly its temperatures', () => {
     for (const id of ['plan-tarn-fen', 'plan-skarn-fen']) {
       const solved = setup(id, { drive: SHORT });
       const lap = simulateDay(dayInput(solved));
-      const stops = stopsFromLap(lap.trace);
-      const circuit = { ...solved.circuit, layout: { kind: 'stops' as const, stops } };
+      const zones = zonesFromLap(lap.trace);
+      const circuit = { ...solved.circuit, layout: { kind: 'zones' as const, zones } };
       const typed = simulateDay(dayInput({ ...solved, circuit }));
-      expect(typed.trace.stops.length).toBe(lap.trace.stops.length);
-      typed.trace.stops.forEach((stop, k) => {
-        const drag = Math.abs(stop.energy / lap.trace.stops[k].energy - 1);
+      expect(typed.trace.zones.length).toBe(lap.trace.zones.length);
+      typed.trace.zones.forEach((zone, k) => {
+        const drag = Math.abs(zone.energy / lap.trace.zones[k].energy - 1);
         expect(drag).toBeLessThan(0.02);
       });
       expect(Math.abs(lapTime(typed.trace) / lapTime(lap.trace) - 1)).toBeLessThan(0.008);

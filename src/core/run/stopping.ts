@@ -5,7 +5,7 @@ import { largestThat } from '../numeric';
 import type { Ask, BrakedCar, StopPiece } from '../schedule';
 import type { DemandStep } from './demandStep';
 import type { Sharing } from './sharing';
-import type { HeldBy, StopTold } from './stopResult';
+import type { HeldBy, StopTold } from './zoneResult';
 
 /** Steps in a stop, s. */
 const STEP = 0.02;
@@ -94,7 +94,7 @@ export class Stopping {
     airDensity: number,
   ) {
     const { vehicle, driver } = car;
-    this.forces = forcesOf(vehicle, { ...driver, brakingCommitment: piece.gripUsed, pace: 1 }, airDensity, 0);
+    this.forces = forcesOf(vehicle, { ...driver, brakingGripUsed: piece.gripUsed, pace: 1 }, airDensity, 0);
     assertOnTheRoad(this.forces, piece.from);
     this.engine = piece.engineEngaged ? vehicle.engineBraking : 0;
     this.speed = piece.from;
@@ -134,7 +134,7 @@ export class Stopping {
     step.frontLeft = 0.5;
     step.rearLeft = 0.5;
     step.ahead = 0;
-    step.stop = 0;
+    step.zone = 0;
     step.distance = this.distance + this.way;
     const { demand } = step;
     demand.force = force;

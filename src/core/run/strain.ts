@@ -1,25 +1,25 @@
 import {
   type Corner,
   coning,
-  crackShare,
   diameterGrowth,
   faceStress,
+  fatigueDamage,
   floatNeeded,
   rubbedMaterial,
   surfaceConcentration,
 } from '../brake';
 import type { WheelRecord } from './record';
-import type { RotorStrain, StopHeat } from './result';
+import type { RotorStrain, ZoneHeat } from './result';
 
 /**
  * What a day's heat does to one wheel's rotor or drum.
- * @param laps its stops, lap by lap
+ * @param laps its braking zones, lap by lap
  * @param cold temperature it was fitted at, K
  */
 export function rotorStrain(
   corner: Corner,
   record: WheelRecord,
-  laps: readonly (readonly StopHeat[])[],
+  laps: readonly (readonly ZoneHeat[])[],
   cold: number,
 ): RotorStrain {
   const { rotor, drum } = corner;
@@ -37,12 +37,12 @@ export function rotorStrain(
     if (!drum) needed = Math.max(needed, floatNeeded(rotor, bulk - cold, hat - cold));
   }
   const concentration = drum ? 1 : surfaceConcentration(rotor);
-  // Each stop is one cycle: the face over its cheek at the stop's hottest, against what it was before.
+  // Each stop is one cycle: the face over its cheek at the braking zone's hottest, against what it was before.
   let cracks: number | null = material.fatigueStrain === null ? null : 0;
   for (const heats of laps) {
     for (const heat of heats) {
       const rise = heat.facePeak - 0.5 * (heat.bulkBefore + heat.bulkAfter);
-      const share = crackShare(material, rise, concentration);
+      const share = fatigueDamage(material, rise, concentration);
       if (cracks !== null && share !== null) cracks += share;
     }
   }
@@ -57,7 +57,7 @@ export function rotorStrain(
     coning: drum || !rotor.onePiece ? null : coning(rotor, ringOverHat),
     faceStress: stress,
     concentration,
-    crackShare: cracks,
+    fatigueDamage: cracks,
     glaze: record.glaze[record.glaze.length - 1],
   };
 }

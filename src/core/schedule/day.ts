@@ -50,7 +50,7 @@ export function daySchedule(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
   };
   return {
     ambient: sessions[0].ambient,
-    sided: input.vehicle.innerRelief !== 0 && input.circuit.kind !== 'stops',
+    sided: input.vehicle.loadFollowing !== 0 && input.circuit.kind !== 'zones',
     samples: legs.reduce((sum, { leg, ambient }) => {
       if ('duration' in leg) return sum + stand(leg.duration, leg.fan).dt.length;
       if (!leg.driven) return sum + leg.laps * plan(leg, 0, ambient).steps.dt.length;
@@ -109,24 +109,24 @@ export function ductDragArea(input: Pick<DayInput, 'front' | 'rear'>): number {
   return 2 * WHEELS.reduce((sum, wheel) => sum + ductFlowArea(cornerOfWheel(input, wheel).air), 0);
 }
 
-/** What the brakes could make of each stop of a lap, against what is asked of them as planned; empty while enough. */
+/** What the brakes could make of each braking zone of a lap, against what is asked of them as planned; empty while enough. */
 function capsFrom(asPlanned: PlannedLap, trace: LapTrace, available: readonly number[]): readonly BrakeCap[] {
-  const caps = trace.stops.map((stop, k): BrakeCap => {
-    const end = trace.distance[stop.endIndex];
+  const caps = trace.zones.map((zone, k): BrakeCap => {
+    const end = trace.distance[zone.endIndex];
     return { end, available: available[k], needed: peakNeeded(asPlanned, end, k) };
   });
   return caps.some((cap) => cap.available < cap.needed) ? caps : [];
 }
 
-/** Greatest braking asked for in the stop of a planned lap that ends nearest to a distance, m; N. */
-function peakNeeded({ trace, steps }: PlannedLap, end: number, stop: number): number {
-  const off = (k: number) => Math.abs(trace.distance[trace.stops[k].endIndex] - end);
-  const same = trace.stops.length > stop && off(stop) < 1;
-  const index = same ? stop : trace.stops.reduce((best, _, k) => (off(k) < off(best) ? k : best), 0);
+/** Greatest braking asked for in the braking zone of a planned lap that ends nearest to a distance, m; N. */
+function peakNeeded({ trace, steps }: PlannedLap, end: number, zone: number): number {
+  const off = (k: number) => Math.abs(trace.distance[trace.zones[k].endIndex] - end);
+  const same = trace.zones.length > zone && off(zone) < 1;
+  const index = same ? zone : trace.zones.reduce((best, _, k) => (off(k) < off(best) ? k : best), 0);
   const force = steps.demand?.force;
   let most = 0;
-  for (let k = 0; k < steps.stop.length; k++) {
-    if (force && steps.stop[k] === index && steps.inStop[k] === 1) most = Math.max(most, force[k]);
+  for (let k = 0; k < steps.zone.length; k++) {
+    if (force && steps.zone[k] === index && steps.inZone[k] === 1) most = Math.max(most, force[k]);
   }
   return most;
 }

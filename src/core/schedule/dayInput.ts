@@ -49,9 +49,9 @@ export type Start = number | CarState;
 /** All that a day's computation needs, in SI. */
 export interface DayInput extends BrakedCar, Site {
   readonly circuit: CircuitInput;
-  /** Clicks on the driver's balance control at each stop of a lap; missing ones are 0 */
+  /** Clicks on the driver's balance control at each braking zone of a lap; missing ones are 0 */
   readonly clicks: readonly number[];
-  /** Whether the driver brakes earlier on the next lap where the brakes could not make a stop */
+  /** Whether the driver brakes earlier on the next lap where the brakes could not make a braking zone */
   readonly brakesEarlier: boolean;
   /** How the brakes begin the day; null as cold as the first session's air */
   readonly start: Start | null;

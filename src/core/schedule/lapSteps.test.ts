@@ -43,13 +43,13 @@ describe.each(demoProject.plans.map((plan) => plan.id))('steps of a lap: %s', (i
   });
 
   it('begin and end with each braking', () => {
-    trace.stops.forEach((stop, k) => {
-      const inside = [...schedule.stop.keys()].filter(
-        (i) => schedule.stop[i] === k && schedule.inStop[i] === 1,
+    trace.zones.forEach((zone, k) => {
+      const inside = [...schedule.zone.keys()].filter(
+        (i) => schedule.zone[i] === k && schedule.inZone[i] === 1,
       );
-      expect(inside.length).toBeGreaterThanOrEqual(DEFAULT_STEPS.leastPerStop);
-      expect(time[inside[0]] - dt[inside[0]]).toBeCloseTo(trace.time[stop.startIndex], 9);
-      expect(time[inside[inside.length - 1]]).toBeCloseTo(trace.time[stop.endIndex], 9);
+      expect(inside.length).toBeGreaterThanOrEqual(DEFAULT_STEPS.leastPerZone);
+      expect(time[inside[0]] - dt[inside[0]]).toBeCloseTo(trace.time[zone.startIndex], 9);
+      expect(time[inside[inside.length - 1]]).toBeCloseTo(trace.time[zone.endIndex], 9);
       expect(schedule.event[inside[0]]).toBe(1);
     });
   });

@@ -10,23 +10,23 @@ interface Span {
   from: number;
   to: number;
   braking: boolean;
-  stop: number;
+  zone: number;
 }
 
 /** Cuts a lap into steps that begin and end with each braking. */
 export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
   const ends: number[] = [];
   const event: number[] = [];
-  const stop: number[] = [];
-  const inStop: number[] = [];
+  const zone: number[] = [];
+  const inZone: number[] = [];
   for (const span of spansOf(trace)) {
     const duration = span.to - span.from;
     const cuts = span.braking ? evenCuts(duration, sizes) : growingCuts(duration, sizes);
     cuts.forEach((cut, k) => {
       ends.push(k === cuts.length - 1 ? span.to : span.from + cut);
       event.push(k === 0 ? 1 : 0);
-      stop.push(span.stop);
-      inStop.push(span.braking ? 1 : 0);
+      zone.push(span.zone);
+      inZone.push(span.braking ? 1 : 0);
     });
   }
   const time = Float64Array.from(ends);
@@ -46,10 +46,10 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
     distance,
     speed,
     fan: 0,
-    stop: Int32Array.from(stop),
-    inStop: Uint8Array.from(inStop),
+    zone: Int32Array.from(zone),
+    inZone: Uint8Array.from(inZone),
     demand: demandOf(trace, time, dt, event),
-    meanForce: trace.stops.map(({ startIndex, endIndex, length }) => {
+    meanForce: trace.zones.map(({ startIndex, endIndex, length }) => {
       const work = (i: number) =>
         trace.frontHeat[i] + trace.rearHeat[i] + trace.slipped[i] + trace.recovered[i];
       return (work(endIndex) - work(startIndex)) / length;
@@ -100,20 +100,20 @@ function demandOf(
 function spansOf(trace: LapTrace): Span[] {
   const spans: Span[] = [];
   let at = 0;
-  trace.stops.forEach((stop, k) => {
-    const start = trace.time[stop.startIndex];
-    const end = trace.time[stop.endIndex];
-    if (start > at) spans.push({ from: at, to: start, braking: false, stop: k - 1 });
-    spans.push({ from: start, to: end, braking: true, stop: k });
+  trace.zones.forEach((zone, k) => {
+    const start = trace.time[zone.startIndex];
+    const end = trace.time[zone.endIndex];
+    if (start > at) spans.push({ from: at, to: start, braking: false, zone: k - 1 });
+    spans.push({ from: start, to: end, braking: true, zone: k });
     at = end;
   });
   const end = trace.time[trace.time.length - 1];
-  if (end > at) spans.push({ from: at, to: end, braking: false, stop: trace.stops.length - 1 });
+  if (end > at) spans.push({ from: at, to: end, braking: false, zone: trace.zones.length - 1 });
   return spans;
 }
 
 function evenCuts(duration: number, steps: StepSizes): number[] {
-  const count = Math.max(steps.leastPerStop, Math.ceil(duration / steps.braking - 1e-9));
+  const count = Math.max(steps.leastPerZone, Math.ceil(duration / steps.braking - 1e-9));
   return Array.from({ length: count }, (_, k) => ((k + 1) * duration) / count);
 }
 

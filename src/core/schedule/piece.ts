@@ -25,7 +25,7 @@ interface PieceBase {
 export interface GivenPiece extends PieceBase {
   readonly kind: 'given';
   readonly steps: Steps;
-  /** Clicks on the driver's balance control at each stop; missing ones are 0 */
+  /** Clicks on the driver's balance control at each braking zone; missing ones are 0 */
   readonly clicks: readonly number[];
   readonly lap: LapPiece | null;
 }
@@ -77,7 +77,7 @@ export interface Schedule {
   readonly pieces: () => Iterator<Piece, void, Outcome>;
 }
 
-/** Standing or rolling in some air. */
+/** Standing or rolling in some air. @param ambient K @param leg of the day, from 0 */
 export const givenPiece = (steps: Steps, ambient: number, leg = 0): GivenPiece => ({
   kind: 'given',
   steps,
@@ -88,7 +88,8 @@ export const givenPiece = (steps: Steps, ambient: number, leg = 0): GivenPiece =
 });
 
 /**
- * A stop.
+ * A stop from one speed to a lower one, m/s, held at a deceleration, m/s², or as hard as a pedal force, N, and the tyres
+ * allow; in air of `ambient`, K.
  * @throws ScheduleError for one that runs backwards, or asks for infinite deceleration
  */
 export function stopPiece(

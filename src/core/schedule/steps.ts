@@ -3,7 +3,7 @@ export interface StepSizes {
   /** Longest while braking */
   readonly braking: number;
   /** Least number of steps in a braking, so that short ones show their peak */
-  readonly leastPerStop: number;
+  readonly leastPerZone: number;
   /** First step after a release; the following grow by half */
   readonly release: number;
   /** Longest while rolling */
@@ -13,7 +13,7 @@ export interface StepSizes {
 }
 export const DEFAULT_STEPS: StepSizes = {
   braking: 0.2,
-  leastPerStop: 13,
+  leastPerZone: 13,
   release: 0.15,
   rolling: 2.5,
   standing: 20,
@@ -52,12 +52,12 @@ export interface Steps {
   /** Speed of a fan's air at the wheels, m/s; 0 without one */
   readonly fan: number;
   /** Braking during or after which each step lies, −1 before the first; m */
-  readonly stop: Int32Array;
-  /** 1 while braking in that stop; m */
-  readonly inStop: Uint8Array;
+  readonly zone: Int32Array;
+  /** 1 while braking in that braking zone; m */
+  readonly inZone: Uint8Array;
   /** null where nothing brakes */
   readonly demand: StepDemand | null;
-  /** Mean braking of each stop, N */
+  /** Mean braking of each braking zone, N */
   readonly meanForce: readonly number[];
   /** s */
   readonly duration: number;

@@ -1,5 +1,5 @@
 export { type Channel, LogError, type LogNote, type RawLog } from './channels';
-export { energyUncertainty, type LapLikeness, lapLikeness, pairStops, speedAt } from './compare';
+export { energyUncertainty, type LapLikeness, lapLikeness, pairZones, speedAt } from './compare';
 export { goneOn, loggedDay, SHORTEST_PIECE } from './loggedDay';
 export { logStart } from './logStart';
 export { type Log, mendLog } from './mend';

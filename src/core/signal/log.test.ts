@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { circuitInput, dayInput, setupOf } from '../../model';
-import { stopsFromLap } from '../../model/edit/stopsFromLap';
+import { zonesFromLap } from '../../model/edit/zonesFromLap';
 import { ductFlowArea, RECORDED_PARTS, WHEELS } from '../brake';
 import { sampleLine } from '../circuit';
 import { forcesOf, type LapTrace, lapTime } from '../lap';
 import { randomNumbers } from '../numeric/random';
 import { simulateDay } from '../run';
 import type { Channel, RawLog } from './channels';
-import { energyUncertainty, pairStops, speedAt } from './compare';
+import { energyUncertainty, pairZones, speedAt } from './compare';
 import { loggedDay } from './loggedDay';
 import { logStart } from './logStart';
 import { mendLog } from './mend';
@@ -85,7 +85,7 @@ describe('a log made from a simulated lap', () => {
       [20, 0, 0.01],
       [10, 0.3 / 3.6, 0.03],
     ] as const) {
-      it(`${planId} at ${rate} Hz${noise > 0 ? ' with 0.3 km/h of scatter' : ''}: its stops, their energy within ${bound}`, () => {
+      it(`${planId} at ${rate} Hz${noise > 0 ? ' with 0.3 km/h of scatter' : ''}: its braking zones, their energy within ${bound}`, () => {
         const { pieces, input, trace, smooth } = recovered(planId, rate, noise);
         const whole = pieces.filter((p) => p.kind === 'lap' && p.whole);
         expect(whole.length).toBe(3);
@@ -93,16 +93,16 @@ describe('a log made from a simulated lap', () => {
         const laps = day.laps.slice(1, 4).map((lap) => lap.trace);
         const { mass, rotatingInertia } = input.vehicle;
         const paired = laps.map((lap) => {
-          expect(lap.stops.length).toBe(trace.stops.length);
-          return pairStops(lap, trace, trace.distance[trace.distance.length - 1]);
+          expect(lap.zones.length).toBe(trace.zones.length);
+          return pairZones(lap, trace, trace.distance[trace.distance.length - 1]);
         });
         for (const pairs of paired) expect(pairs.every((p) => p.logged >= 0 && p.solved >= 0)).toBe(true);
-        trace.stops.forEach((was, k) => {
-          const own = laps.map((lap, n) => lap.stops[paired[n].find((p) => p.solved === k)?.logged ?? -1]);
-          const off = own.map((stop) => stop.energy / was.energy - 1);
-          for (const stop of own) {
-            const said = energyUncertainty(stop, mass, rotatingInertia, smooth.noise);
-            expect(Math.abs(stop.energy - was.energy)).toBeLessThan(0.01 * was.energy + 3.5 * said);
+        trace.zones.forEach((was, k) => {
+          const own = laps.map((lap, n) => lap.zones[paired[n].find((p) => p.solved === k)?.logged ?? -1]);
+          const off = own.map((zone) => zone.energy / was.energy - 1);
+          for (const zone of own) {
+            const said = energyUncertainty(zone, mass, rotatingInertia, smooth.noise);
+            expect(Math.abs(zone.energy - was.energy)).toBeLessThan(0.01 * was.energy + 3.5 * said);
           }
           // Half a second at 10 Hz is five samples; what they tell is told with its uncertainty, no more.
           if (noise > 0 && was.duration < 0.7) return;
@@ -115,16 +115,16 @@ describe('a log made from a simulated lap', () => {
   }
 });
 
-/** Of a downforce car: the flash of a stop depends on when in it the braking is hardest. */
+/** Of a downforce car: the flash of a braking zone depends on when in it the braking is hardest. */
 const faces = (part: string) => (/Face|Inner/.test(part) ? 10 : 3);
 
-describe('stop list, simulated lap and log', () => {
+describe('braking zone list, simulated lap and log', () => {
   it.each(plans)('of %s give the same temperatures within 3 K', (plan) => {
     const { setup, input, trace, pieces, line } = recovered(plan, 50, 0);
     const lap = pieces.find((p) => p.kind === 'lap' && p.whole);
     if (lap?.kind !== 'lap') throw new Error('no lap');
     const laps = 6;
-    const even = { ...input, vehicle: { ...input.vehicle, innerRelief: 0 } };
+    const even = { ...input, vehicle: { ...input.vehicle, loadFollowing: 0 } };
     const hot = (driven?: readonly (typeof lap.driven)[]) => ({
       ...even,
       sessions: [
@@ -136,8 +136,8 @@ describe('stop list, simulated lap and log', () => {
     });
     const fromLap = simulateDay(hot());
     const fromLog = simulateDay(hot(Array.from({ length: laps }, () => lap.driven)));
-    const list = { ...setup.circuit, layout: { kind: 'stops' as const, stops: stopsFromLap(trace, line) } };
-    const fromStops = simulateDay({ ...hot(), circuit: dayInput({ ...setup, circuit: list }).circuit });
+    const list = { ...setup.circuit, layout: { kind: 'zones' as const, zones: zonesFromLap(trace, line) } };
+    const fromZones = simulateDay({ ...hot(), circuit: dayInput({ ...setup, circuit: list }).circuit });
     const apart = (other: typeof fromLap) =>
       WHEELS.flatMap((wheel) =>
         RECORDED_PARTS.map((part) => ({
@@ -147,9 +147,9 @@ describe('stop list, simulated lap and log', () => {
       );
     for (const { part, kelvin } of apart(fromLog)) expect(kelvin, part).toBeLessThan(3);
     // A list's deceleration is even, which a downforce car's is not, and downhill on a hilly circuit speed is held on
-    // the brakes without a stop: there the list is a sketch. docs/model.md says so.
+    // the brakes without a braking zone: there the list is a sketch. docs/model.md says so.
     const bound = plan === 'plan-tarn-anvil' ? () => 3 : plan === 'plan-skarn-fen' ? faces : () => 35;
-    for (const { part, kelvin } of apart(fromStops)) expect(kelvin, part).toBeLessThan(bound(part));
+    for (const { part, kelvin } of apart(fromZones)) expect(kelvin, part).toBeLessThan(bound(part));
   });
 });
 
@@ -180,7 +180,7 @@ describe('mending', () => {
     expect(log.notes).toEqual([]);
     expect(log.speed).toEqual(speed);
   });
-  it('bridges a spike and says where; a stop is no spike', () => {
+  it('bridges a spike and says where; a braking zone is no spike', () => {
     const { time, speed } = clean();
     const before = speed[400];
     speed[400] = before + 40;

@@ -34,7 +34,10 @@ export function loggedDay(
   return { ...input, clicks: [], brakesEarlier: false, sessions: [{ name, ambient, legs }] };
 }
 
-/** The logged day and then the given lap again and again: how long it can go on like this. */
+/**
+ * The logged day and then the given lap again and again: how long it can go on like this.
+ * @param laps how many more
+ */
 export function goneOn(day: DayInput, lap: LogPiece & { kind: 'lap' }, laps: number): DayInput {
   const [session] = day.sessions;
   const again: Leg = {

@@ -210,7 +210,7 @@ function lineLookUp(line: SampledLine | null): (distance: number) => { grade: nu
   };
 }
 
-/** Braking beyond what coasting does that begins a stop, and under which it has ended, as shares of the weight. */
+/** Braking beyond what coasting does that begins a braking zone, and under which it has ended, as shares of the weight. */
 const BEGINS = 0.06;
 const ENDS = 0.025;
 /** Loss of speed under which a braking is taken for scatter, m/s. */

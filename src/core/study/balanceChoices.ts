@@ -1,7 +1,7 @@
 import { clicksFor, nominalShare, withShare } from '../actuation';
 import { type BalanceSweep, balanceSweep, type DayResult, type SweepPoint, simulateDay } from '../run';
 import type { DayInput, SessionPlan } from '../schedule';
-import { type StopShares, stopShares } from './evenShares';
+import { type ZoneShares, zoneShares } from './evenShares';
 import { leastMargin } from './least';
 
 /** A day with one way of setting the balance. */
@@ -9,7 +9,7 @@ export interface BalanceChoice {
   readonly kind: 'now' | 'grip' | 'even';
   /** Front share with warm pads at no clicks, 0 to 1 */
   readonly share: number;
-  /** Clicks at each stop of the lap, where the car has a control for it */
+  /** Clicks at each braking zone of the lap, where the car has a control for it */
   readonly clicks: readonly number[] | null;
   /** Fewest kelvin left on each axle, and the least fade margin; null where nothing is braked hot */
   readonly front: number;
@@ -17,22 +17,23 @@ export interface BalanceChoice {
   readonly fade: number | null;
   /** Hot stops at which the rear is nearer to locking, of all */
   readonly rearFirst: number;
-  readonly hotStops: number;
+  readonly hotZones: number;
 }
 
 export interface BalanceChoices {
   readonly sweep: BalanceSweep;
   readonly choices: readonly BalanceChoice[];
-  /** Stops of the last hot lap as the day is now; empty without one */
-  readonly stops: readonly (StopShares & { readonly name: string })[];
+  /** Braking zones of the last hot lap as the day is now; empty without one */
+  readonly zones: readonly (ZoneShares & { readonly name: string })[];
   readonly lap: number | null;
-  /** Whether the driver can set the balance stop by stop */
+  /** Whether the driver can set the balance zone by zone */
   readonly control: boolean;
 }
 
 /**
- * The balance that would use both axles' tyres alike against the one that would heat both alike: stop by stop, and what
- * the day leaves with each. A car with a driver's control takes clicks at every stop, another one share for all.
+ * The balance that would use both axles' tyres alike against the one that would heat both alike: zone by zone, and what
+ * the day leaves with each, K. A car with a driver's control takes clicks at every zone, another one share for all.
+ * @throws RangeError as `simulateDay`
  */
 export function balanceChoices(input: DayInput): BalanceChoices {
   const sweep = balanceSweep(input);
@@ -40,17 +41,17 @@ export function balanceChoices(input: DayInput): BalanceChoices {
   const hot = now.laps.filter((lap) => lap.kind === 'hot');
   const lap = hot[hot.length - 1];
   if (!lap)
-    return { sweep, choices: [choiceOf('now', sweep.now, null, now)], stops: [], lap: null, control: false };
+    return { sweep, choices: [choiceOf('now', sweep.now, null, now)], zones: [], lap: null, control: false };
   const session: SessionPlan = input.sessions[lap.session];
-  const shares = stopShares(input, lap, session.ambient);
-  const stops = shares.map((stop, k) => ({ ...stop, name: lap.trace.stops[k].name }));
+  const shares = zoneShares(input, lap, session.ambient);
+  const zones = shares.map((zone, k) => ({ ...zone, name: lap.trace.zones[k].name }));
   const { brakes } = input.vehicle;
   const control = brakes.cylinders.kind === 'pair' && brakes.cylinders.click > 0;
   const bounded = (share: number) => Math.min(0.97, Math.max(0.03, share));
   const clicked = (kind: 'grip' | 'even') => {
-    const clicks = shares.map((stop, k) => {
-      const wanted = stop[kind] ?? stop.actual;
-      const more = clicksFor(brakes, bounded(stop.actual), bounded(wanted)) + (input.clicks[k] ?? 0);
+    const clicks = shares.map((zone, k) => {
+      const wanted = zone[kind] ?? zone.actual;
+      const more = clicksFor(brakes, bounded(zone.actual), bounded(wanted)) + (input.clicks[k] ?? 0);
       return Math.min(30, Math.max(-30, more));
     });
     return choiceOf(kind, nominalShare(brakes), clicks, simulateDay({ ...input, clicks }));
@@ -63,7 +64,7 @@ export function balanceChoices(input: DayInput): BalanceChoices {
   const nearest = sweep.points.reduce((a, b) => (apart(b) < apart(a) ? b : a)).share;
   return {
     sweep,
-    stops,
+    zones,
     lap: lap.number,
     control,
     choices: [
@@ -91,6 +92,6 @@ function choiceOf(
     rear: leastMargin(result, 'rear').margin,
     fade: result.fade?.margin ?? null,
     rearFirst: forces.filter((force) => force.locksFirst === 'rear').length,
-    hotStops: forces.length,
+    hotZones: forces.length,
   };
 }

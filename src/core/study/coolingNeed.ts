@@ -34,7 +34,7 @@ export interface NoDuct {
   readonly best: number;
   /** What the largest duct gains over none, K */
   readonly gain: number;
-  /** Most the axle's faces rise within one stop, K */
+  /** Most the axle's faces rise within one braking zone, K */
   readonly rise: number;
 }
 
@@ -169,7 +169,7 @@ export function coolingNeed(input: DayInput, wish: number, stop: () => boolean =
     topSpeed,
     dragForce: 0.5 * last.day.airDensity * dragArea * topSpeed * topSpeed,
     lapTimes:
-      input.circuit.kind === 'stops'
+      input.circuit.kind === 'zones'
         ? null
         : { without: lapTime(bare.day.trace), with: lapTime(last.day.trace) },
     runs: seen.size,
@@ -235,7 +235,7 @@ function reasonOf(input: DayInput, name: AxleName, wish: number, bare: Run, full
     0,
     ...full.day.laps.flatMap((lap) =>
       WHEELS.filter((wheel) => axleOf(wheel) === name).flatMap((wheel) =>
-        lap.wheels[wheel].map((stop) => stop.facePeak - stop.faceBefore),
+        lap.wheels[wheel].map((zone) => zone.facePeak - zone.faceBefore),
       ),
     ),
   );

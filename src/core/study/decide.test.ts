@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
-import { type Car, dayInput, type Setup, STARTER_DRUM, setupOf, typedStopSchema } from '../../model';
+import { type Car, dayInput, type Setup, STARTER_DRUM, setupOf, typedZoneSchema } from '../../model';
 import { withShare } from '../actuation';
 import { AXLES, type AxleName, WHEELS } from '../brake';
 import { lapLength, lapTime } from '../lap';
@@ -10,7 +10,7 @@ import { simulateDay } from '../run';
 import type { DayInput } from '../schedule';
 import { LARGEST_DUCT } from './areaSearch';
 import { type CoolingNeed, coolingNeed, withDuct } from './coolingNeed';
-import { stopShares } from './evenShares';
+import { zoneShares } from './evenShares';
 import { fastestPlan } from './fastestPlan';
 import { hotMargins, keepsAll, leastMargin } from './least';
 import { padWear } from './padWear';
@@ -125,7 +125,7 @@ describe('cooling need', () => {
       260,
     );
     expect(drum.rear.reason).toMatchObject({ kind: 'no-effect' });
-    // A pad whose limit lies less over the air than one stop takes.
+    // A pad whose limit lies less over the air than one braking zone takes.
     const input = day(tarn);
     const weak = { ...input.front.left.pad, limit: input.sessions[0].ambient + 120 };
     const flash = coolingNeed(
@@ -144,7 +144,7 @@ describe('cooling need', () => {
   });
 
   it('has no lap-time cost where speeds are typed, ends when told to, and wants a number', () => {
-    const stop = typedStopSchema.parse({
+    const zone = typedZoneSchema.parse({
       name: 'Only',
       by: 'distance',
       entryKmh: 170,
@@ -157,7 +157,7 @@ describe('cooling need', () => {
     });
     const typed = dayInput({
       ...tarn,
-      circuit: { ...tarn.circuit, layout: { kind: 'stops', stops: [stop] } },
+      circuit: { ...tarn.circuit, layout: { kind: 'zones', zones: [zone] } },
     });
     expect(coolingNeed(typed, 200).lapTimes).toBeNull();
     let asked = 0;
@@ -282,7 +282,7 @@ describe('fastest plan', () => {
   });
 });
 
-describe('balance by stop', () => {
+describe('balance by braking zone', () => {
   it('braked with the share found, both axles’ faces peak at the same part of their limits', () => {
     const input = day(setup('plan-skarn-fen', 1));
     const cold = {
@@ -290,10 +290,10 @@ describe('balance by stop', () => {
       sessions: [{ ...input.sessions[0], legs: [{ kind: 'hot' as const, laps: 1, pace: 1 }] }],
     };
     const ambient = cold.sessions[0].ambient;
-    const [first] = stopShares(cold, simulateDay(cold).laps[0], ambient);
+    const [first] = zoneShares(cold, simulateDay(cold).laps[0], ambient);
     const even = first.even ?? 0;
     expect(Math.abs(even - first.actual)).toBeGreaterThan(0.005);
-    // The friction there is moves the share off the nominal one: aim until the first stop is braked as wanted.
+    // The friction there is moves the share off the nominal one: aim until the first braking zone is braked as wanted.
     let wanted = even;
     let braked = simulateDay(cold);
     for (let k = 0; k < 6; k++) {
@@ -322,8 +322,8 @@ describe('balance by stop', () => {
         left: { ...input.front.left, pad: { ...input.front.left.pad, limit: 1e4 } },
       },
     };
-    const [a] = stopShares(input, lap, input.sessions[0].ambient);
-    const [b] = stopShares(tougher, lap, input.sessions[0].ambient);
+    const [a] = zoneShares(input, lap, input.sessions[0].ambient);
+    const [b] = zoneShares(tougher, lap, input.sessions[0].ambient);
     expect(b.even).toBeGreaterThan(a.even ?? 1);
     expect(b.actual).toBe(a.actual);
   });
@@ -336,14 +336,14 @@ describe('summary', () => {
     const summary = summarise(input, result);
     expect(summary.verdict).toEqual(result.verdict);
     expect(summary.laps.map((l) => l.lapTime)).toEqual(result.laps.map((l) => l.lapTime));
-    const lap = result.laps[summary.stopsOfLap - 1];
-    expect(Math.max(...summary.stops.map((s) => s.front.facePeak))).toBeCloseTo(
+    const lap = result.laps[summary.zonesOfLap - 1];
+    expect(Math.max(...summary.zones.map((s) => s.front.facePeak))).toBeCloseTo(
       Math.max(...lap.wheels.frontLeft.map((s) => s.facePeak)),
       9,
     );
-    expect(summary.stops.reduce((sum, s) => sum + s.energy, 0)).toBeLessThanOrEqual(summary.lapHeat * 1.0001);
+    expect(summary.zones.reduce((sum, s) => sum + s.energy, 0)).toBeLessThanOrEqual(summary.lapHeat * 1.0001);
     expect(JSON.stringify(summary).length).toBeLessThan(60_000);
-    expect(Object.values(summary.limits).reduce((a, b) => a + b, 0)).toBe(summary.hotStops);
+    expect(Object.values(summary.limits).reduce((a, b) => a + b, 0)).toBe(summary.hotZones);
   });
 
   it('pads wear by their work, twice as fast for each 150 °C over 300 °C, and not at all without braking', () => {

@@ -3,12 +3,12 @@ import { AXLES, type AxleName, axleOf, rubbedMaterial, WHEELS } from '../brake';
 import type { LapResult } from '../run';
 import type { DayInput } from '../schedule';
 
-/** Front shares of one stop: as braked, ideal balance, and as would heat both axles alike; 0 to 1. */
-export interface StopShares {
+/** Front shares of one braking zone: as braked, ideal balance, and as would heat both axles alike; 0 to 1. */
+export interface ZoneShares {
   readonly actual: number;
   readonly grip: number;
   /**
-   * Share with which both axles' faces would peak at the same part of their limits' rise over the air in this stop, begun
+   * Share with which both axles' faces would peak at the same part of their limits' rise over the air in this braking zone, begun
    * as hot as it was; 0 or 1 where even all of the braking on one axle would not bring it there; null where nothing is
    * braked
    */
@@ -19,12 +19,12 @@ export interface StopShares {
 const faceLimit = (material: RotorMaterial, pad: Pad) => Math.min(material.faceLimit, pad.limit);
 
 /**
- * Front shares by stop of a lap. A face's rise within a stop goes with the heat its axle takes, so the share that evens
+ * Front shares by braking zone of a lap. A face's rise within a braking zone goes with the heat its axle takes, so the share that evens
  * the peaks follows from a straight line each.
  * @param ambient of the lap's session, K
  */
-export function stopShares(input: DayInput, lap: LapResult, ambient: number): StopShares[] {
-  return lap.forces.map((force, stop): StopShares => {
+export function zoneShares(input: DayInput, lap: LapResult, ambient: number): ZoneShares[] {
+  return lap.forces.map((force, zone): ZoneShares => {
     const { frontHeat, rearHeat } = force;
     const heat = frontHeat + rearHeat;
     const shares = {
@@ -36,7 +36,7 @@ export function stopShares(input: DayInput, lap: LapResult, ambient: number): St
     const part = frontHeat / heat;
     // Peak over the limit's rise: start + slope · share of the heat.
     const line = (axle: AxleName, own: number) => {
-      const wheels = WHEELS.filter((wheel) => axleOf(wheel) === axle).map((wheel) => lap.wheels[wheel][stop]);
+      const wheels = WHEELS.filter((wheel) => axleOf(wheel) === axle).map((wheel) => lap.wheels[wheel][zone]);
       const hotter = wheels.reduce((a, b) => (b.facePeak > a.facePeak ? b : a));
       const { left } = input[axle];
       const rise = Math.max(1, faceLimit(rubbedMaterial(left), left.pad) - ambient);

@@ -212,9 +212,9 @@ describe('against another integrator', () => {
       };
       let state = [ambient, ambient];
       let furthest = 0;
-      const stops = [60, 180, 300, 420, 540, 700, 900, 1100].filter((t) => t < time[time.length - 1]);
+      const zones = [60, 180, 300, 420, 540, 700, 900, 1100].filter((t) => t < time[time.length - 1]);
       let from = 0;
-      for (const to of stops) {
+      for (const to of zones) {
         const solver = new Solver(2);
         solver.absoluteTolerance = 1e-8;
         solver.relativeTolerance = 1e-8;
@@ -226,7 +226,7 @@ describe('against another integrator', () => {
         from = to;
         furthest = Math.max(furthest, Math.abs(at(temperature, to) - state[1]));
       }
-      expect(stops.length).toBeGreaterThanOrEqual(6);
+      expect(zones.length).toBeGreaterThanOrEqual(6);
       // The whole path is worth looking at: it warms by more than a hundred times what it may be off.
       expect(Math.max(...temperature) - ambient).toBeGreaterThan(kind === 'none' ? 100 : 20);
       expect(furthest).toBeLessThan(1);

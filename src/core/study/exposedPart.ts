@@ -77,10 +77,10 @@ export interface ExposedCurve {
 }
 
 /**
- * Temperature of a part near a brake or an exhaust over a day. It takes up `α·ε·F·view·σ(T_s⁴ − T⁴)` with
- * `F = r²/(r² + x²)` (Howell), exchanges the rest of its view with the surroundings, gives `h·w·(T − T_air)` to the air,
- * which the source has warmed by a share of `F`, and is held by what it is fixed to. A shield is a second body between the
- * two, a sleeve one around it. Stepped by the implicit midpoint rule.
+ * Temperature of a part near a brake or an exhaust over a day, K, at the day's samples. It takes up
+ * `α·ε·F·view·σ(T_s⁴ − T⁴)` with `F = r²/(r² + x²)` (Howell), exchanges the rest of its view with the surroundings, gives
+ * `h·w·(T − T_air)` to the air, which the source has warmed by a share of `F`, and is held by what it is fixed to. A shield
+ * is a second body between the two, a sleeve one around it. Stepped by the implicit midpoint rule.
  */
 export function exposedTemperature(
   day: DayInput,

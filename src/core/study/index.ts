@@ -1,6 +1,6 @@
 export { type BalanceChoice, type BalanceChoices, balanceChoices } from './balanceChoices';
 export { type AxleNeed, type CoolingNeed, coolingNeed } from './coolingNeed';
-export type { StopShares } from './evenShares';
+export type { ZoneShares } from './evenShares';
 export { type ExposedPart, exposedTemperature, type Protection } from './exposedPart';
 export { type FastestPlan, fastestPlan } from './fastestPlan';
 export { latinHypercube } from './latinHypercube';
@@ -9,7 +9,7 @@ export { moved, movedBy, PARAMETER_IDS, PARAMETERS, type ParameterId } from './p
 export type { PlanOption } from './planner';
 export { CURVE_PARTS, type CurvePart, runLayout, writeRun } from './runRecord';
 export { BAND_SHARES, type LimitRisk, type RunStatistics, runStatistics } from './runStatistics';
-export { type DaySummary, type SummaryStop, summarise } from './summary';
+export { type DaySummary, type SummaryZone, summarise } from './summary';
 export {
   drawn,
   type UncertainRange,

@@ -51,8 +51,8 @@ const constant =
     ...corner,
     constants: { ...constants, [key]: constants[key] * value },
   });
-const commitment =
-  (...which: readonly ('brakingCommitment' | 'corneringCommitment')[]) =>
+const bothGripUsed =
+  (...which: readonly ('brakingGripUsed' | 'corneringGripUsed')[]) =>
   (day: DayInput, value: number): DayInput => ({
     ...day,
     driver: {
@@ -63,7 +63,7 @@ const commitment =
 
 /** Grip that is used, whether the tyres have more or the driver takes more of it: a product that a log can tell. */
 const gripUsed =
-  (key: 'brakingCommitment' | 'corneringCommitment') =>
+  (key: 'brakingGripUsed' | 'corneringGripUsed') =>
   (day: DayInput, value: number): DayInput => ({
     ...day,
     driver: { ...day.driver, [key]: day.driver[key] * value },
@@ -139,7 +139,7 @@ export const PARAMETERS = {
     how: 'factor',
     bounds: [0.5, 1.3],
     prior: { low: 0.96, high: 1.03, source: 'common practice' },
-    act: commitment('brakingCommitment', 'corneringCommitment'),
+    act: bothGripUsed('brakingGripUsed', 'corneringGripUsed'),
   },
   faceConvection: {
     how: 'factor',
@@ -206,13 +206,13 @@ export const PARAMETERS = {
     how: 'factor',
     bounds: [0.3, 3],
     prior: { low: 0.9, high: 1.1, source: 'own estimate; a log tells' },
-    act: gripUsed('corneringCommitment'),
+    act: gripUsed('corneringGripUsed'),
   },
   brakingGrip: {
     how: 'factor',
     bounds: [0.3, 3],
     prior: { low: 0.9, high: 1.1, source: 'own estimate; a log tells' },
-    act: gripUsed('brakingCommitment'),
+    act: gripUsed('brakingGripUsed'),
   },
   power: {
     how: 'factor',
@@ -247,6 +247,10 @@ export function moved(day: DayInput, parameter: ParameterId, value: number): Day
   return act(day, value);
 }
 
-/** A day with several moved. */
+/**
+ * A day with several parameters moved, in the order of `PARAMETERS`.
+ * @param by factors, or K or kg to be added
+ * @throws ParameterError for a value outside its bounds
+ */
 export const movedBy = (day: DayInput, by: Readonly<Partial<Record<ParameterId, number>>>): DayInput =>
   PARAMETER_IDS.reduce((now, id) => (by[id] === undefined ? now : moved(now, id, by[id])), day);

@@ -161,7 +161,7 @@ export class Planner {
         : laps.filter((lap) => lap.kind === 'hot' && (passed.lap === null || lap.number < passed.lap)).length,
       laps: result.laps.map(({ trace, wheels, forces, ...lap }) => ({
         ...lap,
-        trace: { stops: trace.stops.map(({ name }) => ({ name })) },
+        trace: { zones: trace.zones.map(({ name }) => ({ name })) },
       })),
       dayLegs: result.legs,
     };

@@ -39,7 +39,7 @@ describe('more asked of the brakes is never less duct', () => {
     ['two more hot laps', dayInput(setup('plan-tarn-anvil', 7))],
     [
       'a closed wheel',
-      changed(tarn, { front: { ...tarn.car.front, opennessPercent: 0, shieldPercent: 100 } }),
+      changed(tarn, { front: { ...tarn.car.front, wheelOpenAreaPercent: 0, shieldPercent: 100 } }),
     ],
     ['brakes that cool worse', moved(changed(tarn), 'frontCooling', 0.85)],
     ['a driver who leaves less unused', moved(changed(tarn), 'driver', 1.04)],
@@ -65,7 +65,7 @@ describe('more asked of the brakes is never less duct', () => {
   it('ducts that are in the car, and tape over them, change nothing about the need', () => {
     const { front, rear } = tarn.car;
     const ducted = changed(tarn, {
-      front: { ...front, ductAreaCm2: 55, tapePercent: 40 },
+      front: { ...front, ductAreaCm2: 55, blankedOffPercent: 40 },
       rear: { ...rear, ductAreaCm2: 20 },
     });
     const again = need(ducted);

@@ -37,7 +37,7 @@ export interface RunLayout {
 
 const STAND_PARTS = 12;
 
-/** The layout of the runs of a day. */
+/** The layout of the runs of a day: which of `width` numbers a run is what. */
 export function runLayout(day: DayInput): RunLayout {
   const legs = day.sessions.flatMap((session) => session.legs);
   const laps = legs.reduce((sum, leg) => sum + ('laps' in leg ? leg.laps : 0), 0);

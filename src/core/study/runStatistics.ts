@@ -32,9 +32,10 @@ export interface RunStatistics {
 }
 
 /**
- * Bands, chances and what matters, from runs written by `writeRun`.
+ * Bands (quantiles of the runs), chances (shares of them), and what matters (the part of the variance each input explains
+ * by itself), from runs written by `writeRun`.
  * @param values runs × layout.width
- * @param design runs × inputs
+ * @param design runs × inputs, 0 to 1
  */
 export function runStatistics(
   values: Float32Array,

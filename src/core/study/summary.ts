@@ -1,11 +1,11 @@
 import { AXLES, type AxleName, axleOf, cornerOfWheel, WHEELS, type WheelName } from '../brake';
 import { lapHeat, lapTime } from '../lap';
-import { type DayResult, hottestLap, type StopForce, type StopLimit } from '../run';
+import { type DayResult, hottestLap, type ZoneForce, type ZoneLimit } from '../run';
 import { type DayInput, ductDragArea, type LapKind } from '../schedule';
 import { padWear } from './padWear';
 
-/** One axle's hotter brake through one stop, K. */
-export interface AxleStop {
+/** One axle's hotter brake through one braking zone, K. */
+export interface AxleZone {
   readonly faceBefore: number;
   readonly facePeak: number;
   readonly bulkAfter: number;
@@ -13,7 +13,7 @@ export interface AxleStop {
   readonly fluidAfter: number;
 }
 
-export interface SummaryStop extends Readonly<Record<AxleName, AxleStop>> {
+export interface SummaryZone extends Readonly<Record<AxleName, AxleZone>> {
   readonly name: string;
   /** Where it begins, m from the start line */
   readonly distance: number;
@@ -22,7 +22,7 @@ export interface SummaryStop extends Readonly<Record<AxleName, AxleStop>> {
   readonly exitSpeed: number;
   /** Heat into all four brakes, J */
   readonly energy: number;
-  readonly force: StopForce;
+  readonly force: ZoneForce;
 }
 
 /** A lap as far as words and a comparison need it. */
@@ -33,7 +33,7 @@ export interface SummaryLap {
   readonly numberInSession: number;
   readonly startTime: number;
   readonly lapTime: number;
-  readonly trace: { readonly stops: readonly { readonly name: string }[] };
+  readonly trace: { readonly zones: readonly { readonly name: string }[] };
 }
 
 /** A day without its series: small enough to keep many of. */
@@ -64,29 +64,29 @@ export interface DaySummary
   /** Drag area of the ducts, m² */
   readonly ductDragArea: number;
   /** Lap whose stops are listed: the hottest */
-  readonly stopsOfLap: number;
-  readonly stops: readonly SummaryStop[];
-  /** What limits the hot laps' stops: how many of each kind */
-  readonly limits: Readonly<Partial<Record<StopLimit, number>>>;
-  /** Hot laps' stops at which the rear is nearer to locking, and all of them */
+  readonly zonesOfLap: number;
+  readonly zones: readonly SummaryZone[];
+  /** What limits the hot laps' braking zones: how many of each kind */
+  readonly limits: Readonly<Partial<Record<ZoneLimit, number>>>;
+  /** Hot laps' braking zones at which the rear is nearer to locking, and all of them */
   readonly rearFirst: number;
-  readonly hotStops: number;
+  readonly hotZones: number;
   /** Friction material one pad loses over the day, m; an index */
   readonly padWear: Readonly<Record<WheelName, number>>;
 }
 
-/** Sums a day up. */
+/** Sums a day up: margins, K, N and m; lap times, s; the hottest lap's braking zones; some kilobytes. */
 export function summarise(input: DayInput, result: DayResult): DaySummary {
   const { laps, trace } = result;
-  const stopsOfLap = hottestLap(result);
-  const lap = laps[stopsOfLap - 1];
-  const limits: Partial<Record<StopLimit, number>> = {};
-  let [rearFirst, hotStops] = [0, 0];
+  const zonesOfLap = hottestLap(result);
+  const lap = laps[zonesOfLap - 1];
+  const limits: Partial<Record<ZoneLimit, number>> = {};
+  let [rearFirst, hotZones] = [0, 0];
   for (const { kind, forces } of laps) {
     if (kind !== 'hot') continue;
     for (const force of forces) {
       limits[force.limit] = (limits[force.limit] ?? 0) + 1;
-      hotStops += 1;
+      hotZones += 1;
       if (force.locksFirst === 'rear') rearFirst += 1;
     }
   }
@@ -118,7 +118,7 @@ export function summarise(input: DayInput, result: DayResult): DaySummary {
       numberInSession,
       startTime,
       lapTime: time,
-      trace: { stops: own.stops.map(({ name }) => ({ name })) },
+      trace: { zones: own.zones.map(({ name }) => ({ name })) },
     })),
     lapTime: lapTime(trace),
     lapHeat: lapHeat(trace),
@@ -126,27 +126,27 @@ export function summarise(input: DayInput, result: DayResult): DaySummary {
     heat: result.audit.supplied,
     mass: input.vehicle.mass,
     ductDragArea: ductDragArea(input),
-    stopsOfLap,
-    stops: lap.trace.stops.map((stop, k): SummaryStop => {
-      const axle = (name: AxleName): AxleStop => {
+    zonesOfLap,
+    zones: lap.trace.zones.map((zone, k): SummaryZone => {
+      const axle = (name: AxleName): AxleZone => {
         const own = WHEELS.filter((wheel) => axleOf(wheel) === name).map((wheel) => lap.wheels[wheel][k]);
         const hotter = own.reduce((a, b) => (b.facePeak > a.facePeak ? b : a));
         const { faceBefore, facePeak, bulkAfter, padFaceBefore, fluidAfter } = hotter;
         return { faceBefore, facePeak, bulkAfter, padFaceBefore, fluidAfter };
       };
       return {
-        name: stop.name,
-        distance: lap.trace.distance[stop.startIndex],
-        entrySpeed: stop.entrySpeed,
-        exitSpeed: stop.exitSpeed,
-        energy: stop.energy,
+        name: zone.name,
+        distance: lap.trace.distance[zone.startIndex],
+        entrySpeed: zone.entrySpeed,
+        exitSpeed: zone.exitSpeed,
+        energy: zone.energy,
         force: lap.forces[k],
-        ...(Object.fromEntries(AXLES.map((name) => [name, axle(name)])) as Record<AxleName, AxleStop>),
+        ...(Object.fromEntries(AXLES.map((name) => [name, axle(name)])) as Record<AxleName, AxleZone>),
       };
     }),
     limits,
     rearFirst,
-    hotStops,
+    hotZones,
     padWear: Object.fromEntries(WHEELS.map((wheel) => [wheel, worn(wheel)])) as Record<WheelName, number>,
   };
 }

@@ -14,7 +14,8 @@ export interface UncertainRange {
 }
 
 /**
- * Value of a range at a place of its distribution.
+ * Value of a range at a place of its distribution, in the parameter's unit: even, or a bell with 95 % of it within
+ * the range.
  * @param place over 0 and under 1
  */
 export function valueIn({ low, high, shape }: UncertainRange, place: number): number {
@@ -22,7 +23,10 @@ export function valueIn({ low, high, shape }: UncertainRange, place: number): nu
   return 0.5 * (low + high) + ((high - low) / (2 * normalQuantile(0.975))) * normalQuantile(place);
 }
 
-/** A day with every uncertain parameter at its place of one row of a design; a bell's tails end at the bounds. */
+/**
+ * A day with every uncertain parameter at its place of one row of a design; a bell's tails end at the bounds.
+ * @param row one place a range, over 0 and under 1
+ */
 export function drawn(day: DayInput, ranges: readonly UncertainRange[], row: ArrayLike<number>): DayInput {
   return ranges.reduce((now, range, i) => {
     const [least, most] = PARAMETERS[range.input].bounds;

@@ -64,7 +64,11 @@ const OPEN_SHARE = 0.12;
 /** Shortest lap, m. */
 const SHORTEST = 150;
 
-/** The gate at a point of a track, turned as the track runs there over some metres either side. */
+/**
+ * The gate at a point of a track, turned as the track runs there over some metres either side.
+ * @param index of the point
+ * @param halfWidth m
+ */
 export function gateAt(track: Pick<Track, 'x' | 'y'>, index: number, halfWidth = HALF_WIDTH): Gate {
   const { x, y } = track;
   const n = x.length;

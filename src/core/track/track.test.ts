@@ -193,7 +193,7 @@ describe('a demo circuit driven and found again', () => {
         );
       const [was, is] = [drive(input.segments), drive(corners?.segments ?? [])];
       expect(Math.abs(lapTime(is) / lapTime(was) - 1)).toBeLessThan(0.012);
-      expect(is.stops.length).toBe(was.stops.length);
+      expect(is.zones.length).toBe(was.zones.length);
     },
   );
 });

@@ -17,6 +17,7 @@ export function longestStraight(line: SmoothLine): number {
 /**
  * The same line begun at another place, and driven the other way if wanted.
  * @param start m from the present start, along the present direction
+ * @param reverse whether it is driven the other way
  */
 export function turnedLine(line: SmoothLine, start: number, reverse: boolean): SmoothLine {
   const n = line.distance.length - 1;

@@ -7,8 +7,9 @@ const METRES = 15;
 const BACK = 4;
 
 /**
- * A track without the points at which a receiver jumped away and came back; they would lengthen the way and push all
+ * A track without the points at which a receiver jumped away and came back, m; they would lengthen the way and push all
  * after them along it.
+ * @returns the track, and how many points were left out
  */
 export function withoutJumps(track: Track): { readonly track: Track; readonly jumps: number } {
   const { x, y } = track;

@@ -216,7 +216,7 @@ describe('a telephone’s track, once a second and without speed', () => {
       const hot = pieces.filter((piece) => piece.kind === 'hot');
       expect([by, hot.length]).toEqual(['position', 3]);
       for (const { lap, heat } of hot) {
-        expect(Math.abs(day.laps[lap].trace.stops.length - solved.stops.length)).toBeLessThanOrEqual(1);
+        expect(Math.abs(day.laps[lap].trace.zones.length - solved.zones.length)).toBeLessThanOrEqual(1);
         expect(Math.abs(heat / lapHeat(solved) - 1)).toBeLessThan(0.12);
       }
     },

@@ -14,12 +14,12 @@ function lineOf(circuit: Circuit) {
   if (input.kind !== 'line' || !circuit.place) throw new Error('a placed line was expected');
   return { line: sampleLine(input.segments, 3), place: circuit.place };
 }
-const stops = [
+const zones = [
   { name: 'Hammer & "Tongs" <1>', from: 300, to: 360, energy: 8e5, entrySpeed: 50, exitSpeed: 20 },
 ];
 const exported = {
-  gpx: circuitGpx(anvil.name, lineOf(anvil).line, lineOf(anvil).place, stops),
-  geojson: circuitGeoJson(anvil.name, lineOf(anvil).line, lineOf(anvil).place, stops),
+  gpx: circuitGpx(anvil.name, lineOf(anvil).line, lineOf(anvil).place, zones),
+  geojson: circuitGeoJson(anvil.name, lineOf(anvil).line, lineOf(anvil).place, zones),
 };
 function problem(name: string, content: string | Uint8Array): string {
   const read = readTrackFile(name, typeof content === 'string' ? bytes(content) : content);

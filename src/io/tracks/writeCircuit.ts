@@ -2,8 +2,8 @@ import { localPlane, type SampledLine } from '../../core';
 import { type CircuitPlace, fromSi } from '../../model';
 import { say } from '../../text/en/say/io';
 
-/** A stop to mark on an exported circuit. */
-export interface MarkedStop {
+/** A braking zone to mark on an exported circuit. */
+export interface MarkedZone {
   readonly name: string;
   /** m from the start line */
   readonly from: number;
@@ -42,12 +42,12 @@ function points(line: SampledLine, place: CircuitPlace): (readonly [number, numb
   });
 }
 
-/** A circuit as GeoJSON (RFC 7946): its line with heights, and its stops as lines along it. */
+/** A circuit as GeoJSON (RFC 7946): its line with heights, and its braking zones as lines along it. */
 export function circuitGeoJson(
   name: string,
   line: SampledLine,
   place: CircuitPlace,
-  stops: readonly MarkedStop[],
+  zones: readonly MarkedZone[],
 ): string {
   const coordinates = points(line, place);
   const cells = line.distance.length - 1;
@@ -62,17 +62,17 @@ export function circuitGeoJson(
       properties: { name, kind: 'circuit', lengthM: two(line.length) },
       geometry: { type: 'LineString', coordinates },
     },
-    ...stops.map((stop, k) => ({
+    ...zones.map((zone, k) => ({
       type: 'Feature',
       properties: {
-        name: stop.name || `Stop ${k + 1}`,
-        kind: 'stop',
+        name: zone.name || `Braking zone ${k + 1}`,
+        kind: 'braking-zone',
         number: k + 1,
-        entryKmh: two(fromSi(stop.entrySpeed, 'speed')),
-        exitKmh: two(fromSi(stop.exitSpeed, 'speed')),
-        energyKj: two(fromSi(stop.energy, 'energy')),
+        entryKmh: two(fromSi(zone.entrySpeed, 'speed')),
+        exitKmh: two(fromSi(zone.exitSpeed, 'speed')),
+        energyKj: two(fromSi(zone.energy, 'energy')),
       },
-      geometry: { type: 'LineString', coordinates: part(stop.from, stop.to) },
+      geometry: { type: 'LineString', coordinates: part(zone.from, zone.to) },
     })),
   ];
   return `${JSON.stringify({ type: 'FeatureCollection', features }, null, 1)}\n`;
@@ -81,22 +81,22 @@ export function circuitGeoJson(
 const escaped = (text: string) =>
   text.replace(/[<>&"']/g, (c) => `&#${c.charCodeAt(0)};`).replace(/[^\P{Cc}\t\n]/gu, '');
 
-/** A circuit as GPX 1.1: a closed track with heights, and a waypoint where each stop begins. */
+/** A circuit as GPX 1.1: a closed track with heights, and a waypoint where each braking zone begins. */
 export function circuitGpx(
   name: string,
   line: SampledLine,
   place: CircuitPlace,
-  stops: readonly MarkedStop[],
+  zones: readonly MarkedZone[],
 ): string {
   const all = points(line, place);
   const cells = line.distance.length - 1;
   const point = ([lon, lat, height]: readonly [number, number, number], tag: string, inner = '') =>
     `<${tag} lat="${lat}" lon="${lon}"><ele>${height}</ele>${inner}</${tag}>`;
-  const marks = stops.map((stop, k) =>
+  const marks = zones.map((zone, k) =>
     point(
-      all[Math.round((stop.from / line.length) * cells) % cells],
+      all[Math.round((zone.from / line.length) * cells) % cells],
       'wpt',
-      `<name>${k + 1} ${escaped(stop.name)}</name>`,
+      `<name>${k + 1} ${escaped(zone.name)}</name>`,
     ),
   );
   const track = all.map((p) => point(p, 'trkpt'));

@@ -99,7 +99,7 @@ export function fitPart(car: Car, part: Part, where: Axle): Car {
       // What was measured or has aged was the old fluid.
       return { ...car, fluid: { ...car.fluid, kind: part.id, ageMonths: 0, measuredBoilingC: null } };
     case 'line':
-      return { ...car, pedal: { ...car.pedal, hoseGrowthMm3BarM: part.values.growthMm3BarM } };
+      return { ...car, pedal: { ...car.pedal, hoseExpansionMm3BarM: part.values.growthMm3BarM } };
     case 'cylinder': {
       const { cylinders } = car.pedal;
       const { boreMm, strokeMm } = part.values;

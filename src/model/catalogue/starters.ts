@@ -1,6 +1,6 @@
 import { closeCircuit } from '../edit/closeCircuit';
 import type { AxleBrakes } from '../schema/axle';
-import type { Circuit, CircuitStop } from '../schema/circuit';
+import type { Circuit, CircuitZone } from '../schema/circuit';
 
 /** A plain closed oval to begin a circuit of straights and corners from. */
 export function starterLine(id: string, name: string): Circuit {
@@ -27,8 +27,8 @@ export function starterLine(id: string, name: string): Circuit {
   return closeCircuit(circuit) ?? circuit;
 }
 
-/** A stop to begin a list from. */
-export function starterStop(name: string): CircuitStop {
+/** A braking zone to begin a list from. */
+export function starterZone(name: string): CircuitZone {
   return {
     name,
     entryKmh: 160,

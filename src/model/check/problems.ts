@@ -4,7 +4,7 @@ import { circuitClosing } from '../edit/closeCircuit';
 import { fromSi, toSi } from '../quantity/units';
 import type { Circuit } from '../schema/circuit';
 import type { Project } from '../schema/project';
-import { dayInput, setupOf, stopLength } from '../toCore/toCore';
+import { dayInput, setupOf, zoneLength } from '../toCore/toCore';
 import type { Problem } from './problem';
 
 /** A lap that misses closing by more than this share of its length cannot be driven as a lap. */
@@ -18,27 +18,27 @@ export function circuitProblems(circuit: Circuit): Problem[] {
     return closing ? closingProblems(closing) : [];
   }
   const problems: Problem[] = [];
-  layout.stops.forEach((stop, i) => {
-    const next = layout.stops[(i + 1) % layout.stops.length];
-    const at = (field: string) => `layout.stops[${i}].${field}`;
-    const length = stopLength(stop);
-    const mean = (toSi(stop.entryKmh, 'speed') ** 2 - toSi(stop.exitKmh, 'speed') ** 2) / (2 * length);
+  layout.zones.forEach((zone, i) => {
+    const next = layout.zones[(i + 1) % layout.zones.length];
+    const at = (field: string) => `layout.zones[${i}].${field}`;
+    const length = zoneLength(zone);
+    const mean = (toSi(zone.entryKmh, 'speed') ** 2 - toSi(zone.exitKmh, 'speed') ** 2) / (2 * length);
     if (mean > 45) {
       problems.push({
         path: at('distanceM'),
-        message: say.mKmHM(length.toFixed(0), stop.entryKmh, stop.exitKmh, mean.toFixed(0)),
+        message: say.mKmHM(length.toFixed(0), zone.entryKmh, zone.exitKmh, mean.toFixed(0)),
         severity: 'error',
       });
     }
-    if (stop.timeToNextS === null) return;
-    const [least, most] = timeRange(toSi(stop.exitKmh, 'speed'), toSi(next.entryKmh, 'speed'), stop.toNextM);
-    if (stop.timeToNextS < least - 0.05 || stop.timeToNextS > most + 0.05) {
+    if (zone.timeToNextS === null) return;
+    const [least, most] = timeRange(toSi(zone.exitKmh, 'speed'), toSi(next.entryKmh, 'speed'), zone.toNextM);
+    if (zone.timeToNextS < least - 0.05 || zone.timeToNextS > most + 0.05) {
       const range = Number.isFinite(most)
         ? `${least.toFixed(1)} to ${most.toFixed(1)} s`
         : `at least ${least.toFixed(1)} s`;
       problems.push({
         path: at('timeToNextS'),
-        message: say.doesNotFitM(stop.toNextM, stop.exitKmh, next.entryKmh, range),
+        message: say.doesNotFitM(zone.toNextM, zone.exitKmh, next.entryKmh, range),
         severity: 'error',
       });
     }
@@ -67,15 +67,15 @@ function closingProblems(closing: ClosingError): Problem[] {
   ];
 }
 
-/** Plans whose car would lift off at a speed that a list of stops gives; a solved lap is held below it. */
+/** Plans whose car would lift off at a speed that a list of braking zones gives; a solved lap is held below it. */
 function liftProblems(project: Project): Problem[] {
   return project.plans.flatMap((plan, i): Problem[] => {
     const input = dayInput(setupOf(project, plan.id));
     const { vehicle, driver, circuit, sessions, humidity } = input;
-    if (circuit.kind !== 'stops' || vehicle.downforceArea >= 0) return [];
+    if (circuit.kind !== 'zones' || vehicle.downforceArea >= 0) return [];
     const density = moistAirDensity(pressureOf(input), sessions[0].ambient, humidity);
     const most = liftSpeed(forcesOf(vehicle, { ...driver, pace: 1 }, density, 0));
-    const fastest = Math.max(...circuit.stops.map((stop) => stop.entrySpeed));
+    const fastest = Math.max(...circuit.zones.map((zone) => zone.entrySpeed));
     if (fastest <= most) return [];
     const message = say.bodySLiftWould(fromSi(most, 'speed').toFixed(0), fromSi(fastest, 'speed').toFixed(0));
     return [{ path: `plans[${i}]`, message, severity: 'error' }];

@@ -49,7 +49,7 @@ describe('changes to a car', () => {
     );
     // The day's own what-ifs are not about the car.
     expect(
-      changesOfWhatIf({ ambientC: 30, hotLaps: 4, gripPercent: 90, brakingCommitmentPercent: 80 }),
+      changesOfWhatIf({ ambientC: 30, hotLaps: 4, gripPercent: 90, brakingGripUsedPercent: 80 }),
     ).toEqual([]);
   });
 
@@ -77,7 +77,7 @@ describe('changes to a car', () => {
       [
         { kind: 'tape', axle: 'front', percent: 40 },
         /^front ducts 40 % blanked off$/,
-        (c) => c.front.tapePercent,
+        (c) => c.front.blankedOffPercent,
         40,
       ],
       [

@@ -43,7 +43,7 @@ export function withChange(car: Car, change: Change, parts: readonly Part[]): Ca
         rightDuctAreaCm2: null,
       });
     case 'tape':
-      return onAxle(car, change.axle, { tapePercent: change.percent });
+      return onAxle(car, change.axle, { blankedOffPercent: change.percent });
     case 'vanes':
       return onAxle(car, change.axle, {
         rotor: { ...car[change.axle].rotor, vaneType: change.vaneType },

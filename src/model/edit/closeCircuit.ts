@@ -2,7 +2,7 @@ import { type ClosingError, closeLine, closingError } from '../../core';
 import type { Circuit } from '../schema/circuit';
 import { circuitInput } from '../toCore/toCore';
 
-/** How far a circuit misses closing; null for a list of stops, which has no line. */
+/** How far a circuit misses closing; null for a list of braking zones, which has no line. */
 export function circuitClosing(circuit: Circuit): ClosingError | null {
   const input = circuitInput(circuit);
   return input.kind === 'line' ? closingError(input.segments) : null;

@@ -79,7 +79,7 @@ export const fitChanges = (project: Project, carId: string, changes: readonly Ch
   ),
 });
 
-/** @param clicks on the balance control at each stop of a lap */
+/** @param clicks on the balance control at each braking zone of a lap */
 export const setClicks = (project: Project, planId: string, clicks: readonly number[]): Project =>
   changePlan(project, planId, (plan) => ({ ...plan, clicks: [...clicks] }));
 
@@ -128,16 +128,16 @@ interface Fit {
 
 const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;
 
-/** Commitments into the plan, up to all there is; the rest into the tyres' grip; power into the car. */
+/** Grip used into the plan, up to all there is; the rest into the tyres' grip; power into the car. */
 export function takeFit(project: Project, setup: Setup, fit: Fit): Project {
-  const cornering = setup.plan.corneringCommitmentPercent * fit.cornering.factor;
-  const braking = setup.plan.brakingCommitmentPercent * fit.braking.factor;
+  const cornering = setup.plan.corneringGripUsedPercent * fit.cornering.factor;
+  const braking = setup.plan.brakingGripUsedPercent * fit.braking.factor;
   const within = (percent: number) => round(Math.min(100, Math.max(20, percent)), 1);
   const more = (percent: number) => Math.max(1, percent / 100);
   const planned = changePlan(project, setup.plan.id, (plan) => ({
     ...plan,
-    corneringCommitmentPercent: within(cornering),
-    brakingCommitmentPercent: within(braking),
+    corneringGripUsedPercent: within(cornering),
+    brakingGripUsedPercent: within(braking),
   }));
   const car = project.cars.find(({ id }) => id === setup.car.id);
   if (!car) return planned;

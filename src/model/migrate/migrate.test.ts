@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { oneSession } from '../../../tests/support/sessions';
 import { simulateDay } from '../../core';
+import { starterZone } from '../catalogue/starters';
 import { readProject, writeProject } from '../file/readProject';
 import { PROJECT_VERSION } from '../schema/project';
 import { DEFAULT_UNCERTAIN } from '../schema/uncertain';
@@ -26,6 +27,18 @@ function leaves(value: unknown, path = ''): [string, unknown][] {
 const MOVED =
   /^\/plans\/\d+\/(outLaps|outPacePercent|hotLaps|coolDownLaps|coolDownPacePercent|paddockMin|ambientC)$/;
 
+/** What version 6 calls otherwise. */
+const CALLED_6: readonly (readonly [RegExp, string])[] = [
+  [/\/brakingCommitmentPercent$/, '/brakingGripUsedPercent'],
+  [/\/corneringCommitmentPercent$/, '/corneringGripUsedPercent'],
+  [/\/wishK$/, '/targetMarginK'],
+  [/\/innerReliefPercent$/, '/loadFollowingPercent'],
+  [/\/hoseGrowthMm3BarM$/, '/hoseExpansionMm3BarM'],
+  [/\/tapePercent$/, '/blankedOffPercent'],
+  [/\/opennessPercent$/, '/wheelOpenAreaPercent'],
+];
+const calledNow = (path: string) => CALLED_6.reduce((now, [old, name]) => now.replace(old, name), path);
+
 describe('project files of older versions', () => {
   it.each([1, 2, 3, 4, 5])(
     'of version %i keep every value they have, and come back as they go out',
@@ -37,11 +50,19 @@ describe('project files of older versions', () => {
       const now = new Map(leaves(project));
       for (const [path, value] of leaves(old)) {
         if (path === '/version' || MOVED.test(path)) continue;
-        expect([path, now.get(path)]).toEqual([path, value]);
+        expect([path, now.get(calledNow(path))]).toEqual([path, value]);
       }
       expect(migrated(writeProject(project))).toEqual(project);
     },
   );
+
+  it('had stops where there are braking zones now', () => {
+    const old = JSON.parse(fileOf(5));
+    const zone = starterZone('Quench');
+    old.circuits[0].layout = { kind: 'stops', stops: [zone] };
+    const { layout } = migrated(JSON.stringify(old)).circuits[0];
+    expect(layout).toEqual({ kind: 'zones', zones: [zone] });
+  });
 
   it('get what they could not know as it was computed then', () => {
     const first = migrated(fileOf(1));
@@ -51,7 +72,12 @@ describe('project files of older versions', () => {
       { kind: 'cool', laps: 1, pacePercent: 40 },
       { kind: 'paddock', minutes: 30, fanKmh: 0 },
     ]);
-    expect(first.cars[0].front).toMatchObject({ drum: null, leftFactor: 1, rightFactor: 1, tapePercent: 0 });
+    expect(first.cars[0].front).toMatchObject({
+      drum: null,
+      leftFactor: 1,
+      rightFactor: 1,
+      blankedOffPercent: 0,
+    });
     expect(first.cars[0].front.rotor).toMatchObject({
       vaneType: 'straight',
       surface: 'plain',
@@ -63,7 +89,7 @@ describe('project files of older versions', () => {
     expect(second.parts).toEqual([]);
     expect(migrated(fileOf(3)).circuits[0].place).toBeNull();
     expect(migrated(fileOf(3)).plans[0]).toMatchObject({ pressureHpa: null, windKmh: 0 });
-    expect(migrated(fileOf(4)).plans[0]).toMatchObject({ wishK: 30, uncertain: DEFAULT_UNCERTAIN });
+    expect(migrated(fileOf(4)).plans[0]).toMatchObject({ targetMarginK: 30, uncertain: DEFAULT_UNCERTAIN });
     expect(migrated(fileOf(4))).toMatchObject({ currency: '€', prices: [] });
     expect(migrated(fileOf(5)).states).toEqual([]);
     expect(migrated(fileOf(5)).plans[0].start).toEqual({ kind: 'cold' });

@@ -167,17 +167,45 @@ function from4(project: Loose): Loose {
 }
 
 /** Version 5 began every day with cold brakes and kept none. */
+/** What version 6 calls by the field's terms. */
+const NAMES_6: Readonly<Record<string, string>> = {
+  brakingCommitmentPercent: 'brakingGripUsedPercent',
+  corneringCommitmentPercent: 'corneringGripUsedPercent',
+  wishK: 'targetMarginK',
+  innerReliefPercent: 'loadFollowingPercent',
+  hoseGrowthMm3BarM: 'hoseExpansionMm3BarM',
+  tapePercent: 'blankedOffPercent',
+  opennessPercent: 'wheelOpenAreaPercent',
+};
+const renamed = (value: unknown): Loose =>
+  Object.fromEntries(Object.entries(record(value)).map(([key, kept]) => [NAMES_6[key] ?? key, kept]));
+
 function from5(project: Loose): Loose {
   return {
     ...project,
     version: 6,
     states: [],
+    cars: list(project.cars, (car) => ({
+      ...renamed(car),
+      front: renamed(car.front),
+      rear: renamed(car.rear),
+      pedal: renamed(car.pedal),
+    })),
+    circuits: list(project.circuits, (circuit) => ({
+      ...circuit,
+      layout: withZones(record(circuit.layout)),
+    })),
     plans: list(project.plans, (plan) => ({
       start: { kind: 'cold' },
-      ...plan,
+      ...renamed(plan),
       uncertain: withEveryRange(record(plan.uncertain)),
     })),
   };
+}
+
+/** Version 5 called braking zones stops. */
+function withZones({ stops, ...layout }: Loose): Loose {
+  return layout.kind === 'stops' ? { ...layout, kind: 'zones', zones: stops } : layout;
 }
 
 /** Ranges of what version 5 did not draw: known, and not used. */

@@ -120,17 +120,17 @@ export const MOVABLES = {
     change: null,
     parameters: ['corneringGrip', 'brakingGrip'],
   },
-  brakingCommitmentPercent: {
+  brakingGripUsedPercent: {
     title: 'Share of grip used in braking',
     quantity: 'percent',
     step: 1,
     decimals: 0,
     range: fixed(50, 100),
-    bounds: within('plans', 'brakingCommitmentPercent'),
-    read: ({ plan }) => plan.brakingCommitmentPercent,
-    write: (setup, brakingCommitmentPercent) => ({
+    bounds: within('plans', 'brakingGripUsedPercent'),
+    read: ({ plan }) => plan.brakingGripUsedPercent,
+    write: (setup, brakingGripUsedPercent) => ({
       ...setup,
-      plan: { ...setup.plan, brakingCommitmentPercent },
+      plan: { ...setup.plan, brakingGripUsedPercent },
     }),
     change: null,
     parameters: ['brakingGrip'],

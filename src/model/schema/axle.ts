@@ -182,7 +182,7 @@ export const axleSchema = z
       step: 1,
       description: 'Open area of the right wheel’s duct. Left empty, both sides are alike.',
     }).nullable(),
-    tapePercent: numberField({
+    blankedOffPercent: numberField({
       title: 'Blanked off',
       quantity: 'percent',
       min: 0,
@@ -210,7 +210,7 @@ export const axleSchema = z
       description:
         'Share of the inner surface it covers. It keeps dirt and heat from the hose, and air from the surface.',
     }),
-    opennessPercent: numberField({
+    wheelOpenAreaPercent: numberField({
       title: 'Wheel open area',
       quantity: 'percent',
       min: 0,

@@ -187,7 +187,7 @@ export const carSchema = z.strictObject({
     step: 10,
     description: 'Mean of front and rear, between the middles of the tyres.',
   }),
-  innerReliefPercent: numberField({
+  loadFollowingPercent: numberField({
     title: 'Side-to-side (load-following) distribution',
     quantity: 'percent',
     min: 0,

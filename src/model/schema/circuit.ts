@@ -53,7 +53,7 @@ export const cornerSchema = z.strictObject({
 
 export const segmentSchema = z.discriminatedUnion('kind', [straightSchema, cornerSchema]);
 
-export const typedStopSchema = z
+export const typedZoneSchema = z
   .strictObject({
     name: z.string().trim().max(60).meta({ title: 'Place' }),
     entryKmh: numberField({
@@ -114,13 +114,13 @@ export const typedStopSchema = z
     gradePercent: grade,
   })
   .check((ctx) => {
-    const stop = ctx.value;
-    if (stop.exitKmh >= stop.entryKmh) {
+    const zone = ctx.value;
+    if (zone.exitKmh >= zone.entryKmh) {
       ctx.issues.push({
         code: 'custom',
-        input: stop.exitKmh,
+        input: zone.exitKmh,
         path: ['exitKmh'],
-        message: `must be under the entry speed (${stop.entryKmh} km/h): a braking zone cannot be faster out than in`,
+        message: `must be under the entry speed (${zone.entryKmh} km/h): a braking zone cannot be faster out than in`,
       });
     }
   });
@@ -166,7 +166,7 @@ export const placeSchema = z.strictObject({
 });
 export type CircuitPlace = z.infer<typeof placeSchema>;
 
-/** A circuit, as stored: a line of straights and corners, or a list of stops. */
+/** A circuit, as stored: a line of straights and corners, or a list of braking zones. */
 export const circuitSchema = z
   .strictObject({
     id: idSchema,
@@ -193,7 +193,7 @@ export const circuitSchema = z
     place: placeSchema.nullable(),
     layout: z.discriminatedUnion('kind', [
       z.strictObject({ kind: z.literal('line'), segments: z.array(segmentSchema).min(2).max(400) }),
-      z.strictObject({ kind: z.literal('stops'), stops: z.array(typedStopSchema).min(1).max(200) }),
+      z.strictObject({ kind: z.literal('zones'), zones: z.array(typedZoneSchema).min(1).max(200) }),
     ]),
   })
   .check((ctx) => {
@@ -212,4 +212,4 @@ export const circuitSchema = z
 
 export type Circuit = z.infer<typeof circuitSchema>;
 export type CircuitSegment = z.infer<typeof segmentSchema>;
-export type CircuitStop = z.infer<typeof typedStopSchema>;
+export type CircuitZone = z.infer<typeof typedZoneSchema>;

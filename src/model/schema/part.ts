@@ -17,7 +17,7 @@ const celsius = (title: string, usual: readonly [number, number], description: s
   });
 const plain = (
   title: string,
-  quantity: 'factor' | 'density' | 'smallLength' | 'area' | 'percent' | 'hoseGrowth' | 'friction',
+  quantity: 'factor' | 'density' | 'smallLength' | 'area' | 'percent' | 'hoseExpansion' | 'friction',
   min: number,
   max: number,
   usual: readonly [number, number],
@@ -140,7 +140,7 @@ export const partSchema = z.discriminatedUnion('kind', [
     kind: z.literal('line'),
     ...shared,
     values: z.strictObject({
-      growthMm3BarM: plain('Growth', 'hoseGrowth', 0, 60, [3, 25], 'Volume a metre gains with each bar.'),
+      growthMm3BarM: plain('Growth', 'hoseExpansion', 0, 60, [3, 25], 'Volume a metre gains with each bar.'),
     }),
   }),
   z.strictObject({

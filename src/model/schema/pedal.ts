@@ -153,9 +153,9 @@ export const pedalSchema = z.strictObject({
     step: 10,
     description: 'Length of flexible hose to one wheel.',
   }),
-  hoseGrowthMm3BarM: numberField({
+  hoseExpansionMm3BarM: numberField({
     title: 'Hose expansion',
-    quantity: 'hoseGrowth',
+    quantity: 'hoseExpansion',
     min: 0,
     max: 60,
     usual: [3, 25],

@@ -126,7 +126,7 @@ export const planSchema = z.strictObject({
     step: 5,
     description: 'Compass direction it comes from; north is 0, east 90.',
   }),
-  brakingCommitmentPercent: numberField({
+  brakingGripUsedPercent: numberField({
     title: 'Share of grip used in braking',
     quantity: 'percent',
     min: 20,
@@ -135,7 +135,7 @@ export const planSchema = z.strictObject({
     step: 1,
     description: 'Share of the tyres’ grip the driver uses in braking.',
   }),
-  corneringCommitmentPercent: numberField({
+  corneringGripUsedPercent: numberField({
     title: 'Share of grip used in corners',
     quantity: 'percent',
     min: 20,
@@ -145,7 +145,7 @@ export const planSchema = z.strictObject({
     description: 'Share of the tyres’ grip the driver uses in corners.',
   }),
   brakesEarlier: z.boolean().meta({ title: 'Brake earlier when the brakes fade' }),
-  /** On the driver's balance control at each stop in driving order; missing ones are 0 */
+  /** On the driver's balance control at each braking zone in driving order; missing ones are 0 */
   clicks: z
     .array(
       numberField({
@@ -169,7 +169,7 @@ export const planSchema = z.strictObject({
     step: 0.05,
     description: 'From first touch to full braking.',
   }),
-  wishK: numberField({
+  targetMarginK: numberField({
     title: 'Margin to keep',
     quantity: 'difference',
     min: 0,

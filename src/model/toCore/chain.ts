@@ -83,7 +83,8 @@ function axleForce(car: Car, axle: Axle, parts: readonly Part[]): AxleForce {
     padGive: toSi(brakes.padThicknessMm, 'smallLength') / toSi(pad.modulus, 'stress'),
     clearance: toSi(caliper.clearanceMm, 'smallLength'),
     opening: 1 / toSi(caliper.stiffnessKnMm, 'stiffness'),
-    hoseGrowth: ((car.pedal.hoseGrowthMm3BarM * 1e-9) / BAR) * toSi(car.pedal.hoseLengthMm, 'smallLength'),
+    hoseExpansion:
+      ((car.pedal.hoseExpansionMm3BarM * 1e-9) / BAR) * toSi(car.pedal.hoseLengthMm, 'smallLength'),
     fluidGive: fluid / toSi(fluidOf(car.fluid.kind, parts).modulus, 'stress'),
   };
 }

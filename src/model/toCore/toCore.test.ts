@@ -5,9 +5,9 @@ import { boilingPoint, tableAt, uniformTable, ZERO_CELSIUS } from '../../core';
 import { FLUIDS } from '../catalogue/fluids';
 import { MATERIAL_IDS, ROTOR_MATERIALS } from '../catalogue/materials';
 import { nominalFriction, PADS } from '../catalogue/pads';
-import { starterStop } from '../catalogue/starters';
+import { starterZone } from '../catalogue/starters';
 import type { Car } from '../schema/car';
-import { cornerOf, dayInput, fluidBoilingPointC, fluidWater, setupOf, stopLength } from './toCore';
+import { cornerOf, dayInput, fluidBoilingPointC, fluidWater, setupOf, zoneLength } from './toCore';
 
 const setup = setupOf(demoProject, 'plan-ovel-nettle');
 
@@ -40,7 +40,7 @@ describe('from stored units to SI', () => {
     expect(pad.area).toBeCloseTo(74e-4, 12);
     expect(pad.limit).toBeCloseTo(PADS.estate.limit + ZERO_CELSIUS, 9);
     expect(caliper).toMatchObject({ mass: 4.6, fluidMass: 0.06, plateToFluid: 1.4 });
-    expect(air).toMatchObject({ ductArea: 0, openness: 0.5, coolingFactor: 1 });
+    expect(air).toMatchObject({ ductArea: 0, wheelOpenArea: 0.5, coolingFactor: 1 });
     expect(input.front.boilingPoint).toBe(input.rear.boilingPoint);
   });
 
@@ -56,15 +56,15 @@ describe('from stored units to SI', () => {
   });
 
   it('finds a typed stop’s length from its deceleration: (v1² − v2²)/2a', () => {
-    const stop = {
-      ...starterStop('x'),
+    const zone = {
+      ...starterZone('x'),
       entryKmh: 144,
       exitKmh: 72,
       by: 'deceleration' as const,
       decelerationMs2: 6,
     };
-    expect(stopLength(stop)).toBeCloseTo((40 ** 2 - 20 ** 2) / 12, 9);
-    expect(stopLength({ ...stop, by: 'distance', distanceM: 55 })).toBe(55);
+    expect(zoneLength(zone)).toBeCloseTo((40 ** 2 - 20 ** 2) / 12, 9);
+    expect(zoneLength({ ...zone, by: 'distance', distanceM: 55 })).toBe(55);
   });
 
   it('names an unknown plan', () => {

@@ -21,7 +21,7 @@ import { CALIPER_BODIES, MOUNTINGS, PISTONS } from '../catalogue/parts';
 import { toSi } from '../quantity/units';
 import type { AxleBrakes } from '../schema/axle';
 import type { Car } from '../schema/car';
-import type { Circuit, CircuitStop } from '../schema/circuit';
+import type { Circuit, CircuitZone } from '../schema/circuit';
 import type { Part } from '../schema/part';
 import type { Plan, PlanLeg } from '../schema/plan';
 import type { Project } from '../schema/project';
@@ -139,37 +139,37 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
     air: {
       ductArea: toSi(side === 'left' ? axle.ductAreaCm2 : rightDuct, 'area'),
       ductCoefficient: toSi(axle.ductCoefficientPercent, 'percent'),
-      tape: toSi(axle.tapePercent, 'percent'),
+      tape: toSi(axle.blankedOffPercent, 'percent'),
       toCaliper: toSi(axle.toCaliperPercent, 'percent'),
       recirculation: toSi(axle.recirculationPercent, 'percent'),
       shield: toSi(axle.shieldPercent, 'percent'),
-      openness: toSi(axle.opennessPercent, 'percent'),
+      wheelOpenArea: toSi(axle.wheelOpenAreaPercent, 'percent'),
       coolingFactor: axle.coolingFactor * (side === 'left' ? axle.leftFactor : axle.rightFactor),
     },
     constants: DEFAULT_CONSTANTS,
   };
 }
 
-/** Braking distance of a typed stop, m. */
-export function stopLength(stop: CircuitStop): number {
-  if (stop.by === 'distance') return stop.distanceM;
-  return (toSi(stop.entryKmh, 'speed') ** 2 - toSi(stop.exitKmh, 'speed') ** 2) / (2 * stop.decelerationMs2);
+/** Braking distance of a typed braking zone, m. */
+export function zoneLength(zone: CircuitZone): number {
+  if (zone.by === 'distance') return zone.distanceM;
+  return (toSi(zone.entryKmh, 'speed') ** 2 - toSi(zone.exitKmh, 'speed') ** 2) / (2 * zone.decelerationMs2);
 }
 
 /** A stored circuit in SI. */
 export function circuitInput(circuit: Circuit): CircuitInput {
   const { layout } = circuit;
-  if (layout.kind === 'stops') {
+  if (layout.kind === 'zones') {
     return {
-      kind: 'stops',
-      stops: layout.stops.map((stop) => ({
-        name: stop.name,
-        entrySpeed: toSi(stop.entryKmh, 'speed'),
-        exitSpeed: toSi(stop.exitKmh, 'speed'),
-        length: stopLength(stop),
-        grade: toSi(stop.gradePercent, 'percent'),
-        toNext: stop.toNextM,
-        timeToNext: stop.timeToNextS,
+      kind: 'zones',
+      zones: layout.zones.map((zone) => ({
+        name: zone.name,
+        entrySpeed: toSi(zone.entryKmh, 'speed'),
+        exitSpeed: toSi(zone.exitKmh, 'speed'),
+        length: zoneLength(zone),
+        grade: toSi(zone.gradePercent, 'percent'),
+        toNext: zone.toNextM,
+        timeToNext: zone.timeToNextS,
       })),
     };
   }
@@ -208,7 +208,7 @@ export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
     brakes: chainOf(car, parts),
     wheelRadius: toSi(car.tyres.rollingRadiusMm, 'smallLength'),
     trackWidth: toSi(car.trackWidthMm, 'smallLength'),
-    innerRelief: toSi(car.innerReliefPercent, 'percent'),
+    loadFollowing: toSi(car.loadFollowingPercent, 'percent'),
     recovery: car.recovery && {
       axle: car.recovery.axle,
       power: toSi(car.recovery.powerKw, 'power'),
@@ -250,8 +250,8 @@ export function dayInput({ car, circuit, plan, parts, begun }: Setup): DayInput 
   return {
     vehicle: vehicleOf(car, parts),
     driver: {
-      brakingCommitment: toSi(plan.brakingCommitmentPercent, 'percent'),
-      corneringCommitment: toSi(plan.corneringCommitmentPercent, 'percent'),
+      brakingGripUsed: toSi(plan.brakingGripUsedPercent, 'percent'),
+      corneringGripUsed: toSi(plan.corneringGripUsedPercent, 'percent'),
       brakeBuildUp: plan.brakeBuildUpS,
     },
     circuit: circuitInput(circuit),

@@ -79,8 +79,8 @@ function drive(setup: Setup, laps: number): DayResult {
     ...setup,
     plan: {
       ...plan,
-      brakingCommitmentPercent: plan.brakingCommitmentPercent * DRIVER.braking,
-      corneringCommitmentPercent: plan.corneringCommitmentPercent * DRIVER.cornering,
+      brakingGripUsedPercent: plan.brakingGripUsedPercent * DRIVER.braking,
+      corneringGripUsedPercent: plan.corneringGripUsedPercent * DRIVER.cornering,
     },
   });
   const cooled = movedBy(planned, { frontCooling: COOLING, rearCooling: COOLING });

@@ -19,7 +19,7 @@ export interface Assessed {
   readonly rotorMass: Readonly<Record<AxleName, number>>;
 }
 
-/** Drives a setup's day. */
+/** Drives a setup's day and sums it up. @throws RangeError as `simulateDay` */
 export function assess(setup: Setup): Assessed {
   const input = dayInput(setup);
   const mass = (axle: AxleName) => {

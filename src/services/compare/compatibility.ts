@@ -39,14 +39,14 @@ export type Finding =
       readonly force: number;
       readonly travel: number;
     }
-  /** Front share after less before, 0 to 1; stops at which the rear is nearer to locking, before, after, of all */
+  /** Front share after less before, 0 to 1; braking zones at which the rear is nearer to locking, before, after, of all */
   | {
       readonly kind: 'balance';
       readonly found: 'stays' | 'moves' | 'rear-first';
       readonly moved: number;
       readonly before: number;
       readonly after: number;
-      readonly stops: number;
+      readonly zones: number;
     };
 
 /** One thing a change is looked at for. */
@@ -139,14 +139,14 @@ export function pedalStays(before: Assessed, after: Assessed): Check {
 
 /** Whether the rear does not come nearer to locking first. */
 export function balanceStays(before: Assessed, after: Assessed): Check {
-  const share = (a: Assessed) => a.summary.rearFirst / Math.max(1, a.summary.hotStops);
+  const share = (a: Assessed) => a.summary.rearFirst / Math.max(1, a.summary.hotZones);
   const moved = after.frontShare - before.frontShare;
   const found = {
     kind: 'balance',
     moved,
     before: before.summary.rearFirst,
     after: after.summary.rearFirst,
-    stops: after.summary.hotStops,
+    zones: after.summary.hotZones,
   } as const;
   if (share(after) > share(before) + 0.02) return { ...found, state: 'no', found: 'rear-first' };
   if (Math.abs(moved) > 0.02) return { ...found, state: 'look', found: 'moves' };

@@ -25,7 +25,10 @@ export interface Candidate {
 /** What is to be gained: room under the limits, or pads warm enough to bite. */
 export type Target = 'heat' | 'bite';
 
-/** The margin a target is about: the fewest kelvin left to a limit, or over the low end of a pad's window. */
+/**
+ * The margin a target is about, K: the least left to a limit, or over the low end of a pad's window.
+ * @throws RangeError for a day without any
+ */
 export function targetMargin({ summary }: Assessed, target: Target): Margin {
   const bites = (['front', 'rear'] as const).flatMap((axle) => coldestBite(summary, axle) ?? []);
   if (target === 'heat' || bites.length === 0) return leastMargin(summary);
@@ -77,7 +80,7 @@ export function singleSteps(setup: Setup): Candidate[] {
       case 'fluid':
         return part.id !== car.fluid.kind || car.fluid.ageMonths > 0 || car.fluid.measuredBoilingC !== null;
       case 'line':
-        return part.values.growthMm3BarM < car.pedal.hoseGrowthMm3BarM;
+        return part.values.growthMm3BarM < car.pedal.hoseExpansionMm3BarM;
       case 'cylinder': {
         const { cylinders } = car.pedal;
         if (cylinders.kind !== 'pair') return part.values.boreMm !== cylinders.boreMm;
@@ -90,7 +93,7 @@ export function singleSteps(setup: Setup): Candidate[] {
   const tape = (['front', 'rear'] as const).flatMap((axle) =>
     car[axle].ductAreaCm2 > 0
       ? [50, 100]
-          .filter((percent) => percent > car[axle].tapePercent)
+          .filter((percent) => percent > car[axle].blankedOffPercent)
           .map((percent): Candidate => {
             const changes: Change[] = [{ kind: 'tape', axle, percent }];
             return { id: `${axle}:tape:${percent}`, changes };
@@ -184,7 +187,11 @@ function allLeft({ assessed, gain, target }: Rung): number {
 /** K for each 100 of money: without end where a gain is free. */
 const perHundred = (gain: number, price: number) => (gain <= 0 ? 0 : (100 * gain) / price);
 
-/** Judges a step that has been driven. */
+/**
+ * Judges a step that has been driven: what it gains, K, costs, weighs, kg, and what stands against it.
+ * @param base the setup as it is
+ * @param assessed with the step
+ */
 export function rungOf(
   project: Project,
   setup: Setup,
@@ -224,7 +231,7 @@ export function repriced(project: Project, setup: Setup, rung: Rung): Rung {
   };
 }
 
-/** What gains most for its money first; then what is ruled out, and what gains nothing. */
+/** What gains most K for its money first; then what is ruled out, and what gains nothing. */
 export function ranked(rungs: readonly Rung[]): Rung[] {
   const group = ({ possible, gain, tooCold }: Rung) =>
     gain < 0.5 ? 3 : !possible ? 2 : tooCold.length > 0 ? 1 : 0;
@@ -236,15 +243,15 @@ export function ranked(rungs: readonly Rung[]): Rung[] {
   );
 }
 
-/** By how much the longest hot stop overruns, m; infinite where the car does not stop. */
+/** By how much the longest hot braking zone overruns, m; infinite where the car does not stop. */
 const overrunOf = ({ summary: { fade } }: Assessed): number =>
   fade === null ? 0 : (fade.extraDistance ?? Number.POSITIVE_INFINITY);
 
-/** What a step does to the length of a stop, and what it does not. */
-export function stopsText(base: Assessed, after: Assessed, units: UnitChoice): string {
+/** What a step does to the length of a braking zone, and what it does not. */
+export function zonesText(base: Assessed, after: Assessed, units: UnitChoice): string {
   const [before, now] = [overrunOf(base), overrunOf(after)];
   const metres = (m: number) => formatQuantity(m, 'distance', units);
-  const { hotStops, limits } = base.summary;
+  const { hotZones, limits } = base.summary;
   const tyres = limits.tyres ?? 0;
   if (now === Number.POSITIVE_INFINITY) {
     return before === now ? say.carStillDoesNot : say.carNoLongerStops;
@@ -259,7 +266,7 @@ export function stopsText(base: Assessed, after: Assessed, units: UnitChoice): s
       : say.longestOverrunGoes(metres(before), metres(now));
   }
   if (now > 0.5) return say.brakingGetsLongerUp(metres(now));
-  return tyres === hotStops ? say.shortensNoBrakingZone : say.shortensNoBrakingZoneBrakes(tyres, hotStops);
+  return tyres === hotZones ? say.shortensNoBrakingZone : say.shortensNoBrakingZoneBrakes(tyres, hotZones);
 }
 
 /** Whether a fluid step is only a fresh fill of what is in the car. */

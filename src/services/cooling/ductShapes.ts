@@ -8,7 +8,7 @@ export interface DuctShape {
   readonly height: number;
 }
 
-/** Sections that have an open area together. @param area m², over 0 */
+/** One to three round or flat oval sections, m, that have an open area together; exact. @param area m², over 0 */
 export function ductShapes(area: number): DuctShape[] {
   return [1, 2, 3].map((count) => {
     const each = area / count;

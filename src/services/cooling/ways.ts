@@ -52,7 +52,9 @@ const MOST_COOL = 3;
 /**
  * Ways to keep a margin at every limit over the planned day, each with as little of it as does. Cars are changed only
  * where the margin is missing.
+ * @param wish K
  * @param need of the same setup and wish
+ * @throws RangeError as `simulateDay`
  */
 export function waysToKeep(project: Project, setup: Setup, wish: number, need: CoolingNeed): Way[] {
   return new WayFinder(project, setup, wish, need).all();
@@ -116,7 +118,7 @@ class WayFinder {
 
   private ducts(): Way {
     const changes = AXLES.filter((axle) => this.need[axle].area > 0).flatMap((axle): Change[] => [
-      ...(this.setup.car[axle].tapePercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
+      ...(this.setup.car[axle].blankedOffPercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
       {
         kind: 'duct',
         axle,

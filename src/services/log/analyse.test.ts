@@ -56,10 +56,10 @@ describe('a log laid over its plan', () => {
   });
 
   it('gives each stop its corner’s name and about the simulated lap’s energy', () => {
-    const names = analysis.solved.stops.map((s) => s.name);
+    const names = analysis.solved.zones.map((s) => s.name);
     for (const piece of analysis.pieces.filter((p) => p.kind === 'hot')) {
       const { trace } = analysis.day.laps[piece.lap];
-      expect(trace.stops.map((s) => s.name)).toEqual(names);
+      expect(trace.zones.map((s) => s.name)).toEqual(names);
       expect(lapHeat(trace) / lapHeat(analysis.solved)).toBeGreaterThan(0.97);
       expect(lapHeat(trace) / lapHeat(analysis.solved)).toBeLessThan(1.02);
       // The stand-in holds back a little in corners and in braking.

@@ -91,7 +91,10 @@ const MEASURED: readonly (readonly [Channel, WheelName, RecordedPart])[] = [
   ['fluidRear', 'rearLeft', 'fluid'],
 ];
 
-/** Lays a log over a setup: laps, stops, temperatures. */
+/**
+ * Lays a log over a setup: laps, braking zones, temperatures, SI.
+ * @throws RangeError as `simulateDay`
+ */
 export function analyseLog(prepared: PreparedLog, setup: Setup): LogAnalysis {
   const { log, input, pieces, ambient } = prepared;
   if (!pieces.some(isDriven)) {

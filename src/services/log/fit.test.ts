@@ -14,8 +14,8 @@ describe('a lap driven with other grip and power', () => {
       {
         ...input.driver,
         pace: 1,
-        corneringCommitment: input.driver.corneringCommitment * truth[0],
-        brakingCommitment: input.driver.brakingCommitment * truth[1],
+        corneringGripUsed: input.driver.corneringGripUsed * truth[0],
+        brakingGripUsed: input.driver.brakingGripUsed * truth[1],
       },
       { airDensity: 1.2, ductDragArea: 0 },
     );

@@ -56,7 +56,10 @@ export function driveWith(
 /**
  * Finds the grip used in corners and in braking and the power with which the solved lap goes as the logged one did
  * (Levenberg and Marquardt's least squares over the speeds along the lap). Only the product of the tyres' grip and the
- * driver's commitment shows in a lap; which of the two it is, a log cannot tell.
+ * share of it used shows in a lap; which of the two it is, a log cannot tell.
+ * @param airDensity kg/m³
+ * @param ductDragArea of the brake ducts, Cd·A, m²
+ * @returns factors on the day's own, with their standard errors, and the RMS error of speed, m/s
  */
 export function fitLap(input: DayInput, logged: LapTrace, airDensity: number, ductDragArea: number): LapFit {
   const start = logged.distance[0];

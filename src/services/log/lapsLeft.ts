@@ -10,7 +10,11 @@ export interface LapsLeft {
   readonly margin: Margin | null;
 }
 
-/** Goes on with the last whole lap and counts until something is over its limit. */
+/**
+ * Goes on with the last whole lap and counts until something is over its limit.
+ * @param looked most laps to look ahead
+ * @returns null where the log has no whole lap
+ */
 export function lapsLeft(prepared: PreparedLog, looked = 20): LapsLeft | null {
   const whole = prepared.pieces.filter((p) => p.kind === 'lap' && p.whole);
   const last = whole[whole.length - 1];

@@ -49,7 +49,11 @@ const LONGEST = 60_000;
 /** Shortest lap that is taken, m. */
 const SHORTEST = 150;
 
-/** Finds the lap in a track and smooths it. @param bound farthest the line may lie off a point, m; null leaves it free */
+/**
+ * Finds the lap in a track and smooths it.
+ * @param bound farthest the line may lie off a point, m; null leaves it free
+ * @returns what is wrong with it where there is no lap
+ */
 export function findLine(file: FileTrack, bound: number | null): FoundLine | Refused {
   const { track: raw, origin } = flat(file);
   const { track, jumps } = withoutJumps(raw);
@@ -136,7 +140,10 @@ export interface FoundCircuit {
 
 const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;
 
-/** Cuts the line, begun and turned as chosen, into straights and numbered corners. */
+/**
+ * Cuts the line, begun and turned as chosen, into straights and numbered corners.
+ * @returns what is wrong with it where it cannot be closed
+ */
 export function circuitFrom(
   found: FoundLine,
   choice: LineChoice,

@@ -18,6 +18,8 @@ export const pieceCount = ({ plan }: Setup): number => Math.ceil(plan.uncertain.
 
 /**
  * One piece of a setup's uncertain runs, from the seed alone, whoever computes it.
+ * @param piece from 0
+ * @returns runs of the piece × layout.width, as `writeRun` writes them
  * @throws RangeError when no input is uncertain
  */
 export function uncertainPiece(setup: Setup, piece: number): Float32Array {
@@ -34,7 +36,11 @@ export function uncertainPiece(setup: Setup, piece: number): Float32Array {
   return values;
 }
 
-/** Bands, chances and what matters, from all pieces in order. */
+/**
+ * Bands, chances and what matters, from all pieces in order.
+ * @param pieces each as `uncertainPiece` gives it
+ * @throws RangeError when no input is uncertain
+ */
 export function uncertainStatistics(setup: Setup, pieces: readonly Float32Array[]): RunStatistics {
   const { ranges, design, day, width } = prepared(setup);
   const values = new Float32Array(setup.plan.uncertain.runs * width);

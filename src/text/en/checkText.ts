@@ -20,12 +20,12 @@ export function checkText(finding: Finding, units: UnitChoice): string {
       }[finding.found];
     }
     case 'balance': {
-      const { moved, before, after, stops } = finding;
+      const { moved, before, after, zones } = finding;
       const points = `${Math.abs(100 * moved).toFixed(1)} points to the ${moved < 0 ? 'rear' : 'front'}`;
       return {
         stays: 'balance stays',
         moves: `balance moves ${points}`,
-        'rear-first': `the rear is nearer to locking at ${after} of ${stops} braking zones (before ${before}); ${points}`,
+        'rear-first': `the rear is nearer to locking at ${after} of ${zones} braking zones (before ${before}); ${points}`,
       }[finding.found];
     }
   }

@@ -112,7 +112,7 @@ export function explainComparison(reference: string, assessed: Assessed, units: 
       ['Reference', reference],
       ['Its hot lap', `${summary.lapTime.toFixed(3)} s, ${siText(summary.lapHeat, 'energy', units)}`],
       ['Its car as driven', formatQuantity(summary.mass, 'mass', units)],
-      ['Braking zones listed are those of its lap', String(summary.stopsOfLap)],
+      ['Braking zones listed are those of its lap', String(summary.zonesOfLap)],
     ],
     source:
       'The same computation as the verdict. Pad wear: with the friction work, twice as much for each 150 °C over 300 °C (form: Rhee 1974; figures from memory). Money: prices of the changes, and what you add.',
@@ -132,7 +132,7 @@ export function explainLadder(tried: number, base: Assessed, units: UnitChoice):
       ['Steps driven', String(tried)],
       ['Smallest margin today', kelvin(Math.min(...least.map((margin) => margin.margin)), units)],
       ['Brake balance (% front) today', percent(base.frontShare, 1)],
-      ['Rear nearer to locking today', `${base.summary.rearFirst} of ${base.summary.hotStops} braking zones`],
+      ['Rear nearer to locking today', `${base.summary.rearFirst} of ${base.summary.hotZones} braking zones`],
     ],
     source:
       'The same computation as the verdict. Goes with the car: room in the wheel, what rubs on what, glycol and silicone, the driver’s force, the pedal’s travel, the axle that locks first.',
@@ -210,14 +210,14 @@ export function explainChances(
   return {
     title: 'Uncertainty',
     relation:
-      'Every input’s range is cut into as many slices as there are days, each slice used once in an order of its own (Latin hypercube); each day is driven in full. A chance is the share of the days in which the limit is passed; bands are quantiles; what matters is the variance between slices of an input over all variance.',
+      'Every input’s range is cut into as many slices as there are runs, each slice used once in an order of its own (Latin hypercube); each run drives the whole day. A chance is the share of the runs in which the limit is passed; bands are quantiles; what matters is the variance between slices of an input over all variance.',
     inputs: [
       ...ranges.map(({ input, shape }): [string, string] => [
         parameterInfo(input).title,
         `${text(input, 'low')} to ${text(input, 'high')}, ${shape}`,
       ]),
-      ['Days, seed', `${runs}, ${setup.plan.uncertain.seed}`],
-      [`Chance of the limit, ${percent(share, 1)}: off by so few days`, byChance],
+      ['Runs, seed', `${runs}, ${setup.plan.uncertain.seed}`],
+      [`Chance of the limit, ${percent(share, 1)}: off by so few runs`, byChance],
     ],
     source:
       'McKay, Beckman and Conover 1979 (design); Hyndman and Fan 1996, type 7 (quantiles); Sobol’s first-order index with Kelley’s correction 1935. Checked with the Ishigami function.',

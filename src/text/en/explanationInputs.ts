@@ -30,10 +30,10 @@ export const CONDUCTION =
 export const cooling = ({ brakes, units }: Facts): Input[] => [
   [
     'Duct to this wheel',
-    `${formatQuantity(brakes.ductAreaCm2, 'area', units)}, ${brakes.tapePercent} % blanked off, ${brakes.toCaliperPercent} % to the caliper`,
+    `${formatQuantity(brakes.ductAreaCm2, 'area', units)}, ${brakes.blankedOffPercent} % blanked off, ${brakes.toCaliperPercent} % to the caliper`,
   ],
   ['Recirculation without a duct', `${brakes.recirculationPercent} %`],
-  ['Wheel open area, dust shield', `${brakes.opennessPercent} %, ${brakes.shieldPercent} %`],
+  ['Wheel open area, dust shield', `${brakes.wheelOpenAreaPercent} %, ${brakes.shieldPercent} %`],
   [
     'Cooling factor, left and right',
     `${brakes.coolingFactor} × ${brakes.leftFactor} and ${brakes.rightFactor}`,

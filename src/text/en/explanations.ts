@@ -64,7 +64,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       ['Grip, sideways and along', `${setup.car.tyres.lateralGrip} and ${setup.car.tyres.longitudinalGrip}`],
       [
         'Used of it',
-        `${setup.plan.corneringCommitmentPercent} % in corners, ${setup.plan.brakingCommitmentPercent} % in braking`,
+        `${setup.plan.corneringGripUsedPercent} % in corners, ${setup.plan.brakingGripUsedPercent} % in braking`,
       ],
       ['Power at the wheels', formatQuantity(setup.car.powerKw, 'power', units)],
       ['Air', `${result.airDensity.toFixed(3)} kg/m³`],
@@ -79,7 +79,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       'A fixed share of the braking force at the front; what recovery takes is taken off its axle. From side to side: half each, less a_y·h/(g·t) times how far braking follows the load.',
     inputs: [
       ...work(facts).slice(1, 2),
-      ['Side-to-side (load-following) distribution', `${facts.setup.car.innerReliefPercent} %`],
+      ['Side-to-side (load-following) distribution', `${facts.setup.car.loadFollowingPercent} %`],
     ],
     source: 'Common practice.',
     limits: 'Hydraulics and friction over temperature do not move the share yet.',

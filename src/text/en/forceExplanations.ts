@@ -61,7 +61,7 @@ export const FORCE_TOPICS: Readonly<Record<ForceTopic, (facts: Facts) => Explana
         'Free travel, then the fluid that closes the gaps, presses pads together, opens the calipers, swells the hoses and compresses itself, over the cylinder’s area, times the ratio; vapour in boiled fluid must be pressed together first.',
       inputs: [
         ['Gaps, front and rear', `${gap(front)}, ${gap(rear)}`],
-        ['Hoses', `${facts.setup.car.pedal.hoseGrowthMm3BarM} mm³ a bar and metre`],
+        ['Hoses', `${facts.setup.car.pedal.hoseExpansionMm3BarM} mm³ a bar and metre`],
         ['To the floor', formatQuantity(facts.setup.car.pedal.travelMm, 'smallLength', facts.units)],
       ],
       source:

@@ -1,4 +1,4 @@
-/** Whether a stop is braked into the wind or before it. */
+/** Whether a braking zone is braked into the wind or before it. */
 export function windText(ground: { x: Float64Array; y: Float64Array }, i: number, fromDeg: number): string {
   const j = (i + 1) % (ground.x.length - 1);
   const from = (fromDeg * Math.PI) / 180;

@@ -16,7 +16,7 @@ const moment = (change: Partial<Moment>): Moment => ({
   time: 0,
   session: 0,
   lap: 3,
-  stop: 1,
+  zone: 1,
   stand: null,
   standingTime: 0,
   ...change,
@@ -25,11 +25,11 @@ const moment = (change: Partial<Moment>): Moment => ({
 describe('places in a session', () => {
   it.each([
     [moment({}), 'on lap 3 at braking zone 2 (Tongs)'],
-    [moment({ lap: 1, stop: 0 }), 'on lap 1 (out lap) at braking zone 1 (Hammer)'],
-    [moment({ lap: 13, stop: 6 }), 'on lap 13 (cool-down) at braking zone 7 (Ingot)'],
-    [moment({ lap: 5, stop: -1 }), 'on lap 5 before the first braking zone'],
-    [moment({ lap: null, stop: -1, stand: 'paddock', standingTime: 185 }), '3:05 min after parking'],
-    [moment({ lap: null, stop: -1, stand: 'pit', standingTime: 61 }), '1:01 min into the pit stop'],
+    [moment({ lap: 1, zone: 0 }), 'on lap 1 (out lap) at braking zone 1 (Hammer)'],
+    [moment({ lap: 13, zone: 6 }), 'on lap 13 (cool-down) at braking zone 7 (Ingot)'],
+    [moment({ lap: 5, zone: -1 }), 'on lap 5 before the first braking zone'],
+    [moment({ lap: null, zone: -1, stand: 'paddock', standingTime: 185 }), '3:05 min after parking'],
+    [moment({ lap: null, zone: -1, stand: 'pit', standingTime: 61 }), '1:01 min into the pit stop'],
   ])('%j', (at, text) => expect(momentText(at, anvil)).toBe(text));
 });
 
@@ -97,7 +97,7 @@ describe('the verdict’s sentence', () => {
   });
 
   it('names sessions where the day has several', () => {
-    const parked = moment({ session: 2, lap: null, stop: -1, stand: 'paddock', standingTime: 200 });
+    const parked = moment({ session: 2, lap: null, zone: -1, stand: 'paddock', standingTime: 200 });
     expect(momentText(parked, run('plan-tarn-day'))).toBe('3:20 min after parking, session 3');
     expect(verdictText(run('plan-tarn-day'), METRIC).sentence).toMatch(
       /on lap \d+ of session \d at braking zone/,

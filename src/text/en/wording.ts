@@ -8,8 +8,8 @@ import type {
   Margin,
   Moment,
   Side,
-  StopLimit,
   Unbraked,
+  ZoneLimit,
 } from '../../core';
 import { ZERO_CELSIUS } from '../../core';
 import { formatQuantity, fromSi, siText, type UnitChoice } from '../../model';
@@ -39,20 +39,21 @@ export interface ToldPlaces {
   readonly legs: readonly { readonly session: number }[];
   readonly laps: readonly {
     readonly kind: LapKind;
+    readonly session: number;
     readonly numberInSession: number;
-    readonly trace: { readonly stops: readonly { readonly name: string }[] };
+    readonly trace: { readonly zones: readonly { readonly name: string }[] };
   }[];
 }
 
 const severalSessions = (result: ToldPlaces) => result.legs.some((leg) => leg.session > 0);
 
-/** A stop by its number and, where it says more than that, its name: "stop 4 (Quench)". @param stop from 0 */
-export function stopText(stop: number, name = ''): string {
-  const numbered = `braking zone ${stop + 1}`;
+/** A braking zone by its number and, where it says more than that, its name: "braking zone 4 (Quench)". @param zone from 0 */
+export function zoneText(zone: number, name = ''): string {
+  const numbered = `braking zone ${zone + 1}`;
   return name === '' || name.trim().toLowerCase() === numbered ? numbered : `${numbered} (${name})`;
 }
 
-/** Where in a day a moment lies: "on lap 5 at stop 1 (Hammer)". */
+/** Where in a day a moment lies: "on lap 5 at braking zone 1 (Hammer)". */
 export function momentText(moment: Moment, result: ToldPlaces): string {
   const of = severalSessions(result) ? ` of session ${moment.session + 1}` : '';
   if (moment.lap === null) {
@@ -63,9 +64,15 @@ export function momentText(moment: Moment, result: ToldPlaces): string {
       : `at the start${of}`;
   }
   const lap = result.laps[moment.lap - 1];
-  const kind = lap.kind === 'hot' ? '' : lap.kind === 'out' ? ' (out lap)' : ' (cool-down)';
-  if (moment.stop < 0) return `on lap ${lap.numberInSession}${kind}${of} before the first braking zone`;
-  return `on lap ${lap.numberInSession}${kind}${of} at ${stopText(moment.stop, lap.trace.stops[moment.stop]?.name)}`;
+  if (moment.zone < 0) return `on ${lapName(moment.lap, result)} before the first braking zone`;
+  return `on ${lapName(moment.lap, result)} at ${zoneText(moment.zone, lap.trace.zones[moment.zone]?.name)}`;
+}
+
+/** A lap within its session: "lap 5 (cool-down) of session 2". @param number from 1, through the day */
+export function lapName(number: number, result: ToldPlaces): string {
+  const { kind, numberInSession, session } = result.laps[number - 1];
+  const word = kind === 'hot' ? '' : kind === 'out' ? ' (out lap)' : ' (cool-down)';
+  return `lap ${numberInSession}${word}${severalSessions(result) ? ` of session ${session + 1}` : ''}`;
 }
 
 /** A limit or a worst value of any part as text: a temperature, a force or a travel. */
@@ -121,8 +128,8 @@ const amountText = (margin: Margin | ForceMargin, units: UnitChoice): string =>
     ? limitText(margin.part, Math.abs(margin.margin), units)
     : formatQuantity(Math.abs(margin.margin), 'difference', units);
 
-/** What limits a stop, in words. */
-export const LIMIT_WORDS: Readonly<Record<StopLimit, string>> = {
+/** What limits a braking zone, in words. */
+export const LIMIT_WORDS: Readonly<Record<ZoneLimit, string>> = {
   tyres: 'tyres',
   pedal: 'driver’s force',
   travel: 'pedal travel',
@@ -151,7 +158,7 @@ export function changeText(before: number, after: number, whatBefore: string): s
     : `${percent} ${ofBefore > 0 ? 'more' : 'less'} than ${whatBefore}`;
 }
 
-/** What a stop does that the brakes cannot make: "overshoots by 12 m". @param metres null where the car does not stop */
+/** What a braking zone does that the brakes cannot make: "overshoots by 12 m". @param metres null where the car does not stop */
 export function overrunText(metres: number | null, units: UnitChoice): string {
   return metres === null ? 'does not stop' : `overshoots by ${formatQuantity(metres, 'distance', units)}`;
 }

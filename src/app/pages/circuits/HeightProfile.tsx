@@ -12,17 +12,17 @@ import { toShown, unitOf } from '../../../model';
 import { useUnits } from '../../state/preferences';
 import { AXIS, TOOLTIP } from '../../ui/charts/chartStyle';
 
-/** Height along the lap, with its stops shaded. */
+/** Height along the lap, with its braking zones shaded. */
 export function HeightProfile({
   line,
   base,
-  stops,
+  zones,
   picked,
 }: {
   line: { readonly distance: Float64Array; readonly height: Float64Array; readonly length: number };
   /** Height of the start line, m */
   base: number;
-  stops: readonly { readonly from: number; readonly to: number }[];
+  zones: readonly { readonly from: number; readonly to: number }[];
   picked: number | null;
 }) {
   const units = useUnits();
@@ -65,7 +65,7 @@ export function HeightProfile({
               labelFormatter={(v) => `${Math.round(Number(v))} ${unit.label} from the start`}
               formatter={(v) => [`${Number(v).toFixed(1)} ${unit.label}`, 'Height']}
             />
-            {stops.map((s, k) => (
+            {zones.map((s, k) => (
               <ReferenceArea
                 key={s.from}
                 x1={toShown(s.from, unit)}

@@ -61,7 +61,7 @@ function MapOf({ computed }: { computed: Computed }) {
   const { circuit, plan } = setup;
   const [lap, setLap] = useState(() => lastHotLap(computed));
   const [axle, setAxle] = useState<AxleName>('front');
-  const [stop, setStop] = useState<number | null>(null);
+  const [zone, setZone] = useState<number | null>(null);
   const svg = useRef<SVGSVGElement | null>(null);
   const line = useMemo(() => lineOf(circuit), [circuit]);
   const ground = useMemo(() => turned(line, (circuit.place ?? NOWHERE).bearingDeg), [line, circuit.place]);
@@ -70,12 +70,12 @@ function MapOf({ computed }: { computed: Computed }) {
     [result, lap, axle, line.length],
   );
   const { trace } = result.laps[Math.min(lap, result.laps.length) - 1];
-  const stops = zonesOf(trace);
+  const zones = zonesOf(trace);
   const degree = unitOf('temperature', units);
   const shown = (k: number) => `${Math.round(toShown(celsius(k), degree))} ${degree.label}`;
   const place = circuit.place ?? NOWHERE;
-  const save = useExport(circuit.name, { line, place, stops }, svg);
-  const picked = stop === null ? null : stops[stop];
+  const save = useExport(circuit.name, { line, place, zones }, svg);
+  const picked = zone === null ? null : zones[zone];
   return (
     <section className="panel px-3 py-2.5" aria-label="Map of the circuit">
       <MapHead
@@ -108,23 +108,23 @@ function MapOf({ computed }: { computed: Computed }) {
               ground={ground}
               bearingDeg={place.bearingDeg}
               heat={heat}
-              zones={stops}
-              picked={stop}
-              onPick={setStop}
+              zones={zones}
+              picked={zone}
+              onPick={setZone}
             />
           )}
         </GroundMap>
       </div>
       <HeatScale axle={axle} shown={shown} heat={heat} />
-      <ZoneList stops={stops} stop={stop} setStop={setStop} />
+      <ZoneList zones={zones} zone={zone} setZone={setZone} />
       {picked && (
         <p className="mt-1.5" role="status">
-          {picked.name || `Braking zone ${(stop ?? 0) + 1}`}: {siText(picked.entrySpeed, 'speed', units)} to{' '}
+          {picked.name || `Braking zone ${(zone ?? 0) + 1}`}: {siText(picked.entrySpeed, 'speed', units)} to{' '}
           {siText(picked.exitSpeed, 'speed', units)}, {siText(picked.energy, 'energy', units)}
           {plan.windKmh > 0 && `, ${windText(ground, indexOf(line, picked.from), plan.windFromDeg)}`}.
         </p>
       )}
-      <HeightProfile line={line} base={place.heightM} stops={stops} picked={stop} />
+      <HeightProfile line={line} base={place.heightM} zones={zones} picked={zone} />
     </section>
   );
 }
@@ -200,23 +200,23 @@ function HeatScale({
 
 /** The braking zones by name: the keyboard’s way to pick one. */
 function ZoneList({
-  stops,
-  stop,
-  setStop,
+  zones,
+  zone,
+  setZone,
 }: {
-  stops: readonly Zone[];
-  stop: number | null;
-  setStop: (value: number | null) => void;
+  zones: readonly Zone[];
+  zone: number | null;
+  setZone: (value: number | null) => void;
 }) {
   return (
     <ol className="mt-2 flex flex-wrap gap-1" aria-label="Braking zones">
-      {stops.map((s, k) => (
+      {zones.map((s, k) => (
         <li key={s.from}>
           <button
             type="button"
-            className={`btn px-2 py-0.5 ${k === stop ? 'border-act!' : ''}`}
-            aria-pressed={k === stop}
-            onClick={() => setStop(k === stop ? null : k)}
+            className={`btn px-2 py-0.5 ${k === zone ? 'border-act!' : ''}`}
+            aria-pressed={k === zone}
+            onClick={() => setZone(k === zone ? null : k)}
           >
             {k + 1} {s.name}
           </button>
@@ -229,12 +229,12 @@ function ZoneList({
 /** Saves the circuit as a file of one of the kinds. */
 function useExport(
   name: string,
-  { line, place, stops }: { line: ReturnType<typeof lineOf>; place: typeof NOWHERE; stops: readonly Zone[] },
+  { line, place, zones }: { line: ReturnType<typeof lineOf>; place: typeof NOWHERE; zones: readonly Zone[] },
   svg: RefObject<SVGSVGElement | null>,
 ) {
   const content = async (kind: Export): Promise<string | Blob> => {
-    if (kind === 'geojson') return circuitGeoJson(name, line, place, stops);
-    if (kind === 'gpx') return circuitGpx(name, line, place, stops);
+    if (kind === 'geojson') return circuitGeoJson(name, line, place, zones);
+    if (kind === 'gpx') return circuitGpx(name, line, place, zones);
     if (!svg.current) throw new Error(say.mapNotDrawnYet);
     return kind === 'svg' ? standaloneSvg(svg.current) : pictureOf(svg.current);
   };
@@ -249,7 +249,7 @@ function useExport(
 
 /** The braking zones of a lap, as the map and its exports need them. */
 function zonesOf(trace: LapTrace): Zone[] {
-  return trace.stops.map((s) => ({
+  return trace.zones.map((s) => ({
     name: s.name,
     from: trace.distance[s.startIndex],
     to: trace.distance[s.endIndex],

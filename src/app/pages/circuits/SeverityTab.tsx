@@ -207,7 +207,7 @@ function AllMeasures({
                     {text(MEASURES[k], severity)}
                   </td>
                 ))}
-                <td className="px-2 text-right">{severity.stops}</td>
+                <td className="px-2 text-right">{severity.zones}</td>
                 <td className="px-2 text-right whitespace-nowrap">{sideText(severity)}</td>
               </>
             ) : (

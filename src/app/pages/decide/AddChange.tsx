@@ -178,7 +178,7 @@ function Amount({
 function presentOf(car: Car, axle: AxleName): Record<NumberKind, number> {
   return {
     ductArea: car[axle].ductAreaCm2,
-    tape: car[axle].tapePercent,
+    tape: car[axle].blankedOffPercent,
     thickness: car[axle].rotor.thicknessMm,
     mass: car.massKg,
     balance: car.frontSharePercent ?? 60,

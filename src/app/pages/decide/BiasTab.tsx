@@ -6,7 +6,7 @@ import { say } from '../../../text/en/say/decide';
 import { How } from '../../shared/How';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground, useSetup } from '../../state/context';
-import { usePickedStop } from '../../state/picked';
+import { usePickedZone } from '../../state/picked';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { useSettled } from '../../state/useSettled';
@@ -23,7 +23,7 @@ const NAMES: Readonly<Record<BalanceChoice['kind'], string>> = {
   even: 'Both axles equally hot',
 };
 
-/** The balance that is best for grip against the one that is best for temperature, stop by stop. */
+/** The balance that is best for grip against the one that is best for temperature, zone by zone. */
 export function BiasTab() {
   const setup = useSetup();
   const { decide } = useBackground();
@@ -46,7 +46,7 @@ export function BiasTab() {
       {data && (
         <div className={`grid grid-cols-[minmax(0,1fr)] gap-3 ${answer.behind ? 'opacity-60' : ''}`}>
           <Choices balance={data.balance} setup={data.setup} />
-          <ByStop balance={data.balance} />
+          <ByZone balance={data.balance} />
           <section className="panel px-4 py-3" aria-label="Balance sweep">
             <h2 className="text-[15px]">{say.whatAnotherBalanceWould}</h2>
             <SweepChart sweep={data.balance.sweep} />
@@ -136,7 +136,7 @@ function ChoiceRow({
       <Kelvin value={choice.rear} units={units} />
       <td className="px-2">{choice.fade === null ? '—' : fadeText(choice.fade)}</td>
       <td className={`px-2 ${choice.rearFirst > 0 ? 'text-over' : ''}`}>
-        {choice.rearFirst} of {choice.hotStops} braking zones
+        {choice.rearFirst} of {choice.hotZones} braking zones
       </td>
       <td className="py-1">
         {choice.kind !== 'now' && (
@@ -165,9 +165,9 @@ function Kelvin({ value, units }: { value: number; units: UnitChoice }) {
   );
 }
 
-function ByStop({ balance }: { balance: BalanceChoices }) {
-  const [picked, pick] = usePickedStop(balance.stops.length);
-  if (balance.lap === null || balance.stops.length === 0) {
+function ByZone({ balance }: { balance: BalanceChoices }) {
+  const [picked, pick] = usePickedZone(balance.zones.length);
+  if (balance.lap === null || balance.zones.length === 0) {
     return <p className="panel px-4 py-3 text-dim">{say.noHotLapBraked}</p>;
   }
   const points = (value: number) => {
@@ -178,7 +178,7 @@ function ByStop({ balance }: { balance: BalanceChoices }) {
     <section className="panel px-4 py-3" aria-label="Balance by braking zone">
       <h2 className="text-[15px]">{say.brakingZoneLastHot}</h2>
       <p className="caption mt-0.5">{say.equallyHotShareWhich}</p>
-      <ShareChart stops={balance.stops} picked={picked} onPick={pick} />
+      <ShareChart zones={balance.zones} picked={picked} onPick={pick} />
       <div className="overflow-x-auto">
         <table className="mt-2 w-full min-w-[620px] text-right text-[13px]">
           <thead>
@@ -193,23 +193,23 @@ function ByStop({ balance }: { balance: BalanceChoices }) {
             </tr>
           </thead>
           <tbody>
-            {balance.stops.map((stop, k) => (
+            {balance.zones.map((zone, k) => (
               <tr
-                // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
+                // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the lap
                 key={k}
                 className={`cursor-pointer border-t border-rule/60 ${k === picked ? 'bg-act/15' : 'hover:bg-sunk'}`}
                 aria-current={k === picked}
                 onClick={() => pick(k)}
               >
                 <th className="text-left font-[520]">
-                  {k + 1} {stop.name}
+                  {k + 1} {zone.name}
                 </th>
-                <td className="px-2">{percent(stop.actual)}</td>
-                <td className="px-2">{percent(stop.grip)}</td>
-                <td className="px-2">{stop.even === null ? '—' : percent(stop.even)}</td>
-                <td className="px-2">{points(stop.actual - stop.grip)}</td>
-                <td className="px-2">{stop.even === null ? '—' : points(stop.even - stop.grip)}</td>
-                <td className="px-2">{stop.locksFirst}</td>
+                <td className="px-2">{percent(zone.actual)}</td>
+                <td className="px-2">{percent(zone.grip)}</td>
+                <td className="px-2">{zone.even === null ? '—' : percent(zone.even)}</td>
+                <td className="px-2">{points(zone.actual - zone.grip)}</td>
+                <td className="px-2">{zone.even === null ? '—' : points(zone.even - zone.grip)}</td>
+                <td className="px-2">{zone.locksFirst}</td>
               </tr>
             ))}
           </tbody>

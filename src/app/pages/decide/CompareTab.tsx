@@ -10,8 +10,8 @@ import { AnswerState } from './AnswerState';
 import { CompareTable } from './CompareTable';
 import { type Compared, carOf } from './compared';
 import { SetupList } from './SetupList';
-import { StopOverlay } from './StopOverlay';
 import { useAnswer } from './useAnswer';
+import { ZoneOverlay } from './ZoneOverlay';
 
 const QUIET = 250;
 
@@ -79,7 +79,7 @@ export function CompareTab() {
       {compared && reference && (
         <div className={`grid grid-cols-[minmax(0,1fr)] gap-3 ${answer.behind ? 'opacity-60' : ''}`}>
           <CompareTable compared={compared} reference={reference} />
-          <StopOverlay compared={compared} />
+          <ZoneOverlay compared={compared} />
           <p className="caption px-1">
             {say.setupsDriven(compared.length)}
             {answer.data?.seconds.toFixed(2)}

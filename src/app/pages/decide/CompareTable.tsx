@@ -196,7 +196,8 @@ function lapRows(units: UnitChoice, against: string): Row[] {
 function lifeRows(units: UnitChoice, against: string): Row[] {
   const worn = (c: Compared, axle: 'front' | 'rear') =>
     1000 * Math.max(c.assessed.summary.padWear[`${axle}Left`], c.assessed.summary.padWear[`${axle}Right`]);
-  const crack = (c: Compared, axle: 'front' | 'rear') => c.assessed.summary.strain[`${axle}Left`].crackShare;
+  const crack = (c: Compared, axle: 'front' | 'rear') =>
+    c.assessed.summary.strain[`${axle}Left`].fatigueDamage;
   return [
     {
       name: 'Pad wear a day (index)',

@@ -58,7 +58,7 @@ export function CoolingTab() {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <section className="panel grid gap-x-6 gap-y-3 px-4 py-3 md:grid-cols-[240px_minmax(0,1fr)]">
-        {editing && <Field shelf="plans" editing={editing} path={['wishK']} />}
+        {editing && <Field shelf="plans" editing={editing} path={['targetMarginK']} />}
         <div>
           <p>{say.smallestDuctEachWheel}</p>
           <div className="mt-2">
@@ -122,7 +122,9 @@ function NeedPanel({ axle, need, setup }: { axle: AxleName; need: CoolingNeed; s
         {now > 0
           ? say.carHas(
               formatQuantity(now, 'area', units, 1),
-              setup.car[axle].tapePercent > 0 ? `, ${setup.car[axle].tapePercent} % blanked off` : '',
+              setup.car[axle].blankedOffPercent > 0
+                ? `, ${setup.car[axle].blankedOffPercent} % blanked off`
+                : '',
             )
           : say.carHasNone}
       </p>
@@ -184,7 +186,7 @@ function Shapes({ area, flowPercent, units }: { area: number; flowPercent: numbe
 function changesOf(need: CoolingNeed, setup: Setup): Change[] {
   return AXLES.filter((axle) => need[axle].kind === 'found').flatMap((axle): Change[] => [
     { kind: 'duct', axle, areaCm2: Math.ceil(10 * fromSi(need[axle].area, 'area')) / 10 },
-    ...(setup.car[axle].tapePercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
+    ...(setup.car[axle].blankedOffPercent > 0 ? [{ kind: 'tape', axle, percent: 0 } as const] : []),
   ]);
 }
 

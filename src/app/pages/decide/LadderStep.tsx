@@ -9,7 +9,7 @@ import {
   type Setup,
   withPrice,
 } from '../../../model';
-import { type Assessed, type Check, isFreshFill, type Rung, stopsText } from '../../../services';
+import { type Assessed, type Check, isFreshFill, type Rung, zonesText } from '../../../services';
 import { checkText, marginWords, moneyText, signedKelvin } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
 import { NumberField } from '../../shared/NumberField';
@@ -54,7 +54,7 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
   const { setup, base } = ladder;
   const [problem, setProblem] = useState<string | null>(null);
   const words = stepWords(rung, setup, units);
-  const stops = stopsText(base, rung.assessed, units);
+  const zones = zonesText(base, rung.assessed, units);
   const [only] = rung.changes;
   const part = rung.changes.length === 1 && only.kind === 'part' ? partOf(only.part, setup.parts) : null;
   const fit = () => {
@@ -67,7 +67,7 @@ export function LadderStep({ rung, ladder, common }: { rung: Rung; ladder: Ladde
     <tr className="border-b border-rule/60 align-top last:border-0">
       <th className="max-w-[300px] py-1.5 font-[560]">
         {words.charAt(0).toUpperCase() + words.slice(1)}
-        {stops !== common && <span className="caption block font-normal">{stops}</span>}
+        {zones !== common && <span className="caption block font-normal">{zones}</span>}
       </th>
       <td className="px-2 py-1.5 text-right font-[620]">{signedKelvin(rung.gain, units)}</td>
       <td className="px-2 py-1.5 text-right">

@@ -9,10 +9,10 @@ import {
   repriced,
   rungOf,
   sensiblePairs,
-  stopsText,
   type Target,
   targetMargin,
   worthwhilePairs,
+  zonesText,
 } from '../../../services';
 import { explainLadder, marginWords, moneyText, signedKelvin } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
@@ -49,8 +49,8 @@ export function LadderTab() {
   const target = ladder?.rungs[0]?.target ?? wanted ?? 'heat';
   const useful = rungs.filter((rung) => rung.gain >= 0.5 && rung.possible);
   const shown = all ? rungs : useful.slice(0, FIRST);
-  // What a step does to the stops is the same for most of them: said once, and where it differs.
-  const common = ladder && shown.length > 0 ? stopsText(ladder.base, shown[0].assessed, units) : null;
+  // What a step does to the braking zones is the same for most of them: said once, and where it differs.
+  const common = ladder && shown.length > 0 ? zonesText(ladder.base, shown[0].assessed, units) : null;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <LadderHead

@@ -1,6 +1,6 @@
 import { type ScaleLinear, scaleLinear } from 'd3-scale';
 import type { RefObject } from 'react';
-import { leastMargin, type SummaryStop } from '../../../core';
+import { leastMargin, type SummaryZone } from '../../../core';
 import { toShown, unitOf } from '../../../model';
 import { celsius, marginWords, moneyText, verdictText } from '../../../text/en';
 import { useProject } from '../../state/context';
@@ -34,15 +34,15 @@ export function OverlayChart({
   compared: readonly Compared[];
   /** Names, in the order of the lap */
   zones: readonly string[];
-  kelvin: (own: SummaryStop) => number;
+  kelvin: (own: SummaryZone) => number;
   picked: number | null;
   onPick: (zone: number) => void;
 }) {
   const degree = unitOf('temperature', useUnits());
-  const value = (own: SummaryStop) => toShown(celsius(kelvin(own)), degree);
+  const value = (own: SummaryZone) => toShown(celsius(kelvin(own)), degree);
   const columns = width < 640 ? 1 : 2;
   const legend = Math.ceil(compared.length / columns) * ENTRY;
-  const all = compared.flatMap((c) => c.assessed.summary.stops.map(value));
+  const all = compared.flatMap((c) => c.assessed.summary.zones.map(value));
   const y = scaleLinear([Math.min(...all), Math.max(...all)], [HEIGHT - BOTTOM, TOP]).nice(5);
   const step = Math.max(20, (Math.max(width, 320) - LEFT - RIGHT) / Math.max(1, zones.length));
   const right = LEFT + step * zones.length;
@@ -62,7 +62,7 @@ export function OverlayChart({
         <ZoneName key={k} k={k} x={x} name={name} step={step} />
       ))}
       {compared.map((c, i) => {
-        const points = c.assessed.summary.stops.map((own, k) => [x(k), y(value(own))] as const);
+        const points = c.assessed.summary.zones.map((own, k) => [x(k), y(value(own))] as const);
         const { color, dash } = SETUP_LOOKS[i];
         return <Curve key={c.id ?? 'plan'} points={points} color={color} dash={dash} i={i} />;
       })}

@@ -38,7 +38,7 @@ export function PaceTab() {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <section className="panel grid gap-x-6 gap-y-3 px-4 py-3 sm:grid-cols-2 lg:grid-cols-[210px_210px_210px_minmax(0,1fr)]">
         {editing && <Field shelf="plans" editing={editing} path={['minutes']} />}
-        {editing && <Field shelf="plans" editing={editing} path={['wishK']} />}
+        {editing && <Field shelf="plans" editing={editing} path={['targetMarginK']} />}
         {sessions.length > 1 && (
           <SelectField
             label="Session"

@@ -13,7 +13,7 @@ import { marginState, StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
 import { Tip } from '../../ui/Tip';
-import { StopsThatMatter } from './StopsThatMatter';
+import { ZonesThatMatter } from './ZonesThatMatter';
 
 /** The run sheet of one session, drawn as it prints: black on white, one page. */
 export function RunSheet({
@@ -63,7 +63,7 @@ export function RunSheet({
         <Limits computed={computed} units={units} />
         <Settings computed={computed} units={units} />
       </div>
-      <StopsThatMatter computed={computed} session={session} units={units} />
+      <ZonesThatMatter computed={computed} session={session} units={units} />
       <Checks />
     </article>
   );
@@ -172,7 +172,7 @@ function Settings({ computed, units }: { computed: Computed; units: UnitChoice }
     const brakes = car[axle];
     const duct =
       brakes.ductAreaCm2 > 0
-        ? `${formatQuantity(brakes.ductAreaCm2, 'area', units, 0)}${brakes.tapePercent > 0 ? `, ${brakes.tapePercent} % blanked off` : ', open'}`
+        ? `${formatQuantity(brakes.ductAreaCm2, 'area', units, 0)}${brakes.blankedOffPercent > 0 ? `, ${brakes.blankedOffPercent} % blanked off` : ', open'}`
         : 'none';
     return [
       [

@@ -1,26 +1,26 @@
 import { scaleLinear } from 'd3-scale';
-import type { StopShares } from '../../../core';
+import type { ZoneShares } from '../../../core';
 import { say } from '../../../text/en/say/decide';
 import { useWidth } from '../../ui/charts/useSize';
 
 const HEIGHT = 170;
 const [LEFT, RIGHT, TOP, BOTTOM] = [46, 10, 10, 34];
 
-/** Front shares stop by stop: as it is, for grip, for temperature. Told apart by shape and by colour. */
+/** Front shares zone by zone: as it is, for grip, for temperature. Told apart by shape and by colour. */
 export function ShareChart({
-  stops,
+  zones,
   picked,
   onPick,
 }: {
-  stops: readonly (StopShares & { readonly name: string })[];
-  /** Index of the picked stop */
+  zones: readonly (ZoneShares & { readonly name: string })[];
+  /** Index of the picked braking zone */
   picked: number | null;
-  onPick: (stop: number) => void;
+  onPick: (zone: number) => void;
 }) {
   const [box, width] = useWidth<HTMLDivElement>(1000);
-  const all = stops.flatMap((s) => [s.actual, s.grip, ...(s.even === null ? [] : [s.even])]);
+  const all = zones.flatMap((s) => [s.actual, s.grip, ...(s.even === null ? [] : [s.even])]);
   const y = scaleLinear([Math.min(...all), Math.max(...all)], [HEIGHT - BOTTOM, TOP]).nice(4);
-  const step = (width - LEFT - RIGHT) / stops.length;
+  const step = (width - LEFT - RIGHT) / zones.length;
   const x = (k: number) => LEFT + (k + 0.5) * step;
   return (
     <div ref={box} className="mt-2">
@@ -40,9 +40,9 @@ export function ShareChart({
             </text>
           </g>
         ))}
-        {stops.map((stop, k) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
-          <ZoneShares key={k} k={k} onPick={onPick} x={x} step={step} picked={picked} stop={stop} y={y} />
+        {zones.map((zone, k) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the lap
+          <ZoneBar key={k} k={k} onPick={onPick} x={x} step={step} picked={picked} zone={zone} y={y} />
         ))}
       </svg>
       <p className="caption flex flex-wrap gap-x-4">
@@ -55,25 +55,25 @@ export function ShareChart({
 }
 
 /** One braking zone: the balance as it is, for grip and for temperature. */
-function ZoneShares({
+function ZoneBar({
   k,
   onPick,
   x,
   step,
   picked,
-  stop,
+  zone,
   y,
 }: {
   k: number;
-  onPick: (stop: number) => void;
+  onPick: (zone: number) => void;
   x: (k: number) => number;
   step: number;
   picked: number | null;
-  stop: StopShares & { readonly name: string };
+  zone: ZoneShares & { readonly name: string };
   y: (share: number) => number;
 }) {
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: the keys comma and period step through the stops
+    // biome-ignore lint/a11y/noStaticElementInteractions: the keys comma and period step through the braking zones
     <g className="cursor-pointer" onClick={() => onPick(k)}>
       <rect
         x={x(k) - step / 2}
@@ -83,18 +83,18 @@ function ZoneShares({
         fill="var(--act)"
         fillOpacity={k === picked ? 0.13 : 0}
       />
-      {stop.even !== null && (
+      {zone.even !== null && (
         <>
           <line
             x1={x(k)}
             x2={x(k)}
-            y1={y(stop.even)}
-            y2={y(stop.grip)}
+            y1={y(zone.even)}
+            y2={y(zone.grip)}
             stroke="var(--rule)"
             strokeWidth={6}
           />
           <path
-            d={`M${x(k)},${y(stop.even) - 6} l6,6 l-6,6 l-6,-6 Z`}
+            d={`M${x(k)},${y(zone.even) - 6} l6,6 l-6,6 l-6,-6 Z`}
             fill="var(--panel)"
             stroke="var(--front)"
             strokeWidth={2}
@@ -104,18 +104,18 @@ function ZoneShares({
       <line
         x1={x(k) - 12}
         x2={x(k) + 12}
-        y1={y(stop.grip)}
-        y2={y(stop.grip)}
+        y1={y(zone.grip)}
+        y2={y(zone.grip)}
         stroke="var(--ink)"
         strokeWidth={2.4}
       />
-      <circle cx={x(k)} cy={y(stop.actual)} r={4.5} fill="var(--act)" />
+      <circle cx={x(k)} cy={y(zone.actual)} r={4.5} fill="var(--act)" />
       <text x={x(k)} y={HEIGHT - 19} fontSize={11} textAnchor="middle" fill="var(--ink)">
         {k + 1}
       </text>
       {step > 56 && (
         <text x={x(k)} y={HEIGHT - 6} fontSize={10} textAnchor="middle" fill="var(--dim)">
-          {stop.name.slice(0, Math.floor(step / 6))}
+          {zone.name.slice(0, Math.floor(step / 6))}
         </text>
       )}
     </g>

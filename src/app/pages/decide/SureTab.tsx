@@ -215,7 +215,7 @@ function Status({
       return (
         <>
           <button type="button" className="btn btn-main" onClick={onRun}>
-            {state.kept > 0 ? `Go on from ${of(state.kept)}` : `Drive ${runs} days`}
+            {state.kept > 0 ? `Go on from ${of(state.kept)}` : `Start ${runs} simulation runs`}
           </button>
           {state.kept > 0 && (
             <button type="button" className="btn" onClick={onForget}>

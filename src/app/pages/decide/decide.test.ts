@@ -76,7 +76,7 @@ describe('what a question depends on', () => {
     const same: Setup[] = [
       { ...setup, car: { ...car, name: 'Another name', driverSide: 'left', exposed: [] } },
       { ...setup, car: { ...car, driverSide: 'right' } },
-      { ...setup, plan: { ...plan, name: 'Renamed', wishK: 99, minutes: 61 } },
+      { ...setup, plan: { ...plan, name: 'Renamed', targetMarginK: 99, minutes: 61 } },
       { ...setup, plan: { ...plan, uncertain: { ...plan.uncertain, seed: 77, runs: 300 } } },
       {
         ...setup,

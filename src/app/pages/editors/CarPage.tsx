@@ -74,7 +74,7 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
         }
       >
         {field('frontSharePercent')}
-        {field('innerReliefPercent')}
+        {field('loadFollowingPercent')}
       </Section>
       <Section title="Brake fluid">
         <SelectField

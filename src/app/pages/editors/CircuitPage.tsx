@@ -7,9 +7,9 @@ import { TextField } from '../../ui/TextField';
 import { LineEditor } from './LineEditor';
 import { Missing, PageHead } from './PageHead';
 import { PlaceSection } from './PlaceSection';
-import { StopsEditor } from './StopsEditor';
+import { ZonesEditor } from './ZonesEditor';
 
-/** A circuit, as straights and corners or as a list of stops. */
+/** A circuit, as straights and corners or as a list of braking zones. */
 export function CircuitPage() {
   const setup = useSetup();
   const { id = setup.circuit.id } = useParams();
@@ -32,7 +32,7 @@ export function CircuitPage() {
         <Field shelf="circuits" editing={editing} path={['trackWidthM']} />
       </Section>
       <PlaceSection editing={editing} />
-      {circuit.layout.kind === 'line' ? <LineEditor editing={editing} /> : <StopsEditor editing={editing} />}
+      {circuit.layout.kind === 'line' ? <LineEditor editing={editing} /> : <ZonesEditor editing={editing} />}
     </div>
   );
 }

@@ -20,7 +20,7 @@ import type { Editing } from '../../state/useItem';
 import { Choice } from '../../ui/Choice';
 import { TextField } from '../../ui/TextField';
 import { RowTools } from './RowTools';
-import { StopsFromLap } from './StopsFromLap';
+import { ZonesFromLap } from './ZonesFromLap';
 
 const HANDS = [
   ['left', 'left'],
@@ -104,7 +104,7 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
           <CircuitMap
             circuit={circuit}
             lapLength={starts[segments.length]}
-            stops={[]}
+            zones={[]}
             selected={null}
             height={300}
             highlight={
@@ -113,7 +113,7 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
           />
         </section>
         <Closing editing={editing} units={units} />
-        <StopsFromLap circuit={circuit} />
+        <ZonesFromLap circuit={circuit} />
       </aside>
     </div>
   );

@@ -49,8 +49,8 @@ export function PlanPage() {
       </Section>
       <Section title="The driver and the air">
         {[
-          'brakingCommitmentPercent',
-          'corneringCommitmentPercent',
+          'brakingGripUsedPercent',
+          'corneringGripUsedPercent',
           'brakeBuildUpS',
           'humidityPercent',
           'pressureHpa',

@@ -1,7 +1,7 @@
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { clicksFor, STANDARD_GRAVITY, type StopForce } from '../../../core';
+import { clicksFor, STANDARD_GRAVITY, type ZoneForce } from '../../../core';
 import { formatQuantity, nominalFriction, padOf, toSi, vehicleOf } from '../../../model';
 import { say } from '../../../text/en/say/garage';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
@@ -25,7 +25,7 @@ export function BalanceTab({ editing }: TabProps) {
       <LoadsPanel editing={editing} />
       <WheelLoads editing={editing} />
       <ShareByDeceleration editing={editing} />
-      <WithSession>{(computed) => <StopBalance computed={computed} />}</WithSession>
+      <WithSession>{(computed) => <ZoneBalance computed={computed} />}</WithSession>
       <p className="panel px-4 py-3">
         {say.whatAnotherBalanceWould}
         <Link className="underline" to="/decide/balance">
@@ -101,8 +101,8 @@ function ShareByDeceleration({ editing }: TabProps) {
   );
 }
 
-/** Both shares at each stop of a lap, and clicks for a driver's control. */
-function StopBalance({ computed }: { computed: Computed }) {
+/** Both shares at each braking zone of a lap, and clicks for a driver's control. */
+function ZoneBalance({ computed }: { computed: Computed }) {
   const units = useUnits();
   const setup = useSetup();
   const plan = useItem('plans', setup.plan.id);
@@ -112,11 +112,11 @@ function StopBalance({ computed }: { computed: Computed }) {
   const lap = result.laps[number - 1];
   const chain = vehicleOf(computed.setup.car, computed.setup.parts).brakes;
   const control = chain.cylinders.kind === 'pair' && chain.cylinders.click > 0;
-  const wanted = (force: StopForce, stop: number) =>
-    (computed.setup.plan.clicks[stop] ?? 0) + clicksFor(chain, force.share.mean, force.ideal.mean);
+  const wanted = (force: ZoneForce, zone: number) =>
+    (computed.setup.plan.clicks[zone] ?? 0) + clicksFor(chain, force.share.mean, force.ideal.mean);
   const suggestion = lap.forces.map(wanted);
-  const setClick = (stop: number, value: number) => {
-    const clicks = lap.forces.map((_, k) => (k === stop ? value : (setup.plan.clicks[k] ?? 0)));
+  const setClick = (zone: number, value: number) => {
+    const clicks = lap.forces.map((_, k) => (k === zone ? value : (setup.plan.clicks[k] ?? 0)));
     return plan?.set(['clicks'], clicks, 'Clicks') ?? null;
   };
   if (lap.forces.length === 0) return <p className="panel px-4 py-5 text-dim">{say.noBrakingZoneLap}</p>;
@@ -133,7 +133,7 @@ function StopBalance({ computed }: { computed: Computed }) {
       <ForceTable
         caption={say.brakeBalanceFrontBraking(number)}
         rows={lap.forces}
-        nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
+        nameOf={(_, i) => `${i + 1} ${lap.trace.zones[i].name}`}
         columns={[
           ...shareColumns(units),
           ...(control ? clickColumns({ suggestion, clicks: setup.plan.clicks, onClick: setClick }) : []),

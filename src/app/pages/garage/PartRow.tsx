@@ -172,7 +172,7 @@ export function properties(part: Part, units: UnitChoice): string {
     case 'fluid':
       return `${part.values.class}; boils at ${t(part.values.dryC)} dry, ${t(part.values.wetC)} wet${part.values.silicone ? '; never mix with glycol' : ''}`;
     case 'line':
-      return `grows ${formatQuantity(part.values.growthMm3BarM, 'hoseGrowth', units)}`;
+      return `grows ${formatQuantity(part.values.growthMm3BarM, 'hoseExpansion', units)}`;
     case 'duct':
       return `${formatQuantity(part.values.areaCm2, 'area', units)}, ${part.values.coefficientPercent} % flow`;
   }

@@ -21,7 +21,7 @@ interface Point {
   readonly travel: number;
 }
 
-/** Pedal force and travel of every stop of a day in driving order. */
+/** Pedal force and travel of every braking zone of a day in driving order. */
 const SERIES = [
   {
     yAxisId: 'force',

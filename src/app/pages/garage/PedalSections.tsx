@@ -32,7 +32,7 @@ export function PedalSections({ editing }: TabProps) {
       <div id="lines" className="scroll-mt-16">
         <Section title="Lines, fluid and recovery">
           {field('hoseLengthMm')}
-          {field('hoseGrowthMm3BarM')}
+          {field('hoseExpansionMm3BarM')}
           <FitPart editing={editing} kind="line" axle="front" label="Fit hoses" />
           <FitPart editing={editing} kind="fluid" axle="front" label="Fill another fluid" />
           <Recovery editing={editing} />

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import type { DayResult, LapResult, StopForce } from '../../../core';
+import type { DayResult, LapResult, ZoneForce } from '../../../core';
 import { formatQuantity, fromSi, type Setup, siText, type UnitChoice } from '../../../model';
-import { fadeText, LIMIT_WORDS, lengthText, overrunText, pedalText, stopText } from '../../../text/en';
+import { fadeText, LIMIT_WORDS, lengthText, overrunText, pedalText, zoneText } from '../../../text/en';
 import { say } from '../../../text/en/say/garage';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
 import { WithSession } from '../../shared/WithSession';
@@ -15,7 +15,7 @@ import { PedalChart } from './PedalChart';
 import { PistonCompare } from './PistonCompare';
 import type { TabProps } from './tabProps';
 
-/** What the foot feels, stop by stop and lap by lap, and where it is not enough. */
+/** What the foot feels, zone by zone and lap by lap, and where it is not enough. */
 export function PedalTab({ editing }: TabProps) {
   return (
     <>
@@ -40,7 +40,7 @@ function PedalSession({ computed }: { computed: Computed }) {
       result.laps.flatMap((l) =>
         l.forces.map((f, k) => ({
           at: l.number + k / l.forces.length,
-          name: `Lap ${l.number}, ${stopText(k, l.trace.stops[k].name)}`,
+          name: `Lap ${l.number}, ${zoneText(k, l.trace.zones[k].name)}`,
           pedal: f.pedal,
           bite: f.pedalBite,
           travel: f.travel * 1000,
@@ -91,14 +91,14 @@ function PedalHead({
             <strong className="font-[640]">{fadeText(fade.margin)}</strong>
             {say.onLap}
             {fade.at.lap}
-            {say.brakingZone(fade.at.stop + 1)}
+            {say.brakingZone(fade.at.zone + 1)}
             {fade.margin < 0 && (
               <>
                 {say.limitedWorstCar(LIMIT_WORDS[fade.limit])}
                 <strong className="font-[640] text-over">{overrunText(fade.extraDistance, units)}</strong>
                 {say.onLap}
                 {fade.longest.lap}
-                {say.brakingZone(fade.longest.stop + 1)}
+                {say.brakingZone(fade.longest.zone + 1)}
               </>
             )}
             .
@@ -144,7 +144,7 @@ function ZoneForces({
       <ForceTable
         caption={`Pedal by braking zone of lap ${number}`}
         rows={lap.forces}
-        nameOf={(_, i) => `${i + 1} ${lap.trace.stops[i].name}`}
+        nameOf={(_, i) => `${i + 1} ${lap.trace.zones[i].name}`}
         columns={pedalColumns(lap, { limitN, longest, units })}
       />
       <p className="caption mt-1.5">{say.carWhoseTyresLimit}</p>
@@ -156,7 +156,7 @@ function ZoneForces({
 function pedalColumns(
   lap: LapResult,
   { limitN, longest, units }: { limitN: number; longest: number; units: UnitChoice },
-): Parameters<typeof ForceTable<StopForce>>[0]['columns'] {
+): Parameters<typeof ForceTable<ZoneForce>>[0]['columns'] {
   const force = (newton: number) => pedalText(newton, units);
   return [
     {

@@ -144,7 +144,7 @@ function InARow({
           changeText(row.stops[0].distance, row.stops[row.stops.length - 1].distance, 'the first'),
         )}
       </p>
-      <StopRows of="stops in a row" stops={row.stops} units={units} />
+      <ZoneRows of="stops in a row" stops={row.stops} units={units} />
     </section>
   );
 }
@@ -176,7 +176,7 @@ function Case({
           </li>
         ))}
       </ul>
-      <StopRows of={title} stops={result.stops} units={units} />
+      <ZoneRows of={title} stops={result.stops} units={units} />
     </section>
   );
 }
@@ -200,7 +200,7 @@ function requirementText({ what, value, limit, must }: Requirement, units: UnitC
   return `${name} ${text(value)}, ${must === 'reach' ? 'at least' : 'at most'} ${text(limit)}.`;
 }
 
-function StopRows({
+function ZoneRows({
   of,
   stops,
   units,

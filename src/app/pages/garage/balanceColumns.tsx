@@ -1,4 +1,4 @@
-import type { StopForce } from '../../../core';
+import type { ZoneForce } from '../../../core';
 import { fieldInfo, planSchema, siText, type UnitChoice } from '../../../model';
 import { say } from '../../../text/en/say/garage';
 import { NumberField } from '../../shared/NumberField';
@@ -76,12 +76,12 @@ export function clickColumns({
     {
       head: <Head a="tyres" b="want" />,
       means: say.clicksMiddleWouldBring,
-      cell: (_: StopForce, i: number) => signed(suggestion[i], 0),
+      cell: (_: ZoneForce, i: number) => signed(suggestion[i], 0),
     },
     {
       head: <Head a="set" b="clicks" />,
       means: say.clicksSetBrakingZone,
-      cell: (_: StopForce, i: number) => (
+      cell: (_: ZoneForce, i: number) => (
         <div className="ml-auto w-[64px]">
           <NumberField
             compact
@@ -96,7 +96,7 @@ export function clickColumns({
   ];
 }
 
-export type ForceColumn = Parameters<typeof ForceTable<StopForce>>[0]['columns'][number];
+export type ForceColumn = Parameters<typeof ForceTable<ZoneForce>>[0]['columns'][number];
 
 export function Head({ a, b }: { a: string; b: string }) {
   return (

@@ -72,7 +72,7 @@ export function flowPicture(balance: HeatBalance): { places: Place[]; flows: Flo
   return { places, flows };
 }
 
-/** Where each joule of a stop and the way to the next went. */
+/** Where each joule of a braking zone and the way to the next went. */
 export function HeatFlow({ balance, drum }: { balance: HeatBalance; drum: boolean }) {
   const [ref, width] = useWidth<HTMLDivElement>(600);
   const { places, flows } = flowPicture(balance);

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { HeatBalance, PartFlow } from '../../../core';
 import type { WhatIf } from '../../../model';
-import { stopText } from '../../../text/en';
+import { zoneText } from '../../../text/en';
 import { say } from '../../../text/en/say/inside';
 import { Notices } from '../../shared/Notices';
 import { useSetup } from '../../state/context';
@@ -18,7 +18,7 @@ import { useMoment } from './useMoment';
 
 const NOTHING: WhatIf = {};
 
-/** One wheel's brake at one moment: its whole chain of parts, what flows between them, and where a stop's heat went. */
+/** One wheel's brake at one moment: its whole chain of parts, what flows between them, and where a braking zone's heat went. */
 export function InsidePage() {
   const setup = useSetup();
   const view = useSession(setup, NOTHING);
@@ -80,7 +80,7 @@ function Inside({ computed }: { computed: Computed }) {
           </ScrollPanel>
         </div>
       </div>
-      {balance && span && <StopHeat balance={balance} drum={drum} title={stopTitle(computed, span)} />}
+      {balance && span && <ZoneHeat balance={balance} drum={drum} title={zoneTitle(computed, span)} />}
     </>
   );
 }
@@ -137,13 +137,13 @@ const PATHS = {
   air: 'by air',
 } as const;
 
-function stopTitle({ result }: Computed, span: { lap: number; stop: number }): string {
+function zoneTitle({ result }: Computed, span: { lap: number; zone: number }): string {
   const lap = result.laps[span.lap - 1];
-  const { name } = lap.trace.stops[span.stop];
-  return say.whereHeatLapWent(stopText(span.stop, name), lap.numberInSession);
+  const { name } = lap.trace.zones[span.zone];
+  return say.whereHeatLapWent(zoneText(span.zone, name), lap.numberInSession);
 }
 
-function StopHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolean; title: string }) {
+function ZoneHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolean; title: string }) {
   const made = balance.intoRotor + balance.intoPads;
   const toAir = balance.flows.reduce((sum, flow) => sum + (flow.to === 'air' ? flow.heat : 0), 0);
   const kept = Object.values(balance.stored).reduce((sum, heat) => sum + heat, 0);

@@ -3,12 +3,12 @@ import { demoProject } from '../../../../demo/project';
 import { heatBalance, networkOf, simulateDay } from '../../../core';
 import { dayInput, setupOf } from '../../../model';
 import { flowPicture } from './HeatFlow';
-import { inWordsOf, jouleText, sampleAt, spanOf, stopSpans, wattText } from './moments';
+import { inWordsOf, jouleText, sampleAt, spanOf, wattText, zoneSpans } from './moments';
 
 const input = dayInput(setupOf(demoProject, 'plan-tarn-day'));
 const result = simulateDay(input);
 const { record } = result;
-const spans = stopSpans(result);
+const spans = zoneSpans(result);
 
 describe('moments of a day', () => {
   it('finds the sample at a time, and the ends', () => {
@@ -20,8 +20,8 @@ describe('moments of a day', () => {
   });
 
   it('cuts the day into its stops, one after the other, each with the way to the next', () => {
-    const stops = result.laps.reduce((sum, lap) => sum + lap.trace.stops.length, 0);
-    expect(spans.length).toBe(stops);
+    const zones = result.laps.reduce((sum, lap) => sum + lap.trace.zones.length, 0);
+    expect(spans.length).toBe(zones);
     spans.forEach((span, k) => {
       expect(span.to).toBeGreaterThan(span.from);
       if (k > 0) expect(span.from).toBe(spans[k - 1].to);

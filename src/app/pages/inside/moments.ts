@@ -12,33 +12,33 @@ export function sampleAt(result: DayResult, time: number): number {
   return low;
 }
 
-/** The stop during or after which a sample lies: samples from just before it to just before the next. */
-export interface StopSpan {
+/** The braking zone during or after which a sample lies: samples from just before it to just before the next. */
+export interface ZoneSpan {
   readonly lap: number;
-  readonly stop: number;
+  readonly zone: number;
   readonly from: number;
   readonly to: number;
 }
 
-/** Stops of the day in order, each up to the beginning of the next one. */
-export function stopSpans(result: DayResult): StopSpan[] {
+/** Braking zones of the day in order, each up to the beginning of the next one. */
+export function zoneSpans(result: DayResult): ZoneSpan[] {
   const { record } = result;
-  const spans: StopSpan[] = [];
+  const spans: ZoneSpan[] = [];
   let last = '';
   for (let i = 1; i < record.time.length; i++) {
-    if (record.stop[i] < 0) continue;
-    const key = `${record.lap[i]}/${record.stop[i]}`;
+    if (record.zone[i] < 0) continue;
+    const key = `${record.lap[i]}/${record.zone[i]}`;
     if (key === last) continue;
     last = key;
     const before = spans[spans.length - 1];
     if (before) spans[spans.length - 1] = { ...before, to: i - 1 };
-    spans.push({ lap: record.lap[i] + 1, stop: record.stop[i], from: i - 1, to: record.time.length - 1 });
+    spans.push({ lap: record.lap[i] + 1, zone: record.zone[i], from: i - 1, to: record.time.length - 1 });
   }
   return spans;
 }
 
-/** The span a sample lies in; null before the first stop. */
-export function spanOf(spans: readonly StopSpan[], sample: number): StopSpan | null {
+/** The span a sample lies in; null before the first braking zone. */
+export function spanOf(spans: readonly ZoneSpan[], sample: number): ZoneSpan | null {
   return spans.findLast((span) => span.from <= sample) ?? null;
 }
 

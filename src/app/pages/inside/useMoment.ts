@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import { type DayResult, flowsAt, heatBalance, networkOf, nodesAt, type WheelName } from '../../../core';
 import { dayInput, formatQuantity, type Setup } from '../../../model';
-import { clockText, stopText } from '../../../text/en';
+import { clockText, zoneText } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
 import { shownWheel } from '../../state/selection';
-import { sampleAt, spanOf, stopSpans } from './moments';
+import { sampleAt, spanOf, zoneSpans } from './moments';
 
 /** The moment that is looked at, and what the brake is like at it. */
 export function useMoment(result: DayResult, setup: Setup) {
@@ -17,7 +17,7 @@ export function useMoment(result: DayResult, setup: Setup) {
   const values = record.wheels[wheel];
   const input = useMemo(() => dayInput(setup), [setup]);
   const layout = useMemo(() => networkOf(input, wheel), [input, wheel]);
-  const spans = useMemo(() => stopSpans(result), [result]);
+  const spans = useMemo(() => zoneSpans(result), [result]);
   const hottest = useMemo(() => {
     let best = 0;
     for (let i = 1; i < values.rotorFace.length; i++) {
@@ -47,9 +47,9 @@ export function useMoment(result: DayResult, setup: Setup) {
   };
 
   const lap = record.lap[sample] >= 0 ? result.laps[record.lap[sample]] : null;
-  const stop = lap && record.stop[sample] >= 0 ? lap.trace.stops[record.stop[sample]] : null;
+  const zone = lap && record.zone[sample] >= 0 ? lap.trace.zones[record.zone[sample]] : null;
   const where = lap
-    ? `lap ${lap.numberInSession}${stop ? `, ${stopText(record.stop[sample], stop.name)}` : ', before the first braking zone'}, ${formatQuantity(record.distance[sample], 'distance', units)}`
+    ? `lap ${lap.numberInSession}${zone ? `, ${zoneText(record.zone[sample], zone.name)}` : ', before the first braking zone'}, ${formatQuantity(record.distance[sample], 'distance', units)}`
     : `${leg.kind === 'pit' || leg.kind === 'paddock' ? leg.kind : 'at the start'}, ${clockText(Math.max(0, record.time[sample] - leg.startTime))} min`;
   return {
     wheel,

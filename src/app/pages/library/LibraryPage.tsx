@@ -13,7 +13,7 @@ import {
   type Shelf,
   selectPlan,
   starterLine,
-  starterStop,
+  starterZone,
 } from '../../../model';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -129,7 +129,7 @@ function newItems(
           altitudeM: 0,
           trackWidthM: 12,
           place: null,
-          layout: { kind: 'stops', stops: [starterStop('Braking zone 1')] },
+          layout: { kind: 'zones', zones: [starterZone('Braking zone 1')] },
         }),
     },
   ];
@@ -155,8 +155,8 @@ function describe(project: Project, shelf: Shelf, id: string, units: ReturnType<
   }
   const circuit = project.circuits.find((c) => c.id === id);
   if (!circuit) return '';
-  return circuit.layout.kind === 'stops'
-    ? `${circuit.layout.stops.length} braking zones, typed`
+  return circuit.layout.kind === 'zones'
+    ? `${circuit.layout.zones.length} braking zones, typed`
     : `${circuit.layout.segments.filter((s) => s.kind === 'corner').length} corners`;
 }
 

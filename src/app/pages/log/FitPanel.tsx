@@ -23,7 +23,7 @@ export function FitPanel({
   const [fit, setFit] = useState<LapFit | null>(null);
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<string | null>(null);
-  const listed = setup.circuit.layout.kind === 'stops';
+  const listed = setup.circuit.layout.kind === 'zones';
   const run = async () => {
     setBusy(true);
     setError(null);
@@ -102,8 +102,8 @@ function FitTable({ plan, fit, car }: { plan: Plan; fit: LapFit; car: Car }) {
         </tr>
       </thead>
       <tbody>
-        {row('Share of grip used in corners', plan.corneringCommitmentPercent, fit.cornering, 'percent')}
-        {row('Share of grip used in braking', plan.brakingCommitmentPercent, fit.braking, 'percent')}
+        {row('Share of grip used in corners', plan.corneringGripUsedPercent, fit.cornering, 'percent')}
+        {row('Share of grip used in braking', plan.brakingGripUsedPercent, fit.braking, 'percent')}
         {row('Power', car.powerKw, fit.power, 'power')}
       </tbody>
     </table>

@@ -7,7 +7,7 @@ import { useUnits } from '../../state/preferences';
 import { FitPanel } from './FitPanel';
 import type { LogViewProps } from './logView';
 import { SpeedChart } from './SpeedChart';
-import { StopComparison } from './StopComparison';
+import { ZoneComparison } from './ZoneComparison';
 
 const BY = {
   position: say.positionsStartLine,
@@ -17,7 +17,7 @@ const BY = {
 } as const;
 const KINDS = { out: 'Out lap', hot: 'Hot lap', cool: 'Cool-down lap', stand: 'Standing' } as const;
 
-/** The laps of a log, and the stops of one of them beside those of the solved lap. */
+/** The laps of a log, and the braking zones of one of them beside those of the solved lap. */
 export function LapsTab({ entry, analysis }: LogViewProps) {
   const units = useUnits();
   const [chosen, setChosen] = useState<number | null>(null);
@@ -60,7 +60,7 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
         {piece && piece.kind !== 'stand' ? (
           <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3">
             <SpeedChart analysis={analysis} piece={piece} />
-            <StopComparison analysis={analysis} piece={piece} />
+            <ZoneComparison analysis={analysis} piece={piece} />
           </div>
         ) : (
           <p className="panel px-4 py-6 text-dim">{say.nothingWasDrivenLog}</p>

@@ -12,7 +12,7 @@ import { say } from '../../../text/en/say/log';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { Connection, isRunning } from './LiveConnection';
-import { LiveStops } from './LiveStops';
+import { LiveZones } from './LiveZones';
 import { LiveRecorder, type LiveState, type LiveView } from './liveRecorder';
 import { logStore, useRefreshLogs } from './useLogs';
 
@@ -34,7 +34,7 @@ const SHOWN: readonly (readonly [LogColumn, WheelName, RecordedPart])[] = [
   ['fluidFront', 'frontLeft', 'fluid'],
 ];
 
-/** A logger in the car, live: stops, temperatures and laps left as they come. */
+/** A logger in the car, live: braking zones, temperatures and laps left as they come. */
 export function LiveTab() {
   const view = useSyncExternalStore(recorder.subscribe, recorder.getView);
   const units = useUnits();
@@ -63,7 +63,7 @@ export function LiveTab() {
         <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
           <Now view={view} units={units} result={result} />
           <Temperatures result={result} view={view} units={units} />
-          <LiveStops result={result} />
+          <LiveZones result={result} />
           {!running && liveId && view.samples > 40 && (
             <p className="panel px-4 py-4" role="status">
               {view.kept < view.samples ? (

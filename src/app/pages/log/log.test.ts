@@ -127,16 +127,16 @@ describe('taking a fit over', () => {
   };
   it('changes the plan while the driver has more in hand, and nothing else but the power', () => {
     const taken = takeFit(demoProject, setup, fitted(0.95, 1.05, 1.1));
-    expect(taken.plans[0].corneringCommitmentPercent).toBeCloseTo(92 * 0.95, 1);
-    expect(taken.plans[0].brakingCommitmentPercent).toBeCloseTo(86 * 1.05, 1);
+    expect(taken.plans[0].corneringGripUsedPercent).toBeCloseTo(92 * 0.95, 1);
+    expect(taken.plans[0].brakingGripUsedPercent).toBeCloseTo(86 * 1.05, 1);
     expect(taken.cars[0].powerKw).toBeCloseTo(setup.car.powerKw * 1.1, 1);
     expect(taken.cars[0].tyres).toEqual(setup.car.tyres);
     expect(taken.plans.slice(1)).toEqual(demoProject.plans.slice(1));
   });
-  it('raises the tyres’ grip by what no commitment can give, so that their product is what was fitted', () => {
+  it('raises the tyres’ grip by what no share of grip used can give, so that their product is what was fitted', () => {
     const taken = takeFit(demoProject, setup, fitted(1.3, 1, 1, true));
     const { tyres, powerKw } = taken.cars[0];
-    expect(taken.plans[0].corneringCommitmentPercent).toBe(100);
+    expect(taken.plans[0].corneringGripUsedPercent).toBe(100);
     expect((tyres.lateralGrip * 100) / (setup.car.tyres.lateralGrip * 92)).toBeCloseTo(1.3, 2);
     expect(tyres.longitudinalGrip).toBe(setup.car.tyres.longitudinalGrip);
     expect(powerKw).toBe(setup.car.powerKw);

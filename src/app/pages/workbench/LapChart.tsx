@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { memo, type PointerEvent, useMemo, useState } from 'react';
 import type { LapTrace } from '../../../core';
 import { formatQuantity, siText, toShown, type UnitChoice, unitOf } from '../../../model';
-import { stopText } from '../../../text/en';
+import { zoneText } from '../../../text/en';
 import { say } from '../../../text/en/say/workbench';
 import { useUnits } from '../../state/preferences';
 import { type Selection, shownRecords } from '../../state/selection';
@@ -13,7 +13,7 @@ import { LapStepper } from './LapStepper';
 import { drawLap, ends, HEAT } from './lapDrawing';
 import { lapSamples } from './lapSlice';
 import { SideChoice } from './SideChoice';
-import { placeNumbers, StopButtons } from './StopButtons';
+import { placeNumbers, ZoneButtons } from './ZoneButtons';
 
 const LEFT = 44;
 const RIGHT = 10;
@@ -29,12 +29,12 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
   const [first, last] = ends(lap.trace.distance);
 
   const { x, drawing, shadow } = useDrawing({ computed, ghost, selection }, [first, last], width);
-  const middles = lap.trace.stops.map((s) =>
+  const middles = lap.trace.zones.map((s) =>
     x(0.5 * (lap.trace.distance[s.startIndex] + lap.trace.distance[s.endIndex])),
   );
   const placed = placeNumbers(middles, 21, 2);
   const rows = placed.some((p) => p.row > 0) ? 2 : 1;
-  const stop = lap.trace.stops[selection.stop];
+  const zone = lap.trace.zones[selection.zone];
 
   const onPointer = (event: PointerEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -52,11 +52,11 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
       </div>
       <div ref={ref} className="relative">
         <div className="relative mb-1" style={{ height: rows * 21 }}>
-          <StopButtons
-            stops={lap.trace.stops}
+          <ZoneButtons
+            zones={lap.trace.zones}
             placed={placed}
-            selected={selection.stop}
-            onSelect={(k) => onSelect({ ...selection, stop: k })}
+            selected={selection.zone}
+            onSelect={(k) => onSelect({ ...selection, zone: k })}
           />
         </div>
         {/* biome-ignore lint/a11y/useKeyWithClickEvents: the numbered buttons above are the keyboard's way */}
@@ -67,13 +67,13 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
           onPointerMove={onPointer}
           onPointerLeave={() => setPointed(null)}
           onClick={() => {
-            if (pointed === null || lap.trace.stops.length === 0) return;
-            onSelect({ ...selection, stop: nearestStop(lap.trace, pointed) });
+            if (pointed === null || lap.trace.zones.length === 0) return;
+            onSelect({ ...selection, zone: nearestZone(lap.trace, pointed) });
           }}
           role="img"
           aria-label={say.speedBrakingPowerTemperatures}
         >
-          <ZoneBands trace={lap.trace} chosen={selection.stop} x={x} />
+          <ZoneBands trace={lap.trace} chosen={selection.zone} x={x} />
           <Axes drawing={drawing} width={width} ends={[first, last]} />
           {shadow && (
             <g fill="none" stroke="var(--ghost)" strokeWidth={1.2}>
@@ -92,8 +92,8 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
       <figcaption className="caption min-h-[1.5em] px-1 pb-1">
         {pointed !== null
           ? pointText(computed, selection, pointed, units)
-          : stop &&
-            `At ${stopText(selection.stop, stop.name)}: ${siText(stop.entrySpeed, 'speed', units)} to ${siText(stop.exitSpeed, 'speed', units)}, ${siText(stop.energy, 'energy', units)} in ${stop.duration.toFixed(1)} s, then ${stop.airTime.toFixed(1)} s cooling time`}
+          : zone &&
+            `At ${zoneText(selection.zone, zone.name)}: ${siText(zone.entrySpeed, 'speed', units)} to ${siText(zone.exitSpeed, 'speed', units)}, ${siText(zone.energy, 'energy', units)} in ${zone.duration.toFixed(1)} s, then ${zone.airTime.toFixed(1)} s cooling time`}
       </figcaption>
     </figure>
   );
@@ -209,7 +209,7 @@ function ZoneBands({
   chosen: number;
   x: (distance: number) => number;
 }) {
-  return trace.stops.map((s, k) => {
+  return trace.zones.map((s, k) => {
     const from = x(trace.distance[s.startIndex]);
     return (
       <rect
@@ -254,12 +254,12 @@ function Key({ colour, dash, text }: { colour: string; dash?: string; text: stri
   );
 }
 
-function nearestStop(trace: Computed['result']['trace'], distance: number): number {
+function nearestZone(trace: Computed['result']['trace'], distance: number): number {
   let best = 0;
   let miss = Number.POSITIVE_INFINITY;
-  trace.stops.forEach((stop, k) => {
-    const from = trace.distance[stop.startIndex];
-    const to = trace.distance[stop.endIndex];
+  trace.zones.forEach((zone, k) => {
+    const from = trace.distance[zone.startIndex];
+    const to = trace.distance[zone.endIndex];
     const away = Math.max(0, from - distance, distance - to);
     if (away < miss) [best, miss] = [k, away];
   });

@@ -5,7 +5,7 @@ import { Choice } from '../../ui/Choice';
 
 const KINDS = { out: 'out lap', hot: 'hot lap', cool: 'cool-down lap' } as const;
 
-/** Which lap of the day the lap chart, the map and the stop list show. */
+/** Which lap of the day the lap chart, the map and the braking zone list show. */
 export function LapStepper({
   computed,
   selection,

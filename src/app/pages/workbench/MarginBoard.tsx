@@ -111,7 +111,7 @@ function FootGauge({
     <button
       type="button"
       className="block w-full text-left"
-      onClick={() => onSelect({ lap: margin.at.lap ?? 1, stop: Math.max(0, margin.at.stop), side: 'hotter' })}
+      onClick={() => onSelect({ lap: margin.at.lap ?? 1, zone: Math.max(0, margin.at.zone), side: 'hotter' })}
     >
       <span className="flex items-center gap-1.5">
         <StateMark kind={state} className="h-[13px] w-[13px]" />
@@ -170,7 +170,7 @@ function Gauge({
   const change = before ? margin.margin - before.margin : 0;
   const go = () => {
     if (margin.at.lap !== null)
-      onSelect({ lap: margin.at.lap, stop: Math.max(0, margin.at.stop), side: 'hotter' });
+      onSelect({ lap: margin.at.lap, zone: Math.max(0, margin.at.zone), side: 'hotter' });
   };
   const fill = state === 'over-limit' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
   const tip = `${temperatureText(margin.worst, units)} ${when}; limit ${temperatureText(margin.limit, units)}`;

@@ -37,7 +37,7 @@ const ROWS: readonly Row[] = [
   {
     name: 'Fatigue damage index',
     topic: 'crack',
-    value: (s) => (s.crackShare === null ? 'not what ends it' : `${(100 * s.crackShare).toFixed(1)} %`),
+    value: (s) => (s.fatigueDamage === null ? 'not what ends it' : `${(100 * s.fatigueDamage).toFixed(1)} %`),
   },
   {
     name: 'Pads glazed',

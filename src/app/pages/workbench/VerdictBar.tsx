@@ -66,7 +66,7 @@ function figures({ result }: Computed, units: UnitChoice): [string, string, Topi
   const residual = 100 * result.audit.residual;
   return [
     ['Hot lap', `${clockText(Math.floor(time))}.${Math.floor((time % 1) * 10)} min`, 'lap'],
-    ['Braking zones', String(result.trace.stops.length)],
+    ['Braking zones', String(result.trace.zones.length)],
     ['Brake energy per lap', siText(heat, 'energy', units), 'energy'],
     ['Mean brake power', siText(heat / time, 'power', units, 1)],
     ['Driving', `${clockText(result.drivingTime)} min`],

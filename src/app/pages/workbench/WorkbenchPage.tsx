@@ -4,11 +4,11 @@ import { Link } from 'react-router';
 import { hottestLap, lapLength, WHEELS } from '../../../core';
 import { keepWhatIf, toSi, type WhatIf } from '../../../model';
 import { say } from '../../../text/en/say/workbench';
-import { CircuitMap, mapStops } from '../../shared/CircuitMap';
+import { CircuitMap, mapZones } from '../../shared/CircuitMap';
 import { Notices } from '../../shared/Notices';
 import { useSetup } from '../../state/context';
 import { usePicked } from '../../state/picked';
-import { type Selection, stepLap, stepStop } from '../../state/selection';
+import { type Selection, stepLap, stepZone } from '../../state/selection';
 import { useEdit } from '../../state/useEdit';
 import { type Computed, useSession } from '../../state/useSession';
 import { PageTitle } from '../../ui/PageTitle';
@@ -23,9 +23,9 @@ import { SessionChart } from './SessionChart';
 import { VerdictBar } from './VerdictBar';
 import { WhatIfPanel } from './WhatIfPanel';
 
-const StopTable = lazy(() => import('./StopTable').then((m) => ({ default: m.StopTable })));
+const ZoneTable = lazy(() => import('./ZoneTable').then((m) => ({ default: m.ZoneTable })));
 
-/** The heart: one plan, its verdict, its lap, its stops and what could be changed. */
+/** The heart: one plan, its verdict, its lap, its braking zones and what could be changed. */
 export function WorkbenchPage() {
   const setup = useSetup();
   // A what-if belongs to one plan; another plan starts without one.
@@ -56,9 +56,9 @@ function Workbench() {
   );
 
   const laps = computed?.result.laps.length ?? 0;
-  const stops = computed && selection ? computed.result.laps[selection.lap - 1].trace.stops.length : 0;
-  useHotkeys('period', () => selection && setPicked(stepStop(selection, 1, stops)), [selection, stops]);
-  useHotkeys('comma', () => selection && setPicked(stepStop(selection, -1, stops)), [selection, stops]);
+  const zones = computed && selection ? computed.result.laps[selection.lap - 1].trace.zones.length : 0;
+  useHotkeys('period', () => selection && setPicked(stepZone(selection, 1, zones)), [selection, zones]);
+  useHotkeys('comma', () => selection && setPicked(stepZone(selection, -1, zones)), [selection, zones]);
   useHotkeys('shift+period', () => selection && setPicked(stepLap(selection, 1, laps)), [selection, laps]);
   useHotkeys('shift+comma', () => selection && setPicked(stepLap(selection, -1, laps)), [selection, laps]);
 
@@ -81,7 +81,7 @@ function Workbench() {
               <MapPanel computed={computed} selection={selection} onSelect={setPicked} />
             </div>
             <Suspense fallback={<div className="panel h-40" />}>
-              <StopTable computed={computed} selection={selection} onSelect={setPicked} />
+              <ZoneTable computed={computed} selection={selection} onSelect={setPicked} />
             </Suspense>
             <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
               <SessionChart computed={computed} ghost={ghost} selection={selection} onSelect={setPicked} />
@@ -113,10 +113,10 @@ const MapPanel = memo(function MapPanel({
 }) {
   const { result, setup } = computed;
   const lap = result.laps[selection.lap - 1];
-  const stops = useMemo(() => {
+  const zones = useMemo(() => {
     const top = Math.max(...WHEELS.map((wheel) => result.peaks[wheel].rotorFace));
     const cold = toSi(setup.plan.sessions[lap.session].ambientC, 'temperature');
-    return mapStops(
+    return mapZones(
       lap.trace,
       (k) => (Math.max(...WHEELS.map((wheel) => lap.wheels[wheel][k].facePeak)) - cold) / (top - cold || 1),
     );
@@ -133,9 +133,9 @@ const MapPanel = memo(function MapPanel({
         <CircuitMap
           circuit={setup.circuit}
           lapLength={lapLength(lap.trace)}
-          stops={stops}
-          selected={selection.stop}
-          onSelect={(stop) => onSelect({ ...selection, stop })}
+          zones={zones}
+          selected={selection.zone}
+          onSelect={(zone) => onSelect({ ...selection, zone })}
           height={310}
         />
       </div>
@@ -152,9 +152,9 @@ function clampSelection(picked: Partial<Selection>, computed: Computed | null): 
   if (!computed) return null;
   const { laps } = computed.result;
   const lap = Math.min(laps.length, picked.lap ?? hottestLap(computed.result));
-  const stops = laps[lap - 1].trace.stops.length;
-  const stop = Math.max(0, Math.min(stops - 1, picked.stop ?? 0));
-  return { lap, stop, side: picked.side ?? 'hotter' };
+  const zones = laps[lap - 1].trace.zones.length;
+  const zone = Math.max(0, Math.min(zones - 1, picked.zone ?? 0));
+  return { lap, zone, side: picked.side ?? 'hotter' };
 }
 
 function Computing() {

@@ -34,7 +34,7 @@ export function drawLap(
   const hot = [result, other?.result];
   const topSpeed = Math.max(...hot.map((r) => (r ? r.trace.speed.reduce((a, b) => Math.max(a, b), 0) : 0)));
   const topPower = Math.max(
-    ...hot.map((r) => (r ? Math.max(0, ...r.trace.stops.map((s) => s.peakPower)) : 0)),
+    ...hot.map((r) => (r ? Math.max(0, ...r.trace.zones.map((s) => s.peakPower)) : 0)),
   );
   const speed = scaleLinear()
     .domain([0, toShown(1.04 * fromSi(topSpeed, 'speed'), speedUnit)])

@@ -28,7 +28,7 @@ describe('what the charts take from a result', () => {
       for (let i = 0; i < trace.time.length - 1; i++)
         heat += power[i] * 1000 * (trace.time[i + 1] - trace.time[i]);
       const made = forces.reduce((sum, f) => sum + (axle === 'front' ? f.frontHeat : f.rearHeat), 0);
-      // Brakings too short to be a stop are shared as planned; all but a thousandth is in stops.
+      // Brakings too short to be a braking zone are shared as planned; all but a thousandth is in braking zones.
       expect(Math.abs(heat / made - 1)).toBeLessThan(1e-3);
     }
   });
@@ -36,7 +36,7 @@ describe('what the charts take from a result', () => {
   it('opens on a hot lap that is as hot as any', () => {
     const lap = result.laps[hottestLap(result) - 1];
     expect(lap.kind).toBe('hot');
-    const peak = Math.max(...lap.wheels.frontLeft.map((stop) => stop.facePeak));
+    const peak = Math.max(...lap.wheels.frontLeft.map((zone) => zone.facePeak));
     expect(result.peaks.frontLeft.rotorFace - peak).toBeLessThan(1);
   });
 

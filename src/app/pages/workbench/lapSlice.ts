@@ -12,7 +12,7 @@ export function lapSamples(result: DayResult, lapNumber: number): readonly [from
   return [from, to];
 }
 
-/** Brake power of one axle along a lap, kW at each interval of its trace, as the friction of each stop shared it. */
+/** Brake power of one axle along a lap, kW at each interval of its trace, as the friction of each braking zone shared it. */
 export function axlePower(result: DayResult, lapNumber: number, axle: AxleName): Float64Array {
   const { trace, forces } = result.laps[lapNumber - 1];
   const { frontHeat, rearHeat, time } = trace;
@@ -20,10 +20,10 @@ export function axlePower(result: DayResult, lapNumber: number, axle: AxleName):
   const n = time.length - 1;
   const power = new Float64Array(n + 1);
   const share = new Float64Array(n + 1).fill(-1);
-  trace.stops.forEach((stop, k) => {
+  trace.zones.forEach((zone, k) => {
     const { frontHeat: front, rearHeat: rear } = forces[k];
     const own = front + rear > 0 ? (axle === 'front' ? front : rear) / (front + rear) : 0;
-    share.fill(own, stop.startIndex, stop.endIndex);
+    share.fill(own, zone.startIndex, zone.endIndex);
   });
   for (let i = 0; i < n; i++) {
     const dt = time[i + 1] - time[i];

@@ -111,11 +111,11 @@ export const say = {
   nothingWasExported: (message: string) => `Nothing was exported. ${message}`,
   noHotLapSession: 'No hot lap in this session.',
   noClicksSetStays: 'No clicks are set: it stays in its middle all lap.',
-  clicksOtherStopsNone: (list: string) =>
+  clicksOtherZonesNone: (list: string) =>
     `Clicks at the other braking zones: ${list}; none where none are named.`,
   clicksListedNoneOther: 'Clicks as listed; none at the other braking zones.',
   daysSomethingPassesLimit: (chance: string, runs: number) =>
-    `In ${chance} of ${runs} days something passes a limit.`,
+    `In ${chance} of ${runs} simulation runs something passes a limit.`,
   chancesModelTheseRanges:
     'Chances of this model with these ranges, not of your car: what the model leaves out is not in them. No chance makes a brake safe. ',
   whatMattersMost: (title: string) => `What matters most for it: ${title}.`,
@@ -123,8 +123,8 @@ export const say = {
   noLimitPassedAny: 'No limit is passed in any of them.',
   temperatureSpreadOverLaps: 'Temperature with its spread, over the laps',
   hottestWithinEachPiece:
-    'The hottest within each piece of a lap, hotter side; dark: half of the days, light: nine of ten. Standing follows its lap, a quarter of an hour as wide as a lap.',
-  marginOverDayDays: (list: string) => `Margin over the day: ${list} of the days have less.`,
+    'The hottest within each piece of a lap, hotter side; dark: half of the runs, light: nine of ten. Standing follows its lap, a quarter of an hour as wide as a lap.',
+  marginOverDayDays: (list: string) => `Margin over the day: ${list} of the runs have less.`,
   partMarginSVariance: (rest: number) =>
     `Part of the margin’s variance that each explains by itself (first-order index). Acting together, or beyond what so many runs can tell: ${rest} %. Measuring what stands first narrows the answer most.`,
   evenEveryValueWithin:
@@ -134,9 +134,9 @@ export const say = {
   fewerSpareLaptopBattery: 'Fewer spare a laptop on its battery; the answer is the same.',
   nothingUncertainChooseLeast: 'Nothing is uncertain: choose at least one input.',
   stoppedDaysKept: (message: string, value: number, runs: number) =>
-    `It stopped: ${message} ${value} of ${runs} days are kept.`,
-  cancelledDaysKept: (value: number, runs: number) => `Cancelled; ${value} of ${runs} days are kept.`,
-  daysKeptBefore: (value: number, runs: number) => `${value} of ${runs} days are kept from before.`,
+    `It stopped: ${message} ${value} of ${runs} runs are kept.`,
+  cancelledDaysKept: (value: number, runs: number) => `Cancelled; ${value} of ${runs} runs are kept.`,
+  daysKeptBefore: (value: number, runs: number) => `${value} of ${runs} runs are kept from before.`,
   notDrivenYetThese: 'Not driven yet with these ranges.',
   simulationRuns: (runs: number) => `${runs} simulation runs`,
   seed: (seed: number) => `, seed ${seed}.`,

@@ -20,8 +20,8 @@ export const say = {
   howWarmTheyWhen:
     'How warm they are when the first session begins. A kept state brings the temperature of every part, glaze and wear along.',
   stateKeptUnderBrakes: 'A state is kept under “Brakes when the day ends” on the ',
-  overLastLeadsBack: (stopsCount: number, which: string, total: string) =>
-    `${stopsCount} ${which} over ${total}. The last leads back to the first. Between stops the car accelerates evenly, or takes the time that is given.`,
+  overLastLeadsBack: (zonesCount: number, which: string, total: string) =>
+    `${zonesCount} ${which} over ${total}. The last leads back to the first. Between braking zones the car accelerates evenly, or takes the time that is given.`,
   lapHasNoBraking: 'This lap has no braking zone: nothing is braked for.',
   drivenLapCanWritten: (name: string, name2: string) =>
     `As driven by ${name} in “${name2}”, this lap can be written down as a list of braking zones and edited there.`,

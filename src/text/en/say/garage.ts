@@ -64,7 +64,7 @@ export const say = {
   nothingBrakedSession: 'Nothing is braked in this session.',
   minimumBrakeReserve: 'Minimum brake reserve: ',
   onLap: ' on lap ',
-  brakingZone: (stop: number) => ` at braking zone ${stop}`,
+  brakingZone: (zone: number) => ` at braking zone ${zone}`,
   limitedWorstCar: (limit: string) => `, limited by ${limit}. At worst the car `,
   driverBrakesEarlierNext: 'The driver brakes earlier on the next lap',
   whereBrakesCouldNot:
@@ -78,7 +78,7 @@ export const say = {
   leastFrictionRearPads: 'Least friction of the rear pads in the braking zone',
   brakingAvailableDriverS: 'Braking available at the driver’s limit over braking needed, minus one',
   distanceWhichBrakingOvershoots: 'Distance by which braking overshoots its point',
-  whatWouldHaveGive: 'What would have to give more for a shorter stop',
+  whatWouldHaveGive: 'What would have to give more for a shorter braking zone',
   morePistonsDoNot:
     'More pistons do not brake harder: with the same total area the torque is the same and so is the pedal’s travel, but for what pads and body give; the pressure on a larger pad is less and its wear more even. A larger rotor gives more torque for the same pressure.',
   pistonsMadeSameTotal: 'its pistons made to the same total area',

@@ -4,8 +4,8 @@ export const say = {
     'The brake cut open, with the temperature of every part and the heat between them; the table beside it has the numbers',
   whereHeatBrakingZone: 'Where the heat of the braking zone went; the table under it has the numbers',
   drivingLapHeatingBrakes: 'Driving the lap and heating the brakes …',
-  whereHeatLapWent: (stop: string, numberInSession: number) =>
-    `Where the heat of ${stop} on lap ${numberInSession} went, until the next braking zone`,
+  whereHeatLapWent: (zone: string, numberInSession: number) =>
+    `Where the heat of ${zone} on lap ${numberInSession} went, until the next braking zone`,
   oneWheelMadeAir: (made: string, toAir: string, kept: string, made2: string) =>
     `One wheel: made ${made}, to the air ${toAir}, kept in the brake ${kept}. Flows are summed over the steps; what they leave open is ${made2}.`,
   temperatureThroughPadRotor:

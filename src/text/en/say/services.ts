@@ -12,8 +12,8 @@ export const say = {
   brakingGetsLongerUp: (metres: string) => `Braking gets longer: by up to ${metres}.`,
   shortensNoBrakingZone:
     'Shortens no braking zone: the tyres are the limit at all of them. It keeps them the same for longer.',
-  shortensNoBrakingZoneBrakes: (tyres: number, hotStops: number) =>
-    `Shortens no braking zone: the brakes make all that is asked at ${tyres} of ${hotStops}. It keeps them the same for longer.`,
+  shortensNoBrakingZoneBrakes: (tyres: number, hotZones: number) =>
+    `Shortens no braking zone: the brakes make all that is asked at ${tyres} of ${hotZones}. It keeps them the same for longer.`,
   carStandsStillAll: 'The car stands still all through this log; there is nothing to lay over the plan.',
   allPointsLieSame: (xCount: number) =>
     `All ${xCount} points lie at the same place; there is no line to drive.`,

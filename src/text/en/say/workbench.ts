@@ -6,7 +6,7 @@ export const say = {
   temperaturesGlazeComputedThicknesses:
     'Temperatures and glaze are computed; thicknesses and water are the car’s own, carried on.',
   speedBrakingPowerTemperatures:
-    'Speed, braking power and temperatures over the lap; the stop list has the numbers',
+    'Speed, braking power and temperatures over the lap; the braking zone list has the numbers',
   frontCoreSurfaceFluid: (
     distance: string,
     speed: string,
@@ -45,5 +45,5 @@ export const say = {
     'Brake parts are safety parts: fit and torque to the maker’s data, by someone qualified, under the event’s rules and local law. Pump the pedal before moving. Hot parts burn for half an hour. A soft or sinking pedal, a leak, a crack to the edge or between holes: do not drive. Inputs are in ',
   and: ' and ',
   axleNearerLockingHardest: 'Axle that is nearer to locking at the hardest instant',
-  whatWouldHaveGive: 'What would have to give more for a shorter stop',
+  whatWouldHaveGive: 'What would have to give more for a shorter braking zone',
 } as const;

@@ -1,21 +1,24 @@
-import type { LapTrace, Stop } from './trace';
+import type { BrakingZone, LapTrace } from './trace';
 
 /** Brakings closer than this are one, s. */
 const MERGE_GAP = 0.35;
-/** Least loss of speed that counts as a stop, m/s. */
+/** Least loss of speed that counts as a braking zone, m/s. */
 const LEAST_LOSS = 2;
 
 /** Power under which the brakes count as released, W; what is left of a force that should be zero is far less. */
 const LEAST_POWER = 50;
 
 /** Whether the brakes, friction and electric, are on in an interval of a trace. */
-export function isBraking(trace: Omit<LapTrace, 'stops'>, i: number): boolean {
+export function isBraking(trace: Omit<LapTrace, 'zones'>, i: number): boolean {
   const work = heatBetween(trace, i, i + 1) + trace.recovered[i + 1] - trace.recovered[i];
   return work > LEAST_POWER * (trace.time[i + 1] - trace.time[i]);
 }
 
 /** Finds the brakings of a lap in driving order. */
-export function findStops(trace: Omit<LapTrace, 'stops'>, nameAt: (distance: number) => string): Stop[] {
+export function findZones(
+  trace: Omit<LapTrace, 'zones'>,
+  nameAt: (distance: number) => string,
+): BrakingZone[] {
   const n = trace.time.length - 1;
   const spans: [number, number][] = [];
   for (let i = 0; i < n; i++) {
@@ -28,17 +31,17 @@ export function findStops(trace: Omit<LapTrace, 'stops'>, nameAt: (distance: num
   return kept.map(([a, b], k) => describe(trace, a, b, kept[(k + 1) % kept.length][0], nameAt));
 }
 
-function heatBetween(trace: Omit<LapTrace, 'stops'>, a: number, b: number): number {
+function heatBetween(trace: Omit<LapTrace, 'zones'>, a: number, b: number): number {
   return trace.frontHeat[b] - trace.frontHeat[a] + trace.rearHeat[b] - trace.rearHeat[a];
 }
 
 function describe(
-  trace: Omit<LapTrace, 'stops'>,
+  trace: Omit<LapTrace, 'zones'>,
   a: number,
   b: number,
   next: number,
   nameAt: (distance: number) => string,
-): Stop {
+): BrakingZone {
   const { distance, time, speed } = trace;
   let peakPower = 0;
   let peakDeceleration = 0;

@@ -1,5 +1,5 @@
 import { RadioGroup } from 'radix-ui';
-import type { Stop } from '../../../core';
+import type { BrakingZone } from '../../../core';
 import { Tip } from '../../ui/Tip';
 
 interface Placed {
@@ -7,7 +7,7 @@ interface Placed {
   readonly row: number;
 }
 
-/** Places numbers over their stops and moves one to the next row where it would cover the one before. */
+/** Places numbers over their braking zones and moves one to the next row where it would cover the one before. */
 export function placeNumbers(centres: readonly number[], width: number, rows: number): Placed[] {
   const ends = Array<number>(rows).fill(Number.NEGATIVE_INFINITY);
   return centres.map((left) => {
@@ -18,17 +18,17 @@ export function placeNumbers(centres: readonly number[], width: number, rows: nu
   });
 }
 
-/** The numbered stops over the lap: one of them is picked, by mouse or with the arrow keys. */
-export function StopButtons({
-  stops,
+/** The numbered braking zones over the lap: one of them is picked, by mouse or with the arrow keys. */
+export function ZoneButtons({
+  zones,
   placed,
   selected,
   onSelect,
 }: {
-  stops: readonly Stop[];
+  zones: readonly BrakingZone[];
   placed: readonly Placed[];
   selected: number;
-  onSelect: (stop: number) => void;
+  onSelect: (zone: number) => void;
 }) {
   return (
     <RadioGroup.Root
@@ -36,11 +36,11 @@ export function StopButtons({
       value={String(selected)}
       onValueChange={(value) => onSelect(Number(value))}
     >
-      {stops.map((stop, k) => (
-        <Tip key={stop.startIndex} text={stop.name}>
+      {zones.map((zone, k) => (
+        <Tip key={zone.startIndex} text={zone.name}>
           <RadioGroup.Item
             value={String(k)}
-            aria-label={`Braking zone ${k + 1}${stop.name ? `, ${stop.name}` : ''}`}
+            aria-label={`Braking zone ${k + 1}${zone.name ? `, ${zone.name}` : ''}`}
             // The primitive picks on arrow keys only; Home and End move the focus.
             onFocus={() => onSelect(k)}
             className={`absolute grid h-[19px] w-[19px] -translate-x-1/2 place-items-center rounded-[4px] text-[11.5px] font-[640] narrow ${

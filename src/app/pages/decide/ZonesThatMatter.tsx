@@ -4,11 +4,11 @@ import { clockText, fadeText, pedalText } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
 import type { Computed } from '../../state/useSession';
 
-const STOPS = 6;
+const ZONES = 6;
 const clicksText = (clicks: number) => (clicks === 0 ? '0' : `${clicks > 0 ? '+' : '−'}${Math.abs(clicks)}`);
 
-/** Stops of the session's last hot lap that count: hottest, most energy, least in hand. */
-export function StopsThatMatter({
+/** Braking zones of the session's last hot lap that count: hottest, most energy, least in hand. */
+export function ZonesThatMatter({
   computed,
   session,
   units,
@@ -24,21 +24,21 @@ export function StopsThatMatter({
   const face = (k: number, axle: 'front' | 'rear') =>
     Math.max(lap.wheels[`${axle}Left`][k].facePeak, lap.wheels[`${axle}Right`][k].facePeak);
   const weight = (k: number) => {
-    const stop = lap.trace.stops[k];
-    const hottest = Math.max(...lap.trace.stops.map((_, i) => face(i, 'front')));
-    const most = Math.max(...lap.trace.stops.map((s) => s.energy));
-    return face(k, 'front') / hottest + stop.energy / most - 0.2 * Math.min(2, lap.forces[k].fadeMargin);
+    const zone = lap.trace.zones[k];
+    const hottest = Math.max(...lap.trace.zones.map((_, i) => face(i, 'front')));
+    const most = Math.max(...lap.trace.zones.map((s) => s.energy));
+    return face(k, 'front') / hottest + zone.energy / most - 0.2 * Math.min(2, lap.forces[k].fadeMargin);
   };
-  const chosen = lap.trace.stops
+  const chosen = lap.trace.zones
     .map((_, k) => k)
     .sort((a, b) => weight(b) - weight(a))
-    .slice(0, STOPS)
+    .slice(0, ZONES)
     .sort((a, b) => a - b);
   const temperature = (kelvin: number) => siText(kelvin, 'temperature', units).replace(/ .*/, '');
   const bar = (pascal: number) => siText(pascal, 'pressure', units, 0).replace(/ .*/, '');
-  const others = lap.trace.stops.flatMap((stop, k) => {
+  const others = lap.trace.zones.flatMap((zone, k) => {
     const clicks = setup.plan.clicks[k] ?? 0;
-    return clicks === 0 || chosen.includes(k) ? [] : [{ name: `${k + 1} ${stop.name}`, clicks }];
+    return clicks === 0 || chosen.includes(k) ? [] : [{ name: `${k + 1} ${zone.name}`, clicks }];
   });
   const clicked = setup.plan.clicks.some((c) => c !== 0);
   const degree = units.temperature === 'us' ? '°F' : '°C';
@@ -63,7 +63,7 @@ export function StopsThatMatter({
         {!clicked
           ? say.noClicksSetStays
           : others.length > 0
-            ? say.clicksOtherStopsNone(
+            ? say.clicksOtherZonesNone(
                 others.map(({ name, clicks }) => `${name} ${clicksText(clicks)}`).join(', '),
               )
             : say.clicksListedNoneOther}
@@ -110,17 +110,17 @@ function Zones({
       </thead>
       <tbody>
         {chosen.map((k) => {
-          const stop = lap.trace.stops[k];
+          const zone = lap.trace.zones[k];
           const force = lap.forces[k];
           const clicks = setup.plan.clicks[k] ?? 0;
           return (
             <tr key={k} className="border-b border-rule">
               <th className="text-left font-[540]">
-                {k + 1} {stop.name}
+                {k + 1} {zone.name}
               </th>
               <td>
-                {siText(stop.entrySpeed, 'speed', units).replace(/ .*/, '')} ·{' '}
-                {siText(stop.exitSpeed, 'speed', units).replace(/ .*/, '')}
+                {siText(zone.entrySpeed, 'speed', units).replace(/ .*/, '')} ·{' '}
+                {siText(zone.exitSpeed, 'speed', units).replace(/ .*/, '')}
               </td>
               <td>{temperature(face(k, 'front'))}</td>
               <td>{temperature(face(k, 'rear'))}</td>

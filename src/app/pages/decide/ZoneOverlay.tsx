@@ -1,13 +1,13 @@
 import { memo, type RefObject, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import type { AxleName, SummaryStop } from '../../../core';
+import type { AxleName, SummaryZone } from '../../../core';
 import { siText } from '../../../model';
 import { comparisonCsv } from '../../../report';
 import { say } from '../../../text/en/say/decide';
 import { AxleField } from '../../shared/AxleField';
 import { download } from '../../shell/files';
 import { useSetup } from '../../state/context';
-import { usePickedStop } from '../../state/picked';
+import { usePickedZone } from '../../state/picked';
 import { useUnits } from '../../state/preferences';
 import { pictureOf, standaloneSvg } from '../../ui/charts/picture';
 import { useWidth } from '../../ui/charts/useSize';
@@ -16,7 +16,7 @@ import type { Compared } from './compared';
 import { OverlayChart } from './OverlayChart';
 import { SetupMark } from './SetupMark';
 
-type Quantity = keyof SummaryStop['front'];
+type Quantity = keyof SummaryZone['front'];
 const QUANTITIES: readonly (readonly [Quantity, string])[] = [
   ['facePeak', say.rotorSurfaceHottestBraking],
   ['faceBefore', 'Rotor surface before the braking zone'],
@@ -26,7 +26,7 @@ const QUANTITIES: readonly (readonly [Quantity, string])[] = [
 ];
 
 /** Temperatures zone by zone of each setup's hottest lap, one over the other. */
-export const StopOverlay = memo(function StopOverlay({ compared }: { compared: readonly Compared[] }) {
+export const ZoneOverlay = memo(function ZoneOverlay({ compared }: { compared: readonly Compared[] }) {
   const units = useUnits();
   const setup = useSetup();
   const [axle, setAxle] = useState<AxleName>('front');
@@ -36,10 +36,10 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
   const title = `${axle === 'front' ? 'Front' : 'Rear'}: ${QUANTITIES.find(([q]) => q === quantity)?.[1] ?? ''}`;
   // Setups on another circuit list may have fewer.
   const zones = compared.reduce((a, b) =>
-    b.assessed.summary.stops.length > a.assessed.summary.stops.length ? b : a,
-  ).assessed.summary.stops;
-  const [stop, pick] = usePickedStop(zones.length);
-  const kelvin = (own: SummaryStop) => own[axle][quantity];
+    b.assessed.summary.zones.length > a.assessed.summary.zones.length ? b : a,
+  ).assessed.summary.zones;
+  const [zone, pick] = usePickedZone(zones.length);
+  const kelvin = (own: SummaryZone) => own[axle][quantity];
   const save = useExport(`${setup.plan.name} setups`, compared, svg);
   return (
     <section className="panel px-4 py-3" aria-label="Braking zones of all setups">
@@ -70,16 +70,16 @@ export const StopOverlay = memo(function StopOverlay({ compared }: { compared: r
           compared={compared}
           zones={zones.map(({ name }) => name)}
           kelvin={kelvin}
-          picked={stop}
+          picked={zone}
           onPick={pick}
         />
       </div>
       <p className="caption" aria-live="polite">
-        {stop === null
+        {zone === null
           ? say.clickPicksBrakingZone
-          : `Picked: ${stop + 1} ${zones[stop]?.name ?? ''}: ${compared
+          : `Picked: ${zone + 1} ${zones[zone]?.name ?? ''}: ${compared
               .flatMap((c) => {
-                const own = c.assessed.summary.stops[stop];
+                const own = c.assessed.summary.zones[zone];
                 return own ? [`${c.name} ${siText(kelvin(own), 'temperature', units)}`] : [];
               })
               .join(', ')}.`}
@@ -126,7 +126,7 @@ function OverlayTable({
   title: string;
   compared: readonly Compared[];
   zones: readonly string[];
-  kelvin: (own: SummaryStop) => number;
+  kelvin: (own: SummaryZone) => number;
 }) {
   const units = useUnits();
   return (
@@ -144,13 +144,13 @@ function OverlayTable({
       </thead>
       <tbody>
         {zones.map((zone, k) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its place in the lap
+          // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the lap
           <tr key={k} className="border-t border-rule/60">
             <th className="px-2 text-left font-[520]">
               {k + 1} {zone}
             </th>
             {compared.map((c) => {
-              const own = c.assessed.summary.stops[k];
+              const own = c.assessed.summary.zones[k];
               return (
                 <td key={c.id ?? 'plan'} className="px-2">
                   {own ? siText(kelvin(own), 'temperature', units) : '—'}

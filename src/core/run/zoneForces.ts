@@ -4,12 +4,12 @@ import { GAMMA } from '../heat';
 import type { BrakedCar, Steps } from '../schedule';
 import type { ForceRecord } from './record';
 import type { Sharing } from './sharing';
-import type { StopForce, StopLimit } from './stopResult';
+import type { ZoneForce, ZoneLimit } from './zoneResult';
 
-/** An overrun of more than this is no longer a stop, m. */
+/** An overrun of more than this is no longer a braking zone, m. */
 const LONGEST_OVERRUN = 1000;
 
-/** What is kept of each step of a piece until its stops are told. */
+/** What is kept of each step of a piece until its braking zones are told. */
 interface Scratch {
   available: Float64Array;
   byForce: Float64Array;
@@ -18,12 +18,12 @@ interface Scratch {
   frontFirst: Uint8Array;
   use: Float64Array;
   frontHeat: Float64Array;
-  /** Pedal force of the stop's mean braking in the step's condition, N */
+  /** Pedal force of the braking zone's mean braking in the step's condition, N */
   pedalAtMean: Float64Array;
 }
 
-/** What the driver's foot feels, watched step by step through a piece, and told stop by stop. */
-export class StopForces {
+/** What the driver's foot feels, watched step by step through a piece, and told zone by zone. */
+export class ZoneForces {
   private scratch: Scratch = emptyScratch(0);
 
   constructor(
@@ -41,7 +41,7 @@ export class StopForces {
     const { scratch } = this;
     const { state, shares } = this.sharing;
     scratch.frontHeat[k] = shares.frontLeft + shares.frontRight;
-    if (steps.inStop[k] === 0) return;
+    if (steps.inZone[k] === 0) return;
     state.limit();
     writeFelt(record, sample, state);
     scratch.available[k] = state.available;
@@ -49,18 +49,18 @@ export class StopForces {
     scratch.atBest[k] = state.availableAtBest;
     scratch.frontFirst[k] = state.frontUse >= state.rearUse ? 1 : 0;
     scratch.use[k] = Math.max(state.frontUse, state.rearUse);
-    scratch.pedalAtMean[k] = state.pedalOf(steps.meanForce[Math.max(0, steps.stop[k])]);
+    scratch.pedalAtMean[k] = state.pedalOf(steps.meanForce[Math.max(0, steps.zone[k])]);
   }
 
-  /** The stops of a piece that has been run. @param first its first sample */
-  stops(steps: Steps, record: ForceRecord, first: number): StopForce[] {
-    return steps.meanForce.map((_, stop) => {
-      const { from, to } = spanOfStop(steps, stop);
-      return this.stop(steps, from, to, record, first);
+  /** The braking zones of a piece that has been run. @param first its first sample */
+  zones(steps: Steps, record: ForceRecord, first: number): ZoneForce[] {
+    return steps.meanForce.map((_, zone) => {
+      const { from, to } = spanOfZone(steps, zone);
+      return this.zone(steps, from, to, record, first);
     });
   }
 
-  private stop(steps: Steps, from: number, to: number, record: ForceRecord, first: number): StopForce {
+  private zone(steps: Steps, from: number, to: number, record: ForceRecord, first: number): ZoneForce {
     const { scratch } = this;
     const { dt } = steps;
     const demand = steps.demand!;
@@ -115,7 +115,7 @@ export class StopForces {
     };
   }
 
-  private limitOf(margin: number, k: number, force: number, sample: number): StopLimit {
+  private limitOf(margin: number, k: number, force: number, sample: number): ZoneLimit {
     if (margin >= 0) return 'tyres';
     const { scratch, car, sharing } = this;
     if (scratch.byForce[k] >= force) return 'travel';
@@ -141,10 +141,10 @@ export function writeFelt(record: ForceRecord, sample: number, state: BrakingSta
 }
 
 /** First and last step of a braking. */
-export function spanOfStop(steps: Steps, stop: number): { readonly from: number; readonly to: number } {
-  const from = steps.stop.findIndex((s, k) => s === stop && steps.inStop[k] === 1);
+export function spanOfZone(steps: Steps, zone: number): { readonly from: number; readonly to: number } {
+  const from = steps.zone.findIndex((s, k) => s === zone && steps.inZone[k] === 1);
   let to = from;
-  while (steps.inStop[to + 1] === 1 && steps.stop[to + 1] === stop) to++;
+  while (steps.inZone[to + 1] === 1 && steps.zone[to + 1] === zone) to++;
   return { from, to };
 }
 

@@ -4,7 +4,7 @@ import { RadioGroup } from 'radix-ui';
 import { memo, useMemo, useState } from 'react';
 import { axleOf, distinctWheels, sideOf, type WheelName } from '../../../core';
 import { unitOf } from '../../../model';
-import { type StopRow, stopRows, WHEEL_COLUMNS } from '../../../report';
+import { WHEEL_COLUMNS, type ZoneRow, zoneRows } from '../../../report';
 import { wheelWords } from '../../../text/en';
 import { say } from '../../../text/en/say/workbench';
 import { useUnits } from '../../state/preferences';
@@ -12,12 +12,12 @@ import { shownWheel } from '../../state/selection';
 import type { ChartProps } from '../../state/useSession';
 import { Tip } from '../../ui/Tip';
 import { HowResult } from './HowResult';
-import { columnsFor, features, GROUP_STARTS, VIEWS, type View } from './stopColumns';
+import { columnsFor, features, GROUP_STARTS, VIEWS, type View } from './zoneColumns';
 
 type Features = typeof features;
 
 /** The braking zones of the picked lap, one a row; a row is picked by click, or with the arrow keys once one has the focus. */
-export const StopTable = memo(function StopTable({
+export const ZoneTable = memo(function ZoneTable({
   computed,
   selection,
   onSelect,
@@ -25,7 +25,7 @@ export const StopTable = memo(function StopTable({
   const units = useUnits();
   const [sorting, setSorting] = useState<SortingState>([]);
   const { result, setup } = computed;
-  const data = useMemo(() => stopRows(setup, result, selection.lap), [setup, result, selection.lap]);
+  const data = useMemo(() => zoneRows(setup, result, selection.lap), [setup, result, selection.lap]);
   const degree = unitOf('temperature', units).label;
   const recovery = setup.car.recovery !== null;
   const front = shownWheel(result, 'front', selection.side);
@@ -72,12 +72,12 @@ export const StopTable = memo(function StopTable({
         </thead>
         <tbody>
           {table.getRowModel().rows.map((row, position, rows) => (
-            <ZoneRow
+            <BodyRow
               key={row.id}
               row={row}
-              chosen={row.original.stop - 1 === selection.stop}
-              beside={[rows[position - 1], rows[position + 1]].map((next) => next?.original.stop)}
-              onPick={(zone) => onSelect({ ...selection, stop: zone - 1 })}
+              chosen={row.original.zone - 1 === selection.zone}
+              beside={[rows[position - 1], rows[position + 1]].map((next) => next?.original.zone)}
+              onPick={(zone) => onSelect({ ...selection, zone: zone - 1 })}
             />
           ))}
         </tbody>
@@ -171,7 +171,7 @@ function GroupHeads({ before, names }: { before: number; names: readonly string[
 }
 
 /** The head of a column: a click sorts by it. */
-function SortHead({ header }: { header: Header<Features, StopRow, unknown> }) {
+function SortHead({ header }: { header: Header<Features, ZoneRow, unknown> }) {
   const sorted = header.column.getIsSorted();
   return (
     <th
@@ -192,13 +192,13 @@ function SortHead({ header }: { header: Header<Features, StopRow, unknown> }) {
 }
 
 /** A braking zone; picked by click, its neighbours by the arrow keys. */
-function ZoneRow({
+function BodyRow({
   row,
   chosen,
   beside,
   onPick,
 }: {
-  row: Row<Features, StopRow>;
+  row: Row<Features, ZoneRow>;
   chosen: boolean;
   /** Numbers of the braking zones in the rows above and below */
   beside: readonly (number | undefined)[];
@@ -208,7 +208,7 @@ function ZoneRow({
     <tr
       aria-selected={chosen}
       tabIndex={chosen ? 0 : -1}
-      onClick={() => onPick(row.original.stop)}
+      onClick={() => onPick(row.original.zone)}
       onKeyDown={(event) => {
         const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
         const next = beside[by === 1 ? 1 : 0];
@@ -224,7 +224,7 @@ function ZoneRow({
       <td
         className={`sticky left-0 w-7 px-2 py-1 text-left font-[640] ${chosen ? 'bg-act text-act-ink' : 'bg-panel'}`}
       >
-        {row.original.stop}
+        {row.original.zone}
       </td>
       <Tip text={row.original.name}>
         <td className="max-w-[118px] truncate px-1.5 text-left">{row.original.name || '—'}</td>

@@ -1,12 +1,12 @@
 import type { Steps } from '../schedule';
 import type { WheelRecord } from './record';
-import type { StopHeat } from './result';
-import { spanOfStop } from './stopForces';
+import type { ZoneHeat } from './result';
+import { spanOfZone } from './zoneForces';
 
-/** Each stop of a lap as one wheel's brake went through it. @param sample the lap's first */
-export function stopHeats(record: WheelRecord, steps: Steps, sample: number): StopHeat[] {
-  return steps.meanForce.map((_, stop) => {
-    const { from, to } = spanOfStop(steps, stop);
+/** Each braking zone of a lap as one wheel's brake went through it. @param sample the lap's first */
+export function zoneHeats(record: WheelRecord, steps: Steps, sample: number): ZoneHeat[] {
+  return steps.meanForce.map((_, zone) => {
+    const { from, to } = spanOfZone(steps, zone);
     const before = sample + from - 1;
     const after = sample + to;
     let facePeak = 0;

@@ -1,8 +1,8 @@
-import { type AxleName, type DayResult, type StopLimit, WHEELS, type WheelName } from '../core';
+import { type AxleName, type DayResult, WHEELS, type WheelName, type ZoneLimit } from '../core';
 import { fromSi, type Quantity, type Setup } from '../model';
 import { celsius } from '../text/en';
 
-/** One wheel's brake through one stop; °C. */
+/** One wheel's brake through one braking zone; °C. */
 export interface WheelRow {
   readonly faceBeforeC: number;
   readonly facePeakC: number;
@@ -14,12 +14,12 @@ export interface WheelRow {
   readonly leastFriction: number;
 }
 
-/** One stop of one lap with everything the stop list shows; stored units (km/h, m, s, kJ, kW). */
-export interface StopRow {
+/** One braking zone of one lap with everything the braking zone list shows; stored units (km/h, m, s, kJ, kW). */
+export interface ZoneRow {
   readonly session: string;
   readonly lap: number;
   readonly kind: string;
-  readonly stop: number;
+  readonly zone: number;
   readonly name: string;
   readonly entryKmh: number;
   readonly exitKmh: number;
@@ -50,14 +50,14 @@ export interface StopRow {
   /** False where the brakes cannot stop the car within a kilometre more */
   readonly stops: boolean;
   readonly locksFirst: AxleName;
-  readonly limit: StopLimit;
+  readonly limit: ZoneLimit;
   readonly wheels: Readonly<Record<WheelName, WheelRow>>;
 }
 
-export type NumberKey = { [K in keyof StopRow]: StopRow[K] extends number | null ? K : never }[keyof StopRow];
+export type NumberKey = { [K in keyof ZoneRow]: ZoneRow[K] extends number | null ? K : never }[keyof ZoneRow];
 
 /** Heading and quantity of each numeric column of the car, in order. */
-export const STOP_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] = [
+export const ZONE_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] = [
   ['entryKmh', 'Entry speed', 'speed'],
   ['exitKmh', 'Exit speed', 'speed'],
   ['decelerationMs2', 'Deceleration', 'deceleration'],
@@ -100,8 +100,8 @@ export const WHEEL_COLUMNS: readonly (readonly [keyof WheelRow, string, Quantity
   ['leastFriction', 'least friction', 'friction'],
 ];
 
-/** The stops of one lap, as that lap was driven. @param lapNumber from 1, through the day */
-export function stopRows(setup: Setup, result: DayResult, lapNumber: number): StopRow[] {
+/** The braking zones of one lap, as that lap was driven. @param lapNumber from 1, through the day */
+export function zoneRows(setup: Setup, result: DayResult, lapNumber: number): ZoneRow[] {
   const lap = result.laps[lapNumber - 1];
   const wheelRow = (wheel: WheelName, k: number): WheelRow => {
     const heat = lap.wheels[wheel][k];
@@ -116,7 +116,7 @@ export function stopRows(setup: Setup, result: DayResult, lapNumber: number): St
       leastFriction: heat.frictionLeast,
     };
   };
-  return lap.trace.stops.map((stop, k) => {
+  return lap.trace.zones.map((zone, k) => {
     const force = lap.forces[k];
     const heat = force.frontHeat + force.rearHeat;
     const share = (part: number) => (heat > 0 ? (100 * part) / heat : 0);
@@ -124,20 +124,20 @@ export function stopRows(setup: Setup, result: DayResult, lapNumber: number): St
       session: setup.plan.sessions[lap.session]?.name ?? '',
       lap: lap.number,
       kind: lap.kind,
-      stop: k + 1,
-      name: stop.name,
-      entryKmh: fromSi(stop.entrySpeed, 'speed'),
-      exitKmh: fromSi(stop.exitSpeed, 'speed'),
-      decelerationMs2: stop.deceleration,
-      timeS: stop.duration,
-      lengthM: stop.length,
-      energyKj: fromSi(stop.energy, 'energy'),
-      peakPowerKw: fromSi(stop.peakPower, 'power'),
+      zone: k + 1,
+      name: zone.name,
+      entryKmh: fromSi(zone.entrySpeed, 'speed'),
+      exitKmh: fromSi(zone.exitSpeed, 'speed'),
+      decelerationMs2: zone.deceleration,
+      timeS: zone.duration,
+      lengthM: zone.length,
+      energyKj: fromSi(zone.energy, 'energy'),
+      peakPowerKw: fromSi(zone.peakPower, 'power'),
       frontSharePercent: share(force.frontHeat),
       rearSharePercent: share(force.rearHeat),
-      recoveredKj: fromSi(stop.recovered, 'energy'),
-      airTimeS: stop.airTime,
-      airDistanceM: stop.airDistance,
+      recoveredKj: fromSi(zone.recovered, 'energy'),
+      airTimeS: zone.airTime,
+      airDistanceM: zone.airDistance,
       pedalN: finite(force.pedal),
       pedalBiteN: finite(force.pedalBite),
       pedalStayN: finite(force.pedalStay),

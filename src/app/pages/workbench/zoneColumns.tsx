@@ -7,7 +7,7 @@ import {
 } from '@tanstack/react-table';
 import type { AxleName, WheelName } from '../../../core';
 import { formatValue, type Quantity, type UnitChoice, unitOf } from '../../../model';
-import { FORCE_COLUMNS, STOP_COLUMNS, type StopRow, WHEEL_COLUMNS } from '../../../report';
+import { FORCE_COLUMNS, WHEEL_COLUMNS, ZONE_COLUMNS, type ZoneRow } from '../../../report';
 import { LIMIT_WORDS } from '../../../text/en';
 import { say } from '../../../text/en/say/workbench';
 import { Tip } from '../../ui/Tip';
@@ -53,7 +53,7 @@ const SHORT: Readonly<Record<string, string>> = {
   fadeMarginPercent: 'brake reserve',
   extraM: 'overshoots by',
 };
-const DECIMALS: Partial<Record<keyof StopRow, number>> = {
+const DECIMALS: Partial<Record<keyof ZoneRow, number>> = {
   frontSharePercent: 0,
   rearSharePercent: 0,
   frontBar: 0,
@@ -67,7 +67,7 @@ export const VIEWS = [
   ['force', 'Pedal and balance'],
 ] as const;
 export type View = (typeof VIEWS)[number][0];
-type Column = ColumnDef<typeof features, StopRow>;
+type Column = ColumnDef<typeof features, ZoneRow>;
 
 const WORD_COLUMNS: Column[] = [
   {
@@ -94,7 +94,7 @@ const WORD_COLUMNS: Column[] = [
   },
 ];
 
-/** Columns of the car, of the shown front and rear wheel, and of the cooling time the stop. */
+/** Columns of the car, of the shown front and rear wheel, and of the cooling time the braking zone. */
 export function columnsFor(
   view: View,
   units: UnitChoice,
@@ -106,7 +106,7 @@ export function columnsFor(
     key: string,
     title: string,
     quantity: Quantity,
-    value: (row: StopRow) => number | null,
+    value: (row: ZoneRow) => number | null,
   ): Column => {
     const unit = unitOf(quantity, units);
     const shown = quantity === 'friction' ? 'µ' : quantity === 'temperature' ? '' : unit.label;
@@ -130,11 +130,11 @@ export function columnsFor(
       cell: (cell) => {
         const shown = cell.getValue() as number | null;
         if (shown === null) return key === 'extraM' ? 'does not stop' : 'out of reach';
-        return formatValue(shown, unit, DECIMALS[key as keyof StopRow]);
+        return formatValue(shown, unit, DECIMALS[key as keyof ZoneRow]);
       },
     };
   };
-  const car = STOP_COLUMNS.filter(([key]) => recovery || key !== 'recoveredKj').map(
+  const car = ZONE_COLUMNS.filter(([key]) => recovery || key !== 'recoveredKj').map(
     ([key, title, quantity]) => column(key, key, title, quantity, (row) => row[key]),
   );
   const ofWheel = (axle: AxleName) =>

@@ -3,13 +3,13 @@ import type { Analysed } from '../../../compute';
 import { siText } from '../../../model';
 import { useUnits } from '../../state/preferences';
 
-/** The newest stops of a recording. */
-export function LiveStops({ result }: { result: Analysed | null }) {
+/** The newest braking zones of a recording. */
+export function LiveZones({ result }: { result: Analysed | null }) {
   const units = useUnits();
-  const stops = useMemo(() => {
+  const zones = useMemo(() => {
     const laps = result?.analysis.day.laps ?? [];
     return laps
-      .flatMap((lap) => lap.trace.stops.map((stop, k) => ({ lap: lap.number, k, stop })))
+      .flatMap((lap) => lap.trace.zones.map((zone, k) => ({ lap: lap.number, k, zone })))
       .slice(-8)
       .reverse();
   }, [result]);
@@ -24,22 +24,22 @@ export function LiveStops({ result }: { result: Analysed | null }) {
           </tr>
         </thead>
         <tbody>
-          {stops.length === 0 && (
+          {zones.length === 0 && (
             <tr>
               <td colSpan={3} className="py-1 text-dim">
                 None yet.
               </td>
             </tr>
           )}
-          {stops.map(({ lap, k, stop }) => (
+          {zones.map(({ lap, k, zone }) => (
             <tr key={`${lap}/${k}`} className="border-t border-rule/60 tabular-nums">
               <td className="py-0.5">
-                Lap {lap}: {stop.name || `braking zone ${k + 1}`}
+                Lap {lap}: {zone.name || `braking zone ${k + 1}`}
               </td>
               <td className="px-2 text-right">
-                {siText(stop.entrySpeed, 'speed', units)} → {siText(stop.exitSpeed, 'speed', units)}
+                {siText(zone.entrySpeed, 'speed', units)} → {siText(zone.exitSpeed, 'speed', units)}
               </td>
-              <td className="px-2 text-right">{siText(stop.energy, 'energy', units)}</td>
+              <td className="px-2 text-right">{siText(zone.energy, 'energy', units)}</td>
             </tr>
           ))}
         </tbody>

@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { sampleLine } from '../../../core';
-import { addCircuit, applyWhatIf, type Circuit, circuitInput, dayInput, stopsFromLap } from '../../../model';
+import { addCircuit, applyWhatIf, type Circuit, circuitInput, dayInput, zonesFromLap } from '../../../model';
 import { say } from '../../../text/en/say/editors';
 import { useEngine, useSetup } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
 
-/** Writes the lap, as the selected plan's car drives it, down as a list of stops: a new circuit beside this one. */
-export function StopsFromLap({ circuit }: { circuit: Circuit }) {
+/** Writes the lap, as the selected plan's car drives it, down as a list of braking zones: a new circuit beside this one. */
+export function ZonesFromLap({ circuit }: { circuit: Circuit }) {
   const edit = useEdit();
   const engine = useEngine();
   const setup = useSetup();
@@ -20,8 +20,8 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
       const wanted = applyWhatIf({ ...setup, circuit }, {});
       const result = await engine.call((remote) => remote.simulate(dayInput(wanted)));
       const line = circuitInput(circuit);
-      const stops = stopsFromLap(result.trace, line.kind === 'line' ? sampleLine(line.segments, 1) : null);
-      if (stops.length === 0) {
+      const zones = zonesFromLap(result.trace, line.kind === 'line' ? sampleLine(line.segments, 1) : null);
+      if (zones.length === 0) {
         toast(say.lapHasNoBraking);
         return;
       }
@@ -30,7 +30,7 @@ export function StopsFromLap({ circuit }: { circuit: Circuit }) {
         ...circuit,
         id,
         name: `${circuit.name} as braking zones`.slice(0, 80),
-        layout: { kind: 'stops', stops },
+        layout: { kind: 'zones', zones },
       };
       if (edit('List of braking zones made', (p) => addCircuit(p, copy))) navigate(`/circuit/${id}`);
     } catch (error) {

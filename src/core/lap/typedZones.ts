@@ -1,7 +1,7 @@
 import type { DrivenLap } from './brakeWork';
 
-/** A stop as a person types it. All SI. */
-export interface TypedStop {
+/** A braking zone as a person types it. All SI. */
+export interface TypedZone {
   readonly name: string;
   /** m/s */
   readonly entrySpeed: number;
@@ -25,6 +25,9 @@ const BUILD_UP_CELLS = 8;
 /**
  * Shortest and longest time a way can take between two speeds when it is driven at the one, then with constant
  * acceleration to the other, in either order, s.
+ * @param from m/s
+ * @param to m/s
+ * @param distance m
  */
 export function timeRange(from: number, to: number, distance: number): readonly [number, number] {
   const ramp = (2 * distance) / (from + to);
@@ -77,14 +80,14 @@ function braked(from: number, to: number, length: number, buildUp: number) {
 }
 
 /**
- * A lap from typed stops: in each a deceleration that rises over the build-up and then stays, and from one to the next
+ * A lap from typed braking zones: in each a deceleration that rises over the build-up and then stays, and from one to the next
  * constant acceleration, or, where the time is given, a stretch at constant speed and one of constant acceleration that
- * take that time. The start line lies half-way between the last stop and the first.
- * @param stops at least one, in driving order, the last leading back to the first
+ * take that time. The start line lies half-way between the last braking zone and the first.
+ * @param zones at least one, in driving order, the last leading back to the first
  * @param pace share of the hot-lap forces used, 0 to 1; speeds go with its square root
  * @param buildUp time from first touch to full braking, s
  */
-export function lapFromTypedStops(stops: readonly TypedStop[], pace: number, buildUp: number): DrivenLap {
+export function lapFromTypedZones(zones: readonly TypedZone[], pace: number, buildUp: number): DrivenLap {
   const distance: number[] = [0];
   const squares: number[] = [];
   const duration: number[] = [];
@@ -104,24 +107,24 @@ export function lapFromTypedStops(stops: readonly TypedStop[], pace: number, bui
       grade.push(slope);
     }
   };
-  const way = (stop: TypedStop, next: TypedStop): Piece[] => wayPieces(stop, next, scale);
+  const way = (zone: TypedZone, next: TypedZone): Piece[] => wayPieces(zone, next, scale);
 
-  const last = stops[stops.length - 1];
-  const [head, tail] = splitHalf(way(last, stops[0]));
+  const last = zones[zones.length - 1];
+  const [head, tail] = splitHalf(way(last, zones[0]));
   squares.push(tail[0].from ** 2);
   for (const piece of tail) add(piece.length, ROLLING_CELLS / 2, piece.from, piece.to, 0);
-  stops.forEach((stop, k) => {
+  zones.forEach((zone, k) => {
     const start = distance[distance.length - 1];
     let before = 0;
-    for (const point of braked(stop.entrySpeed * scale, stop.exitSpeed * scale, stop.length, buildUp)) {
+    for (const point of braked(zone.entrySpeed * scale, zone.exitSpeed * scale, zone.length, buildUp)) {
       distance.push(start + point.way);
       duration.push(point.time - before);
       squares.push(point.square);
-      grade.push(stop.grade);
+      grade.push(zone.grade);
       before = point.time;
     }
-    names.push({ at: distance[distance.length - 1], name: stop.name });
-    const pieces = k === stops.length - 1 ? head : way(stop, stops[k + 1]);
+    names.push({ at: distance[distance.length - 1], name: zone.name });
+    const pieces = k === zones.length - 1 ? head : way(zone, zones[k + 1]);
     for (const piece of pieces) add(piece.length, ROLLING_CELLS / 2, piece.from, piece.to, 0);
   });
   return {
@@ -140,12 +143,12 @@ interface Piece {
   to: number;
 }
 
-function wayPieces(stop: TypedStop, next: TypedStop, scale: number): Piece[] {
-  const from = stop.exitSpeed * scale;
+function wayPieces(zone: TypedZone, next: TypedZone, scale: number): Piece[] {
+  const from = zone.exitSpeed * scale;
   const to = next.entrySpeed * scale;
-  const all = stop.toNext;
+  const all = zone.toNext;
   const ramp = (2 * all) / (from + to);
-  const wanted = stop.timeToNext === null ? ramp : stop.timeToNext / scale;
+  const wanted = zone.timeToNext === null ? ramp : zone.timeToNext / scale;
   const holdFirst = wanted > ramp ? from <= to : from > to;
   const held = holdFirst ? from : to;
   const holdTime = held > 0 ? all / held : ramp;

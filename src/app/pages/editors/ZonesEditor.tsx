@@ -1,14 +1,14 @@
 import type { ReactNode } from 'react';
 import {
-  type CircuitStop,
+  type CircuitZone,
   circuitProblems,
   fieldInfo,
   formatQuantity,
   type Problem,
-  starterStop,
-  stopLength,
+  starterZone,
   toSi,
-  typedStopSchema,
+  typedZoneSchema,
+  zoneLength,
 } from '../../../model';
 import { say } from '../../../text/en/say/editors';
 import { FieldNotes } from '../../shared/FieldNotes';
@@ -24,7 +24,7 @@ const DEFINED_BY = [
   ['deceleration', 'deceleration'],
 ] as const;
 
-const { shape } = typedStopSchema;
+const { shape } = typedZoneSchema;
 const INFO = {
   entryKmh: fieldInfo(shape.entryKmh),
   exitKmh: fieldInfo(shape.exitKmh),
@@ -35,21 +35,21 @@ const INFO = {
   gradePercent: fieldInfo(shape.gradePercent),
 };
 
-/** Stops as typed: from what speed to what, over what distance or how hard, and how far to the next. */
-export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
+/** Braking zones as typed: from what speed to what, over what distance or how hard, and how far to the next. */
+export function ZonesEditor({ editing }: { editing: Editing<'circuits'> }) {
   const units = useUnits();
   const circuit = editing.item;
-  if (circuit.layout.kind !== 'stops') return null;
-  const { stops } = circuit.layout;
-  const put = (next: readonly CircuitStop[], label: string) => editing.set(['layout', 'stops'], next, label);
+  if (circuit.layout.kind !== 'zones') return null;
+  const { zones } = circuit.layout;
+  const put = (next: readonly CircuitZone[], label: string) => editing.set(['layout', 'zones'], next, label);
   const problems = circuitProblems(circuit);
-  const total = stops.reduce((sum, stop) => sum + stopLength(stop) + stop.toNextM, 0);
+  const total = zones.reduce((sum, zone) => sum + zoneLength(zone) + zone.toNextM, 0);
   return (
     <section className="panel relative overflow-x-auto px-3 py-2" aria-label="List of braking zones">
       <p className="caption">
         {say.overLastLeadsBack(
-          stops.length,
-          stops.length === 1 ? 'stop' : 'stops',
+          zones.length,
+          zones.length === 1 ? 'braking zone' : 'braking zones',
           formatQuantity(total, 'distance', units),
         )}
       </p>
@@ -71,32 +71,32 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
           </tr>
         </thead>
         <tbody>
-          {stops.map((stop, i) => {
-            const name = stop.name || `braking zone ${i + 1}`;
+          {zones.map((zone, i) => {
+            const name = zone.name || `braking zone ${i + 1}`;
             const number = (key: keyof typeof INFO) => (
               <NumberField
                 compact
                 label={`${INFO[key].title} of ${name}`}
                 info={INFO[key]}
-                value={stop[key]}
+                value={zone[key]}
                 nullable={key === 'timeToNextS'}
                 onCommit={(value) =>
-                  editing.set(['layout', 'stops', i, key], value, `${INFO[key].title} of ${name}`)
+                  editing.set(['layout', 'zones', i, key], value, `${INFO[key].title} of ${name}`)
                 }
               />
             );
-            const here = problems.filter((p) => p.path.startsWith(`layout.stops[${i}].`));
+            const here = problems.filter((p) => p.path.startsWith(`layout.zones[${i}].`));
             return (
               <ZoneRow
                 // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the list
                 key={i}
                 i={i}
-                stop={stop}
+                zone={zone}
                 editing={editing}
                 here={here}
                 number={number}
                 name={name}
-                stops={stops}
+                zones={zones}
                 put={put}
               />
             );
@@ -107,7 +107,7 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
         type="button"
         className="btn mt-2"
         onClick={() =>
-          put([...stops, starterStop(`Braking zone ${stops.length + 1}`)], 'Added a braking zone')
+          put([...zones, starterZone(`Braking zone ${zones.length + 1}`)], 'Added a braking zone')
         }
       >
         Add a braking zone
@@ -120,22 +120,22 @@ export function StopsEditor({ editing }: { editing: Editing<'circuits'> }) {
 /** A braking zone of the list. */
 function ZoneRow({
   i,
-  stop,
+  zone,
   editing,
   here,
   number,
   name,
-  stops,
+  zones,
   put,
 }: {
   i: number;
-  stop: CircuitStop;
+  zone: CircuitZone;
   editing: Editing<'circuits'>;
   here: readonly Problem[];
   number: (key: keyof typeof INFO) => ReactNode;
   name: string;
-  stops: readonly CircuitStop[];
-  put: (next: readonly CircuitStop[], label: string) => void;
+  zones: readonly CircuitZone[];
+  put: (next: readonly CircuitZone[], label: string) => void;
 }) {
   return (
     <tr className="border-t border-rule/60 align-top">
@@ -144,10 +144,10 @@ function ZoneRow({
         <TextField
           compact
           label={`Place of braking zone ${i + 1}`}
-          value={stop.name}
+          value={zone.name}
           longest={60}
           required={false}
-          onCommit={(value) => editing.set(['layout', 'stops', i, 'name'], value, 'Place')}
+          onCommit={(value) => editing.set(['layout', 'zones', i, 'name'], value, 'Place')}
         />
         {here.map((p) => (
           <p key={p.message} role="alert" className="mt-1 text-[12.5px] text-over">
@@ -161,28 +161,28 @@ function ZoneRow({
       <td className="py-1 pr-2">
         <Choice
           name={`What ${name} is defined by`}
-          value={stop.by}
+          value={zone.by}
           options={DEFINED_BY}
           onChange={(by) => {
-            const length = stopLength(stop);
-            const speeds = toSi(stop.entryKmh, 'speed') ** 2 - toSi(stop.exitKmh, 'speed') ** 2;
+            const length = zoneLength(zone);
+            const speeds = toSi(zone.entryKmh, 'speed') ** 2 - toSi(zone.exitKmh, 'speed') ** 2;
             const round = (v: number) => Math.round(v * 100) / 100;
             const same = {
-              ...stop,
+              ...zone,
               by,
               distanceM: round(length),
               decelerationMs2: round(speeds / (2 * length)),
             };
-            editing.set(['layout', 'stops', i], same, `What ${name} is defined by`);
+            editing.set(['layout', 'zones', i], same, `What ${name} is defined by`);
           }}
         />
       </td>
-      <td className="py-1 pr-2">{number(stop.by === 'distance' ? 'distanceM' : 'decelerationMs2')}</td>
+      <td className="py-1 pr-2">{number(zone.by === 'distance' ? 'distanceM' : 'decelerationMs2')}</td>
       <td className="py-1 pr-2">{number('toNextM')}</td>
       <td className="py-1 pr-2">{number('timeToNextS')}</td>
       <td className="py-1 pr-2">{number('gradePercent')}</td>
       <td className="py-1">
-        <RowTools name={name} rows={stops} index={i} least={1} onPut={put} />
+        <RowTools name={name} rows={zones} index={i} least={1} onPut={put} />
       </td>
     </tr>
   );

@@ -1,6 +1,6 @@
 import type { AxleName } from '../brake';
 
-/** What held a stop back at its hardest. */
+/** What held a braking zone back at its hardest. */
 export type HeldBy = 'asked' | 'tyres' | 'pedal' | 'travel';
 
 /** A stop whose speed followed from the brakes, as it was driven. */
@@ -23,13 +23,13 @@ export interface StopTold {
 }
 
 /** What limits a braking: who would have to give more for it to be shorter. */
-export type StopLimit = 'tyres' | 'pedal' | 'travel' | 'fade' | 'cold';
+export type ZoneLimit = 'tyres' | 'pedal' | 'travel' | 'fade' | 'cold';
 
-/** What a stop asks of the driver's foot and of both axles. */
-export interface StopForce {
-  /** Greatest pedal force needed, N; infinite where no force makes the stop */
+/** What a braking zone asks of the driver's foot and of both axles. */
+export interface ZoneForce {
+  /** Greatest pedal force needed, N; infinite where no force makes the braking zone */
   readonly pedal: number;
-  /** Pedal force of the stop's mean braking with the friction at its first bite, and with what stays at its end, N */
+  /** Pedal force of the braking zone's mean braking with the friction at its first bite, and with what stays at its end, N */
   readonly pedalBite: number;
   readonly pedalStay: number;
   /** Greatest line pressures, Pa */
@@ -37,7 +37,7 @@ export interface StopForce {
   readonly rearPressure: number;
   /** Greatest pedal travel, m */
   readonly travel: number;
-  /** Front share of all braking at the start, over the stop's work, and at its end; and what both axles' tyres would want */
+  /** Front share of all braking at the start, over the braking zone's work, and at its end; and what both axles' tyres would want */
   readonly share: StartMeanEnd;
   readonly ideal: StartMeanEnd;
   /** Axle that is nearer to locking at the instant that asks most of its tyres */
@@ -48,9 +48,9 @@ export interface StopForce {
   readonly available: number;
   /** Greatest braking needed, N */
   readonly needed: number;
-  /** How much longer the stop runs, m; null where the car does not stop: no braking is left, or over 1 km is missing */
+  /** How much longer the braking zone runs, m; null where the car does not stop: no braking is left, or over 1 km is missing */
   readonly extraDistance: number | null;
-  readonly limit: StopLimit;
+  readonly limit: ZoneLimit;
   /** Heat into the two front and the two rear brakes as the friction shared it, J */
   readonly frontHeat: number;
   readonly rearHeat: number;

@@ -1,28 +1,28 @@
-import { energyUncertainty, pairStops, type Stop, type Vehicle } from '../../../core';
+import { type BrakingZone, energyUncertainty, pairZones, type Vehicle } from '../../../core';
 import { formatQuantity, siText, type UnitChoice, vehicleOf } from '../../../model';
 import type { ListedPiece, LogAnalysis } from '../../../services';
 import { say } from '../../../text/en/say/log';
 import { useUnits } from '../../state/preferences';
 import { Tip } from '../../ui/Tip';
 
-/** Stops of a logged lap with what is uncertain about their energy, beside those of the solved lap. */
-export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; piece: ListedPiece }) {
+/** Braking zones of a logged lap with what is uncertain about their energy, beside those of the solved lap. */
+export function ZoneComparison({ analysis, piece }: { analysis: LogAnalysis; piece: ListedPiece }) {
   const units = useUnits();
   const { solved, setup, noise } = analysis;
   const { trace } = analysis.day.laps[piece.lap];
   const length = solved.distance[solved.distance.length - 1] - solved.distance[0];
   const vehicle = vehicleOf(setup.car, setup.parts);
   const pairs = piece.whole
-    ? pairStops(trace, solved, length)
-    : trace.stops.map((_, logged) => ({ logged, solved: -1 }));
+    ? pairZones(trace, solved, length)
+    : trace.zones.map((_, logged) => ({ logged, solved: -1 }));
   const kmh = (v: number) => siText(v, 'speed', units);
   const kj = (e: number) => siText(e, 'energy', units);
   const both = pairs.filter((p) => p.logged >= 0 && p.solved >= 0);
   const sum = (of: (p: (typeof pairs)[number]) => number) => both.reduce((total, p) => total + of(p), 0);
-  const [own, theirs] = [sum((p) => trace.stops[p.logged].energy), sum((p) => solved.stops[p.solved].energy)];
+  const [own, theirs] = [sum((p) => trace.zones[p.logged].energy), sum((p) => solved.zones[p.solved].energy)];
   return (
     <section className="panel overflow-x-auto px-3 py-2" aria-label="Braking zones of the lap">
-      <table className="w-full min-w-[720px] text-left" data-testid="logged-stops">
+      <table className="w-full min-w-[720px] text-left" data-testid="logged-zones">
         <thead>
           <tr className="caption align-bottom">
             <th className="py-1 font-normal">Braking zone</th>
@@ -36,8 +36,8 @@ export function StopComparison({ analysis, piece }: { analysis: LogAnalysis; pie
         </thead>
         <tbody>
           {pairs.map((pair, k) => {
-            const a = pair.logged >= 0 ? trace.stops[pair.logged] : null;
-            const b = pair.solved >= 0 ? solved.stops[pair.solved] : null;
+            const a = pair.logged >= 0 ? trace.zones[pair.logged] : null;
+            const b = pair.solved >= 0 ? solved.zones[pair.solved] : null;
             return (
               <PairRow
                 key={`${pair.logged}/${pair.solved}`}
@@ -84,8 +84,8 @@ function PairRow({
   vehicle,
   noise,
 }: {
-  b: Stop | null;
-  a: Stop | null;
+  b: BrakingZone | null;
+  a: BrakingZone | null;
   k: number;
   kmh: (v: number) => string;
   piece: ListedPiece;
