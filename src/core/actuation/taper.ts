@@ -27,7 +27,8 @@ export const pistonArea = (diameters: readonly number[]): number =>
 /**
  * Where a pad presses. Friction drags at the face but is held at the plate; that moment presses the leading edge harder,
  * by `µ·h` of the normal force. Smaller pistons at the leading end move the push the other way. The pressure is taken
- * linear along the pad: its edges are `1 ± 6·e/L` of the mean.
+ * linear along the pad: its edges are `1 ± 6·e/L` of the mean. Statics; diameters and lengths in m, piston by piston from
+ * the leading end.
  */
 export function padTaper({ diameters, padLength, heldAt, friction }: PistonRow): PadTaper {
   const area = pistonArea(diameters);

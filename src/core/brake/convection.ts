@@ -26,7 +26,7 @@ export function faceCoefficient(air: AirProperties, speed: number, diameter: num
   return (nusselt * air.conductivity) / diameter;
 }
 
-/** Air through one wheel's duct for each m/s of speed, m²: what is not taped shut, times its coefficient. */
+/** Air through one wheel's duct for each m/s of speed, m²: what is not blanked off, times its coefficient of flow. */
 export function ductFlowArea(air: CornerAir): number {
   return air.ductArea * air.ductCoefficient * (1 - air.tape);
 }

@@ -17,7 +17,8 @@ export interface Fluid {
 }
 
 /**
- * Boiling point of a brake fluid at no pressure: `T_a + (T_dry − T_a)·exp(−k·w)`, with k from the wet point.
+ * Boiling point of a brake fluid at no pressure: `T_a + (T_dry − T_a)·exp(−k·w)`, with k from the wet
+ * point. Own curve through the two points that standards give.
  * @param water % by mass, 0 or more
  * @returns K
  */

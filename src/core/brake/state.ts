@@ -120,7 +120,7 @@ export function assertState(layout: CornerNetwork, state: BrakeState, wheel = ''
 }
 
 /**
- * A state for a brake that has other nodes, since parts of it are others: each node that the state does not have begins
+ * A state for a brake that has other nodes, since parts of it are others (own assumption): each node that the state does not have begins
  * at the mean of its part, or of the whole brake where the part is new.
  */
 export function refitted(state: BrakeState, layout: CornerNetwork): BrakeState {

@@ -32,8 +32,9 @@ export function surfaceConcentration(rotor: Rotor): number {
  * Share of a face's life to the first crack that one braking zone takes, an index and no life in hours:
  * `(K·α·ΔT/(1 − ν) ÷ ε₁₀₀₀)^(1/0.6) ÷ 1000`.
  * @param rise greatest difference of face over mean in the braking zone, K
- * @param concentration of the surface
- * @returns null where heat checks are not what ends the material
+ * @param concentration of the surface, 1 or more
+ * @returns 0 to 1, null where heat checks are not what ends the material
+ * Source: slope of Manson's universal slopes (from memory); ε₁₀₀₀ is the material's own.
  */
 export function fatigueDamage(material: RotorMaterial, rise: number, concentration: number): number | null {
   if (material.fatigueStrain === null) return null;

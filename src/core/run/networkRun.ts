@@ -49,7 +49,7 @@ export interface NetworkRun {
   readonly temperatures: readonly (readonly number[])[];
 }
 
-/** The network of a wheel as `simulateDay` builds it. */
+/** The network of a wheel as `simulateDay` builds it; SI. */
 export function networkOf(input: DayInput, wheel: WheelName): CornerNetwork {
   const pressure = pressureOf(input);
   return cornerNetwork(

@@ -39,7 +39,7 @@ export function positionsOf(
   return { x, y, origin: { latitude: start.latitude, longitude: start.longitude } };
 }
 
-/** Crossings of a start line by the positions of a log; empty where it has none or never comes by. */
+/** Crossings, s, of a start line by the positions of a log, m; empty where it has none or never comes by. */
 export function crossingsByPosition(log: Log, line: StartLine): Crossings {
   const found = positionsOf(log, line);
   if (!found) return { times: [], by: 'position' };
@@ -47,7 +47,7 @@ export function crossingsByPosition(log: Log, line: StartLine): Crossings {
   return { times: timesOf(log, found, gate), by: 'position' };
 }
 
-/** Crossings of the place where the log is in the middle of its fastest part; for a circuit that is not placed. */
+/** Crossings, s, of the place where the log is in the middle of its fastest part; for a circuit that is not placed. */
 export function crossingsByOwnPlace(log: Log): Crossings {
   const found = positionsOf(log);
   if (!found) return { times: [], by: 'position' };

@@ -12,7 +12,7 @@ export function leastMargin(result: Pick<DayResult, 'margins'>, axle: AxleName |
   return own.reduce((a, b) => (b.margin < a.margin ? b : a));
 }
 
-/** The coldest bite of an axle's hot laps; null where none is braked. */
+/** The coldest bite of an axle's hot laps, K; null where none is braked. */
 export function coldestBite(result: Pick<DayResult, 'margins'>, axle: AxleName): Margin | null {
   const own = result.margins.filter((margin) => margin.axle === axle && isCold(margin));
   return own.length === 0 ? null : own.reduce((a, b) => (b.margin < a.margin ? b : a));

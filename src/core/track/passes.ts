@@ -80,7 +80,7 @@ export function gateAt(track: Pick<Track, 'x' | 'y'>, index: number, halfWidth =
   return { x: x[index], y: y[index], dx: (x[b] - x[a]) / length, dy: (y[b] - y[a]) / length, halfWidth };
 }
 
-/** Laps of a track from a gate, each with whether it is like the others. */
+/** Laps of a track, m, from a gate, each between two passes, with whether it is like the others. */
 export function lapsFrom(track: Pick<Track, 'x' | 'y'>, gate: Gate): FoundLap[] {
   const way = wayAlong(track.x, track.y);
   const at = (pass: Pass) => way[pass.index] + pass.share * (way[pass.index + 1] - way[pass.index]);
