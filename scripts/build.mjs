@@ -14,7 +14,7 @@ function add(path) {
   }
 }
 for (const folder of ['src', 'demo']) add(folder);
-for (const file of ['package-lock.json', 'vite.config.ts']) hash.update(readFileSync(file));
+for (const file of ['package.json', 'package-lock.json', 'vite.config.ts']) hash.update(readFileSync(file));
 const now = hash.digest('hex');
 if (!existsSync(mark) || readFileSync(mark, 'utf8') !== now) {
   console.error('Building …');
