@@ -87,7 +87,7 @@ const VIEWS: readonly View[] = [
     name: 'decide-sure',
     path: '/decide/sure',
     prepare: async (page) => {
-      await page.getByRole('button', { name: /^Drive/ }).click();
+      await page.getByRole('button', { name: /^Start .* runs/ }).click();
       await page.getByRole('region', { name: 'How likely' }).waitFor({ timeout: 300_000 });
     },
   },
