@@ -355,7 +355,7 @@ test('every tab can be used by anyone, in the dark and on a phone', async ({ pag
     next: /Today the closest/,
     pace: /Ways through the session/,
     balance: /By braking zone, as the last/,
-    sure: /Not driven yet/,
+    sure: /Not run yet/,
     exposed: /On the passenger’s side/,
     sheet: /Braking zones that matter/,
   };

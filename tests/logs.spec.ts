@@ -39,7 +39,7 @@ test('a logger’s file: columns confirmed, laps and braking zones found, fitted
 
   // The stand-in drives at 96 % of the plan's grip used in braking and 98.5 % in corners.
   await page.getByRole('button', { name: 'Fit to this lap' }).click();
-  await expect(page.getByTestId('fit')).toContainText(/Share of grip used in corners92\.0%90\.\d%/);
+  await expect(page.getByTestId('fit')).toContainText(/Share of grip used in corners92\.0 %90\.\d %/);
   await page.getByRole('button', { name: 'Apply' }).click();
   await expect
     .poll(async () => {

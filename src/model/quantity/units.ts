@@ -151,7 +151,7 @@ export function formatQuantity(
   const text = formatValue(value, u, decimals ?? u.decimals);
   if (u.label === '') return text;
   if (text === '1' && (quantity === 'months' || quantity === 'laps')) return `1 ${u.label.slice(0, -1)}`;
-  return u.label === '%' || u.label === '°' ? `${text}${u.label}` : `${text} ${u.label}`;
+  return u.label === '°' ? `${text}${u.label}` : `${text} ${u.label}`;
 }
 
 /** A value in SI as text with its unit. */

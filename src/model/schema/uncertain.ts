@@ -40,7 +40,7 @@ export const uncertainSchema = z.strictObject({
     integer: true,
     usual: [100, 1000],
     step: 50,
-    description: 'Days computed, each with its own draw of every uncertain input.',
+    description: 'Days simulated, each with its own draw of every uncertain input.',
   }),
   seed: numberField({
     title: 'Seed',

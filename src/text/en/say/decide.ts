@@ -137,7 +137,7 @@ export const say = {
     `It stopped: ${message} ${value} of ${runs} runs are kept.`,
   cancelledDaysKept: (value: number, runs: number) => `Cancelled; ${value} of ${runs} runs are kept.`,
   daysKeptBefore: (value: number, runs: number) => `${value} of ${runs} runs are kept from before.`,
-  notDrivenYetThese: 'Not driven yet with these ranges.',
+  notDrivenYetThese: 'Not run yet with these ranges.',
   simulationRuns: (runs: number) => `${runs} simulation runs`,
   seed: (seed: number) => `, seed ${seed}.`,
   nowWarmPadsIdeal: (now: string) => `Now ${now} with warm pads; ideal `,
