@@ -4,7 +4,7 @@ import { createRoot, type Root } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { demoProject } from '../../demo/project';
 import { browserJournal, browserStore, type Found, openProject, readJournals } from '../storage';
-import { WorkbenchPage } from './pages/workbench/WorkbenchPage';
+import { PAGES } from './pageList';
 import { download } from './shell/files';
 import { NotFound } from './shell/PageError';
 import { RouteError } from './shell/RouteError';
@@ -17,16 +17,6 @@ import { ProjectStore } from './state/projectStore';
 import { TipProvider } from './ui/Tip';
 
 applyTheme();
-
-const car = async () => ({ Component: (await import('./pages/editors/CarPage')).CarPage });
-const circuit = async () => ({ Component: (await import('./pages/editors/CircuitPage')).CircuitPage });
-const circuits = async () => ({ Component: (await import('./pages/circuits/CircuitsPage')).CircuitsPage });
-const log = async () => ({ Component: (await import('./pages/log/LogPage')).LogPage });
-const plan = async () => ({ Component: (await import('./pages/editors/PlanPage')).PlanPage });
-const decide = async () => ({ Component: (await import('./pages/decide/DecidePage')).DecidePage });
-const garage = async () => ({ Component: (await import('./pages/garage/GaragePage')).GaragePage });
-const inside = async () => ({ Component: (await import('./pages/inside/InsidePage')).InsidePage });
-const library = async () => ({ Component: (await import('./pages/library/LibraryPage')).LibraryPage });
 
 /** Time the browser's storage has to answer before it is said that it does not, ms. */
 const PATIENCE = 1500;
@@ -68,22 +58,13 @@ async function start(root: HTMLElement): Promise<void> {
   document.querySelector('title')?.remove();
   const router = createBrowserRouter([
     {
-      element: <Shell />,
+      element: <Shell pages={PAGES.flatMap(({ shown }) => shown ?? [])} />,
       hydrateFallbackElement: <div />,
       children: [
         {
           errorElement: <RouteError />,
           children: [
-            { path: '/', element: <WorkbenchPage /> },
-            { path: '/garage/:tab?', lazy: garage },
-            { path: '/car/:id?', lazy: car },
-            { path: '/circuit/:id?', lazy: circuit },
-            { path: '/circuits/:tab?', lazy: circuits },
-            { path: '/plan/:id?', lazy: plan },
-            { path: '/log/:tab?', lazy: log },
-            { path: '/decide/:tab?', lazy: decide },
-            { path: '/inside', lazy: inside },
-            { path: '/library', lazy: library },
+            ...PAGES.map(({ shown, ...route }) => route),
             { path: '*', element: <NotFound /> },
           ],
         },

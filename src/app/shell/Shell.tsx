@@ -1,16 +1,4 @@
-import {
-  Activity,
-  CarFront,
-  ClipboardList,
-  FileClock,
-  LibraryBig,
-  Redo2,
-  Route,
-  Scale,
-  ScanLine,
-  Undo2,
-  Wrench,
-} from 'lucide-react';
+import { type LucideIcon, Redo2, Undo2 } from 'lucide-react';
 import { Suspense, useEffect, useRef } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -28,20 +16,15 @@ import { PageError } from './PageError';
 import { ReplaceProject } from './ReplaceProject';
 import { SaveNotice } from './SaveNotice';
 
-const PAGES = [
-  { to: '/', name: 'Workbench', icon: Activity },
-  { to: '/inside', name: 'Inside', icon: ScanLine },
-  { to: '/garage', name: 'Garage', icon: Wrench },
-  { to: '/car', name: 'Car', icon: CarFront },
-  { to: '/circuit', name: 'Circuit', icon: Route },
-  { to: '/plan', name: 'Plan', icon: ClipboardList },
-  { to: '/decide', name: 'Decide', icon: Scale },
-  { to: '/log', name: 'Log', icon: FileClock },
-  { to: '/library', name: 'Library', icon: LibraryBig },
-] as const;
+/** A page as the navigation shows it. */
+export interface NamedPage {
+  readonly to: string;
+  readonly name: string;
+  readonly icon: LucideIcon;
+}
 
 /** What stands round every page. */
-export function Shell() {
+export function Shell({ pages }: { pages: readonly NamedPage[] }) {
   const store = useStore();
   const theme = useTheme();
   const { pathname } = useLocation();
@@ -88,7 +71,7 @@ export function Shell() {
         >
           Skip to the page
         </a>
-        <Header pathname={pathname} />
+        <Header pages={pages} pathname={pathname} />
         <main id="page" tabIndex={-1} className="mx-auto max-w-[1680px] px-3 py-3 outline-none">
           <SaveNotice />
           <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
@@ -108,7 +91,7 @@ export function Shell() {
 }
 
 /** The mark, the pages, the plan, undo, files and settings. */
-function Header({ pathname }: { pathname: string }) {
+function Header({ pages, pathname }: { pages: readonly NamedPage[]; pathname: string }) {
   return (
     <header className="sticky top-0 z-30 border-b border-rule bg-ground">
       <div className="mx-auto flex max-w-[1680px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-1.5">
@@ -125,7 +108,7 @@ function Header({ pathname }: { pathname: string }) {
           aria-label="Pages"
           className="order-last flex w-full gap-0.5 overflow-x-auto sm:order-none sm:w-auto"
         >
-          {PAGES.map(({ to, name, icon: Icon }) => (
+          {pages.map(({ to, name, icon: Icon }) => (
             <NavLink
               key={to}
               to={to}
