@@ -63,10 +63,7 @@ async function start(root: HTMLElement): Promise<void> {
       children: [
         {
           errorElement: <RouteError />,
-          children: [
-            ...PAGES.map(({ shown, ...route }) => route),
-            { path: '*', element: <NotFound /> },
-          ],
+          children: [...PAGES.map(({ shown, ...route }) => route), { path: '*', element: <NotFound /> }],
         },
       ],
     },
