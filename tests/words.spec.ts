@@ -1,70 +1,42 @@
+import type { Page } from '@playwright/test';
 import { expect, test, visit } from './page';
 import { ROUTES } from './support/routes';
+import { NOT_SAID } from './support/words';
 
-/** What the screen no longer says, each with what it says instead: the field's own terms, as somebody in a paddock would. */
-const NOT_SAID: readonly (readonly [RegExp, string])[] = [
-  [/\bgives? out\b/i, 'over limit'],
-  [/\bin hand\b/i, 'within limits; below limit; brake reserve'],
-  [/\btoo cold\b/i, 'below working temperature'],
-  [/\bair (after|time)\b/i, 'cooling time'],
-  [/\bheat a lap\b|\blap mean\b/i, 'brake energy per lap; mean brake power'],
-  [/unaccounted/i, 'energy balance error'],
-  [/\bfade margin\b/i, 'brake reserve'],
-  [/\brotor (bulk|faces?)\b|\bpad faces?\b/i, 'core (bulk); surface'],
-  [/\bpad plates?\b/i, 'pad backing plate'],
-  [/\bcommitment\b/i, 'share of grip used'],
-  [/\bfront share\b/i, 'brake balance (% front)'],
-  [/\btyres (would )?want\b/i, 'ideal balance'],
-  [/\btaped\b/i, 'blanked off'],
-  [/air going round/i, 'recirculation'],
-  [/loss at twice the load/i, 'tyre load sensitivity'],
-  [/rotating inertia|\bdrag area\b|\bdownforce area\b/i, 'rotational mass factor; CdA; ClA'],
-  [/gap of a released pad|hose growth/i, 'pad running clearance; hose expansion'],
-  [/\brear valve\b/i, 'proportioning valve'],
-  [/class 4 at its least|boils dry/i, 'DOT 4, minimum by standard; dry boiling point'],
-  [/rubbed area|crack share/i, 'swept area; fatigue damage index'],
-  [/what was asked|runs longer|\bruns long\b/i, 'target; overshoots by'],
-  [/\bgiven by\b|in, if known|one round/i, 'defined by; time to next; laps'],
-  [/end misses/i, 'closure error'],
-  [/solved lap|none there|way (to|from) the line/i, 'simulated lap; no match; out / in lap'],
-  [/beside the predicted|root mean square/i, 'compared with; RMS error'],
-  [/as reckoned|as the plan is/i, 'assumed setup; current setup'],
-  [/start anew|came about/i, 'run again; how this is calculated'],
-  [
-    /put on the workbench|move things|take it over|goes with the car/i,
-    'use this plan; adjust; apply; compatible?',
-  ],
-  [/\bhow sure\b|days driven|heat nearby/i, 'uncertainty; simulation runs; heat-exposed parts'],
-  [/bright pit lane|dark paddock/i, 'light; dark'],
-  [/more than any leg|bring them back/i, 'beyond the driver’s limit; not enough after 8 laps'],
-  [/each kelvin|\bkelvin\b/i, 'cost per °C gained'],
-  [/\d K\b/, 'a difference in °C or °F'],
-  [/\bstop \d/i, 'braking zone, where it is a corner’s braking'],
-];
-/** Braking zones to rest and those of a test are stops. */
-const ZONES = ['/garage/procedures', '/garage/failure'];
+/** A braking to rest and one of a test are stops. */
+const STOPS = ['/garage/procedures', '/garage/failure'];
+
+/** What the page at a route says that the field says otherwise. */
+async function saidOtherwise(page: Page, route: string): Promise<string[]> {
+  await page.waitForTimeout(300);
+  await expect(page.getByRole('status').filter({ hasText: /Computing|Loading|Driving|Braking/ })).toHaveCount(
+    0,
+  );
+  const text = await page.getByRole('main').innerText();
+  const labels = await page
+    .locator('main [aria-label], main [title]')
+    .evaluateAll((all) =>
+      all.map((e) => `${e.getAttribute('aria-label') ?? ''} ${e.getAttribute('title') ?? ''}`),
+    );
+  return NOT_SAID.flatMap(([word, instead]) => {
+    if (STOPS.includes(route) && /stop/.test(word.source)) return [];
+    const found = [text, ...labels].map((t) => word.exec(t)).find((m) => m !== null);
+    if (!found) return [];
+    const around = found.input.slice(Math.max(0, found.index - 30), found.index + 40).replace(/\s+/g, ' ');
+    return [`${route}: “${around}” should say ${instead}`];
+  });
+}
 
 test('no page says what the field says otherwise', async ({ page }) => {
   const said: string[] = [];
   for (const route of ROUTES) {
     await visit(page, route);
-    await page.waitForTimeout(300);
-    await expect(
-      page.getByRole('status').filter({ hasText: /Computing|Loading|Driving|Braking/ }),
-    ).toHaveCount(0);
-    const text = await page.getByRole('main').innerText();
-    const labels = await page
-      .locator('main [aria-label], main [title]')
-      .evaluateAll((all) =>
-        all.map((e) => `${e.getAttribute('aria-label') ?? ''} ${e.getAttribute('title') ?? ''}`),
-      );
-    for (const [word, instead] of NOT_SAID) {
-      if (ZONES.includes(route) && /stop/.test(word.source)) continue;
-      const found = [text, ...labels].map((t) => word.exec(t)).find((m) => m !== null);
-      if (!found) continue;
-      const around = found.input.slice(Math.max(0, found.index - 30), found.index + 40).replace(/\s+/g, ' ');
-      said.push(`${route}: “${around}” should say ${instead}`);
-    }
+    said.push(...(await saidOtherwise(page, route)));
   }
+  // A circuit given as a list has a page of its own.
+  await visit(page, '/circuit');
+  await page.getByRole('button', { name: 'Make a list of braking zones' }).click();
+  await expect(page.getByRole('region', { name: 'List of braking zones' })).toBeVisible();
+  said.push(...(await saidOtherwise(page, '/circuit, a list')));
   expect(said).toEqual([]);
 });

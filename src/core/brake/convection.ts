@@ -47,7 +47,7 @@ export function ductOnFaces(corner: Corner, air: AirProperties, speed: number): 
   return (BLOWN_ON * flow * air.specificHeat) / free;
 }
 
-/** Factor of wheel and backing plate on the faces' convection: 1 for a half-open wheel without one (from memory). */
+/** Factor of wheel and dust shield on the faces' convection: 1 for a half-open wheel without one (from memory). */
 export function faceExposure(air: CornerAir): number {
   return (0.8 + 0.4 * air.wheelOpenArea) * (1 - 0.3 * air.shield);
 }

@@ -132,7 +132,7 @@ export interface CornerAir {
   readonly ductArea: number;
   /** Share of V·A that flows through the duct, 0 to 1 */
   readonly ductCoefficient: number;
-  /** Share of the duct that is taped shut, 0 to 1 */
+  /** Share of the duct that is blanked off, 0 to 1 */
   readonly tape: number;
   /** Share of the duct's air led to the caliper, 0 to 1; the rest goes to the rotor */
   readonly toCaliper: number;

@@ -12,7 +12,7 @@ export interface Ring {
   readonly start: number;
   /** Last node of the ring, which the hat hangs on */
   readonly end: number;
-  /** Rubbed area that pads leave free, m² */
+  /** Swept area that pads leave free, m² */
   readonly free: number;
   readonly depth: Float64Array;
 }

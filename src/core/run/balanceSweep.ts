@@ -13,7 +13,7 @@ export interface SweepPoint {
   readonly margin: Readonly<
     Record<AxleName, { readonly kelvin: number; readonly share: number; readonly part: Margin['part'] }>
   >;
-  /** Least fade margin of the hot laps; null where none is braked */
+  /** Least brake reserve of the hot laps; null where none is braked */
   readonly fade: number | null;
   /** Front share of all braking over the hot laps with the friction there was, 0 to 1 */
   readonly actual: number;

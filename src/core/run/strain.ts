@@ -37,7 +37,7 @@ export function rotorStrain(
     if (!drum) needed = Math.max(needed, floatNeeded(rotor, bulk - cold, hat - cold));
   }
   const concentration = drum ? 1 : surfaceConcentration(rotor);
-  // Each stop is one cycle: the face over its cheek at the braking zone's hottest, against what it was before.
+  // Each braking zone is one cycle: the face over its cheek at the braking zone's hottest, against what it was before.
   let cracks: number | null = material.fatigueStrain === null ? null : 0;
   for (const heats of laps) {
     for (const heat of heats) {

@@ -1,7 +1,7 @@
 import type { BrakingZone, LapTrace } from '../lap';
 import { lapHeat, lapTime } from '../lap';
 
-/** A logged braking zone beside the solved one at the same place; indices into each lap's stops, −1 where the other has none. */
+/** A logged braking zone beside the solved one at the same place; indices into each lap's braking zones, −1 where the other has none. */
 export interface ZonePair {
   readonly logged: number;
   readonly solved: number;
@@ -61,7 +61,7 @@ export function energyUncertainty(zone: BrakingZone, mass: number, inertia: numb
 
 /** How like each other two laps are. */
 export interface LapLikeness {
-  /** Root mean square of the difference of speed along the lap, m/s */
+  /** RMS of the difference of speed along the lap, m/s */
   readonly speed: number;
   /** Logged minus solved: lap time, s, and brake heat, J */
   readonly time: number;

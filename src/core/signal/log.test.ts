@@ -107,7 +107,7 @@ describe('a log made from a simulated lap', () => {
           // Half a second at 10 Hz is five samples; what they tell is told with its uncertainty, no more.
           if (noise > 0 && was.duration < 0.7) return;
           const mean = off.reduce((sum, o) => sum + o, 0) / off.length;
-          expect(Math.abs(mean), `stop ${k + 1}`).toBeLessThan(bound);
+          expect(Math.abs(mean), `braking zone ${k + 1}`).toBeLessThan(bound);
         });
         if (noise > 0) expect(Math.abs(smooth.noise / noise - 1)).toBeLessThan(0.12);
       });

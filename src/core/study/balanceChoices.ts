@@ -11,7 +11,7 @@ export interface BalanceChoice {
   readonly share: number;
   /** Clicks at each braking zone of the lap, where the car has a control for it */
   readonly clicks: readonly number[] | null;
-  /** Fewest kelvin left on each axle, and the least fade margin; null where nothing is braked hot */
+  /** Fewest kelvin left on each axle, and the least brake reserve; null where nothing is braked hot */
   readonly front: number;
   readonly rear: number;
   readonly fade: number | null;

@@ -80,7 +80,7 @@ const CLOSE_ENOUGH = 1;
 const MOST_SEARCH = 8;
 const TAPE_STEPS = [0, 0.25, 0.5, 0.75, 1] as const;
 
-/** An axle with a duct of some open area to both of its wheels, and some of it taped shut. @param area m² */
+/** An axle with a duct of some open area to both of its wheels, and some of it blanked off. @param area m² */
 export function withDuct(axle: AxleInput, area: number, tape = 0): AxleInput {
   const left = { ...axle.left, air: { ...axle.left.air, ductArea: area, tape } };
   return {

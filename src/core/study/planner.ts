@@ -218,7 +218,7 @@ function lapTimes(input: DayInput, session: SessionPlan): (pace: number) => numb
   };
 }
 
-/** What is closest in kelvin; a pedal that gives out comes before it. */
+/** What is closest in kelvin; a pedal over its limit comes before it. */
 function tightestOf(result: Left): Margin | ForceMargin {
   return result.forceMargins.find((margin) => margin.passed) ?? leastMargin(result);
 }

@@ -4,7 +4,8 @@ import type { Part, PartKind, PartOf } from '../schema/part';
 import { BUILT_IN } from './builtIn';
 import type { FluidEntry } from './fluids';
 import { FLUIDS } from './fluids';
-import { PADS, type PadEntry } from './pads';
+import type { PadEntry } from './padEntry';
+import { PADS } from './pads';
 import type { PriceClass } from './price';
 
 export type Axle = 'front' | 'rear';

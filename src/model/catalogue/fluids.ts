@@ -19,7 +19,7 @@ const FMVSS = 'least values of 49 CFR 571.116';
 const MEMORY = 'typical (from memory)';
 export const FLUIDS = {
   'class-3': {
-    name: 'Class 3 at its least',
+    name: 'DOT 3, minimum by standard',
     class: 'DOT 3',
     note: '',
     dry: 205,
@@ -41,7 +41,7 @@ export const FLUIDS = {
     source: FMVSS,
   },
   'class-51': {
-    name: 'Class 5.1 at its least',
+    name: 'DOT 5.1, minimum by standard',
     class: 'DOT 5.1',
     note: '',
     dry: 260,
@@ -52,7 +52,7 @@ export const FLUIDS = {
     source: FMVSS,
   },
   'class-6': {
-    name: 'Low-viscosity class 6 at its least',
+    name: 'Low-viscosity class 6, minimum by standard',
     class: 'ISO class 6',
     note: 'Thin when cold, for brake control.',
     dry: 250,
@@ -63,7 +63,7 @@ export const FLUIDS = {
     source: 'least values of ISO 4925 (from memory)',
   },
   'class-7': {
-    name: 'Low-viscosity class 7 at its least',
+    name: 'Low-viscosity class 7, minimum by standard',
     class: 'ISO class 7',
     note: 'Thin when cold, with the points of class 5-1.',
     dry: 260,

@@ -1,39 +1,8 @@
-import type { PriceClass } from './price';
+import type { PadEntry } from './padEntry';
+
 /**
  * Generic friction materials of our own, one or more of each family. Typical values (from memory), none a maker's.
  */
-export interface PadEntry {
-  readonly name: string;
-  readonly family: (typeof PAD_FAMILIES)[number];
-  readonly note: string;
-  /** Friction coefficient over face temperature in °C: cold bite, window, fade */
-  readonly friction: readonly (readonly [number, number])[];
-  /** Working window of the face, °C */
-  readonly window: readonly [number, number];
-  /** Face temperature over which it fades and glazes, °C */
-  readonly limit: number;
-  /** Temperature the plate and its bond are run at, at most, °C */
-  readonly plateLimit: number;
-  /** W/(m·K), kg/m³, J/(kg·K) */
-  readonly conductivity: number;
-  readonly density: number;
-  readonly specificHeat: number;
-  /** Stiffness in compression, MPa */
-  readonly modulus: number;
-  /** 1 cheapest to 5 dearest */
-  readonly price: PriceClass;
-  /** Mass of one pad of 50 cm² and 10 mm with its plate, kg */
-  readonly mass: number;
-}
-export const PAD_FAMILIES = [
-  'organic',
-  'ceramic',
-  'semi-metallic',
-  'street sport',
-  'track',
-  'carbon',
-] as const;
-
 export const PADS = {
   commuter: {
     name: 'Commuter organic',
@@ -312,13 +281,3 @@ export const PADS = {
 
 /** Highest friction coefficient of a pad, 1. */
 export const nominalFriction = (pad: PadEntry) => Math.max(...pad.friction.map(([, value]) => value));
-
-/** Insulating layers between plate and pistons: conductance of the layer, W/K (from memory). */
-export const SHIMS = {
-  none: { name: 'None', conductance: Number.POSITIVE_INFINITY },
-  stainless: { name: 'Stainless shim', conductance: 12 },
-  titanium: { name: 'Titanium shim', conductance: 4 },
-  ceramic: { name: 'Ceramic cap', conductance: 1.5 },
-} as const;
-export type ShimId = keyof typeof SHIMS;
-export const SHIM_IDS = Object.keys(SHIMS) as [ShimId, ...ShimId[]];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SHIM_IDS } from '../catalogue/pads';
+import { SHIM_IDS } from '../catalogue/shims';
 import { numberField } from './field';
 import { idSchema } from './naming';
 import { pistonField, wheelSchema } from './pedal';

@@ -74,7 +74,7 @@ export const typedZoneSchema = z
       step: 1,
       description: 'When the brakes come off.',
     }),
-    by: z.enum(['distance', 'deceleration']).meta({ title: 'Given by' }),
+    by: z.enum(['distance', 'deceleration']).meta({ title: 'Defined by' }),
     distanceM: numberField({
       title: 'Braking distance',
       quantity: 'distance',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PAD_FAMILIES } from '../catalogue/pads';
+import { PAD_FAMILIES } from '../catalogue/padEntry';
 import { caliperSchema } from './axle';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';

@@ -81,13 +81,13 @@ const twoBoresSchema = z.strictObject({
     description: 'Share of the pedal’s push that goes to the front cylinder.',
   }),
   clickPercent: numberField({
-    title: 'One click of the control',
+    title: 'Balance change per click',
     quantity: 'percent',
     min: 0,
     max: 5,
     usual: [0.2, 1],
     step: 0.1,
-    description: 'Balance change per click of the driver’s control on the balance bar; 0 without a control.',
+    description: 'Of the driver’s control on the balance bar; 0 without a control.',
   }),
 });
 

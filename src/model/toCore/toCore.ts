@@ -16,8 +16,9 @@ import {
 import { say } from '../../text/en/say/model';
 import { fluidOf, padOf } from '../catalogue/choices';
 import { ROTOR_MATERIALS } from '../catalogue/materials';
-import { nominalFriction, SHIMS } from '../catalogue/pads';
+import { nominalFriction } from '../catalogue/pads';
 import { CALIPER_BODIES, MOUNTINGS, PISTONS } from '../catalogue/parts';
+import { SHIMS } from '../catalogue/shims';
 import { toSi } from '../quantity/units';
 import type { AxleBrakes } from '../schema/axle';
 import type { Car } from '../schema/car';

@@ -32,7 +32,7 @@ export interface ListedPiece {
   readonly lap: number;
 }
 
-/** A measured temperature beside the predicted one. */
+/** A measured temperature, compared with the predicted one. */
 export interface MeasuredSeries {
   readonly channel: Channel;
   readonly wheel: WheelName;
@@ -42,7 +42,7 @@ export interface MeasuredSeries {
   readonly time: Float64Array;
   readonly measured: Float64Array;
   readonly predicted: Float64Array;
-  /** Measured minus predicted over all samples: mean and root mean square, and of the highest values, K */
+  /** Measured minus predicted over all samples: mean and RMS error, and of the highest values, K */
   readonly mean: number;
   readonly rms: number;
   readonly peak: number;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
+import { saidOtherwise } from '../../../tests/support/words';
 import {
   AXLES,
   balanceChoices,
@@ -92,6 +93,7 @@ describe('how a decision was reached', () => {
     for (const [topic, explanation] of Object.entries(told(setup, units))) {
       const text = JSON.stringify(explanation);
       expect(text, topic).not.toMatch(/undefined|NaN|null|Infinity|\[object|\bsafe\b/);
+      expect(saidOtherwise(text), topic).toEqual([]);
       expect(explanation.relation, topic).toMatch(/[=·×+−√÷]|\b(is|are)\b/);
       expect(explanation.source, topic).toMatch(/[A-Z].*[.)]$/s);
       expect(explanation.limits, topic).toMatch(/^[A-Z0-9].{20,}\.$/s);

@@ -135,7 +135,7 @@ export function explainLadder(tried: number, base: Assessed, units: UnitChoice):
       ['Rear nearer to locking today', `${base.summary.rearFirst} of ${base.summary.hotZones} braking zones`],
     ],
     source:
-      'The same computation as the verdict. Goes with the car: room in the wheel, what rubs on what, glycol and silicone, the driver’s force, the pedal’s travel, the axle that locks first.',
+      'The same computation as the verdict. Compatible: room in the wheel, what rubs on what, glycol and silicone, the driver’s force, the pedal’s travel, the axle that locks first.',
     limits: `Prices are usual ones from memory until you type your own. ${COOLING_LIMITS} What fits here must still fit on the car.`,
   };
 }
@@ -176,7 +176,7 @@ export function explainBalance(balance: BalanceChoices, setup: Setup): Explanati
       ],
       ['Balances driven', String(balance.sweep.points.length)],
       [
-        'One click of the control',
+        'Balance change per click',
         brakes.cylinders.kind === 'pair' && brakes.cylinders.click > 0
           ? `${percent(brakes.cylinders.click, 2)} of the force, from one axle to the other`
           : 'the car has none',

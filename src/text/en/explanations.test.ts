@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
+import { saidOtherwise } from '../../../tests/support/words';
 import { simulateDay } from '../../core';
 import { STARTER_DRUM } from '../../model/catalogue/starters';
 import { METRIC, US } from '../../model/quantity/units';
@@ -67,6 +68,7 @@ describe('how a result was reached', () => {
             topic,
           ).toBe(true);
           expect(text).not.toMatch(/\bsafe\b/i);
+          expect(saidOtherwise(text), topic).toEqual([]);
           const foreign = explain(topic, setup, result, axle, US).inputs.map(([, value]) => value);
           expect(foreign.join(' | '), `${topic} ${axle}`).not.toMatch(
             /\d (kg(?!\/)|mm(?!³)|km\/h|°C|kJ|kW|cm²|N)(?![\w·])/,

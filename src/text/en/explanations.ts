@@ -184,7 +184,8 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       ...pad(facts),
       ['Window from', formatQuantity(padEntry(facts).window[0], 'temperature', facts.units)],
     ],
-    source: 'Common practice: too cold is as real as too hot.',
+    source:
+      'Common practice: pads below their working temperature are as real a danger as pads over their limit.',
     limits: 'The window’s low end is typical (from memory).',
   }),
   friction: (facts) => ({

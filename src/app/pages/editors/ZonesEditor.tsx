@@ -60,10 +60,10 @@ export function ZonesEditor({ editing }: { editing: Editing<'circuits'> }) {
             <th className="font-normal">Place</th>
             <th className="w-[122px] font-normal">Entry</th>
             <th className="w-[122px] font-normal">Exit</th>
-            <th className="w-[124px] font-normal">Given by</th>
+            <th className="w-[124px] font-normal">Defined by</th>
             <th className="w-[104px] font-normal">Value</th>
             <th className="w-[108px] font-normal">To the next</th>
-            <th className="w-[104px] font-normal">in, if known</th>
+            <th className="w-[104px] font-normal">Time to next</th>
             <th className="w-[92px] font-normal">Grade</th>
             <th className="w-[112px] font-normal">
               <span className="sr-only">Tools</span>

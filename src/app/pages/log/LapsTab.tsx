@@ -17,7 +17,7 @@ const BY = {
 } as const;
 const KINDS = { out: 'Out lap', hot: 'Hot lap', cool: 'Cool-down lap', stand: 'Standing' } as const;
 
-/** The laps of a log, and the braking zones of one of them beside those of the solved lap. */
+/** The laps of a log, and the braking zones of one of them beside those of the simulated lap. */
 export function LapsTab({ entry, analysis }: LogViewProps) {
   const units = useUnits();
   const [chosen, setChosen] = useState<number | null>(null);

@@ -5,7 +5,7 @@ import { say } from '../../../text/en/say/log';
 import { useUnits } from '../../state/preferences';
 import { Tip } from '../../ui/Tip';
 
-/** Braking zones of a logged lap with what is uncertain about their energy, beside those of the solved lap. */
+/** Braking zones of a logged lap with what is uncertain about their energy, beside those of the simulated lap. */
 export function ZoneComparison({ analysis, piece }: { analysis: LogAnalysis; piece: ListedPiece }) {
   const units = useUnits();
   const { solved, setup, noise } = analysis;

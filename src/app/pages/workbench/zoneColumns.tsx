@@ -94,7 +94,7 @@ const WORD_COLUMNS: Column[] = [
   },
 ];
 
-/** Columns of the car, of the shown front and rear wheel, and of the cooling time the braking zone. */
+/** Columns of the car, of the shown front and rear wheel, and of the cooling after the braking zone. */
 export function columnsFor(
   view: View,
   units: UnitChoice,

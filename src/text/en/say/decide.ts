@@ -50,7 +50,8 @@ export const say = {
     'Shields and sleeves must not rub, come loose or keep water in; nothing may touch wheel or tyre at full lock and full travel. Hot parts burn for half an hour. Ratings are the maker’s to give.',
   radiationPartViewHot:
     'Radiation by the part of its view that the hot face fills, r²/(r² + x²), warmed air, what it is fixed to, and the air that passes. Materials and surfaces are typical ones, from memory.',
-  padsThenTooCold: (tooCold: string) => ` ${tooCold} pads then too cold at some braking point`,
+  padsThenTooCold: (tooCold: string) =>
+    ` ${tooCold} pads then below working temperature at some braking point`,
   oneStepTodayS: 'One step from today’s car, most margin for the money first ',
   allStepsAlsoThose: (rungsCount: number) => `all ${rungsCount} steps, also those ruled out or of no use`,
   whatDoesNotDo: 'What it does not do.',
@@ -157,7 +158,7 @@ export const say = {
     'Prices are usual ones from memory, or your own: change them under “What to buy next”. Only axles that miss the margin are changed.',
   waysKeepMarginCheapest: 'Ways to keep the margin, the cheapest first',
   pairRotorsOtherVanes: (currency: string) => `A pair of rotors with other vanes or more iron, ${currency}`,
-  padsTooColdSome: (tooCold: string) => `; ${tooCold} pads too cold at some braking point`,
+  padsTooColdSome: (tooCold: string) => `; ${tooCold} pads below working temperature at some braking point`,
   solvedHotLapGoes: (without: string, ducts: string, signedSeconds: string) =>
     `The solved hot lap goes from ${without} s without ducts to ${ducts} s: ${signedSeconds} a lap.`,
   whatCostsLapTime:
