@@ -68,6 +68,24 @@ describe('a lap whose brakes are the limit', () => {
     );
   });
 
+  it('asks of the brakes just what they can, whatever wheels, driveline and engine weigh in', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 1.25, noNaN: true }),
+        fc.double({ min: 0, max: 1500, noNaN: true }),
+        fc.double({ min: 2500, max: 5000, noNaN: true }),
+        (rotatingInertia, engineBraking, available) => {
+          const vehicle = { ...input.vehicle, rotatingInertia, engineBraking };
+          const list = free.zones.map(({ endIndex }) => ({ end: free.distance[endIndex], available, needed: 1e5 }));
+          const capped = driveLap(circuit, vehicle, { ...input.driver, pace: 1, brakeBuildUp: 0 }, still, list);
+          // Long braking from speed: all of it at the limit of the brakes.
+          expect(peak(capped, 0) / available).toBeCloseTo(1, 2);
+        },
+      ),
+      { numRuns: 12 },
+    );
+  });
+
   it('is changed at the weak braking zone and on the way to it alone', () => {
     const weak = drive(caps((k) => (k === 3 ? 0.5 * peak(free, k) : 1e6)));
     weak.zones.forEach((zone, k) => {

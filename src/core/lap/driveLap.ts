@@ -66,7 +66,7 @@ export function driveLap(
 ): LapTrace {
   const forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
   if (circuit.kind === 'zones') {
-    const zones = caps.length === 0 ? circuit.zones : brakedEarlier(circuit.zones, caps, vehicle.mass);
+    const zones = caps.length === 0 ? circuit.zones : brakedEarlier(circuit.zones, caps, vehicle.mass * vehicle.rotatingInertia);
     return brakeWork(lapFromTypedZones(zones, driver.pace, driver.brakeBuildUp), vehicle, forces);
   }
   const lap: DrivenLap = {
@@ -96,6 +96,7 @@ function mostAlong({ distance, length }: SampledLine, caps: readonly BrakeCap[])
 function brakedEarlier(
   zones: readonly TypedZone[],
   caps: readonly BrakeCap[],
+  /** With what turns, m·δ, kg */
   mass: number,
 ): readonly TypedZone[] {
   const longer = zones.map((zone, k) => {

@@ -17,6 +17,8 @@ export interface Forces {
   readonly tractionGrip: number;
   /** Share of friction lost when the load doubles, 1 */
   readonly loadLoss: number;
+  /** Retarding force of the closed throttle, N */
+  readonly engine: number;
 }
 
 /**
@@ -37,6 +39,7 @@ export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, d
     brakingGrip: vehicle.longitudinalGrip * driver.brakingGripUsed * driver.pace,
     tractionGrip: vehicle.longitudinalGrip * driver.corneringGripUsed * driver.pace,
     loadLoss: vehicle.loadSensitivity,
+    engine: vehicle.engineBraking,
   };
 }
 
@@ -118,7 +121,8 @@ export function drivingAcceleration(f: Forces, speed: number, curvature: number,
 }
 
 /**
- * Deceleration with all the braking the driver uses, m/s², positive.
+ * Deceleration with all the braking the driver uses, m/s², positive: what the tyres hold, `(F_tyres + R)/m`, or what the
+ * brakes make of the whole mass with its wheels and driveline, `(F_brakes + R + F_engine)/(m·δ)`, whichever is less.
  * @param most braking force the brakes can make, N; infinite where the tyres are the limit
  */
 export function brakingDeceleration(
@@ -131,9 +135,11 @@ export function brakingDeceleration(
   const load = tyreLoad(f, speed, grade);
   const grip = loadFactor(f, load) * load;
   const tyres = f.brakingGrip * grip * ellipseShare(f, speed, curvature, f.lateralGrip * grip);
-  const used = Math.min(tyres, most);
-  // The tyre turns the road's force only on the car's mass; wheels and driveline are slowed by the brake itself.
-  return Math.max(0.05, (used + resistance(f, speed, grade)) / f.mass);
+  const against = resistance(f, speed, grade);
+  // The road's force acts on the car's mass alone; wheels and driveline are slowed by brake and engine.
+  const held = (tyres + against) / f.mass;
+  const made = (most + against + f.engine) / (f.mass * f.inertia);
+  return Math.max(0.05, Math.min(held, made));
 }
 
 /** Speed at which the power just holds the drag on level road, or at which lift takes the load off the tyres, m/s. */
