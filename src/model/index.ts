@@ -132,6 +132,7 @@ export { DEFAULT_UNCERTAIN, type Uncertain, uncertainRanges } from './schema/unc
 export { chainOf, chassisOf, effectiveRadiusMm, frontSharePercent, taperOf, wheelFit } from './toCore/chain';
 export { storedBrakesOf } from './toCore/state';
 export {
+  boilingThereC,
   circuitInput,
   cornerOf,
   dayInput,

@@ -1,14 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recordFigure } from '../../../tests/support/validation';
-import { airProperties } from '../air';
+import { airProperties, standardPressure } from '../air';
+import { saturationPressure } from '../air/atmosphere';
 import { ZERO_CELSIUS } from '../constants';
 import { uniformTable } from '../numeric';
 import { CHANNEL, CHANNEL_COUNT } from './channels';
 import { caliperCoefficient, ductFlowArea, faceCoefficient, faceExposure, passage } from './convection';
 import { cornerNetwork } from './cornerNetwork';
 import { fillDrive } from './drive';
-import { boilingPoint, type Fluid, waterAfter } from './fluid';
+import { boilingPoint, boilingUnder, type Fluid, waterAfter } from './fluid';
 import { frictionAt, GLAZED_LOSS, glazeAfter } from './friction';
 import { DEFAULT_CONSTANTS } from './networkConstants';
 import { rotorHeatShare } from './partition';
@@ -257,6 +258,49 @@ describe('fluid', () => {
         }
       }),
     );
+  });
+
+  it('boils at 1500 and 2500 m where Clausius and Clapeyron’s equation, integrated from sea level, says', () => {
+    for (const height of [1500, 2500]) {
+      for (const boiling of [373.15, 450, 479, 550]) {
+        // dT/dln p = R·T²/L with L = 88 J/(mol·K) of the boiling point (Trouton), by Runge and Kutta.
+        const slope = (t: number) => (8.314462618 * t * t) / (88 * boiling);
+        const h = Math.log(standardPressure(height) / 101325) / 200;
+        let t = boiling;
+        for (let n = 0; n < 200; n++) {
+          const k1 = slope(t);
+          const k2 = slope(t + 0.5 * h * k1);
+          const k3 = slope(t + 0.5 * h * k2);
+          t += (h / 6) * (k1 + 2 * k2 + 2 * k3 + slope(t + h * k3));
+        }
+        expect(boilingUnder(boiling, standardPressure(height))).toBeCloseTo(t, 6);
+      }
+      // Water itself, where Buck 1996 has its saturation pressure equal the air's: no higher, and within 2.5 K.
+      const p = standardPressure(height);
+      let [low, high] = [340, 380];
+      for (let n = 0; n < 50; n++) {
+        const mid = 0.5 * (low + high);
+        if (saturationPressure(mid) < p) low = mid;
+        else high = mid;
+      }
+      const water = boilingUnder(373.15, p);
+      recordFigure({
+        id: '13',
+        what: `Water boils at ${height} m`,
+        expected: (low - ZERO_CELSIUS).toFixed(1),
+        computed: water - ZERO_CELSIUS,
+        unit: '°C',
+        source: 'Buck 1996; U.S. Standard Atmosphere 1976',
+      });
+      expect(water).toBeLessThan(low);
+      expect(low - water).toBeLessThan(2.5);
+    }
+    // 9 to 15 K at 2500 m, from wet glycol to the driest race fluid.
+    for (const boiling of [413.15, 583.15]) {
+      const lower = boiling - boilingUnder(boiling, standardPressure(2500));
+      expect(lower).toBeGreaterThan(9);
+      expect(lower).toBeLessThan(17);
+    }
   });
 
   it('takes up 2 % water in its first year and ever less after it', () => {

@@ -5,6 +5,11 @@ export const WET_WATER = 3.7;
 const CURVE_FLOOR = 393.15;
 /** Water a glycol fluid takes up in the end, % by mass (from memory). */
 const SATURATION = 6;
+/** Pressure that boiling points are given at, Pa. */
+const STANDARD_PRESSURE = 101325;
+/** Gas constant, and what vaporising takes of a liquid at its boiling point (Trouton's rule, from memory), J/(mol·K). */
+const GAS = 8.314462618;
+const VAPORISING = 88;
 /** Boiling point of the free water in a silicone fluid, K. */
 const FREE_WATER = 373.15;
 
@@ -17,7 +22,7 @@ export interface Fluid {
 }
 
 /**
- * Boiling point of a brake fluid at no pressure: `T_a + (T_dry − T_a)·exp(−k·w)`, with k from the wet
+ * Boiling point of a brake fluid at no line pressure and sea level: `T_a + (T_dry − T_a)·exp(−k·w)`, with k from the wet
  * point. Own curve through the two points that standards give.
  * @param water % by mass, 0 or more
  * @returns K
@@ -26,6 +31,17 @@ export function boilingPoint(fluid: Fluid, water: number): number {
   if (fluid.silicone) return water > 0 ? FREE_WATER : fluid.dry;
   const k = log((fluid.dry - CURVE_FLOOR) / (fluid.wet - CURVE_FLOOR)) / WET_WATER;
   return CURVE_FLOOR + (fluid.dry - CURVE_FLOOR) * exp(-k * water);
+}
+
+/**
+ * Boiling point in another air pressure: Clausius and Clapeyron with a heat of vaporisation by Trouton's rule, so that
+ * `1/T = (1 − (R/88 J/(mol·K))·ln(p/p₀))/T₀`. At 2500 m 9 to 15 K lower than at sea level.
+ * @param boiling at 101.325 kPa, K
+ * @param pressure Pa
+ * @returns K
+ */
+export function boilingUnder(boiling: number, pressure: number): number {
+  return boiling / (1 - (GAS / VAPORISING) * log(pressure / STANDARD_PRESSURE));
 }
 
 /**

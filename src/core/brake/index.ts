@@ -2,7 +2,7 @@ export { CHANNEL, CHANNEL_COUNT } from './channels';
 export { ductFlowArea } from './convection';
 export { type CornerNetwork, cornerNetwork } from './cornerNetwork';
 export { fillDrive } from './drive';
-export { boilingPoint, waterAfter } from './fluid';
+export { boilingPoint, boilingUnder, waterAfter } from './fluid';
 export { frictionAt, glazeAfter } from './friction';
 export { GROUPS, type Group, groupOfNode, RECORDED_PARTS, type RecordedPart } from './groups';
 export { DEFAULT_CONSTANTS } from './networkConstants';

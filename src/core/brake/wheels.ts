@@ -22,7 +22,7 @@ export const sideOf = (wheel: WheelName): Side => (wheel.endsWith('Left') ? 'lef
 export interface AxleInput {
   readonly left: Corner;
   readonly right: Corner;
-  /** Boiling point of its fluid as it is today, K */
+  /** Boiling point of its fluid as it is today, in the air pressure there, K */
   readonly boilingPoint: number;
   /** Water in it, % by mass */
   readonly water: number;

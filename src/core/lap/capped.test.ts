@@ -76,8 +76,18 @@ describe('a lap whose brakes are the limit', () => {
         fc.double({ min: 2500, max: 5000, noNaN: true }),
         (rotatingInertia, engineBraking, available) => {
           const vehicle = { ...input.vehicle, rotatingInertia, engineBraking };
-          const list = free.zones.map(({ endIndex }) => ({ end: free.distance[endIndex], available, needed: 1e5 }));
-          const capped = driveLap(circuit, vehicle, { ...input.driver, pace: 1, brakeBuildUp: 0 }, still, list);
+          const list = free.zones.map(({ endIndex }) => ({
+            end: free.distance[endIndex],
+            available,
+            needed: 1e5,
+          }));
+          const capped = driveLap(
+            circuit,
+            vehicle,
+            { ...input.driver, pace: 1, brakeBuildUp: 0 },
+            still,
+            list,
+          );
           // Long braking from speed: all of it at the limit of the brakes.
           expect(peak(capped, 0) / available).toBeCloseTo(1, 2);
         },

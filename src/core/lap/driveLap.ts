@@ -66,7 +66,10 @@ export function driveLap(
 ): LapTrace {
   const forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
   if (circuit.kind === 'zones') {
-    const zones = caps.length === 0 ? circuit.zones : brakedEarlier(circuit.zones, caps, vehicle.mass * vehicle.rotatingInertia);
+    const zones =
+      caps.length === 0
+        ? circuit.zones
+        : brakedEarlier(circuit.zones, caps, vehicle.mass * vehicle.rotatingInertia);
     return brakeWork(lapFromTypedZones(zones, driver.pace, driver.brakeBuildUp), vehicle, forces);
   }
   const lap: DrivenLap = {

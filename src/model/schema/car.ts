@@ -249,7 +249,8 @@ export const carSchema = z.strictObject({
       max: 350,
       usual: [150, 300],
       step: 5,
-      description: 'From a boil test of the fluid in the car. It overrides what age and class predict.',
+      description:
+        'From a boil test of the fluid in the car, as at sea level. It overrides what age and class predict.',
     }).nullable(),
   }),
   driverSide: z.enum(['left', 'right']).meta({ title: 'Driver sits' }),

@@ -67,6 +67,16 @@ describe('from stored units to SI', () => {
     expect(zoneLength({ ...zone, by: 'distance', distanceM: 55 })).toBe(55);
   });
 
+  it('lets fluid boil sooner at height, and as measured pressure says', () => {
+    const limit = (altitudeM: number, pressureHpa: number | null = null) =>
+      dayInput({ ...setup, circuit: { ...setup.circuit, altitudeM }, plan: { ...setup.plan, pressureHpa } })
+        .front.boilingPoint - ZERO_CELSIUS;
+    expect(limit(0)).toBeCloseTo(fluidBoilingPointC(setup.car), 3);
+    expect(limit(0) - limit(2500)).toBeGreaterThan(9);
+    expect(limit(0) - limit(2500)).toBeLessThan(15);
+    expect(limit(2500, 1013.25)).toBeCloseTo(limit(0), 3);
+  });
+
   it('names an unknown plan', () => {
     expect(() => setupOf(demoProject, 'nobody')).toThrow(/no complete plan "nobody"/);
   });

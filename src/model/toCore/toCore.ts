@@ -1,6 +1,7 @@
 import {
   type AxleInput,
   boilingPoint,
+  boilingUnder,
   type CircuitInput,
   type Corner,
   type DayInput,
@@ -8,6 +9,7 @@ import {
   type Leg,
   pressureOf,
   type Side,
+  type Site,
   uniformTable,
   type Vehicle,
   waterAfter,
@@ -61,7 +63,22 @@ export function fluidWater(car: Car): number {
   return waterAfter(car.fluid.ageMonths * SECONDS_PER_MONTH, car.fluid.waterFirstYearPercent);
 }
 
-/** Boiling point of a car's fluid today, °C: as measured, else from class, age and water. */
+/** Where a setup is driven. */
+export function siteOf({ circuit, plan }: Pick<Setup, 'circuit' | 'plan'>): Site {
+  return {
+    altitude: circuit.altitudeM,
+    pressure: plan.pressureHpa === null ? null : toSi(plan.pressureHpa, 'airPressure'),
+    humidity: toSi(plan.humidityPercent, 'percent'),
+  };
+}
+
+/** Boiling point of a setup's fluid today, in the air pressure of its circuit and plan, °C. */
+export function boilingThereC(setup: Setup): number {
+  const atSeaLevel = kelvin(fluidBoilingPointC(setup.car, setup.parts));
+  return boilingUnder(atSeaLevel, pressureOf(siteOf(setup))) - ZERO_CELSIUS;
+}
+
+/** Boiling point of a car's fluid today at sea level, °C: as measured, else from class, age and water. */
 export function fluidBoilingPointC(car: Car, parts: readonly Part[] = []): number {
   if (car.fluid.measuredBoilingC !== null) return car.fluid.measuredBoilingC;
   const fluid = fluidOf(car.fluid.kind, parts);
@@ -225,19 +242,16 @@ const legOf = (leg: PlanLeg): Leg =>
     : { kind: leg.kind, duration: toSi(leg.minutes, 'minutes'), fan: toSi(leg.fanKmh, 'speed') };
 
 /** Everything the computation needs, in SI, from a valid setup. */
-export function dayInput({ car, circuit, plan, parts, begun }: Setup): DayInput {
-  const boiling = kelvin(fluidBoilingPointC(car, parts));
+export function dayInput(setup: Setup): DayInput {
+  const { car, circuit, plan, parts, begun } = setup;
+  const boiling = kelvin(boilingThereC(setup));
   const axle = (brakes: AxleBrakes): AxleInput => {
     const left = cornerOf(brakes, 'left', parts);
     // Sides differ in nothing but their air, so the rest is one object.
     const right = { ...left, air: cornerOf(brakes, 'right', parts).air };
     return { left, right, boilingPoint: boiling, water: fluidWater(car) };
   };
-  const site = {
-    altitude: circuit.altitudeM,
-    pressure: plan.pressureHpa === null ? null : toSi(plan.pressureHpa, 'airPressure'),
-    humidity: toSi(plan.humidityPercent, 'percent'),
-  };
+  const site = siteOf(setup);
   const axles = { front: axle(car.front), rear: axle(car.rear) };
   const sessions = plan.sessions.map((session) => ({
     name: session.name,

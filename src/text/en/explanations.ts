@@ -1,6 +1,6 @@
 import { type AxleName, type DayResult, type LimitedPart, wheelOf } from '../../core';
 import {
-  fluidBoilingPointC,
+  boilingThereC,
   fluidOf,
   fluidWater,
   formatQuantity,
@@ -141,7 +141,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       title: 'Brake fluid',
       relation:
         car.fluid.measuredBoilingC === null
-          ? 'Boils at T_a + (T_dry − T_a)·e^(−k·w), k from the wet point at 3.7 % water, T_a = 120 °C (from memory). Judged with no line pressure: vapour shows when the pedal is released. The hotter of the fluid in the bores and in the last of the hose counts.'
+          ? 'Boils at T_a + (T_dry − T_a)·e^(−k·w), k from the wet point at 3.7 % water, T_a = 120 °C (from memory). In the air pressure there it boils at T/(1 − (R/88)·ln(p/p₀)): Clausius and Clapeyron, Trouton’s rule (from memory). Judged with no line pressure: vapour shows when the pedal is released. The hotter of the fluid in the bores and in the last of the hose counts.'
           : 'The boiling point was measured and overrides what class and age predict. The hotter of the fluid in the bores and in the last of the hose counts.',
       inputs: [
         [
@@ -152,7 +152,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
           'Age and water',
           `${formatQuantity(car.fluid.ageMonths, 'months', facts.units)}, ${fluidWater(car).toFixed(1)} %`,
         ],
-        ['Boils today at', formatQuantity(fluidBoilingPointC(car, parts), 'temperature', facts.units)],
+        ['Boils today at', formatQuantity(boilingThereC(facts.setup), 'temperature', facts.units)],
         ...caliper(facts),
       ],
       source: `Points: ${fluid.source}. Water: about 2 % in the first year (common practice), saturating at 6 % (from memory).`,

@@ -2,8 +2,8 @@ import { memo, useCallback, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import {
   applyWhatIf,
+  boilingThereC,
   changesOfWhatIf,
-  fluidBoilingPointC,
   fluidOf,
   fluidWater,
   formatQuantity,
@@ -77,7 +77,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
           {fluid.silicone
             ? fluid.note
             : say.boilsWater(
-                formatQuantity(fluidBoilingPointC(car, setup.parts), 'temperature', units),
+                formatQuantity(boilingThereC({ ...setup, car }), 'temperature', units),
                 fluidWater(car).toFixed(1),
               )}
         </p>

@@ -3,7 +3,7 @@ export const say = {
   pedalCylindersCalipersBalance: 'Pedal, cylinders, calipers, balance, energy recovery and fit are in the ',
   carSelectedPlan: ', for the car of the selected plan.',
   todayWaterBoilsSource: (note: string, fluidWater: string, fluidBoilingPointC: string, source: string) =>
-    `${note} Today ${fluidWater} % water: boils at ${fluidBoilingPointC}. Source of dry and wet point: ${source}. Never mix glycol and silicone.`,
+    `${note} Today ${fluidWater} % water: boils at ${fluidBoilingPointC} at sea level, lower at height. Source of dry and wet point: ${source}. Never mix glycol and silicone.`,
   sessionBeginsWarmOne:
     'A session begins as warm as the one before left the brakes; the first as chosen above.',
   cannotDrivenLapLike: ' It cannot be driven as a lap like this; the last good result is kept.',
