@@ -8,6 +8,7 @@ export const ovel: Car = {
   massKg: 1930,
   rotatingInertia: 1.05,
   powerKw: 165,
+  intake: 'electric',
   drivenSharePercent: 55,
   dragAreaM2: 0.66,
   downforceAreaM2: 0,

@@ -8,6 +8,7 @@ export const skarn: Car = {
   massKg: 905,
   rotatingInertia: 1.04,
   powerKw: 400,
+  intake: 'supercharged',
   drivenSharePercent: 58,
   dragAreaM2: 1.05,
   downforceAreaM2: 3.6,

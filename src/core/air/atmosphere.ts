@@ -5,6 +5,8 @@ import { exp, power } from '../numeric';
 const DRY_AIR_GAS_CONSTANT = 287.05287;
 /** Specific gas constant of water vapour, J/(kg·K). */
 const VAPOUR_GAS_CONSTANT = 461.523;
+/** kg/m³ at sea level. U.S. Standard Atmosphere 1976. */
+export const SEA_LEVEL_DENSITY = 1.225;
 const SEA_LEVEL_PRESSURE = 101325;
 const SEA_LEVEL_TEMPERATURE = 288.15;
 /** Temperature lapse of the troposphere, K/m. */

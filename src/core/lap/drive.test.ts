@@ -5,6 +5,7 @@ import { plainBrakes, plainChassis } from '../../../tests/support/vehicles';
 import type { Segment } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
 import { driveLap, prepareCircuit } from './driveLap';
+import { forcesOf, powerIn, topSpeed } from './forces';
 import { type LapTrace, lapHeat } from './trace';
 import { timeRange } from './typedZones';
 import type { Driver, Vehicle } from './vehicle';
@@ -15,6 +16,7 @@ const car: Vehicle = {
   dragArea: 0.7,
   downforceArea: 0.6,
   power: 180_000,
+  intake: 'supercharged' as const,
   drivenShare: 0.6,
   rollingResistance: 0.013,
   engineBraking: 300,
@@ -230,5 +232,30 @@ describe('typed braking zones', () => {
       ),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('power in thin air', () => {
+  it('falls by Gagg and Farrar’s relation for an engine that breathes freely, and for no other', () => {
+    // ρ/ρ₀ of the standard atmosphere at 2500 m is 0.7811: 1.132 · 0.7811 − 0.132 = 0.7522.
+    const thin = 0.7811 * 1.225;
+    expect(powerIn({ power: 1e5, intake: 'natural' }, thin)).toBeCloseTo(75220, -1.5);
+    expect(powerIn({ power: 1e5, intake: 'natural' }, 1.225)).toBeCloseTo(1e5, 6);
+    for (const intake of ['supercharged', 'electric'] as const) {
+      expect(powerIn({ power: 1e5, intake }, thin)).toBe(1e5);
+    }
+  });
+
+  it('lowers the top speed by the third root, drag being all there is', () => {
+    const top = (intake: 'natural' | 'electric') =>
+      topSpeed(
+        forcesOf(
+          { ...bare, dragArea: 0.7, rollingResistance: 0, intake },
+          { ...driver, pace: 1 },
+          0.7811 * 1.225,
+          0,
+        ),
+      );
+    expect(top('natural') / top('electric')).toBeCloseTo(0.7522 ** (1 / 3), 4);
   });
 });

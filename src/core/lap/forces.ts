@@ -1,3 +1,4 @@
+import { SEA_LEVEL_DENSITY } from '../air';
 import { STANDARD_GRAVITY } from '../constants';
 import type { Driver, Vehicle } from './vehicle';
 
@@ -33,7 +34,7 @@ export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, d
     drag: 0.5 * airDensity * (vehicle.dragArea + ductDragArea),
     downforce: 0.5 * airDensity * vehicle.downforceArea,
     rolling: vehicle.rollingResistance,
-    power: vehicle.power * driver.pace * Math.sqrt(driver.pace),
+    power: powerIn(vehicle, airDensity) * driver.pace * Math.sqrt(driver.pace),
     drivenShare: vehicle.drivenShare,
     lateralGrip: vehicle.lateralGrip * driver.corneringGripUsed * driver.pace,
     brakingGrip: vehicle.longitudinalGrip * driver.brakingGripUsed * driver.pace,
@@ -41,6 +42,16 @@ export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, d
     loadLoss: vehicle.loadSensitivity,
     engine: vehicle.engineBraking,
   };
+}
+
+/**
+ * Power at the wheels in some air, W: a naturally aspirated engine has `P₀·(1.132·ρ/ρ₀ − 0.132)`.
+ * @param airDensity kg/m³
+ * Source: Gagg and Farrar, Altitude performance of aircraft engines, 1934.
+ */
+export function powerIn({ power, intake }: Pick<Vehicle, 'power' | 'intake'>, airDensity: number): number {
+  if (intake !== 'natural') return power;
+  return power * Math.max(0.05, (1.132 * airDensity) / SEA_LEVEL_DENSITY - 0.132);
 }
 
 /** Share of the weight under which no driver lets lift take the load on the tyres (own assumption), 1. */

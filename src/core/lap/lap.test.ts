@@ -21,6 +21,7 @@ const pointMass: Vehicle = {
   dragArea: 0,
   downforceArea: 0,
   power: 150_000,
+  intake: 'supercharged' as const,
   drivenShare: 1,
   rollingResistance: 0,
   engineBraking: 0,

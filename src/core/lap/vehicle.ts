@@ -8,8 +8,10 @@ export interface Vehicle extends Chassis {
   readonly dragArea: number;
   /** Downforce area, m²; positive presses down */
   readonly downforceArea: number;
-  /** Power at the driven wheels, W */
+  /** Power at the driven wheels in air of sea level, W */
   readonly power: number;
+  /** How the engine gets its air: `natural` loses power with the air's density, the others do not */
+  readonly intake: 'natural' | 'supercharged' | 'electric';
   /** Share of the wheel loads that lies on driven wheels, 0 to 1 */
   readonly drivenShare: number;
   /** Rolling resistance coefficient, 1 */

@@ -158,9 +158,10 @@ describe('what limits a braking zone', () => {
     const { brakes } = dayInput(TARN).vehicle;
     const { cylinders } = brakes;
     if (cylinders.kind === 'pair') throw new Error('a tandem was expected');
+    const boils = dayInput({ ...TARN, car: boiled(TARN.car) }).front.boilingPoint;
     const over = (wheel: 'frontLeft' | 'rearLeft', i: number) => {
       const { fluid, hose } = day.record.wheels[wheel];
-      return vapourVolume(Math.max(fluid[i], hose[i]) - (110 + 273.15));
+      return vapourVolume(Math.max(fluid[i], hose[i]) - boils);
     };
     let compared = 0;
     day.record.force.travel.forEach((travelled, i) => {

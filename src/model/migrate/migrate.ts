@@ -217,11 +217,21 @@ function withEveryRange(uncertain: Loose): Loose {
   return { ...uncertain, ranges: { ...Object.fromEntries(unused), ...record(uncertain.ranges) } };
 }
 
+/** Version 6 had every engine's power whatever the air; a car that recovers is taken to be electric. */
+function from6(project: Loose): Loose {
+  return {
+    ...project,
+    version: 7,
+    cars: list(project.cars, (car) => ({ intake: car.recovery ? 'electric' : 'natural', ...car })),
+  };
+}
+
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {
   const second = project.version === 1 ? from1(project) : project;
   const third = second.version === 2 ? from2(second) : second;
   const fourth = third.version === 3 ? from3(third) : third;
   const fifth = fourth.version === 4 ? from4(fourth) : fourth;
-  return fifth.version === 5 ? from5(fifth) : fifth;
+  const sixth = fifth.version === 5 ? from5(fifth) : fifth;
+  return sixth.version === 6 ? from6(sixth) : sixth;
 }

@@ -83,8 +83,9 @@ export const carSchema = z.strictObject({
     max: 1500,
     usual: [80, 450],
     step: 5,
-    description: 'Sets the speeds reached before each braking zone.',
+    description: 'In air of sea level. Sets the speeds reached before each braking zone.',
   }),
+  intake: z.enum(['natural', 'supercharged', 'electric']).meta({ title: 'Engine' }),
   drivenSharePercent: numberField({
     title: 'Load on driven wheels',
     quantity: 'percent',

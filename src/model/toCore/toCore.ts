@@ -216,6 +216,7 @@ export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
     dragArea: car.dragAreaM2,
     downforceArea: car.downforceAreaM2,
     power: toSi(car.powerKw, 'power'),
+    intake: car.intake,
     drivenShare: toSi(car.drivenSharePercent, 'percent'),
     rollingResistance: toSi(car.rollingResistancePercent, 'percent'),
     engineBraking: car.engineBrakingN,

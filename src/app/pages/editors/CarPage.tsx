@@ -40,6 +40,17 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
         />
         {field('massKg')}
         {field('powerKw')}
+        <SelectField
+          label="Engine"
+          value={car.intake}
+          options={[
+            ['natural', 'Naturally aspirated'],
+            ['supercharged', 'Turbocharged or supercharged'],
+            ['electric', 'Electric motor'],
+          ]}
+          onChange={(intake) => editing.set(['intake'], intake, 'Engine')}
+          note={say.thinAirPower}
+        />
         {field('drivenSharePercent')}
         {field('dragAreaM2')}
         {field('downforceAreaM2')}

@@ -1,5 +1,6 @@
 /** What editors says: sentences only; the labels of its fields and columns stand with them. */
 export const say = {
+  thinAirPower: 'Thin air takes power from an engine that breathes freely: about a quarter at 2500 m.',
   pedalCylindersCalipersBalance: 'Pedal, cylinders, calipers, balance, energy recovery and fit are in the ',
   carSelectedPlan: ', for the car of the selected plan.',
   todayWaterBoilsSource: (note: string, fluidWater: string, fluidBoilingPointC: string, source: string) =>
