@@ -441,9 +441,28 @@ describe('friction over temperature', () => {
     expect(frictionAt(pad, 300, 0)).toBeLessThan(frictionAt(pad, 600, 0));
     expect(frictionAt(pad, 1000, 0)).toBeLessThan(frictionAt(pad, 600, 0));
     let glaze = 0;
-    for (let i = 0; i < 60; i++) glaze = glazeAfter(pad, glaze, pad.limit + 100, 1);
+    for (let i = 0; i < 60; i++) glaze = glazeAfter(pad, glaze, pad.limit + 100, pad.limit + 100, 1);
     expect(glaze).toBeCloseTo(1 - Math.exp(-1), 3);
-    expect(glazeAfter(pad, glaze, pad.limit - 1, 1000)).toBe(glaze);
+    expect(glazeAfter(pad, glaze, pad.limit - 1, pad.limit - 1, 1000)).toBe(glaze);
+    // One step glazes as a thousand short ones do, also where the limit is passed within it.
+    const celsius = fc.double({ min: -200, max: 300, noNaN: true });
+    fc.assert(
+      fc.property(celsius, celsius, fc.double({ min: 0.1, max: 60, noNaN: true }), (from, to, dt) => {
+        const at = (share: number) => pad.limit + from + share * (to - from);
+        let fine = 0.1;
+        for (let i = 0; i < 1000; i++)
+          fine = glazeAfter(pad, fine, at(i / 1000), at((i + 1) / 1000), dt / 1000);
+        expect(glazeAfter(pad, 0.1, at(0), at(1), dt)).toBeCloseTo(fine, 9);
+        // And as the equation says, dg/dt = (1 − g)·ΔT/(60 s·100 K), summed by midpoints.
+        let over = 0;
+        for (let i = 0; i < 4000; i++) over += Math.max(0, at((i + 0.5) / 4000) - pad.limit) / 4000;
+        expect(glazeAfter(pad, 0.1, at(0), at(1), dt)).toBeCloseTo(
+          1 - 0.9 * Math.exp((-over * dt) / 6000),
+          5,
+        );
+      }),
+      { numRuns: 30 },
+    );
     expect(frictionAt(pad, 600, glaze)).toBeCloseTo(frictionAt(pad, 600, 0) * (1 - GLAZED_LOSS * glaze), 12);
   });
 });

@@ -16,13 +16,17 @@ export function frictionAt(pad: Pad, temperature: number, glaze: number): number
 }
 
 /**
- * Glaze after some time at a face temperature. It grows over the pad's limit, the faster the hotter, and stays until the
- * pad is bedded again.
+ * Glaze after some time in which the face's temperature goes evenly from one to another; exact for that. It grows over the
+ * pad's limit, the faster the hotter, and stays until the pad is bedded again (own index).
  * @param glaze before, 0 to 1
+ * @param from of the rubbed face, K
+ * @param to K
  * @param dt s
  */
-export function glazeAfter(pad: Pad, glaze: number, temperature: number, dt: number): number {
-  if (temperature <= pad.limit) return glaze;
-  const over = (temperature - pad.limit) / 100;
-  return 1 - (1 - glaze) * exp((-over * dt) / GLAZING_TIME);
+export function glazeAfter(pad: Pad, glaze: number, from: number, to: number, dt: number): number {
+  const [low, high] = from < to ? [from - pad.limit, to - pad.limit] : [to - pad.limit, from - pad.limit];
+  if (high <= 0) return glaze;
+  // Mean of what lies over the limit: a trapezium, or the triangle that is left of it.
+  const over = low >= 0 ? 0.5 * (low + high) : (0.5 * high * high) / (high - low);
+  return 1 - (1 - glaze) * exp((-over * dt) / (100 * GLAZING_TIME));
 }

@@ -129,7 +129,9 @@ export class CornerRun {
     }
     record.rotorBulk[sample] = this.bulk();
     const padFace = record.padFace[sample];
-    this.glaze = glazeAfter(this.corner.pad, this.glaze, padFace, dt);
+    if (sample > 0) {
+      this.glaze = glazeAfter(this.corner.pad, this.glaze, record.padFace[sample - 1], padFace, dt);
+    }
     record.glaze[sample] = this.glaze;
     record.friction[sample] = frictionAt(this.corner.pad, padFace, this.glaze);
   }
