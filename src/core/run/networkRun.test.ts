@@ -6,6 +6,7 @@ import { recordFigure } from '../../../tests/support/validation';
 import { dayInput, type Setup, STARTER_DRUM, setupOf } from '../../model';
 import type { WheelName } from '../brake';
 import { GROUPS } from '../brake';
+import { DEFAULT_NUMERICS } from '../schedule';
 import { simulateDay } from './day';
 import { flowsAt, heatBalance } from './flows';
 import { networkOf, networkRun } from './networkRun';
@@ -48,6 +49,29 @@ describe('the exported network, integrated by npm odex at 1e-8', () => {
       unit: 'K',
       source: 'npm odex',
     });
+  });
+});
+
+describe('the first moment of a braking', () => {
+  it('shows a carbon surface within 6 K of steps ten times as fine', () => {
+    const setup = setupOf(demoProject, 'plan-skarn-fen');
+    const input = dayInput({ ...setup, plan: oneSession(setup.plan, { hotLaps: 1, paddockMin: 1 }) });
+    const { steps } = DEFAULT_NUMERICS;
+    const fine = { ...steps, braking: 0.02, leastPerZone: 150, release: 0.015, rolling: 0.25, standing: 5 };
+    const ours = simulateDay(input).record;
+    const theirs = simulateDay(input, { ...DEFAULT_NUMERICS, steps: fine }).record;
+    const face = ours.wheels.frontLeft.rotorFace;
+    let compared = 0;
+    for (let i = 1; i < face.length; i++) {
+      const { early } = ours.wheels.frontLeft;
+      if (!(early[i] > 0 && early[i - 1] === 0)) continue;
+      const k = theirs.time.findIndex((t) => t >= ours.time[i] - 1e-9);
+      const share = (ours.time[i] - theirs.time[k - 1]) / (theirs.time[k] - theirs.time[k - 1]);
+      const row = theirs.wheels.frontLeft.rotorFace;
+      expect(Math.abs(face[i] - (row[k - 1] + share * (row[k] - row[k - 1])))).toBeLessThan(6);
+      compared += 1;
+    }
+    expect(compared).toBeGreaterThan(12);
   });
 });
 

@@ -51,6 +51,9 @@ describe.each(demoProject.plans.map((plan) => plan.id))('steps of a lap: %s', (i
       expect(time[inside[0]] - dt[inside[0]]).toBeCloseTo(trace.time[zone.startIndex], 9);
       expect(time[inside[inside.length - 1]]).toBeCloseTo(trace.time[zone.endIndex], 9);
       expect(schedule.event[inside[0]]).toBe(1);
+      // The first is a quarter of the others.
+      expect(dt[inside[0]] + dt[inside[1]]).toBeCloseTo(dt[inside[2]], 9);
+      expect(dt[inside[0]]).toBeCloseTo(dt[inside[2]] / 4, 9);
     });
   });
 

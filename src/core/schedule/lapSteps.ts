@@ -112,9 +112,11 @@ function spansOf(trace: LapTrace): Span[] {
   return spans;
 }
 
+/** Even steps; the first is cut at a quarter, since a surface that begins to be rubbed rises with the root of time. */
 function evenCuts(duration: number, steps: StepSizes): number[] {
   const count = Math.max(steps.leastPerZone, Math.ceil(duration / steps.braking - 1e-9));
-  return Array.from({ length: count }, (_, k) => ((k + 1) * duration) / count);
+  const even = Array.from({ length: count }, (_, k) => ((k + 1) * duration) / count);
+  return [even[0] / 4, ...even];
 }
 
 function growingCuts(duration: number, steps: StepSizes): number[] {

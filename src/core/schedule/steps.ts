@@ -13,7 +13,7 @@ export interface StepSizes {
 }
 export const DEFAULT_STEPS: StepSizes = {
   braking: 0.2,
-  leastPerZone: 13,
+  leastPerZone: 15,
   release: 0.15,
   rolling: 2.5,
   standing: 20,
