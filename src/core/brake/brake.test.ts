@@ -4,7 +4,7 @@ import { recordFigure } from '../../../tests/support/validation';
 import { airProperties, standardPressure } from '../air';
 import { saturationPressure } from '../air/atmosphere';
 import { ZERO_CELSIUS } from '../constants';
-import { uniformTable } from '../numeric';
+import { pointTable, uniformTable } from '../numeric';
 import { CHANNEL, CHANNEL_COUNT } from './channels';
 import { caliperCoefficient, ductFlowArea, faceCoefficient, faceExposure, passage } from './convection';
 import { cornerNetwork } from './cornerNetwork';
@@ -64,7 +64,7 @@ const corner: Corner = {
     thickness: 0.01,
     plateThickness: 0.005,
     shimConductance: Number.POSITIVE_INFINITY,
-    friction: uniformTable([
+    friction: pointTable([
       [300, 0.3],
       [500, 0.46],
       [900, 0.44],

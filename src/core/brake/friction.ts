@@ -1,4 +1,4 @@
-import { exp, tableAt } from '../numeric';
+import { exp, pointTableAt } from '../numeric';
 import type { Pad } from './parts';
 
 /** Share of its friction a wholly glazed pad has lost (from memory). */
@@ -12,7 +12,7 @@ const GLAZING_TIME = 60;
  * @param glaze 0 fresh to 1 glazed all over
  */
 export function frictionAt(pad: Pad, temperature: number, glaze: number): number {
-  return tableAt(pad.friction, temperature) * (1 - GLAZED_LOSS * glaze);
+  return pointTableAt(pad.friction, temperature) * (1 - GLAZED_LOSS * glaze);
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { UniformTable } from '../numeric';
+import type { PointTable, UniformTable } from '../numeric';
 import type { NetworkConstants } from './networkConstants';
 
 /** A rotor material. All SI; tables over temperature in K. */
@@ -92,7 +92,7 @@ export interface Pad {
   /** Insulating shim between plate and pistons, W/K; infinite without one */
   readonly shimConductance: number;
   /** Friction coefficient over the temperature of the rubbed face in K */
-  readonly friction: UniformTable;
+  readonly friction: PointTable;
   /** Highest value of the table, 1 */
   readonly nominalFriction: number;
   /** Lowest face temperature of the working window, K */

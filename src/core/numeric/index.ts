@@ -2,6 +2,7 @@ export { bandedSolve } from './bandedSolve';
 export { cos, cubeRoot, exp, log, power, sin } from './elementary';
 export { largestThat } from './largestThat';
 export { normalQuantile } from './normalQuantile';
+export { type PointTable, pointTable, pointTableAt } from './pointTable';
 export { randomNumbers } from './random';
 export {
   integralAt,

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { integralAt, integralInverse, integralTable, tableAt, uniformTable } from './table';
+import { pointTable, pointTableAt } from './pointTable';
+import { integralAt, integralInverse, integralTable, TABLE_START, tableAt, uniformTable } from './table';
 
 const kelvin = fc.double({ min: 120, max: 3000, noNaN: true });
 const points = fc
-  .uniqueArray(fc.integer({ min: 13, max: 250 }), { minLength: 1, maxLength: 8 })
+  .uniqueArray(fc.integer({ min: -17, max: 250 }), { minLength: 1, maxLength: 8 })
   .chain((tens) =>
     fc
       .array(fc.double({ min: 50, max: 3000, noNaN: true }), {
@@ -13,11 +14,28 @@ const points = fc
       })
       // At the common knots, which are whole tens of °C, a table is what was typed.
       .map((values) =>
-        tens.sort((a, b) => a - b).map((t, i): [number, number] => [t * 10 + 0.15, values[i]]),
+        tens.sort((a, b) => a - b).map((t, i): [number, number] => [t * 10 + 273.15, values[i]]),
       ),
   );
 
 describe('tables over temperature', () => {
+  it('of friction keep each point where it was typed, also between whole tens', () => {
+    fc.assert(
+      fc.property(points, fc.double({ min: -9, max: 9, noNaN: true }), (typed, shift) => {
+        const moved = typed.map(([t, value]): [number, number] => [t + shift, value]);
+        const table = pointTable(moved);
+        moved.forEach(([t, value], i) => {
+          expect(pointTableAt(table, t)).toBeCloseTo(value, 9);
+          if (i === 0) expect(pointTableAt(table, t - 50)).toBe(value);
+          else {
+            const [t0, v0] = moved[i - 1];
+            expect(pointTableAt(table, 0.5 * (t0 + t))).toBeCloseTo(0.5 * (v0 + value), 8);
+          }
+        });
+      }),
+    );
+  });
+
   it('hold their points, are linear between them and constant outside', () => {
     fc.assert(
       fc.property(points, kelvin, (typed, t) => {
@@ -36,11 +54,11 @@ describe('tables over temperature', () => {
 
   it('integrate a straight line as its formula does: a·T + b·T²/2', () => {
     const table = uniformTable([
-      [100.15, 300],
-      [3100.15, 300 + 0.2 * 3000],
+      [TABLE_START, 300],
+      [TABLE_START + 3000, 300 + 0.2 * 3000],
     ]);
     const sums = integralTable(table);
-    const formula = (t: number) => 300 * (t - 100.15) + 0.1 * (t - 100.15) ** 2;
+    const formula = (t: number) => 300 * (t - TABLE_START) + 0.1 * (t - TABLE_START) ** 2;
     fc.assert(
       fc.property(kelvin, (t) => {
         expect(integralAt(table, sums, t) / formula(t)).toBeCloseTo(1, 9);

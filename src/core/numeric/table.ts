@@ -1,9 +1,14 @@
-/** First temperature and step of every table, K: knots at whole tens of °C from −173 °C to 2827 °C. */
-export const TABLE_START = 100.15;
+import { assertRising } from './pointTable';
+
+/** First temperature and step of every table, K: knots at whole tens of °C from −180 °C to 2820 °C. */
+export const TABLE_START = 93.15;
 export const TABLE_STEP = 10;
 export const TABLE_COUNT = 301;
 
-/** A function of temperature at the common knots, linear between them, held outside; TABLE_COUNT values. */
+/**
+ * A function of temperature at the common knots, linear between them, held outside; TABLE_COUNT values. Points given at
+ * whole tens of °C are kept exactly; where others are given, use a `PointTable`.
+ */
 export type UniformTable = Float64Array;
 
 /**
@@ -11,10 +16,7 @@ export type UniformTable = Float64Array;
  * @throws RangeError where the temperatures do not rise
  */
 export function uniformTable(points: readonly (readonly [number, number])[]): UniformTable {
-  if (points.length === 0) throw new RangeError('table: at least one point is needed');
-  for (let i = 1; i < points.length; i++) {
-    if (!(points[i][0] > points[i - 1][0])) throw new RangeError(`table: temperatures must rise, point ${i}`);
-  }
+  assertRising(points);
   const values = new Float64Array(TABLE_COUNT);
   let k = 0;
   for (let i = 0; i < TABLE_COUNT; i++) {

@@ -41,7 +41,7 @@ const rubbed = ({ pad, ...corner }: Corner, value: number): Corner => ({
   ...corner,
   pad: {
     ...pad,
-    friction: pad.friction.map((mu) => Math.max(0.01, mu * value)),
+    friction: { ...pad.friction, values: pad.friction.values.map((mu) => Math.max(0.01, mu * value)) },
     nominalFriction: Math.max(0.01, pad.nominalFriction * value),
   },
 });

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { STANDARD_GRAVITY } from '../../../core';
+import { pointTable, pointTableAt, STANDARD_GRAVITY } from '../../../core';
 import { type Axle, formatQuantity, fromSi, nominalFriction, padOf, toSi, vehicleOf } from '../../../model';
 import { lengthText } from '../../../text/en';
 import { say } from '../../../text/en/say/garage';
@@ -21,15 +21,6 @@ const PAD_STATES = [
   ['faded', 'Pads 100 °C over their limit'],
 ] as const satisfies readonly (readonly [PadState, string])[];
 
-/** Friction of a pad's table at a temperature, °C: linear between its points. */
-function frictionOf(points: readonly (readonly [number, number])[], celsius: number): number {
-  const after = points.findIndex(([t]) => t >= celsius);
-  if (after === 0) return points[0][1];
-  if (after < 0) return points[points.length - 1][1];
-  const [[t0, a], [t1, b]] = [points[after - 1], points[after]];
-  return a + ((b - a) * (celsius - t0)) / (t1 - t0);
-}
-
 /** The drawn chain, what it carries at a dragged deceleration, and every field of it. */
 export function ChainTab({ editing }: TabProps) {
   const { item: car } = editing;
@@ -41,7 +32,7 @@ export function ChainTab({ editing }: TabProps) {
   const friction = (axle: Axle) => {
     const pad = padOf(car[axle].pad, parts);
     if (pads === 'best') return nominalFriction(pad);
-    return frictionOf(pad.friction, pads === 'cold' ? 20 : pad.limit + 100);
+    return pointTableAt(pointTable(pad.friction), pads === 'cold' ? 20 : pad.limit + 100);
   };
   const values = chainValues(vehicleOf(car, parts), {
     deceleration,
