@@ -1,7 +1,7 @@
 import { airConductivity } from '../air';
 import { STEFAN_BOLTZMANN } from '../constants';
-import { AMBIENT, type Network, NetworkBuilder } from '../heat';
-import { type UniformTable, uniformTable } from '../numeric';
+import { AMBIENT, type Network, NetworkBuilder, type SlabGrid } from '../heat';
+import { log, power, type UniformTable, uniformTable } from '../numeric';
 import { CHANNEL, CHANNEL_COUNT } from './channels';
 import { naturalCoefficient } from './convection';
 import { type Group, groupOfNode, type NodeName, type RecordedPart } from './groups';
@@ -56,10 +56,19 @@ export interface CornerNetwork {
   readonly ringHeatShare: number;
 }
 
-/** Number of points through a cheek and through a pad. Where the pad takes much heat (carbon) it wants more. */
-function resolutionOf(padHeatShare: number, refinement: number) {
-  const [cheek, pad] = padHeatShare > 0.05 ? [17, 13] : [10, 8];
-  return { cheekPoints: (cheek - 1) * refinement + 1, padPoints: (pad - 1) * refinement + 1 };
+/**
+ * Points through a cheek, and a pad's cells by the size of the first one, m: what a braking reaches into a pad does not
+ * follow its thickness. Where the pad takes much heat (carbon) both are finer.
+ */
+const resolutionOf = (padHeatShare: number) =>
+  padHeatShare > 0.05
+    ? { cheek: 17, padFirst: 0.38e-3, padGrowth: 1.134 }
+    : { cheek: 10, padFirst: 0.64e-3, padGrowth: 1.26 };
+
+/** Points through a pad whose first cell is at most as given and whose cells grow by a ratio; 5 or more. */
+function padPointsOf(thickness: number, first: number, growth: number): number {
+  const cells = log(1 + (thickness * (growth - 1)) / first) / log(growth);
+  return Math.max(5, Math.ceil(cells - 1e-9) + 1);
 }
 
 /**
@@ -75,14 +84,19 @@ export function cornerNetwork(
   refinement = 1,
 ): CornerNetwork {
   const ringHeatShare = rotorHeatShare(corner, ambient + 300);
-  const { cheekPoints, padPoints } = resolutionOf(1 - ringHeatShare, refinement);
+  const { cheek, padFirst, padGrowth } = resolutionOf(1 - ringHeatShare);
+  const points = padPointsOf(corner.pad.thickness, padFirst, padGrowth);
+  const finer = (count: number) => (count - 1) * refinement + 1;
+  const cheekPoints = finer(cheek);
+  const padPoints = finer(points);
+  const padSlab = slabPoints(corner.pad.thickness, padPoints, power(padGrowth, points - 2));
   const build = new NetworkBuilder<NodeName>((name) => groupOfNode(name) ?? '');
   const natural = (height: number) => naturalTable(ambient, pressure, height);
   const ring = corner.drum
     ? drumRing(build, corner, cheekPoints, natural)
     : discRing(build, corner, cheekPoints, natural);
   const { hat, hub, upright } = wheelEnd(build, corner, ring, natural);
-  const { padFace, plate } = padStack(build, corner, ring, padPoints);
+  const { padFace, plate } = padStack(build, corner, ring, padSlab);
   const { piston, fluid, hose, body } = caliperNodes(build, corner, ring, { plate, upright });
   build.source(ring.start, ringHeatShare);
   build.source(padFace, 1 - ringHeatShare);
@@ -137,10 +151,9 @@ function wheelEnd(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, n
 }
 
 /** Pads or linings, from the friction face to plate or shoe. */
-function padStack(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, points: number) {
+function padStack(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, slab: SlabGrid) {
   const { pad, drum, air } = corner;
   const padArea = 2 * pad.area;
-  const slab = slabPoints(pad.thickness, points, 4);
   let padFace = -1;
   slab.width.forEach((width, i) => {
     const node = build.node(`pad ${i}`, pad.density * pad.specificHeat * padArea * width);
@@ -152,7 +165,7 @@ function padStack(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, p
     ? drum.shoeMass * STEEL_HEAT
     : STEEL_DENSITY * STEEL_HEAT * padArea * pad.plateThickness;
   const plate = build.node(drum ? 'shoes' : 'plate', plateCapacity);
-  build.link(padFace + points - 1, plate, PLATE_TO_PAD * padArea, 0, null, 'contact');
+  build.link(padFace + slab.width.length - 1, plate, PLATE_TO_PAD * padArea, 0, null, 'contact');
   build.link(ring.start, padFace, CONTACT_CONDUCTANCE * padArea, CHANNEL.applied, null, 'contact');
   build.link(ring.start, padFace, padArea / RELEASED_GAP, CHANNEL.released, airConductivityTable(), 'air');
   const { emissivity } = rubbedMaterial(corner);

@@ -75,6 +75,20 @@ describe('the first moment of a braking', () => {
   });
 });
 
+describe('the cells through a pad', () => {
+  it('follow the first cell, so that a pad of 32 mm is as near to cells four times as fine as one of 10 mm', () => {
+    const { car, ...rest } = tarn;
+    const thick = { ...rest, car: { ...car, front: { ...car.front, padThicknessMm: 32, newPadMm: 32 } } };
+    const input = dayInput({ ...thick, plan: oneSession(thick.plan, { hotLaps: 3, paddockMin: 12 }) });
+    const at = (refinement: number) =>
+      simulateDay(input, { ...DEFAULT_NUMERICS, refinement }).peaks.frontLeft;
+    const [ours, theirs] = [at(1), at(4)];
+    for (const part of ['rotorFace', 'padFace', 'plate', 'fluid'] as const) {
+      expect(Math.abs(ours[part] - theirs[part]), part).toBeLessThan(1);
+    }
+  });
+});
+
 describe('looking inside', () => {
   const input = dayInput(tarn);
   const result = simulateDay(input);
