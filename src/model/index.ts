@@ -1,7 +1,7 @@
 export { type Axle, choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './catalogue/choices';
 export { EXPOSED_KIND_IDS, EXPOSED_KINDS, type ExposedKind } from './catalogue/exposed';
 export { MATERIAL_IDS, ROTOR_MATERIALS } from './catalogue/materials';
-export { nominalFriction } from './catalogue/pads';
+export { isAllCarbon, nominalFriction } from './catalogue/pads';
 export { CALIPER_BODIES, MOUNTINGS, PISTONS, SURFACES, VANE_IDS, VANES } from './catalogue/parts';
 export {
   changePrice,

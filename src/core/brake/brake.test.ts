@@ -60,6 +60,7 @@ const corner: Corner = {
     conductivity: 2,
     density: 2600,
     specificHeat: 950,
+    overTemperature: null,
     area: 0.007,
     thickness: 0.01,
     plateThickness: 0.005,

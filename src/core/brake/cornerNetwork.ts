@@ -156,10 +156,13 @@ function padStack(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, s
   const padArea = 2 * pad.area;
   let padFace = -1;
   slab.width.forEach((width, i) => {
-    const node = build.node(`pad ${i}`, pad.density * pad.specificHeat * padArea * width);
+    const capacity = pad.density * pad.specificHeat * padArea * width;
+    const node = build.node(`pad ${i}`, capacity, pad.overTemperature?.specificHeat);
     if (i === 0) padFace = node;
-    else
-      build.link(node - 1, node, (pad.conductivity * padArea) / (slab.depth[i] - slab.depth[i - 1]), 0, null);
+    else {
+      const coefficient = (pad.conductivity * padArea) / (slab.depth[i] - slab.depth[i - 1]);
+      build.link(node - 1, node, coefficient, CHANNEL.steady, pad.overTemperature?.conductivity);
+    }
   });
   const plateCapacity = drum
     ? drum.shoeMass * STEEL_HEAT

@@ -15,7 +15,7 @@ export function rubbedArea(corner: Corner): number {
  */
 export function rotorHeatShare(corner: Corner, temperature: number): number {
   const rotor = effusivity(rubbedMaterial(corner), temperature) * rubbedArea(corner);
-  const pads = padEffusivity(corner.pad) * 2 * corner.pad.area;
+  const pads = padEffusivity(corner.pad, temperature) * 2 * corner.pad.area;
   return rotor / (rotor + pads);
 }
 
@@ -24,4 +24,10 @@ function effusivity(material: RotorMaterial, temperature: number): number {
   return Math.sqrt(conductivity * material.density * tableAt(material.specificHeat, temperature));
 }
 
-const padEffusivity = (pad: Pad) => Math.sqrt(pad.conductivity * pad.density * pad.specificHeat);
+function padEffusivity(pad: Pad, temperature: number): number {
+  const shape = pad.overTemperature;
+  const factor = shape
+    ? tableAt(shape.conductivity, temperature) * tableAt(shape.specificHeat, temperature)
+    : 1;
+  return Math.sqrt(factor * pad.conductivity * pad.density * pad.specificHeat);
+}

@@ -79,10 +79,15 @@ export interface Drum {
 }
 
 export interface Pad {
-  /** Friction material: W/(m·K), kg/m³, J/(kg·K) */
+  /** Friction material: W/(m·K), kg/m³, J/(kg·K); where they change with temperature, at 20 °C */
   readonly conductivity: number;
   readonly density: number;
   readonly specificHeat: number;
+  /** Conductivity and specific heat over those at 20 °C, by temperature; null where they are taken as constant */
+  readonly overTemperature: {
+    readonly conductivity: UniformTable;
+    readonly specificHeat: UniformTable;
+  } | null;
   /** Friction area of one pad or one shoe, m² */
   readonly area: number;
   /** Friction material left, m */

@@ -1,5 +1,5 @@
 import type { RotorMaterial } from '../../core';
-import { uniformTable, ZERO_CELSIUS } from '../../core';
+import { tableAt, uniformTable, ZERO_CELSIUS } from '../../core';
 
 /**
  * Generic rotor materials. Values are typical ones from memory unless a source is named; none is
@@ -185,3 +185,10 @@ export const ROTOR_MATERIALS = {
 
 export type MaterialId = keyof typeof ROTOR_MATERIALS;
 export const MATERIAL_IDS = Object.keys(ROTOR_MATERIALS) as [MaterialId, ...MaterialId[]];
+
+/** How carbon changes with temperature: conductivity and specific heat of carbon-carbon over those at 20 °C, 1. */
+export const CARBON_OVER_TEMPERATURE = (() => {
+  const { conductivity, specificHeat } = ROTOR_MATERIALS['carbon-carbon'].material;
+  const over = (values: Float64Array) => values.map((value) => value / tableAt(values, 20 + ZERO_CELSIUS));
+  return { conductivity: over(conductivity), specificHeat: over(specificHeat) };
+})();

@@ -135,9 +135,9 @@ export const PADS = {
     window: [300, 900],
     limit: 1050,
     plateLimit: 850,
-    conductivity: 7,
+    conductivity: 28,
     density: 1750,
-    specificHeat: 1300,
+    specificHeat: 720,
     modulus: 1800,
     price: 5,
     mass: 0.24,
@@ -278,6 +278,13 @@ export const PADS = {
     mass: 0.33,
   },
 } as const satisfies Record<string, PadEntry>;
+
+/** Density under which a pad of the carbon family is carbon throughout, and not metal for iron rotors, kg/m³ (from memory). */
+const ALL_CARBON = 2100;
+
+/** Whether a pad is carbon throughout, made for carbon discs and like them over temperature. */
+export const isAllCarbon = ({ family, density }: Pick<PadEntry, 'family' | 'density'>) =>
+  family === 'carbon' && density < ALL_CARBON;
 
 /** Highest friction coefficient of a pad, 1. */
 export const nominalFriction = (pad: PadEntry) => Math.max(...pad.friction.map(([, value]) => value));

@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { recordFigure } from '../../../tests/support/validation';
-import { boilingPoint, tableAt, uniformTable, ZERO_CELSIUS } from '../../core';
+import {
+  boilingPoint,
+  type Corner,
+  cornerNetwork,
+  rotorGeometry,
+  rotorHeatShare,
+  tableAt,
+  uniformTable,
+  ZERO_CELSIUS,
+} from '../../core';
 import { FLUIDS } from '../catalogue/fluids';
 import { MATERIAL_IDS, ROTOR_MATERIALS } from '../catalogue/materials';
 import { nominalFriction, PADS } from '../catalogue/pads';
@@ -10,6 +19,38 @@ import type { Car } from '../schema/car';
 import { cornerOf, dayInput, fluidBoilingPointC, fluidWater, setupOf, zoneLength } from './toCore';
 
 const setup = setupOf(demoProject, 'plan-ovel-nettle');
+
+describe('pads over temperature', () => {
+  const day = dayInput(setupOf(demoProject, 'plan-skarn-fen'));
+  const corner = day.front.left;
+  const hot = (corner: Corner, part: string, celsius: number) => {
+    const node = cornerNetwork(corner, 293.15, 101325).network.nodes.find(({ name }) => name === part);
+    return node?.table ? tableAt(node.table, celsius + ZERO_CELSIUS) : 1;
+  };
+
+  it('of carbon store heat and conduct like the disc they rub on, hot as well as cold', () => {
+    const { material } = corner.rotor;
+    for (const celsius of [20, 200, 600, 1000]) {
+      const at = (table: Float64Array) => tableAt(table, celsius + ZERO_CELSIUS);
+      const cold = (table: Float64Array) => tableAt(table, 20 + ZERO_CELSIUS);
+      const disc = at(material.specificHeat) / cold(material.specificHeat);
+      expect(hot(corner, 'pad 0', celsius)).toBeCloseTo(disc, 9);
+      // Share of the heat: both grow alike, so what is left is constants and areas.
+      const { pad } = corner;
+      const own = Math.sqrt(pad.conductivity * pad.density * pad.specificHeat) * 2 * pad.area;
+      const its = Math.sqrt(cold(material.conductivity) * material.density * cold(material.specificHeat));
+      const ring = 2 * rotorGeometry(corner.rotor).faceArea * its;
+      expect(rotorHeatShare(corner, celsius + ZERO_CELSIUS)).toBeCloseTo(ring / (ring + own), 9);
+    }
+    expect(hot(corner, 'pad 0', 1000)).toBeGreaterThan(2.5);
+  });
+
+  it('for iron keep the constants they are given', () => {
+    const iron = dayInput(setupOf(demoProject, 'plan-tarn-anvil')).front.left;
+    expect(hot(iron, 'pad 0', 600)).toBe(1);
+    expect(iron.pad.overTemperature).toBeNull();
+  });
+});
 
 describe('from stored units to SI', () => {
   it('converts each kind of quantity by its known factor', () => {

@@ -17,8 +17,8 @@ import {
 } from '../../core';
 import { say } from '../../text/en/say/model';
 import { fluidOf, padOf } from '../catalogue/choices';
-import { ROTOR_MATERIALS } from '../catalogue/materials';
-import { nominalFriction } from '../catalogue/pads';
+import { CARBON_OVER_TEMPERATURE, ROTOR_MATERIALS } from '../catalogue/materials';
+import { isAllCarbon, nominalFriction } from '../catalogue/pads';
 import { CALIPER_BODIES, MOUNTINGS, PISTONS } from '../catalogue/parts';
 import { SHIMS } from '../catalogue/shims';
 import { toSi } from '../quantity/units';
@@ -132,6 +132,7 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       conductivity: pad.conductivity,
       density: pad.density,
       specificHeat: pad.specificHeat,
+      overTemperature: isAllCarbon(pad) ? CARBON_OVER_TEMPERATURE : null,
       area: toSi(axle.padAreaCm2, 'area'),
       thickness: toSi(axle.padThicknessMm, 'smallLength'),
       plateThickness: toSi(axle.plateThicknessMm, 'smallLength'),

@@ -3,6 +3,7 @@ import {
   type Car,
   type Change,
   carSchema,
+  isAllCarbon,
   issueProblem,
   padOf,
   partOf,
@@ -84,17 +85,13 @@ export function fits(setup: Setup, changes: readonly Change[]): Check & { kind: 
     : { kind: 'fits', state: 'look', found: 'tight', axle, short };
 }
 
-/** Density under which a pad of the carbon family is carbon throughout, and not metal for iron rotors, kg/m³ (from memory). */
-const ALL_CARBON = 2100;
-
 /** Carbon rubs on carbon and on nothing else. */
 function frictionPair(car: Car, parts: Setup['parts']): { axle: AxleName; wants: 'pads' | 'rotors' } | null {
   for (const axle of AXLES) {
     const { rotor, drum, pad } = car[axle];
     if (drum) continue;
     const carbonRotor = rotor.material === 'carbon-carbon';
-    const { family, density } = padOf(pad, parts);
-    const carbonPad = family === 'carbon' && density < ALL_CARBON;
+    const carbonPad = isAllCarbon(padOf(pad, parts));
     if (carbonRotor && !carbonPad) return { axle, wants: 'pads' };
     if (carbonPad && !carbonRotor) return { axle, wants: 'rotors' };
   }
