@@ -44,7 +44,13 @@ export const ovel: Car = {
   driverSide: 'left',
   exposed: [{ ...starterExposed('lead', 'ovel-lead'), name: 'Pad-wear sensor lead', distanceMm: 30 }],
   recovery: { axle: 'rear', powerKw: 90, lowestSpeedKmh: 12, blending: 'blended' },
-  fluid: { kind: 'class-4', ageMonths: 26, waterFirstYearPercent: 2, measuredBoilingC: null },
+  fluid: {
+    kind: 'class-4',
+    ageMonths: 26,
+    waterFirstYearPercent: 2,
+    measuredBoilingC: null,
+    freeWater: false,
+  },
   front: {
     rotor: {
       depthMm: 50,

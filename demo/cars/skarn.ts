@@ -59,7 +59,7 @@ export const skarn: Car = {
     { ...starterExposed('hose', 'skarn-hose') },
   ],
   recovery: null,
-  fluid: { kind: 'race', ageMonths: 1, waterFirstYearPercent: 2, measuredBoilingC: null },
+  fluid: { kind: 'race', ageMonths: 1, waterFirstYearPercent: 2, measuredBoilingC: null, freeWater: false },
   front: {
     rotor: {
       depthMm: 40,

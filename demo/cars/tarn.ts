@@ -50,7 +50,13 @@ export const tarn: Car = {
     { ...starterExposed('cylinder', 'tarn-cylinder'), name: 'Clutch cylinder by the manifold', axle: 'rear' },
   ],
   recovery: null,
-  fluid: { kind: 'road-sport', ageMonths: 14, waterFirstYearPercent: 2, measuredBoilingC: null },
+  fluid: {
+    kind: 'road-sport',
+    ageMonths: 14,
+    waterFirstYearPercent: 2,
+    measuredBoilingC: null,
+    freeWater: false,
+  },
   front: {
     rotor: {
       depthMm: 45,

@@ -213,7 +213,7 @@ describe('fluid', () => {
   const celsius = (dry: number, wet: number): Fluid => ({
     dry: dry + ZERO_CELSIUS,
     wet: wet + ZERO_CELSIUS,
-    silicone: false,
+    freeWater: false,
   });
   // Dry and wet (3.7 % water) points of DOT 3, 4 and 5.1: 49 CFR 571.116; of classes 6 and 7: ISO 4925 (from memory).
   const CLASSES = [
@@ -250,11 +250,11 @@ describe('fluid', () => {
   it('never boils later when wetter, or after a longer time', () => {
     const water = fc.double({ min: 0, max: 6, noNaN: true });
     fc.assert(
-      fc.property(water, water, fc.boolean(), (a, b, silicone) => {
+      fc.property(water, water, fc.boolean(), (a, b, freeWater) => {
         for (const fluid of CLASSES) {
           const [less, more] = [Math.min(a, b), Math.max(a, b)];
-          expect(boilingPoint({ ...fluid, silicone }, more)).toBeLessThanOrEqual(
-            boilingPoint({ ...fluid, silicone }, less),
+          expect(boilingPoint({ ...fluid, freeWater }, more)).toBeLessThanOrEqual(
+            boilingPoint({ ...fluid, freeWater }, less),
           );
         }
       }),

@@ -10,25 +10,26 @@ const STANDARD_PRESSURE = 101325;
 /** Gas constant, and what vaporising takes of a liquid at its boiling point (Trouton's rule, from memory), J/(mol·K). */
 const GAS = 8.314462618;
 const VAPORISING = 88;
-/** Boiling point of the free water in a silicone fluid, K. */
+/** Boiling point of water that lies free in a silicone fluid, K. */
 const FREE_WATER = 373.15;
 
 export interface Fluid {
   /** Boiling points, K */
   readonly dry: number;
   readonly wet: number;
-  /** Silicone takes up no water; what gets in lies free. */
-  readonly silicone: boolean;
+  /** Water that a silicone fluid does not take up lies free in it */
+  readonly freeWater: boolean;
 }
 
 /**
  * Boiling point of a brake fluid at no line pressure and sea level: `T_a + (T_dry − T_a)·exp(−k·w)`, with k from the wet
- * point. Own curve through the two points that standards give.
- * @param water % by mass, 0 or more
+ * point. Own curve through the two points that standards give; free water boils by itself.
+ * @param water % by mass, 0 or more; of a silicone fluid what a glycol fluid would have taken up beside it, as its wet
+ * point is measured (49 CFR 571.116)
  * @returns K
  */
 export function boilingPoint(fluid: Fluid, water: number): number {
-  if (fluid.silicone) return water > 0 ? FREE_WATER : fluid.dry;
+  if (fluid.freeWater) return FREE_WATER;
   const k = log((fluid.dry - CURVE_FLOOR) / (fluid.wet - CURVE_FLOOR)) / WET_WATER;
   return CURVE_FLOOR + (fluid.dry - CURVE_FLOOR) * exp(-k * water);
 }

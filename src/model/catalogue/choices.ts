@@ -98,7 +98,10 @@ export function fitPart(car: Car, part: Part, where: Axle): Car {
       });
     case 'fluid':
       // What was measured or has aged was the old fluid.
-      return { ...car, fluid: { ...car.fluid, kind: part.id, ageMonths: 0, measuredBoilingC: null } };
+      return {
+        ...car,
+        fluid: { ...car.fluid, kind: part.id, ageMonths: 0, measuredBoilingC: null, freeWater: false },
+      };
     case 'line':
       return { ...car, pedal: { ...car.pedal, hoseExpansionMm3BarM: part.values.growthMm3BarM } };
     case 'cylinder': {

@@ -222,7 +222,11 @@ function from6(project: Loose): Loose {
   return {
     ...project,
     version: 7,
-    cars: list(project.cars, (car) => ({ intake: car.recovery ? 'electric' : 'natural', ...car })),
+    cars: list(project.cars, (car) => ({
+      intake: car.recovery ? 'electric' : 'natural',
+      ...car,
+      fluid: { freeWater: false, ...record(car.fluid) },
+    })),
   };
 }
 

@@ -253,6 +253,10 @@ export const carSchema = z.strictObject({
       description:
         'From a boil test of the fluid in the car, as at sea level. It overrides what age and class predict.',
     }).nullable(),
+    freeWater: z.boolean().meta({
+      title: 'Free water in silicone fluid',
+      description: 'Silicone takes up no water: what gets in lies at the lowest point and boils at 100 °C.',
+    }),
   }),
   driverSide: z.enum(['left', 'right']).meta({ title: 'Driver sits' }),
   /** Parts near brakes or exhaust that must not get hot */

@@ -126,7 +126,7 @@ describe('from stored units to SI', () => {
 describe('fluid in a car', () => {
   const aged = (ageMonths: number, kind: Car['fluid']['kind']): Car => ({
     ...setup.car,
-    fluid: { kind, ageMonths, waterFirstYearPercent: 2, measuredBoilingC: null },
+    fluid: { kind, ageMonths, waterFirstYearPercent: 2, measuredBoilingC: null, freeWater: false },
   });
 
   it('boils at its dry point when fresh, lower each month, and a good lower class beats a poor higher one', () => {
@@ -153,8 +153,10 @@ describe('fluid in a car', () => {
   ] as const)('%s: boils as its class must, dry and wet: %s', (id, name, kind, dry, wet, source) => {
     const fluid = FLUIDS[kind];
     const at = (water: number) =>
-      boilingPoint({ dry: fluid.dry + ZERO_CELSIUS, wet: fluid.wet + ZERO_CELSIUS, silicone: false }, water) -
-      ZERO_CELSIUS;
+      boilingPoint(
+        { dry: fluid.dry + ZERO_CELSIUS, wet: fluid.wet + ZERO_CELSIUS, freeWater: false },
+        water,
+      ) - ZERO_CELSIUS;
     for (const [what, expected, computed] of [
       ['dry', dry, at(0)],
       ['wet', wet, at(3.7)],
@@ -175,9 +177,21 @@ describe('fluid in a car', () => {
     expect(FLUIDS.silicone).toMatchObject({ dry: 260, wet: 180, silicone: true });
   });
 
-  it('silicone keeps its point only while no water got in', () => {
-    expect(fluidBoilingPointC(aged(0, 'silicone'))).toBeCloseTo(260, 9);
-    expect(fluidBoilingPointC(aged(6, 'silicone'))).toBeCloseTo(100, 6);
+  it('silicone goes from its dry towards its wet point with age, and to 100 °C only with free water', () => {
+    // Wet point of DOT 5, 180 °C, measured beside a glycol fluid that takes up 3.7 % water: 49 CFR 571.116.
+    const met = (months: number) => fluidBoilingPointC(aged(months, 'silicone'));
+    expect(met(0)).toBeCloseTo(260, 9);
+    expect(met(1)).toBeGreaterThan(253);
+    const years = 12 * (Math.log(1 - 3.7 / 6) / Math.log(1 - 2 / 6));
+    expect(met(years)).toBeCloseTo(180, 6);
+    const free = aged(1, 'silicone');
+    expect(fluidBoilingPointC({ ...free, fluid: { ...free.fluid, freeWater: true } })).toBeCloseTo(100, 9);
+    expect(fluidWater(aged(24, 'silicone'))).toBe(0);
+    // Glycol fluid takes up what gets in.
+    const glycol = aged(12, 'class-4');
+    expect(fluidBoilingPointC({ ...glycol, fluid: { ...glycol.fluid, freeWater: true } })).toBe(
+      fluidBoilingPointC(glycol),
+    );
   });
 });
 

@@ -58,9 +58,13 @@ export function setupOf(project: Project, planId = project.selectedPlanId): Setu
   return { car, circuit, plan, parts: project.parts, begun: begun ?? null };
 }
 
-/** Water in a car's fluid today, % by mass. */
-export function fluidWater(car: Car): number {
-  return waterAfter(car.fluid.ageMonths * SECONDS_PER_MONTH, car.fluid.waterFirstYearPercent);
+/** Water a car's fluid has met by today, % by mass of a glycol fluid. */
+const waterMet = ({ fluid }: Car) =>
+  waterAfter(fluid.ageMonths * SECONDS_PER_MONTH, fluid.waterFirstYearPercent);
+
+/** Water in a car's fluid today, % by mass; silicone takes up none. */
+export function fluidWater(car: Car, parts: readonly Part[] = []): number {
+  return fluidOf(car.fluid.kind, parts).silicone ? 0 : waterMet(car);
 }
 
 /** Where a setup is driven. */
@@ -84,8 +88,12 @@ export function fluidBoilingPointC(car: Car, parts: readonly Part[] = []): numbe
   const fluid = fluidOf(car.fluid.kind, parts);
   return (
     boilingPoint(
-      { dry: kelvin(fluid.dry), wet: kelvin(fluid.wet), silicone: fluid.silicone },
-      fluidWater(car),
+      {
+        dry: kelvin(fluid.dry),
+        wet: kelvin(fluid.wet),
+        freeWater: fluid.silicone && car.fluid.freeWater,
+      },
+      waterMet(car),
     ) - ZERO_CELSIUS
   );
 }
@@ -251,7 +259,7 @@ export function dayInput(setup: Setup): DayInput {
     const left = cornerOf(brakes, 'left', parts);
     // Sides differ in nothing but their air, so the rest is one object.
     const right = { ...left, air: cornerOf(brakes, 'right', parts).air };
-    return { left, right, boilingPoint: boiling, water: fluidWater(car) };
+    return { left, right, boilingPoint: boiling, water: fluidWater(car, parts) };
   };
   const site = siteOf(setup);
   const axles = { front: axle(car.front), rear: axle(car.rear) };

@@ -78,7 +78,12 @@ export function singleSteps(setup: Setup): Candidate[] {
         // A smaller one is no step up, and a drum has no use for it.
         return !brakes.drum && part.values.areaCm2 > brakes.ductAreaCm2 + 1;
       case 'fluid':
-        return part.id !== car.fluid.kind || car.fluid.ageMonths > 0 || car.fluid.measuredBoilingC !== null;
+        return (
+          part.id !== car.fluid.kind ||
+          car.fluid.ageMonths > 0 ||
+          car.fluid.measuredBoilingC !== null ||
+          car.fluid.freeWater
+        );
       case 'line':
         return part.values.growthMm3BarM < car.pedal.hoseExpansionMm3BarM;
       case 'cylinder': {

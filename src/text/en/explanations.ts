@@ -150,7 +150,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
         ],
         [
           'Age and water',
-          `${formatQuantity(car.fluid.ageMonths, 'months', facts.units)}, ${fluidWater(car).toFixed(1)} %`,
+          `${formatQuantity(car.fluid.ageMonths, 'months', facts.units)}, ${fluidWater(car, parts).toFixed(1)} %`,
         ],
         ['Boils today at', formatQuantity(boilingThereC(facts.setup), 'temperature', facts.units)],
         ...caliper(facts),

@@ -6,6 +6,7 @@ import { Field, Section } from '../../shared/Section';
 import { useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { type Editing, useItem } from '../../state/useItem';
+import { CheckField } from '../../ui/CheckField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { Missing, PageHead } from './PageHead';
@@ -95,7 +96,7 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
           onChange={(kind) => editing.set(['fluid', 'kind'], kind, 'Brake fluid')}
           note={say.todayWaterBoilsSource(
             fluid.note,
-            fluidWater(car).toFixed(1),
+            fluidWater(car, parts).toFixed(1),
             formatQuantity(fluidBoilingPointC(car, parts), 'temperature', units),
             fluid.source,
           )}
@@ -103,6 +104,14 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
         {field('fluid', 'ageMonths')}
         {field('fluid', 'waterFirstYearPercent')}
         {field('fluid', 'measuredBoilingC')}
+        {fluid.silicone && (
+          <CheckField
+            checked={car.fluid.freeWater}
+            onChange={(found) => editing.set(['fluid', 'freeWater'], found, 'Free water in the fluid')}
+          >
+            {say.freeWaterFound}
+          </CheckField>
+        )}
       </Section>
       <AxleSections editing={editing} axle="front" />
       <AxleSections editing={editing} axle="rear" />

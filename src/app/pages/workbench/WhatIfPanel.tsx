@@ -74,12 +74,11 @@ export const WhatIfPanel = memo(function WhatIfPanel({
       <div id="what-if-controls" className={open ? '' : 'hidden xl:block'}>
         <Controls values={values} saved={saved} bounds={bounds} units={units} set={set} setup={setup} />
         <p className="caption mt-2">
-          {fluid.silicone
-            ? fluid.note
-            : say.boilsWater(
-                formatQuantity(boilingThereC({ ...setup, car }), 'temperature', units),
-                fluidWater(car).toFixed(1),
-              )}
+          {fluid.silicone && `${fluid.note} `}
+          {say.boilsWater(
+            formatQuantity(boilingThereC({ ...setup, car }), 'temperature', units),
+            fluidWater(car, setup.parts).toFixed(1),
+          )}
         </p>
         <Foot moved={moved} onChange={onChange} onKeep={onKeep} />
         {changes.length > 0 && (
