@@ -4,7 +4,7 @@ import { recordFigure } from '../../../tests/support/validation';
 import { airProperties, standardPressure } from '../air';
 import { saturationPressure } from '../air/atmosphere';
 import { ZERO_CELSIUS } from '../constants';
-import { pointTable, uniformTable } from '../numeric';
+import { pointTable, tableAt, uniformTable } from '../numeric';
 import { CHANNEL, CHANNEL_COUNT } from './channels';
 import { caliperCoefficient, ductFlowArea, faceCoefficient, faceExposure, passage } from './convection';
 import { cornerNetwork } from './cornerNetwork';
@@ -127,8 +127,35 @@ describe('rotor', () => {
     );
   });
 
+  const bothFaces = (speed: number) => {
+    const { laminar, turbulent } = faceCoefficient(air, speed, 0.33);
+    return laminar + turbulent;
+  };
+
+  it('gives less up by its faces for each kelvin the hotter the film, as k·(ρ/µ)^m of air at it says', () => {
+    // Air at 300, 400, 500 K: Incropera, Fundamentals of Heat and Mass Transfer, table A.4 (from memory).
+    const table = { 300: [1.1614, 184.6, 26.3], 400: [0.8711, 230.1, 33.8], 500: [0.6964, 270.1, 40.7] };
+    const { network, ringStart } = cornerNetwork(corner, 297, 101_325);
+    const faces = network.links.filter((l) => l.from === ringStart && l.to === -1 && l.factor);
+    for (const [channel, m] of [
+      [CHANNEL.face, 0.8],
+      [CHANNEL.faceLaminar, 0.55],
+    ] as const) {
+      const factor = faces.find((l) => l.channel === channel)?.factor ?? new Float64Array(0);
+      const [cold, warm, hot] = [300, 400, 500].map((film) => tableAt(factor, film));
+      const like = (film: keyof typeof table) => {
+        const [density, viscosity, conductivity] = table[film];
+        return conductivity * (density / viscosity) ** m;
+      };
+      expect(warm / cold / (like(400) / like(300))).toBeCloseTo(1, 2);
+      expect(hot / warm / (like(500) / like(400))).toBeCloseTo(1, 2);
+      // As the correlation stands 300 K over the air; where the film is colder more, where it is hotter less.
+      expect(tableAt(factor, 297 + 150)).toBeCloseTo(1, 3);
+    }
+  });
+
   it('gives its heat up at about 13 W/K by faces and 10 W/K by vanes at 34 m/s (physics.md section 9)', () => {
-    const faces = faceCoefficient(air, 34, 0.33) * (2 * rotorGeometry(corner.rotor).faceArea - 2 * 0.007);
+    const faces = bothFaces(34) * (2 * rotorGeometry(corner.rotor).faceArea - 2 * 0.007);
     const vanes = passage(corner, air, 34, 0.31).conductance;
     expect(faces).toBeGreaterThan(11);
     expect(faces).toBeLessThan(15);
@@ -139,7 +166,7 @@ describe('rotor', () => {
   it('cools better with speed and with duct area, without a jump where correlations change over', () => {
     let before = { face: 0, vanes: 0 };
     for (let v = 0.25; v < 90; v += 0.25) {
-      const now = { face: faceCoefficient(air, v, 0.33), vanes: passage(corner, air, v, 0.31).conductance };
+      const now = { face: bothFaces(v), vanes: passage(corner, air, v, 0.31).conductance };
       expect(now.face).toBeGreaterThan(before.face);
       expect(now.vanes).toBeGreaterThan(before.vanes);
       if (v > 3) expect(now.face / before.face).toBeLessThan(1.12);
@@ -391,7 +418,7 @@ describe('air round a wheel', () => {
     });
     expect(still[CHANNEL.face]).toBe(0);
     expect(still[CHANNEL.still]).toBe(1);
-    for (const channel of [CHANNEL.face, CHANNEL.passage, CHANNEL.caliper, CHANNEL.wheel]) {
+    for (const channel of [CHANNEL.faceLaminar, CHANNEL.passage, CHANNEL.caliper, CHANNEL.wheel]) {
       expect(blown[channel]).toBeGreaterThan(still[channel]);
     }
   });

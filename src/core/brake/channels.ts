@@ -6,7 +6,7 @@ export const CHANNEL = {
   applied: 1,
   /** 1 while they are released */
   released: 2,
-  /** Face heat transfer, W/(m²·K) */
+  /** Turbulent part of the faces' heat transfer with a film at the reference temperature, W/(m²·K) */
   face: 3,
   /** Passage conductance, W/K */
   passage: 4,
@@ -16,5 +16,9 @@ export const CHANNEL = {
   still: 6,
   /** Heat transfer of hub, upright and plate in the passing air, W/(m²·K) */
   wheel: 7,
+  /** Laminar part of the faces' heat transfer, as `face`, W/(m²·K) */
+  faceLaminar: 8,
+  /** What a duct that blows onto solid faces adds, W/(m²·K) */
+  blown: 9,
 } as const;
-export const CHANNEL_COUNT = 8;
+export const CHANNEL_COUNT = 10;

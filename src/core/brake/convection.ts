@@ -1,6 +1,6 @@
 import { type AirProperties, airConductivity, airViscosity } from '../air';
 import { STANDARD_GRAVITY } from '../constants';
-import { cubeRoot, exp, power } from '../numeric';
+import { cubeRoot, exp, power, type UniformTable, uniformTable } from '../numeric';
 import type { Corner, CornerAir, VaneType } from './parts';
 import { type RotorGeometry, rotorGeometry } from './rotorGeometry';
 
@@ -9,22 +9,57 @@ function blend(reynolds: number, low: number, high: number): number {
   return Math.min(1, Math.max(0, (reynolds - low) / (high - low)));
 }
 
+/** Exponents of the Reynolds number on a rotor's faces. */
+const LAMINAR = 0.55;
+const TURBULENT = 0.8;
+/** Height of a face over the air for which the faces' correlation is taken as it stands, K (own assumption). */
+const REFERENCE_RISE = 300;
+
+/** Heat transfer from the friction faces, W/(m²·K). */
+export interface FaceCoefficient {
+  readonly laminar: number;
+  readonly turbulent: number;
+}
+
 /**
- * Heat transfer from the friction faces of a rotor in a wheel.
+ * Heat transfer from the friction faces of a rotor in a wheel, 300 K over the air.
  * `Nu = 0.70·Re^0.55` below Re = 2.4e5, `0.04·Re^0.8` above, on road speed and rotor diameter
  * (Limpert, Brake Design and Safety; from memory). The two do not meet, so they are blended over 2.0e5 to 2.8e5; air
- * properties are those of the approaching air.
+ * properties are those of the approaching air, at other temperatures of the face times `filmFactors`.
  * @param speed m/s
  * @param diameter outer, m
- * @returns W/(m²·K)
+ * @returns both parts, W/(m²·K)
  */
-export function faceCoefficient(air: AirProperties, speed: number, diameter: number): number {
-  if (speed <= 0) return 0;
+export function faceCoefficient(air: AirProperties, speed: number, diameter: number): FaceCoefficient {
+  if (speed <= 0) return { laminar: 0, turbulent: 0 };
   const reynolds = (air.density * speed * diameter) / air.viscosity;
   const share = blend(reynolds, 2.0e5, 2.8e5);
-  const nusselt = (1 - share) * 0.7 * power(reynolds, 0.55) + share * 0.04 * power(reynolds, 0.8);
-  return (nusselt * air.conductivity) / diameter;
+  const scale = air.conductivity / diameter;
+  return {
+    laminar: scale * (1 - share) * 0.7 * power(reynolds, LAMINAR),
+    turbulent: scale * share * 0.04 * power(reynolds, TURBULENT),
+  };
 }
+
+/**
+ * How the faces' heat transfer falls as the film between face and air gets hotter: `k·(ρ/µ)^m` at film temperature over
+ * that of the reference, m the exponent of the Reynolds number (similarity; Incropera, Fundamentals of Heat and Mass
+ * Transfer, chapter 7, from memory).
+ * @param ambient K
+ * @returns factors over the mean of face and air, 1
+ */
+export function filmFactors(ambient: number): { laminar: UniformTable; turbulent: UniformTable } {
+  const reference = ambient + 0.5 * REFERENCE_RISE;
+  // At one pressure a gas's density goes with 1/T.
+  const flow = (film: number) => 1 / (film * airViscosity(film));
+  const factor = (exponent: number) => (film: number) =>
+    (airConductivity(film) / airConductivity(reference)) * power(flow(film) / flow(reference), exponent);
+  return { laminar: tableOf(factor(LAMINAR)), turbulent: tableOf(factor(TURBULENT)) };
+}
+
+/** A function of temperature from 200 K up, at the knots of the common table. */
+const tableOf = (value: (kelvin: number) => number) =>
+  uniformTable(Array.from({ length: 200 }, (_, i) => [203.15 + 10 * i, value(203.15 + 10 * i)] as const));
 
 /** Air through one wheel's duct for each m/s of speed, m²: what is not blanked off, times its coefficient of flow. */
 export function ductFlowArea(air: CornerAir): number {

@@ -3,7 +3,7 @@ import { STEFAN_BOLTZMANN } from '../constants';
 import { AMBIENT, type Network, NetworkBuilder, type SlabGrid } from '../heat';
 import { log, power, type UniformTable, uniformTable } from '../numeric';
 import { CHANNEL, CHANNEL_COUNT } from './channels';
-import { naturalCoefficient } from './convection';
+import { filmFactors, naturalCoefficient } from './convection';
 import { type Group, groupOfNode, type NodeName, type RecordedPart } from './groups';
 import {
   CALIPER_TO_UPRIGHT,
@@ -33,7 +33,7 @@ import {
 } from './networkConstants';
 import { rotorHeatShare } from './partition';
 import { type Corner, rubbedMaterial } from './parts';
-import { discRing, drumRing, type Natural, type Ring, slabPoints } from './ring';
+import { discRing, drumRing, forcedConvection, type Ring, type Surroundings, slabPoints } from './ring';
 import { discViewFactor } from './viewFactor';
 
 /** A corner's network and where its parts lie in it. Both faces, pads and cheeks are lumped as one by symmetry. */
@@ -91,11 +91,14 @@ export function cornerNetwork(
   const padPoints = finer(points);
   const padSlab = slabPoints(corner.pad.thickness, padPoints, power(padGrowth, points - 2));
   const build = new NetworkBuilder<NodeName>((name) => groupOfNode(name) ?? '');
-  const natural = (height: number) => naturalTable(ambient, pressure, height);
+  const around: Surroundings = {
+    natural: (height) => naturalTable(ambient, pressure, height),
+    film: filmFactors(ambient),
+  };
   const ring = corner.drum
-    ? drumRing(build, corner, cheekPoints, natural)
-    : discRing(build, corner, cheekPoints, natural);
-  const { hat, hub, upright } = wheelEnd(build, corner, ring, natural);
+    ? drumRing(build, corner, cheekPoints, around)
+    : discRing(build, corner, cheekPoints, around);
+  const { hat, hub, upright } = wheelEnd(build, corner, ring, around);
   const { padFace, plate } = padStack(build, corner, ring, padSlab);
   const { piston, fluid, hose, body } = caliperNodes(build, corner, ring, { plate, upright });
   build.source(ring.start, ringHeatShare);
@@ -132,14 +135,19 @@ export function cornerNetwork(
 }
 
 /** What the ring hangs on: hat or drum web, hub, upright. */
-function wheelEnd(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, natural: Natural) {
+function wheelEnd(
+  build: NetworkBuilder<NodeName>,
+  corner: Corner,
+  ring: Ring,
+  { natural, film }: Surroundings,
+) {
   const { rotor, air, drum, constants } = corner;
   const hat = build.node(
     drum ? 'drum web' : 'hat',
     drum ? drum.webMass * STEEL_HEAT : rotor.hatMass * rotor.hatSpecificHeat,
   );
   build.link(ring.end, hat, drum ? 6 : rotor.hatConductance);
-  build.link(hat, AMBIENT, constants.hatArea * air.coolingFactor, CHANNEL.face, null, 'air');
+  forcedConvection(build, hat, constants.hatArea * air.coolingFactor, film, 'air');
   build.link(hat, AMBIENT, constants.hatArea, CHANNEL.still, natural(0.06), 'air');
   const hub = build.node('hub', HUB_MASS * STEEL_HEAT);
   build.link(hat, hub, HAT_TO_HUB);

@@ -24,9 +24,11 @@ export function fillDrive(
   row[CHANNEL.steady] = 1;
   row[CHANNEL.applied] = applied ? 1 : 0;
   row[CHANNEL.released] = applied ? 0 : 1;
-  row[CHANNEL.face] =
-    faceCoefficient(air, Math.max(speed, fan), diameter) * faceExposure(corner.air) +
-    ductOnFaces(corner, air, Math.max(speed, fan));
+  const faces = faceCoefficient(air, Math.max(speed, fan), diameter);
+  const exposure = faceExposure(corner.air);
+  row[CHANNEL.face] = faces.turbulent * exposure;
+  row[CHANNEL.faceLaminar] = faces.laminar * exposure;
+  row[CHANNEL.blown] = ductOnFaces(corner, air, Math.max(speed, fan));
   row[CHANNEL.passage] = passage(corner, air, speed, wheelRadius, fan).conductance;
   row[CHANNEL.caliper] = caliperCoefficient(corner.air, Math.max(speed, fan));
   row[CHANNEL.wheel] = 10 + Math.max(speed, fan);

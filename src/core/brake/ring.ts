@@ -1,5 +1,5 @@
 import { STEFAN_BOLTZMANN } from '../constants';
-import { AMBIENT, gradedSlab, type NetworkBuilder, type SlabGrid } from '../heat';
+import { AMBIENT, gradedSlab, type HeatPath, type NetworkBuilder, type SlabGrid } from '../heat';
 import { power, type UniformTable } from '../numeric';
 import { CHANNEL } from './channels';
 import type { NodeName } from './groups';
@@ -16,15 +16,32 @@ export interface Ring {
   readonly free: number;
   readonly depth: Float64Array;
 }
-/** Natural convection of a surface of a height, m, over the mean of surface and air, W/(m²·K). */
-export type Natural = (height: number) => UniformTable;
+/** What the air does to a surface at a temperature. */
+export interface Surroundings {
+  /** Natural convection of a surface of a height, m, over the mean of surface and air, W/(m²·K) */
+  readonly natural: (height: number) => UniformTable;
+  /** Forced convection over that with a film at the reference temperature, 1 */
+  readonly film: { readonly laminar: UniformTable; readonly turbulent: UniformTable };
+}
+
+/** Forced convection of the faces' kind from a node. @param area m², times what multiplies it */
+export function forcedConvection(
+  build: NetworkBuilder<NodeName>,
+  node: number,
+  area: number,
+  film: Surroundings['film'],
+  path: HeatPath,
+): void {
+  build.link(node, AMBIENT, area, CHANNEL.face, film.turbulent, path);
+  build.link(node, AMBIENT, area, CHANNEL.faceLaminar, film.laminar, path);
+}
 
 /** Cheek points from the face inwards, then the vanes. */
 export function discRing(
   build: NetworkBuilder<NodeName>,
   corner: Corner,
   points: number,
-  natural: Natural,
+  { natural, film }: Surroundings,
 ): Ring {
   const { rotor, pad, air } = corner;
   const { material } = rotor;
@@ -45,7 +62,8 @@ export function discRing(
   const free = Math.max(0, 2 * ring.faceArea - 2 * pad.area);
   const stillFace = natural(0.5 * rotor.outerDiameter);
   const forced = air.coolingFactor * corner.constants.faceConvection;
-  build.link(start, AMBIENT, free * forced, CHANNEL.face, null, 'faces');
+  forcedConvection(build, start, free * forced, film, 'faces');
+  build.link(start, AMBIENT, free * forced, CHANNEL.blown, null, 'faces');
   build.link(start, AMBIENT, free, CHANNEL.still, stillFace, 'faces');
   const view = VIEW_TO_SURROUNDINGS * (1 - 0.35 * air.shield);
   build.radiate(start, AMBIENT, material.emissivity * STEFAN_BOLTZMANN * view * free);
@@ -68,7 +86,7 @@ export function drumRing(
   build: NetworkBuilder<NodeName>,
   corner: Corner,
   points: number,
-  natural: Natural,
+  { natural, film }: Surroundings,
 ): Ring {
   const { pad, air } = corner;
   const drum = corner.drum!;
@@ -87,8 +105,8 @@ export function drumRing(
   const outside = start + points - 1;
   const free = Math.max(0, rubbed - 2 * pad.area);
   const forced = air.coolingFactor * corner.constants.faceConvection;
-  build.link(start, AMBIENT, DRUM_INSIDE * free * forced, CHANNEL.face, null, 'faces');
-  build.link(outside, AMBIENT, outer * forced, CHANNEL.face, null, 'air');
+  forcedConvection(build, start, DRUM_INSIDE * free * forced, film, 'faces');
+  forcedConvection(build, outside, outer * forced, film, 'air');
   build.link(outside, AMBIENT, outer, CHANNEL.still, natural(drum.innerDiameter), 'air');
   // Seen by the wheel's barrel, which takes about half of it away.
   build.radiate(outside, AMBIENT, 0.5 * material.emissivity * STEFAN_BOLTZMANN * outer);
