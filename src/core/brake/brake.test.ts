@@ -400,11 +400,9 @@ describe('air round a wheel', () => {
     expect(passage(at({ toCaliper: 0.5 }), air, 30, 0.31).conductance).toBeLessThan(
       passage(at({}), air, 30, 0.31).conductance,
     );
-    expect(caliperCoefficient(at({ toCaliper: 0.5 }).air, 30)).toBeGreaterThan(
-      caliperCoefficient(at({}).air, 30),
-    );
-    expect(caliperCoefficient(at({}).air, 0)).toBe(10);
-    expect(caliperCoefficient(at({}).air, 50)).toBe(60);
+    expect(caliperCoefficient(at({ toCaliper: 0.5 }), 30)).toBeGreaterThan(caliperCoefficient(at({}), 30));
+    expect(caliperCoefficient(at({}), 0)).toBe(10);
+    expect(caliperCoefficient(at({}), 50)).toBe(60);
   });
 
   it('an open wheel helps the faces, a backing plate does not, a fan helps the standing car', () => {

@@ -66,20 +66,44 @@ export function ductFlowArea(air: CornerAir): number {
   return air.ductArea * air.ductCoefficient * (1 - air.tape);
 }
 
+/**
+ * Open area that a duct and the opening it blows into have together, m²: losses in series,
+ * `1/A² = 1/(C·A)² + K/A_in²` (Idelchik, Handbook of Hydraulic Resistance, for the form; K of 1 to 2 dynamic heads for
+ * entering and leaving the opening, from memory). Never over `A_in/√K`, so that air does not enter faster than the car
+ * drives.
+ * @param duct its flow area `C·A`, m²
+ * @param opening m²
+ * @param loss K, 1
+ */
+export function openAreaInSeries(duct: number, opening: number, loss: number): number {
+  return opening > 0 && duct > 0 ? duct / Math.sqrt(1 + (loss * duct * duct) / (opening * opening)) : 0;
+}
+
+/** Part of the duct's flow area that goes into the passage, and what is left for the faces, m². */
+function ductOnRotor({ rotor, air, constants }: Corner): { inlet: number; surplus: number } {
+  const all = ductFlowArea(air) * (1 - air.toCaliper);
+  const inlet = openAreaInSeries(all, rotorGeometry(rotor).inletArea, constants.ductInletLoss);
+  return { inlet, surplus: all - inlet };
+}
+
 /** Share of the heat a duct's air could carry that it picks up from faces it is blown onto (from memory). */
 const BLOWN_ON = 0.04;
+/** The most it adds to what passing air takes off: its jet is no faster than the car and meets about half of them (from memory). */
+const MOST_BLOWN = 0.5;
 
 /**
- * What a duct adds to the heat transfer of a rotor without a passage, whose faces it blows onto: a share of its air's
- * capacity, over the area the pads leave free.
- * @returns W/(m²·K); 0 for vented rotors, which it feeds from inside, and for drums
+ * What a duct adds to the heat transfer of the faces, which what does not go into a passage blows onto: a share of its
+ * air's capacity over the area the pads leave free, up to half of what the faces have without it.
+ * @returns W/(m²·K); 0 for drums
  */
 export function ductOnFaces(corner: Corner, air: AirProperties, speed: number): number {
   const { rotor, drum, pad } = corner;
-  if (rotor.vaneGap > 0 || drum) return 0;
-  const flow = air.density * ductFlowArea(corner.air) * (1 - corner.air.toCaliper) * speed;
+  if (drum) return 0;
+  const flow = air.density * ductOnRotor(corner).surplus * speed;
   const free = Math.max(1e-4, 2 * rotorGeometry(rotor).faceArea - 2 * pad.area);
-  return (BLOWN_ON * flow * air.specificHeat) / free;
+  const { laminar, turbulent } = faceCoefficient(air, speed, rotor.outerDiameter);
+  const most = MOST_BLOWN * (laminar + turbulent);
+  return most > 0 ? most * (1 - exp(-(BLOWN_ON * flow * air.specificHeat) / (free * most))) : 0;
 }
 
 /** Factor of wheel and dust shield on the faces' convection: 1 for a half-open wheel without one (from memory). */
@@ -91,8 +115,9 @@ export function faceExposure(air: CornerAir): number {
 const CALIPER_JET = 0.0015;
 
 /** Heat transfer from a caliper, W/(m²·K): 10 standing to 60 at 50 m/s (from memory), the duct's jet joined in. */
-export function caliperCoefficient(air: CornerAir, speed: number): number {
-  const jet = (ductFlowArea(air) * air.toCaliper * speed) / CALIPER_JET;
+export function caliperCoefficient({ air, constants }: Corner, speed: number): number {
+  const flow = openAreaInSeries(ductFlowArea(air) * air.toCaliper, CALIPER_JET, constants.ductInletLoss);
+  const jet = (flow * speed) / CALIPER_JET;
   return 10 + Math.sqrt(speed * speed + jet * jet);
 }
 
@@ -123,7 +148,7 @@ const FAN_THROUGH = 0.15;
  * Pumping `v_in = 0.052·n·√(D² − d²)` (n in rev/min, m), `v_out = v_in·A_in/A_out`; turbulent
  * `Nu = 0.023·(1 + (d_h/l)^0.67)·Re^0.8·Pr^0.33` above Re = 1e4, laminar `1.86·(Re·Pr)^(1/3)·(d_h/l)^0.33`
  * (Limpert; from memory), between Re = 2300 and 1e4 linear between the two ends, as the VDI Heat Atlas (G1) does for
- * tubes. The duct's flow joins by a power mean of exponent 2. The air takes no more than its capacity:
+ * tubes. What of the duct's flow gets in joins by a power mean of exponent 2. The air takes no more than its capacity:
  * `ṁ·c_p·(1 − exp(−hA/ṁc_p))`; the share that comes round again from the wheel well takes less.
  * @param speed of the car, m/s
  * @param wheelRadius m
@@ -144,7 +169,7 @@ export function passage(
   const vanes = VANES[corner.rotor.vaneType];
   const revolutions = (speed / (2 * Math.PI * wheelRadius)) * 60;
   const pumped = vanes.pump * 0.052 * revolutions * Math.sqrt(D * D - d * d);
-  const ductFlow = air.density * ductFlowArea(around) * (1 - around.toCaliper) * Math.max(speed, fan);
+  const ductFlow = air.density * ductOnRotor(corner).inlet * Math.max(speed, fan);
   const driven = ductFlow / (air.density * geometry.inletArea);
   const inlet = Math.sqrt(pumped ** 2 + driven ** 2 + (FAN_THROUGH * fan) ** 2);
   const mean = 0.5 * inlet * (1 + geometry.inletArea / geometry.outletArea);

@@ -30,7 +30,7 @@ export function fillDrive(
   row[CHANNEL.faceLaminar] = faces.laminar * exposure;
   row[CHANNEL.blown] = ductOnFaces(corner, air, Math.max(speed, fan));
   row[CHANNEL.passage] = passage(corner, air, speed, wheelRadius, fan).conductance;
-  row[CHANNEL.caliper] = caliperCoefficient(corner.air, Math.max(speed, fan));
+  row[CHANNEL.caliper] = caliperCoefficient(corner, Math.max(speed, fan));
   row[CHANNEL.wheel] = 10 + Math.max(speed, fan);
   row[CHANNEL.still] = Math.max(0, 1 - Math.max(speed, fan) / 5);
 }

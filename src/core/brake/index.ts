@@ -1,5 +1,5 @@
 export { CHANNEL, CHANNEL_COUNT } from './channels';
-export { ductFlowArea } from './convection';
+export { caliperCoefficient, ductFlowArea, openAreaInSeries, passage } from './convection';
 export { type CornerNetwork, cornerNetwork } from './cornerNetwork';
 export { fillDrive } from './drive';
 export { boilingPoint, boilingUnder, waterAfter } from './fluid';

@@ -34,7 +34,14 @@ export interface NetworkConstants {
   readonly vaneConvection: number;
   /** Surface of the bell (hat) in the air, m² */
   readonly hatArea: number;
+  /** Dynamic heads that a duct's air loses at the opening it blows into, 1 to 2 */
+  readonly ductInletLoss: number;
 }
 
-/** As computed for a brake that has not been measured; the bell's surface is from memory. */
-export const DEFAULT_CONSTANTS: NetworkConstants = { faceConvection: 1, vaneConvection: 1, hatArea: 0.04 };
+/** As computed for a brake that has not been measured; the bell's surface and the loss are from memory. */
+export const DEFAULT_CONSTANTS: NetworkConstants = {
+  faceConvection: 1,
+  vaneConvection: 1,
+  hatArea: 0.04,
+  ductInletLoss: 1.5,
+};

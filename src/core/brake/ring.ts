@@ -36,6 +36,9 @@ export function forcedConvection(
   build.link(node, AMBIENT, area, CHANNEL.faceLaminar, film.laminar, path);
 }
 
+/** Air that clings to both walls of a passage by natural convection, m (from memory). */
+const CLINGING = 0.006;
+
 /** Cheek points from the face inwards, then the vanes. */
 export function discRing(
   build: NetworkBuilder<NodeName>,
@@ -76,8 +79,9 @@ export function discRing(
   const walls = cheekWall + ring.vaneWall;
   build.link(inner, AMBIENT, cheekWall / walls, CHANNEL.passage, null, 'vanes');
   build.link(vanes, AMBIENT, ring.vaneWall / walls, CHANNEL.passage, null, 'vanes');
-  // Standing, air rises through about half of the passage.
-  build.link(inner, AMBIENT, 0.5 * ring.cheekWall, CHANNEL.still, stillFace, 'vanes');
+  // Standing, air rises through about half of the passage, and through none that is narrower than what clings to its walls.
+  const rises = 0.5 * Math.min(1, rotor.vaneGap / CLINGING);
+  build.link(inner, AMBIENT, rises * ring.cheekWall, CHANNEL.still, stillFace, 'vanes');
   return { start, end: vanes, free, depth: cheek.depth };
 }
 

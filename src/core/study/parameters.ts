@@ -187,6 +187,12 @@ export const PARAMETERS = {
     prior: { low: 0.6, high: 1.6, source: 'from memory: shapes of bells differ' },
     act: onBoth(constant('hatArea')),
   },
+  ductInletLoss: {
+    how: 'factor',
+    bounds: [0.1, 4],
+    prior: { low: 0.67, high: 1.33, source: 'from memory: one to two dynamic heads' },
+    act: onBoth(constant('ductInletLoss')),
+  },
   emissivity: {
     how: 'factor',
     bounds: [0.3, 1.3],

@@ -251,7 +251,13 @@ describe('uncertain days', () => {
 
   it('moves each input the way its name says', () => {
     // Warm air takes no power from this engine, so that it shows in the brakes alone.
-    const blown = { ...short, vehicle: { ...short.vehicle, intake: 'supercharged' as const } };
+    const { left, right } = short.front;
+    const air = { ...left.air, ductArea: 0.004 };
+    const blown = {
+      ...short,
+      front: { ...short.front, left: { ...left, air }, right: { ...right, air } },
+      vehicle: { ...short.vehicle, intake: 'supercharged' as const },
+    };
     const base = simulateDay(blown);
     const hotter = (input: (typeof PARAMETER_IDS)[number], value: number) => {
       const { peaks } = simulateDay(moved(blown, input, value));
@@ -275,6 +281,7 @@ describe('uncertain days', () => {
     expect(hotter('fluidToBody', 0.5).fluid).toBeGreaterThan(0.2);
     expect(hotter('ringToHat', 0.5).front).toBeGreaterThan(0.5);
     expect(hotter('hatArea', 0.5).front).toBeGreaterThan(0.05);
+    expect(hotter('ductInletLoss', 2).front).toBeGreaterThan(0.1);
     expect(hotter('emissivity', 0.7).front).toBeGreaterThan(0.5);
     expect(Math.abs(hotter('corneringGrip', 0.9).front)).toBeGreaterThan(1);
     expect(Math.abs(hotter('brakingGrip', 0.9).front)).toBeGreaterThan(1);

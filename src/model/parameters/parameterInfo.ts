@@ -100,6 +100,12 @@ const DESCRIBED: Readonly<Record<ParameterId, Described>> = {
     usual: [60, 160],
     description: 'In the air, of a typical bell’s 400 cm².',
   },
+  ductInletLoss: {
+    title: 'Loss at the duct’s outlet',
+    quantity: 'percent',
+    usual: [67, 133],
+    description: 'Where its air enters rotor or caliper, of a typical 1.5 dynamic heads.',
+  },
   emissivity: {
     title: 'Emissivity of the rotor',
     quantity: 'percent',
