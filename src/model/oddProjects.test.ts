@@ -143,7 +143,7 @@ describe('a verdict needs hot braking, or says why there is none', () => {
 
   it('a motor that does all of it leaves the whole of the brakes in hand', () => {
     for (const blending of ['added', 'blended'] as const) {
-      const recovery = { axle: 'front' as const, powerKw: 1000, lowestSpeedKmh: 1, blending };
+      const recovery = { axle: 'front' as const, powerKw: 1000, lowestSpeedKmh: 1, blending, derating: [] };
       // All the friction braking is at the front, so that the front motor can take all of it.
       const result = day(short(OVEL, { recovery, frontSharePercent: 100 }));
       expect(result.verdict).toMatchObject({ kind: 'not-judged', unbraked: 'motor' });

@@ -59,7 +59,13 @@ describe('project files', () => {
                 massKg,
                 downforceAreaM2: grip,
                 recovery: electric
-                  ? { axle: 'front', powerKw: 33.3, lowestSpeedKmh: 9, blending: 'added' }
+                  ? {
+                      axle: 'front',
+                      powerKw: 33.3,
+                      lowestSpeedKmh: 9,
+                      blending: 'added',
+                      derating: [{ takenKwh: 1.25, powerPercent: 60 }],
+                    }
                   : null,
                 rear: { ...car.rear, rotor: { ...car.rear.rotor, vaneGapMm: gap } },
               },

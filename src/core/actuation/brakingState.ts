@@ -8,7 +8,7 @@ import { PedalTravel } from './travel';
 export interface Demand {
   /** Braking at the tyres by friction brakes and motor together, N */
   force: number;
-  /** Most the motor could brake of it, N */
+  /** Most the motor could brake at this instant, N */
   electric: number;
   /** Deceleration over g, for the loads */
   z: number;
@@ -120,18 +120,16 @@ export class BrakingState {
     this.extraLoad = rearWeight - this.staticRear;
     this.ideal = frontWeight / weight;
 
-    const added = this.recovery?.blending === 'added';
-    const asked = added ? Math.max(0, force - demand.electric) : force;
-    const push = pushFor(chain, frontGain, rearGain, asked, this.extraLoad, clicks, pressures);
+    const push = this.pushForDemand(force);
     this.pedal = pedalFor(chain, push);
-    pressuresAt(chain, Number.isFinite(push) ? push : this.limitPush, this.extraLoad, clicks, pressures);
+    const limited = Number.isFinite(push) ? push : this.limitPush;
+    this.electric = this.brakeAt(limited, pressures);
+    const asked = Math.max(0, force - this.electric);
     const sum = frontGain * pressures.front + rearGain * pressures.rear;
     // Brakes that no push makes strong enough still share what is asked as they share what they can.
     const onFront = sum > 0 ? (frontGain * pressures.front) / sum : 1;
     this.frontFriction = asked * onFront;
     this.rearFriction = asked - this.frontFriction;
-    this.electric = added ? force - asked : 0;
-    if (this.recovery && !added) this.giveWay(demand.electric);
     const rearMotor = this.recovery?.axle === 'rear';
     const frontForce = this.frontFriction + (rearMotor ? 0 : this.electric);
     const rearForce = this.rearFriction + (rearMotor ? this.electric : 0);
@@ -146,8 +144,8 @@ export class BrakingState {
 
   /** After `solve`: the most that could be braked at the driver's limits. */
   limit(): void {
-    const { condition, demand, limitPush, electric } = this;
-    this.availableByForce = this.forceAt(limitPush, this.frontGain, this.rearGain) + electric;
+    const { condition, demand, limitPush } = this;
+    this.availableByForce = this.forceAt(limitPush, this.frontGain, this.rearGain);
     const within = this.travelModel.pushWithin(
       limitPush,
       this.extraLoad,
@@ -156,20 +154,13 @@ export class BrakingState {
       demand.clicks,
     );
     this.available =
-      within === limitPush
-        ? this.availableByForce
-        : this.forceAt(within, this.frontGain, this.rearGain) + electric;
-    this.availableAtBest = this.forceAt(limitPush, this.nominal.front, this.nominal.rear) + electric;
+      within === limitPush ? this.availableByForce : this.forceAt(within, this.frontGain, this.rearGain);
+    this.availableAtBest = this.forceAt(limitPush, this.nominal.front, this.nominal.rear);
   }
 
   /** After `solve`: pedal force that would brake with another force, N, in the same condition. */
   pedalOf(force: number): number {
-    const { chain, extraLoad, demand, scratch } = this;
-    const asked = this.recovery?.blending === 'added' ? Math.max(0, force - this.electric) : force;
-    return pedalFor(
-      chain,
-      pushFor(chain, this.frontGain, this.rearGain, asked, extraLoad, demand.clicks, scratch),
-    );
+    return pedalFor(this.chain, this.pushForDemand(force));
   }
 
   /** Available over needed, minus one: the fade margin. Infinite where nothing is asked. */
@@ -177,22 +168,55 @@ export class BrakingState {
     return this.demand.force > 0 ? this.available / this.demand.force - 1 : Number.POSITIVE_INFINITY;
   }
 
+  /** Braking at a push with some gains, the motor's included, N. */
   private forceAt(push: number, front: number, rear: number): number {
-    pressuresAt(this.chain, push, this.extraLoad, this.demand.clicks, this.scratch);
-    return front * this.scratch.front + rear * this.scratch.rear;
+    const { scratch } = this;
+    const motor = this.brakeAt(push, scratch);
+    return front * scratch.front + rear * scratch.rear + motor;
   }
 
-  /** Takes the motor's part off its own axle's friction and pressure, as far as that axle brakes. */
-  private giveWay(motor: number): void {
-    const { pressures } = this;
-    if (this.recovery?.axle === 'rear') {
-      this.electric = Math.min(motor, this.rearFriction);
-      this.rearFriction -= this.electric;
-      if (this.rearGain > 0) pressures.rear = this.rearFriction / this.rearGain;
-    } else {
-      this.electric = Math.min(motor, this.frontFriction);
-      this.frontFriction -= this.electric;
-      if (this.frontGain > 0) pressures.front = this.frontFriction / this.frontGain;
+  /** Push that makes a braking force at the tyres with the motor, N; infinite where no push does. */
+  private pushForDemand(force: number): number {
+    const { frontGain, rearGain, nominal, recovery, demand } = this;
+    const most = demand.electric;
+    if (!recovery || most <= 0) return this.pushForFriction(frontGain, rearGain, force);
+    if (recovery.blending === 'added') {
+      return this.pushForFriction(frontGain, rearGain, Math.max(0, force - most));
     }
+    const atRear = recovery.axle === 'rear';
+    const [own, asked] = atRear ? [rearGain, nominal.rear] : [frontGain, nominal.front];
+    // All that its axle is asked for, as with pads at their best; else as much as it can, the friction brake the rest.
+    const alone = atRear
+      ? this.pushForFriction(frontGain, asked, force)
+      : this.pushForFriction(asked, rearGain, force);
+    pressuresAt(this.chain, alone, this.extraLoad, demand.clicks, this.scratch);
+    const wants = asked * (atRear ? this.scratch.rear : this.scratch.front);
+    if (wants <= most) return alone;
+    return this.pushForFriction(frontGain, rearGain, force - most * (1 - own / asked));
+  }
+
+  private pushForFriction(front: number, rear: number, force: number): number {
+    const { chain, extraLoad, demand, scratch } = this;
+    return pushFor(chain, front, rear, force, extraLoad, demand.clicks, scratch);
+  }
+
+  /**
+   * Line pressures at a push, less what the motor takes off its axle's friction brake. A blended motor takes what its axle
+   * is asked for with pads at their best, as far as it can, whatever its pads do.
+   * @returns the motor's braking, N
+   */
+  private brakeAt(push: number, out: Pressures): number {
+    const { demand, recovery, nominal } = this;
+    pressuresAt(this.chain, push, this.extraLoad, demand.clicks, out);
+    if (!recovery || demand.electric <= 0) return 0;
+    if (recovery.blending === 'added') return Math.min(demand.electric, demand.force);
+    const atRear = recovery.axle === 'rear';
+    const pressure = atRear ? out.rear : out.front;
+    const asked = (atRear ? nominal.rear : nominal.front) * pressure;
+    const motor = Math.min(demand.electric, asked);
+    const left = asked > 0 ? pressure * (1 - motor / asked) : 0;
+    if (atRear) out.rear = left;
+    else out.front = left;
+    return motor;
   }
 }

@@ -43,6 +43,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
   const frontLeftHeat = new Float64Array(n + 1);
   const rearLeftHeat = new Float64Array(n + 1);
   const recovered = new Float64Array(n + 1);
+  const recoverable = new Float64Array(n + 1);
   const slipped = new Float64Array(n + 1);
   const heatShare = 1 - vehicle.slipShare;
   const state = new BrakingState(vehicle.brakes, vehicle, vehicle.wheelRadius, vehicle.recovery);
@@ -59,12 +60,14 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     let front = 0;
     let rear = 0;
     let electric = 0;
+    let could = 0;
     if (force > 0 && lap.braking?.[i] !== 0) {
       const { demand } = state;
       demand.force = force;
       demand.z = (v0 - v1) / (dt * STANDARD_GRAVITY);
       demand.downforce = forces.downforce * mid * mid;
       demand.electric = motorForce(vehicle, mid, force, dt, ds);
+      could = demand.electric * ds;
       state.solve();
       front = state.frontFriction * ds;
       rear = state.rearFriction * ds;
@@ -77,6 +80,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     frontLeftHeat[i + 1] = frontLeftHeat[i] + front * heatShare * left;
     rearLeftHeat[i + 1] = rearLeftHeat[i] + rear * heatShare * left;
     recovered[i + 1] = recovered[i] + electric;
+    recoverable[i + 1] = recoverable[i] + could;
     slipped[i + 1] = slipped[i] + (front + rear) * vehicle.slipShare;
   }
   const trace = {
@@ -88,6 +92,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     frontLeftHeat,
     rearLeftHeat,
     recovered,
+    recoverable,
     slipped,
   };
   return { ...trace, zones: findZones(trace, lap.nameAt) };

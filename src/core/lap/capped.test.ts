@@ -139,9 +139,9 @@ describe('what a lap asks of its brakes, step by step', () => {
     const sum = (of: (k: number) => number) => dt.reduce((total, _, k) => total + of(k), 0);
     expect(sum((k) => demand.way[k])).toBeCloseTo(lapLength(trace), 6);
     expect(sum((k) => demand.force[k] * demand.way[k]) / work(trace, last)).toBeCloseTo(1, 9);
-    expect(sum((k) => demand.electric[k] * demand.way[k])).toBeCloseTo(trace.recovered[last], 3);
-    const heat = sum((k) => dt[k] * ((1 - GAMMA) * demand.early[k] + GAMMA * demand.late[k]));
-    expect(heat / lapHeat(trace)).toBeCloseTo(1, 9);
+    expect(sum((k) => demand.electric[k] * demand.way[k])).toBeCloseTo(trace.recoverable[last], 3);
+    const braked = sum((k) => dt[k] * ((1 - GAMMA) * demand.early[k] + GAMMA * demand.late[k]));
+    expect(braked / work(trace, last)).toBeCloseTo(1, 9);
     for (let k = 0; k < dt.length; k++) {
       expect(demand.frontLeft[k]).toBeGreaterThanOrEqual(0.1 - 1e-9);
       expect(demand.frontLeft[k]).toBeLessThanOrEqual(0.9 + 1e-9);

@@ -19,6 +19,8 @@ export interface LapTrace {
   readonly rearLeftHeat: Float64Array;
   /** Work taken by energy recovery since the start, J; n + 1 */
   readonly recovered: Float64Array;
+  /** Work the motor could have taken while braking since the start, J; n + 1 */
+  readonly recoverable: Float64Array;
   /** Work lost in tyre slip while braking since the start, J; n + 1 */
   readonly slipped: Float64Array;
   /** Braking zones in driving order; none is cut in two */
@@ -70,6 +72,7 @@ const SERIES = [
   'frontLeftHeat',
   'rearLeftHeat',
   'recovered',
+  'recoverable',
   'slipped',
 ] as const satisfies readonly (keyof LapTrace)[];
 

@@ -1,4 +1,5 @@
 import type { BrakeChain, Chassis } from '../actuation';
+import type { PointTable } from '../numeric';
 
 /** What the solved lap needs to know of the car. All SI; the mass is as driven, with fuel, driver and gear. */
 export interface Vehicle extends Chassis {
@@ -51,6 +52,8 @@ export interface EnergyRecovery {
    * motor brakes on top of what the pedal asks of both axles, so the driver presses less and the balance moves.
    */
   readonly blending: 'blended' | 'added';
+  /** Share of its power over the energy taken in a session, J: a full battery, warm windings; null where it keeps it */
+  readonly derating: PointTable | null;
 }
 
 /** How the car is driven. */

@@ -12,7 +12,7 @@ export interface DemandStep {
   fan: number;
   /** Whether the brakes are on */
   braking: boolean;
-  /** Heat of all four brakes at the step's two stages, W */
+  /** Braking power at the tyres at the step's two stages, friction and motor, W */
   early: number;
   late: number;
   /** Part of each axle's heat on its left wheel where both pads rub alike, 0 to 1 */
@@ -22,6 +22,8 @@ export interface DemandStep {
   readonly demand: Demand;
   /** How far friction is carried on from the step before, in that step's length; 0 takes it as it stands */
   ahead: number;
+  /** Distance within it, m */
+  way: number;
   /** Distance since the piece began, at the step's end, m */
   distance: number;
   /** Braking zone it lies in or after, −1 before the first */
@@ -41,6 +43,7 @@ export const emptyStep = (demand: Demand): DemandStep => ({
   rearLeft: 0.5,
   demand,
   ahead: 0,
+  way: 0,
   distance: 0,
   zone: -1,
 });

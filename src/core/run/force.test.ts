@@ -37,8 +37,12 @@ describe('heat and force of every braking zone', () => {
     const day = run(setup);
     for (const lap of day.laps) {
       lap.trace.zones.forEach((zone, k) => {
-        const { frontHeat, rearHeat, share, ideal, needed } = lap.forces[k];
-        expect(Math.abs((frontHeat + rearHeat) / zone.energy - 1)).toBeLessThan(1e-6);
+        const { frontHeat, rearHeat, recovered, share, ideal, needed } = lap.forces[k];
+        // The motor takes what it can whatever the pads do, so that only work is as planned.
+        const work = (heat: number, motor: number) =>
+          heat / (1 - setup.car.tyres.slipSharePercent * 0.01) + motor;
+        const planned = work(zone.energy, zone.recovered);
+        expect(Math.abs(work(frontHeat + rearHeat, recovered) / planned - 1)).toBeLessThan(1e-6);
         for (const part of [share.start, share.mean, share.end, ideal.mean]) {
           expect(part).toBeGreaterThan(0);
           expect(part).toBeLessThan(1);
@@ -139,7 +143,7 @@ describe('what limits a braking zone', () => {
   });
 
   it('cold pads, where carbon has cooled on the way', () => {
-    const day = run(SKARN, { drive, car: pedal({ limitN: 900 }) });
+    const day = run(SKARN, { drive, car: pedal({ limitN: 800 }) });
     expect(hot(day)[0].forces[0].limit).toBe('cold');
   });
 

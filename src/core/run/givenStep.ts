@@ -26,6 +26,7 @@ export function takeGiven(
   const given = steps.demand;
   step.early = given ? given.early[k] : 0;
   step.late = given ? given.late[k] : 0;
+  step.way = given ? given.way[k] : 0;
   if (!given) return;
   step.frontLeft = given.frontLeft[k];
   step.rearLeft = given.rearLeft[k];

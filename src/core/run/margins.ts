@@ -171,12 +171,17 @@ interface Foot {
   readonly fade: LeastFade | null;
 }
 
+/** Friction heat of a braking zone that is none, J. */
+const LEAST_HEAT = 1;
+
 /** Why the hot laps say nothing of the friction brakes; null where they do. */
 export function unbrakedOf(laps: readonly LapResult[]): Unbraked | null {
   const hot = laps.filter((lap) => lap.kind === 'hot');
   if (hot.length === 0) return 'no hot laps';
   if (hot.every((lap) => lap.trace.zones.length === 0)) return 'no braking';
-  return hot.every((lap) => lap.trace.zones.every((zone) => zone.energy <= 0)) ? 'motor' : null;
+  return hot.every((lap) => lap.forces.every((zone) => zone.frontHeat + zone.rearHeat <= LEAST_HEAT))
+    ? 'motor'
+    : null;
 }
 
 /**

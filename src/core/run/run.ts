@@ -3,6 +3,7 @@ import {
   assertState,
   axleOf,
   type CarState,
+  CHANNEL,
   CHANNEL_COUNT,
   type CornerNetwork,
   cornerOfWheel,
@@ -97,6 +98,8 @@ class Runner {
   /** s, at the end of the last piece */
   private time = 0;
   private lap = -1;
+  /** 1 where a wheel's motor brakes alone, so that its pads do not touch */
+  private readonly lifted: Uint8Array;
   private ambient: number;
   private air: AirProperties;
 
@@ -125,6 +128,7 @@ class Runner {
       this.byWheel((i) => this.runs[i]),
       pads,
     );
+    this.lifted = new Uint8Array(this.runs.length);
     this.step = emptyStep(this.sharing.state.demand);
     this.forces = new ZoneForces(car, this.sharing);
     this.reserve(schedule.samples);
@@ -171,7 +175,10 @@ class Runner {
     const count = steps.dt.length;
     const first = this.sample;
     this.reserve(count);
-    if (piece.lap) this.lap += 1;
+    if (piece.lap) {
+      this.lap += 1;
+      this.sharing.beginLap(piece.lap.session);
+    }
     this.forces.begin(count);
     const drives = this.drivesOf(steps);
     for (let k = 0; k < count; k++) {
@@ -218,11 +225,20 @@ class Runner {
     const { step, sample, series } = this;
     const { dt, event, early, late } = step;
     const hot = early > 0 || late > 0;
+    const { sharing } = this;
     for (let i = 0; i < this.runs.length; i++) {
       const { wheel, also } = this.wheels[i];
       let share = 0;
-      if (hot) share = also ? 0.5 * this.sharing.axleShare(wheel) : this.sharing.shares[wheel];
-      this.runs[i].step(dt, event, share * early, share * late, sample);
+      if (hot) share = sharing.heat * (also ? 0.5 * sharing.axleShare(wheel) : sharing.shares[wheel]);
+      const { drive } = this.runs[i].integrator;
+      const lifted = hot && step.braking && !sharing.rubs(wheel) ? 1 : 0;
+      if (lifted === 1) {
+        drive[CHANNEL.applied] = 0;
+        drive[CHANNEL.released] = 1;
+      }
+      const switched = event || lifted !== this.lifted[i];
+      this.lifted[i] = lifted;
+      this.runs[i].step(dt, switched, share * early, share * late, sample);
     }
     series.time[sample] = time;
     series.leg[sample] = leg;

@@ -1,8 +1,12 @@
 import { BrakingState, vapourVolume } from '../actuation';
 import { axleOf, WHEELS, type WheelName } from '../brake';
+import { pointTableAt } from '../numeric';
 import type { BrakedCar } from '../schedule';
 import type { CornerRun } from './cornerRun';
 import type { DemandStep } from './demandStep';
+
+/** Braking of an axle's pads under which they count as released, N. */
+const LEAST_FRICTION = 1;
 
 /** Where the friction of the pads comes from: their temperature and glaze, or every pad at its best, without vapour. */
 export type PadCondition = 'as hot' | 'at best';
@@ -11,7 +15,12 @@ export type PadCondition = 'as hot' | 'at best';
 export class Sharing {
   /** Heat of each wheel in a step, as parts of all heat made; they sum to 1 */
   readonly shares: Record<WheelName, number> = { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 };
+  /** Friction heat of a step over its braking power, 0 to 1: the motor and the tyres' slip take the rest */
+  heat = 0;
   readonly state: BrakingState;
+  /** Work the motor has taken in this session, J, and the session */
+  private taken = 0;
+  private session = -1;
 
   constructor(
     private readonly car: BrakedCar,
@@ -39,10 +48,34 @@ export class Sharing {
     condition.vapourRear = this.vapour('rearLeft', sample) + this.vapour('rearRight', sample);
   }
 
-  /** Solves a step in the condition taken; afterwards `shares` holds each wheel's part of the heat. */
+  /** Begins a lap: with a new session the motor's battery and windings are fresh again. */
+  beginLap(session: number): void {
+    if (session === this.session) return;
+    this.session = session;
+    this.taken = 0;
+  }
+
+  /**
+   * Solves a step in the condition taken, with what the motor can do by now; afterwards `shares` holds each wheel's part of
+   * the heat.
+   */
   solve(step: DemandStep): void {
-    this.state.solve();
+    const { state, car } = this;
+    const { recovery, slipShare } = car.vehicle;
+    if (recovery?.derating) state.demand.electric *= pointTableAt(recovery.derating, this.taken);
+    state.solve();
+    this.taken += state.electric * step.way;
+    const { force } = state.demand;
+    const friction = state.frontFriction + state.rearFriction;
+    this.heat = force > 0 ? (friction / force) * (1 - slipShare) : 0;
     this.share(step.frontLeft, step.rearLeft);
+  }
+
+  /** Whether an axle's pads rub in the step solved; while its motor brakes alone they do not. */
+  rubs(wheel: WheelName): boolean {
+    const { state } = this;
+    const friction = axleOf(wheel) === 'front' ? state.frontFriction : state.rearFriction;
+    return state.electric === 0 || friction > LEAST_FRICTION;
   }
 
   /** Part of all heat on the axle of a wheel, 0 to 1. */

@@ -107,7 +107,7 @@ export class Stopping {
    */
   next(step: DemandStep): boolean {
     const { piece, forces, speed: v } = this;
-    const { vehicle, driver } = this.car;
+    const { driver } = this.car;
     if (!(v > piece.to + 1e-6)) return false;
     if (this.time > LONGEST) throw new NeverStops(piece.from, piece.to, v);
     const share = driver.brakeBuildUp > 0 ? Math.min(1, (this.time + STEP / 2) / driver.brakeBuildUp) : 1;
@@ -129,13 +129,14 @@ export class Stopping {
     step.speed = 0.5 * (v + this.after);
     step.fan = 0;
     step.braking = true;
-    step.early = (force * this.way * (1 - vehicle.slipShare)) / step.dt;
+    step.early = (force * this.way) / step.dt;
     step.late = step.early;
     step.frontLeft = 0.5;
     step.rearLeft = 0.5;
     step.ahead = 0;
     step.zone = 0;
     step.distance = this.distance + this.way;
+    step.way = this.way;
     const { demand } = step;
     demand.force = force;
     demand.electric = 0;

@@ -17,7 +17,11 @@ interface Scratch {
   /** Axle nearer to locking, 1 front, and how much friction it asks */
   frontFirst: Uint8Array;
   use: Float64Array;
+  /** Friction heat of all four brakes, J, and the front ones' share */
+  heat: Float64Array;
   frontHeat: Float64Array;
+  /** The motor's braking, N */
+  motor: Float64Array;
   /** Pedal force of the braking zone's mean braking in the step's condition, N */
   pedalAtMean: Float64Array;
 }
@@ -40,7 +44,10 @@ export class ZoneForces {
   step(steps: Steps, k: number, record: ForceRecord, sample: number): void {
     const { scratch } = this;
     const { state, shares } = this.sharing;
+    const { early, late } = steps.demand!;
+    scratch.heat[k] = steps.dt[k] * ((1 - GAMMA) * early[k] + GAMMA * late[k]) * this.sharing.heat;
     scratch.frontHeat[k] = shares.frontLeft + shares.frontRight;
+    scratch.motor[k] = state.electric;
     if (steps.inZone[k] === 0) return;
     state.limit();
     writeFelt(record, sample, state);
@@ -62,16 +69,16 @@ export class ZoneForces {
 
   private zone(steps: Steps, from: number, to: number, record: ForceRecord, first: number): ZoneForce {
     const { scratch } = this;
-    const { dt } = steps;
     const demand = steps.demand!;
-    let [work, heat, frontHeat, missing] = [0, 0, 0, 0];
+    let [work, heat, frontHeat, recovered, missing] = [0, 0, 0, 0, 0];
     let [needed, available, margin] = [0, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
     let [worst, hardest, share, ideal] = [from, from, 0, 0];
     for (let k = from; k <= to; k++) {
       const force = demand.force[k];
       const done = force * demand.way[k];
-      const made = dt[k] * ((1 - GAMMA) * demand.early[k] + GAMMA * demand.late[k]);
+      const made = scratch.heat[k];
       work += done;
+      recovered += scratch.motor[k] * demand.way[k];
       heat += made;
       frontHeat += made * scratch.frontHeat[k];
       share += done * record.share[first + k];
@@ -112,6 +119,7 @@ export class ZoneForces {
       limit: this.limitOf(margin, worst, demand.force[worst], first + worst - 1),
       frontHeat,
       rearHeat: heat - frontHeat,
+      recovered,
     };
   }
 
@@ -162,7 +170,9 @@ function emptyScratch(steps: number): Scratch {
     atBest: new Float64Array(steps),
     frontFirst: new Uint8Array(steps),
     use: new Float64Array(steps),
+    heat: new Float64Array(steps),
     frontHeat: new Float64Array(steps),
+    motor: new Float64Array(steps),
     pedalAtMean: new Float64Array(steps),
   };
 }

@@ -54,6 +54,8 @@ export interface ZoneForce {
   /** Heat into the two front and the two rear brakes as the friction shared it, J */
   readonly frontHeat: number;
   readonly rearHeat: number;
+  /** Work the motor took, J */
+  readonly recovered: number;
 }
 export interface StartMeanEnd {
   readonly start: number;

@@ -18,11 +18,11 @@ function scheduled(planId: string) {
 }
 
 /** Heat of all brakes up to a time, J, straight from the trace. */
-function heatUntil(trace: LapTrace, time: number): number {
+function workUntil(trace: LapTrace, time: number): number {
   let i = 0;
   while (i < trace.time.length - 2 && trace.time[i + 1] <= time) i++;
   const share = Math.min(1, (time - trace.time[i]) / (trace.time[i + 1] - trace.time[i]));
-  const made = (k: number) => trace.frontHeat[k] + trace.rearHeat[k];
+  const made = (k: number) => trace.frontHeat[k] + trace.rearHeat[k] + trace.slipped[k] + trace.recovered[k];
   return made(i) + share * (made(i + 1) - made(i));
 }
 
@@ -57,10 +57,10 @@ describe.each(demoProject.plans.map((plan) => plan.id))('steps of a lap: %s', (i
     });
   });
 
-  it('carry each step’s exact heat in its two stage powers, none of them negative', () => {
+  it('carry each step’s exact work in its two stage powers, none of them negative', () => {
     for (let k = 0; k < dt.length; k++) {
       const carried = dt[k] * ((1 - GAMMA) * demand.early[k] + GAMMA * demand.late[k]);
-      const exact = heatUntil(trace, time[k]) - heatUntil(trace, time[k] - dt[k]);
+      const exact = workUntil(trace, time[k]) - workUntil(trace, time[k] - dt[k]);
       expect(Math.abs(carried - exact)).toBeLessThan(1e-6 * Math.max(1, lapHeat(trace)));
       expect(demand.early[k]).toBeGreaterThanOrEqual(-1e-9);
       expect(demand.late[k]).toBeGreaterThanOrEqual(-1e-9);

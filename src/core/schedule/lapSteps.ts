@@ -79,7 +79,7 @@ function demandOf(
   };
   const heat = trace.frontHeat.map((front, i) => front + trace.rearHeat[i]);
   const work = added(heat.map((h, i) => h + trace.slipped[i] + trace.recovered[i]));
-  const recovered = added(trace.recovered);
+  const recoverable = added(trace.recoverable);
   const way = added(trace.distance);
   const loss = added(trace.speed);
   const halves = (left: Float64Array, both: Float64Array) => {
@@ -87,9 +87,9 @@ function demandOf(
     return added(both).map((all, k) => (all > 0 ? part[k] / all : 0.5));
   };
   return {
-    ...stagePowers(added(heat), dt, event),
+    ...stagePowers(work, dt, event),
     force: work.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
-    electric: recovered.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
+    electric: recoverable.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
     z: loss.map((dv, k) => Math.max(0, -dv / (dt[k] * STANDARD_GRAVITY))),
     way,
     frontLeft: halves(trace.frontLeftHeat, trace.frontHeat),
@@ -146,7 +146,7 @@ function traceSampler(trace: LapTrace): (t: number, values: Float64Array) => num
 }
 
 /**
- * Powers at the two stages of each step, from the heat made in each step: a line through each step with the
+ * Powers at the two stages of each step, from the work done in each step: a line through each step with the
  * slope of its neighbours, whose stage-weighted mean is the step's exact mean power.
  */
 function stagePowers(made: Float64Array, dt: Float64Array, event: readonly number[]) {

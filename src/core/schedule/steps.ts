@@ -19,14 +19,14 @@ export const DEFAULT_STEPS: StepSizes = {
   standing: 20,
 };
 
-/** Heat and force of the braking, step by step, before wheels share it; m steps each. */
+/** Power and force of the braking, step by step, before wheels share it; m steps each. */
 export interface StepDemand {
-  /** Heat into all four brakes at the two stages of each step, W */
+  /** Braking power at the tyres at the two stages of each step, friction and motor, W */
   readonly early: Float64Array;
   readonly late: Float64Array;
   /** Braking at the tyres, friction and motor, N */
   readonly force: Float64Array;
-  /** The motor's part, N */
+  /** What the motor could do of it, N */
   readonly electric: Float64Array;
   /** Deceleration over g */
   readonly z: Float64Array;

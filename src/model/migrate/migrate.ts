@@ -226,6 +226,7 @@ function from6(project: Loose): Loose {
       intake: car.recovery ? 'electric' : 'natural',
       ...car,
       fluid: { freeWater: false, ...record(car.fluid) },
+      recovery: car.recovery ? { derating: [], ...record(car.recovery) } : car.recovery,
     })),
   };
 }

@@ -221,6 +221,43 @@ export const carSchema = z.strictObject({
         description: 'Recovery fades from twice this speed to nothing at it.',
       }),
       blending: z.enum(['blended', 'added']).meta({ title: 'With the friction brakes' }),
+      derating: z
+        .array(
+          z.strictObject({
+            takenKwh: numberField({
+              title: 'Energy taken',
+              quantity: 'batteryEnergy',
+              min: 0,
+              max: 200,
+              usual: [0, 20],
+              step: 0.5,
+              description: 'By the motor since the session began.',
+            }),
+            powerPercent: numberField({
+              title: 'Power left',
+              quantity: 'percent',
+              min: 0,
+              max: 100,
+              usual: [20, 100],
+              step: 5,
+              description: 'Of the recovery power, at that energy.',
+            }),
+          }),
+        )
+        .max(12)
+        .check((ctx) => {
+          ctx.value.forEach((point, i, all) => {
+            if (i > 0 && !(point.takenKwh > all[i - 1].takenKwh)) {
+              ctx.issues.push({
+                code: 'custom',
+                input: point.takenKwh,
+                path: [i, 'takenKwh'],
+                message: `must be over the point before it (${all[i - 1].takenKwh} kWh)`,
+              });
+            }
+          });
+        })
+        .meta({ title: 'Derating' }),
     })
     .nullable(),
   fluid: z.strictObject({

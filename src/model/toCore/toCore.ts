@@ -242,6 +242,15 @@ export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
       power: toSi(car.recovery.powerKw, 'power'),
       lowestSpeed: toSi(car.recovery.lowestSpeedKmh, 'speed'),
       blending: car.recovery.blending,
+      derating:
+        car.recovery.derating.length === 0
+          ? null
+          : pointTable(
+              car.recovery.derating.map(
+                ({ takenKwh, powerPercent }) =>
+                  [toSi(takenKwh, 'batteryEnergy'), toSi(powerPercent, 'percent')] as const,
+              ),
+            ),
     },
   };
 }

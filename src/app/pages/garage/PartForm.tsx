@@ -2,10 +2,10 @@ import { Plus, Trash2 } from 'lucide-react';
 import { z } from 'zod';
 import { infoAt, type Part, type Path, partSchema } from '../../../model';
 import { NumberField } from '../../shared/NumberField';
+import { PointRows } from '../../shared/PointRows';
 import { Field } from '../../shared/Section';
 import { type Editing, useItem } from '../../state/useItem';
 import { CheckField } from '../../ui/CheckField';
-import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { FrictionChart } from './FrictionChart';
@@ -169,60 +169,23 @@ function FrictionTable({
   editing: Editing<'parts'>;
   points: readonly { celsius: number; mu: number }[];
 }) {
-  const path = ['values', 'friction'];
-  const last = points[points.length - 1];
-  const field = (i: number, key: 'celsius' | 'mu', name: string) => (
-    <NumberField
-      compact
-      label={`${name} of point ${i + 1}`}
-      info={infoAt('parts', [...path, i, key])}
-      value={points[i][key]}
-      onCommit={(next) => editing.set([...path, i, key], next, 'Friction of a pad')}
-    />
-  );
   return (
     <div className="mt-3 grid gap-4 md:grid-cols-[260px_minmax(0,1fr)]">
-      <table>
-        <caption className="text-left font-[540]">Friction over surface temperature</caption>
-        <tbody>
-          {points.map((_, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: points have no other name than their place
-            <tr key={i} className="align-top">
-              <td className="py-0.5 pr-1.5">{field(i, 'celsius', 'Temperature')}</td>
-              <td className="py-0.5 pr-1.5">{field(i, 'mu', 'Friction')}</td>
-              <td>
-                <IconButton
-                  icon={Trash2}
-                  name={`Remove point ${i + 1}`}
-                  disabled={points.length <= 2}
-                  onClick={() =>
-                    editing.set(
-                      path,
-                      points.filter((__, k) => k !== i),
-                      'A point less',
-                    )
-                  }
-                  title="Remove"
-                />
-              </td>
-            </tr>
-          ))}
-          <tr>
-            <td colSpan={3}>
-              <button
-                type="button"
-                className="btn"
-                disabled={points.length >= 40}
-                onClick={() =>
-                  editing.set(path, [...points, { celsius: last.celsius + 50, mu: last.mu }], 'Another point')
-                }
-              >
-                <Plus size={15} aria-hidden="true" /> Add a point
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <PointRows
+        editing={editing}
+        shelf="parts"
+        path={['values', 'friction']}
+        points={points}
+        columns={[
+          ['celsius', 'Temperature'],
+          ['mu', 'Friction'],
+        ]}
+        caption="Friction over surface temperature"
+        what="Friction of a pad"
+        least={2}
+        most={40}
+        another={(last) => ({ celsius: (last?.celsius ?? 0) + 50, mu: last?.mu ?? 0.4 })}
+      />
       <FrictionChart points={points} />
     </div>
   );

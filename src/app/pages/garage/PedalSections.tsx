@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Pedal } from '../../../model';
 import { say } from '../../../text/en/say/garage';
+import { PointRows } from '../../shared/PointRows';
 import { Field, Section } from '../../shared/Section';
 import { SelectField } from '../../ui/SelectField';
 import { FitPart } from './BrakeSections';
@@ -76,7 +77,7 @@ export function Recovery({ editing }: TabProps) {
             ['recovery'],
             axle === 'none'
               ? null
-              : { powerKw: 60, lowestSpeedKmh: 12, blending: 'blended', ...recovery, axle },
+              : { powerKw: 60, lowestSpeedKmh: 12, blending: 'blended', derating: [], ...recovery, axle },
             'Energy recovery',
           )
         }
@@ -97,6 +98,29 @@ export function Recovery({ editing }: TabProps) {
         ['powerKw', 'lowestSpeedKmh'].map((key) => (
           <Field key={key} shelf="cars" editing={editing} path={['recovery', key]} />
         ))}
+      {recovery && (
+        <div>
+          <PointRows
+            editing={editing}
+            shelf="cars"
+            path={['recovery', 'derating']}
+            points={recovery.derating}
+            columns={[
+              ['takenKwh', 'Energy taken'],
+              ['powerPercent', 'Power left'],
+            ]}
+            caption="Derating over the energy taken in a session"
+            what="Derating of recovery"
+            least={0}
+            most={12}
+            another={(last) => ({
+              takenKwh: last ? last.takenKwh + 1 : 0,
+              powerPercent: last?.powerPercent ?? 100,
+            })}
+          />
+          <p className="caption mt-1">{say.deratingNote}</p>
+        </div>
+      )}
     </>
   );
 }

@@ -56,6 +56,8 @@ export const say = {
     'Generic parts of our own, none a maker’s. Copy one and give it the values of yours; take them from its maker’s data. Price classes run from 1 cheapest to 5 dearest of a kind.',
   thereNoPartsYour: 'There are no parts of your own yet',
   forceFirstBiteBraking: 'force at first bite, for the braking zone’s mean braking',
+  deratingNote:
+    'A full battery takes little at first, warm windings less in the end. Between points in a line; without points it keeps its power.',
   topPedalLighterBalance:
     'On top, the pedal is lighter and the balance moves to the motor’s axle while it brakes.',
   helpsUpKneeBeyond: 'Helps up to its knee; beyond, the foot is alone.',
