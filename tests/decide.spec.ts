@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { choose, expect, project, settled, test, verdict, visit } from './page';
+import { choose, expect, project, setBalance, settled, test, verdict, visit } from './page';
 
 const plan = async (page: Page, id = 'plan-tarn-anvil') =>
   (await project(page)).plans.find((p) => p.id === id) as NonNullable<
@@ -202,11 +202,11 @@ test('balance for grip and for temperature: clicks for a car that has them, a sh
   const choices = region(page, 'Balances compared');
   await expect(choices).toContainText('One balance for all braking zones');
   await expect(region(page, 'Balance sweep')).toContainText('ideal');
-  await choices.getByRole('button', { name: 'Set: Both axles equally hot' }).click();
+  await setBalance(page, 'Both axles equally hot');
   await expect.poll(async () => (await project(page)).cars[0].frontSharePercent).toBeLessThan(62);
   await choose(page.getByLabel('Plan on the workbench'), 'plan-skarn-fen');
   await expect(choices).toContainText('Clicks at every braking zone');
-  await choices.getByRole('button', { name: 'Set: Ideal balance' }).click();
+  await setBalance(page, 'Ideal balance');
   await expect.poll(async () => (await plan(page, 'plan-skarn-fen')).clicks.length).toBe(6);
   await expect(region(page, 'Balance by braking zone').locator('tbody tr')).toHaveCount(6);
 });

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { demoProject } from '../demo/project';
-import { choose, expect, project, stored, test, visit } from './page';
+import { choose, expect, project, setBalance, stored, test, visit } from './page';
 
 const plan = async (page: Page) => (await project(page)).plans[0];
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
@@ -181,7 +181,7 @@ test('the run sheet carries the clicks of every braking zone', async ({ page }) 
   await page.getByRole('link', { name: 'Run sheet' }).click();
   await expect(sheet).toContainText('No clicks are set: it stays in its middle all lap.');
   await page.getByRole('link', { name: 'Balance', exact: true }).click();
-  await region(page, 'Balances compared').getByRole('button', { name: 'Set: Ideal balance' }).click();
+  await setBalance(page, 'Ideal balance');
   await expect
     .poll(async () => (await project(page)).plans.find((p) => p.id === 'plan-skarn-fen')?.clicks.length)
     .toBe(6);

@@ -92,3 +92,16 @@ export const stored = (page: Page): Promise<string | null> =>
 export async function chosen(box: Locator, value: string): Promise<void> {
   await expect(box).toHaveAttribute('data-value', value);
 }
+
+/** Sets a balance on the decisions' page; one that lets the rear lock first is asked about, and set all the same. */
+export async function setBalance(page: Page, name: string): Promise<void> {
+  const row = page
+    .getByRole('region', { name: 'Balances compared' })
+    .getByRole('row', { name: new RegExp(name) });
+  const rearFirst = Number.parseInt(await row.locator('td').nth(4).innerText(), 10);
+  await row.getByRole('button', { name: `Set: ${name}` }).click();
+  if (rearFirst === 0) return;
+  const asked = page.getByRole('alertdialog');
+  await expect(asked).toContainText('turns the car round');
+  await asked.getByRole('button', { name: 'Set it all the same' }).click();
+}

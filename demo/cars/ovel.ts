@@ -43,6 +43,7 @@ export const ovel: Car = {
   },
   driverSide: 'left',
   exposed: [{ ...starterExposed('lead', 'ovel-lead'), name: 'Pad-wear sensor lead', distanceMm: 30 }],
+  abs: true,
   recovery: { axle: 'rear', powerKw: 90, lowestSpeedKmh: 12, blending: 'blended', derating: [] },
   fluid: {
     kind: 'class-4',

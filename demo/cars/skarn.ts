@@ -58,6 +58,7 @@ export const skarn: Car = {
     },
     { ...starterExposed('hose', 'skarn-hose') },
   ],
+  abs: false,
   recovery: null,
   fluid: { kind: 'race', ageMonths: 1, waterFirstYearPercent: 2, measuredBoilingC: null, freeWater: false },
   front: {

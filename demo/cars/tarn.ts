@@ -49,6 +49,7 @@ export const tarn: Car = {
     { ...starterExposed('seal', 'tarn-seal') },
     { ...starterExposed('cylinder', 'tarn-cylinder'), name: 'Clutch cylinder by the manifold', axle: 'rear' },
   ],
+  abs: false,
   recovery: null,
   fluid: {
     kind: 'road-sport',

@@ -1,7 +1,15 @@
 export { BrakingState, type Demand } from './brakingState';
-export { type AxleForce, type BrakeChain, type Cylinders, kneeAt } from './chain';
+export {
+  type AxleForce,
+  type BrakeChain,
+  type Cylinders,
+  kneeAt,
+  type Pressures,
+  pressuresAt,
+  pushFor,
+} from './chain';
 export { type Clearance, type WheelFit, wheelClearances } from './fit';
-export { padPressure, torquePerPressure } from './gains';
+export { padPressure, torquePerPressure, wheelGain } from './gains';
 export { type Chassis, frontLoad, loaded, rearLoad, wheelLoads } from './loads';
 export { clicksFor, naturalShare, nominalShare, withShare } from './share';
 export { padTaper, pistonArea } from './taper';

@@ -1,4 +1,4 @@
-import type { AxleForce, BrakeChain } from './chain';
+import { type AxleForce, type BrakeChain, frontPush } from './chain';
 import { torquePerPressure } from './gains';
 
 /** Front share of the braking with every pad at its best, under the valve's knee and without corrections, 0 to 1. */
@@ -33,13 +33,23 @@ export function withShare(chain: BrakeChain, wanted: number): BrakeChain {
 }
 
 /**
- * Clicks on a balance control that bring a share to another, rounded to whole ones.
+ * Clicks on a balance control that bring a share to another, whole ones, besides those that are set; + is to the front.
  * @param share front share as it is, 0 to 1; likewise `wanted`
+ * @param set clicks with which it is so
+ * @param towards `front`: never less than wanted
  */
-export function clicksFor(chain: BrakeChain, share: number, wanted: number): number {
+export function clicksFor(
+  chain: BrakeChain,
+  share: number,
+  wanted: number,
+  set = 0,
+  towards: 'nearest' | 'front' = 'nearest',
+): number {
   const { cylinders } = chain;
   if (cylinders.kind !== 'pair' || cylinders.click <= 0 || share <= 0 || share >= 1) return 0;
-  const push = cylinders.frontPush;
+  const push = frontPush(cylinders, set);
   const odds = ((wanted / (1 - wanted)) * (push / (1 - push))) / (share / (1 - share));
-  return Math.round((odds / (1 + odds) - push) / cylinders.click);
+  const clicks = (odds / (1 + odds) - push) / cylinders.click;
+  // Half a click towards the rear would leave the rear to lock first.
+  return towards === 'front' ? Math.ceil(clicks - 1e-6) : Math.round(clicks);
 }

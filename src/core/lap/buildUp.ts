@@ -1,6 +1,12 @@
 import type { SampledLine } from '../circuit';
 import { brakingDeceleration, type Forces, resistance } from './forces';
 
+/** What holds the braking at each point: most force of the brakes, N, and clicks on the driver's balance control; n + 1. */
+export interface Along {
+  readonly most: Float64Array | undefined;
+  readonly clicks: Float64Array | undefined;
+}
+
 /**
  * Lets each braking begin gradually: the deceleration rises from coasting to full over the build-up time, so the driver
  * starts earlier. The start is found between two points of the line such that the speed meets the full-braking curve
@@ -13,7 +19,7 @@ export function buildUpBraking(
   line: SampledLine,
   forces: Forces,
   buildUp: number,
-  most?: Float64Array,
+  along: Along,
 ): void {
   if (buildUp <= 0) return;
   const n = forward.length;
@@ -26,7 +32,7 @@ export function buildUpBraking(
     for (let back = 0; back <= reach; back++) {
       const start = (onset - back + n) % n;
       if (back > 0 && backward[start] < forward[start]) break;
-      const ramp = rampFrom(start, forward[start], backward, line, forces, buildUp, step, most);
+      const ramp = rampFrom(start, forward[start], backward, line, forces, buildUp, step, along);
       if (ramp.excess <= 0) {
         writeRamp(speed, ramp, late, n);
         break;
@@ -52,7 +58,7 @@ function rampFrom(
   forces: Forces,
   buildUp: number,
   step: number,
-  most?: Float64Array,
+  { most, clicks }: Along,
 ): Ramp {
   const n = backward.length;
   const squares = [entry * entry];
@@ -62,7 +68,7 @@ function rampFrom(
   while (time < buildUp) {
     const v = Math.sqrt(square);
     const dt = step / v;
-    const full = brakingDeceleration(forces, v, line.curvature[i], line.grade[i], most?.[i]);
+    const full = brakingDeceleration(forces, v, line.curvature[i], line.grade[i], most?.[i], clicks?.[i]);
     const coast = Math.max(0, resistance(forces, v, line.grade[i]) / (forces.mass * forces.inertia));
     const share = Math.min(1, (time + 0.5 * dt) / buildUp);
     square = Math.max(1, square - 2 * (coast + (full - coast) * share) * step);

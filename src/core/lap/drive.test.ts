@@ -29,6 +29,7 @@ const car: Vehicle = {
   wheelRadius: 0.31,
   loadFollowing: 0,
   recovery: null,
+  abs: true,
 };
 /** Nothing but mass: the heat is the kinetic energy. */
 const bare: Vehicle = {

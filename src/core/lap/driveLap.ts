@@ -30,6 +30,13 @@ export interface BrakeCap {
   readonly needed: number;
 }
 
+/** The driver's balance control in a braking zone. */
+export interface ZoneClicks {
+  /** Where the braking zone ended, m from the start line */
+  readonly end: number;
+  readonly clicks: number;
+}
+
 /** Distance between the points of a solved lap, m. */
 export const LINE_SPACING = 1;
 
@@ -55,6 +62,8 @@ export function prepareCircuit(circuit: CircuitInput, spacing = LINE_SPACING): P
  * Drives one lap of a circuit: solved along a line, or from zone to zone of a list.
  * @param caps what the brakes could make of each braking zone, N, in driving order; the lap brakes earlier where they are
  *   the limit
+ * @param clicks on the driver's balance control for each braking zone, in driving order; without ABS they move what the
+ *   tyres hold
  * @throws RangeError naming what is not a number and where, or a speed at which the car would lift off
  */
 export function driveLap(
@@ -63,6 +72,7 @@ export function driveLap(
   driver: Driver,
   conditions: DriveConditions,
   caps: readonly BrakeCap[] = [],
+  clicks: readonly ZoneClicks[] = [],
 ): LapTrace {
   const forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
   if (circuit.kind === 'zones') {
@@ -74,7 +84,13 @@ export function driveLap(
   }
   const lap: DrivenLap = {
     distance: circuit.line.distance,
-    speed: solveLap(circuit.line, forces, driver.brakeBuildUp, mostAlong(circuit.line, caps)),
+    speed: solveLap(
+      circuit.line,
+      forces,
+      driver.brakeBuildUp,
+      alongLine(circuit.line, caps, (cap) => cap.available),
+      forces.firstAxle ? alongLine(circuit.line, clicks, (zone) => zone.clicks) : undefined,
+    ),
     grade: circuit.line.grade.subarray(1).map((after, i) => 0.5 * (circuit.line.grade[i] + after)),
     curvature: circuit.line.curvature
       .subarray(1)
@@ -86,13 +102,17 @@ export function driveLap(
   return start === 0 ? trace : brakeWork(rotated(lap, start, circuit.line.length), vehicle, forces);
 }
 
-/** Braking the brakes can make at each point of a line, N: up to where each braking zone ended, what it had. */
-function mostAlong({ distance, length }: SampledLine, caps: readonly BrakeCap[]): Float64Array | undefined {
-  if (caps.length === 0) return undefined;
-  const ordered = caps
-    .map(({ end, available }) => ({ end: end > length ? end - length : end, available }))
+/** A value of each braking zone at each point of a line: up to where each braking zone ended, its own. */
+function alongLine<T extends { readonly end: number }>(
+  { distance, length }: SampledLine,
+  zones: readonly T[],
+  of: (zone: T) => number,
+): Float64Array | undefined {
+  if (zones.length === 0) return undefined;
+  const ordered = zones
+    .map((zone) => ({ end: zone.end > length ? zone.end - length : zone.end, value: of(zone) }))
     .sort((a, b) => a.end - b.end);
-  return distance.map((at) => (ordered.find((cap) => cap.end >= at) ?? ordered[0]).available);
+  return distance.map((at) => (ordered.find((zone) => zone.end >= at) ?? ordered[0]).value);
 }
 
 /** Typed braking zones made longer by as much as the brakes fall short; the way before each is shorter for it. */

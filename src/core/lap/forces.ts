@@ -1,5 +1,6 @@
 import { SEA_LEVEL_DENSITY } from '../air';
 import { STANDARD_GRAVITY } from '../constants';
+import { FirstAxle } from './firstAxle';
 import type { Driver, Vehicle } from './vehicle';
 
 /** The longitudinal and lateral limits of one car in one air at one pace, as plain numbers for the lap's loops. */
@@ -20,6 +21,8 @@ export interface Forces {
   readonly loadLoss: number;
   /** Retarding force of the closed throttle, N */
   readonly engine: number;
+  /** What holds the braking of a car without ABS; null where ABS uses up both axles' tyres */
+  readonly firstAxle: FirstAxle | null;
 }
 
 /**
@@ -41,6 +44,7 @@ export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, d
     tractionGrip: vehicle.longitudinalGrip * driver.corneringGripUsed * driver.pace,
     loadLoss: vehicle.loadSensitivity,
     engine: vehicle.engineBraking,
+    firstAxle: vehicle.abs ? null : new FirstAxle(vehicle),
   };
 }
 
@@ -133,8 +137,10 @@ export function drivingAcceleration(f: Forces, speed: number, curvature: number,
 
 /**
  * Deceleration with all the braking the driver uses, m/s², positive: what the tyres hold, `(F_tyres + R)/m`, or what the
- * brakes make of the whole mass with its wheels and driveline, `(F_brakes + R + F_engine)/(m·δ)`, whichever is less.
+ * brakes make of the whole mass with its wheels and driveline, `(F_brakes + R + F_engine)/(m·δ)`, whichever is less. With
+ * ABS the tyres of both axles are used up, without it those of the axle that would lock first.
  * @param most braking force the brakes can make, N; infinite where the tyres are the limit
+ * @param clicks on the driver's balance control
  */
 export function brakingDeceleration(
   f: Forces,
@@ -142,11 +148,15 @@ export function brakingDeceleration(
   curvature: number,
   grade: number,
   most = Number.POSITIVE_INFINITY,
+  clicks = 0,
 ): number {
   const load = tyreLoad(f, speed, grade);
-  const grip = loadFactor(f, load) * load;
-  const tyres = f.brakingGrip * grip * ellipseShare(f, speed, curvature, f.lateralGrip * grip);
+  const factor = loadFactor(f, load);
+  const along = f.brakingGrip * factor * ellipseShare(f, speed, curvature, f.lateralGrip * factor * load);
   const against = resistance(f, speed, grade);
+  const tyres = f.firstAxle
+    ? f.firstAxle.most(along, against, f.downforce * speed * speed, speed, clicks)
+    : along * load;
   // The road's force acts on the car's mass alone; wheels and driveline are slowed by brake and engine.
   const held = (tyres + against) / f.mass;
   const made = (most + against + f.engine) / (f.mass * f.inertia);

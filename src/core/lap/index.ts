@@ -6,6 +6,7 @@ export {
   LINE_SPACING,
   type PreparedCircuit,
   prepareCircuit,
+  type ZoneClicks,
 } from './driveLap';
 export {
   assertOnTheRoad,

@@ -34,6 +34,7 @@ const pointMass: Vehicle = {
   wheelRadius: 0.3,
   loadFollowing: 0,
   recovery: null,
+  abs: true,
 };
 
 describe('an oval, against its closed form', () => {

@@ -9,6 +9,7 @@ import { brakingDeceleration, cornerSpeed, drivingAcceleration, type Forces, top
  * @param forces limits of car, driver and air
  * @param buildUp time from first touch to full braking, s
  * @param most braking force the brakes can make at each point, N; n + 1. Left out, the tyres are the limit everywhere
+ * @param clicks on the driver's balance control at each point; n + 1. Left out, none
  * @returns speed at each of the n + 1 points, m/s; the last equals the first
  */
 export function solveLap(
@@ -16,6 +17,7 @@ export function solveLap(
   forces: Forces,
   buildUp: number,
   most?: Float64Array,
+  clicks?: Float64Array,
 ): Float64Array {
   const n = line.distance.length - 1;
   const step = line.length / n;
@@ -30,11 +32,11 @@ export function solveLap(
     drivingAcceleration(forces, speed, line.curvature[i], line.grade[i]),
   );
   const backward = pass(limit, slowest, -1, step, (speed, i) =>
-    brakingDeceleration(forces, speed, line.curvature[i], line.grade[i], most?.[i]),
+    brakingDeceleration(forces, speed, line.curvature[i], line.grade[i], most?.[i], clicks?.[i]),
   );
   const speed = new Float64Array(n + 1);
   for (let i = 0; i < n; i++) speed[i] = Math.min(forward[i], backward[i]);
-  buildUpBraking(speed, forward, backward, line, forces, buildUp, most);
+  buildUpBraking(speed, forward, backward, line, forces, buildUp, { most, clicks });
   speed[n] = speed[0];
   return speed;
 }

@@ -27,6 +27,8 @@ export interface Vehicle extends Chassis {
   readonly loadSensitivity: number;
   /** Share of braking work lost in tyre slip, 0 to 0.1 */
   readonly slipShare: number;
+  /** Whether anti-lock brakes use up the tyres of both axles; without, the axle that would lock first holds the braking */
+  readonly abs: boolean;
   readonly brakes: BrakeChain;
   /** Rolling radius of the wheels, m */
   readonly wheelRadius: number;

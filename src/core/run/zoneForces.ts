@@ -111,6 +111,7 @@ export class ZoneForces {
       travel: over(record.travel),
       share: ends(record.share, share),
       ideal: ends(record.ideal, ideal),
+      hardest: { share: record.share[first + hardest], ideal: record.ideal[first + hardest] },
       locksFirst: scratch.frontFirst[hardest] === 1 ? 'front' : 'rear',
       fadeMargin: margin,
       available,

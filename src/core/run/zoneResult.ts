@@ -40,7 +40,8 @@ export interface ZoneForce {
   /** Front share of all braking at the start, over the braking zone's work, and at its end; and what both axles' tyres would want */
   readonly share: StartMeanEnd;
   readonly ideal: StartMeanEnd;
-  /** Axle that is nearer to locking at the instant that asks most of its tyres */
+  /** Front share and ideal share at the instant that asks most of the tyres, and the axle that is nearer to locking then */
+  readonly hardest: { readonly share: number; readonly ideal: number };
   readonly locksFirst: AxleName;
   /** Least of available braking at the driver's limits over the braking needed, minus one; −1 where nothing brakes */
   readonly fadeMargin: number;

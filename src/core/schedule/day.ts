@@ -10,6 +10,7 @@ import {
   type LapTrace,
   LINE_SPACING,
   prepareCircuit,
+  type ZoneClicks,
 } from '../lap';
 import type { DayInput, LapLeg, Numerics } from './dayInput';
 import { lapSteps } from './lapSteps';
@@ -94,14 +95,26 @@ function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
     const driver: Driver = { ...input.driver, pace: leg.pace };
     const conditions = { airDensity: airAt(input, ambient).density, ductDragArea: ductDragArea(input) };
     const forces = () => forcesOf(input.vehicle, driver, conditions.airDensity, conditions.ductDragArea);
-    const trace = driven
-      ? brakeWork(driven, input.vehicle, forces())
-      : driveLap(circuit, input.vehicle, driver, conditions, caps);
+    const solved = (clicks: readonly ZoneClicks[] = []) =>
+      driveLap(circuit, input.vehicle, driver, conditions, caps, clicks);
+    const trace = driven ? brakeWork(driven, input.vehicle, forces()) : clicked(input, solved);
     assertFiniteTrace(trace);
     const planned = { trace, steps: lapSteps(trace, numerics.steps) };
     if (!anew) known.set(key, planned);
     return planned;
   };
+}
+
+/** A lap with the driver's clicks: they belong to the braking zones of the lap as it is without them. */
+function clicked(
+  { vehicle, clicks }: Pick<DayInput, 'vehicle' | 'clicks'>,
+  solved: (clicks?: readonly ZoneClicks[]) => LapTrace,
+): LapTrace {
+  const plain = solved();
+  if (vehicle.abs || !clicks.some((count) => count !== 0)) return plain;
+  return solved(
+    plain.zones.map(({ endIndex }, k) => ({ end: plain.distance[endIndex], clicks: clicks[k] ?? 0 })),
+  );
 }
 
 /** The momentum of the air the ducts take, ṁ·V, is the drag of an area Cd·A of twice their flow area, m². */

@@ -49,12 +49,23 @@ export function balanceChoices(input: DayInput): BalanceChoices {
   const control = brakes.cylinders.kind === 'pair' && brakes.cylinders.click > 0;
   const bounded = (share: number) => Math.min(0.97, Math.max(0.03, share));
   const clicked = (kind: 'grip' | 'even') => {
-    const clicks = shares.map((zone, k) => {
-      const wanted = zone[kind] ?? zone.actual;
-      const more = clicksFor(brakes, bounded(zone.actual), bounded(wanted)) + (input.clicks[k] ?? 0);
-      return Math.min(30, Math.max(-30, more));
-    });
-    return choiceOf(kind, nominalShare(brakes), clicks, simulateDay({ ...input, clicks }));
+    let driven = { clicks: shares.map((_, k) => input.clicks[k] ?? 0), shares, day: now };
+    // Other clicks heat the pads otherwise, so that they want other clicks: until they ask for what is set.
+    for (let turn = 0; turn < MOST_TURNS; turn++) {
+      const clicks = driven.shares.map((zone, k) => {
+        const set = driven.clicks[k];
+        const wanted = zone[kind] ?? zone.actual;
+        const towards = kind === 'grip' ? 'front' : 'nearest';
+        const more = set + clicksFor(brakes, bounded(zone.actual), bounded(wanted), set, towards);
+        return Math.min(30, Math.max(-30, more));
+      });
+      if (clicks.every((count, k) => count === driven.clicks[k])) break;
+      const day = simulateDay({ ...input, clicks });
+      const last = day.laps.filter(({ kind: which }) => which === 'hot').at(-1);
+      if (last?.trace.zones.length !== clicks.length) break;
+      driven = { clicks, shares: zoneShares(input, last, session.ambient), day };
+    }
+    return choiceOf(kind, nominalShare(brakes), driven.clicks, driven.day);
   };
   const shared = (kind: 'grip' | 'even', wanted: number) => {
     const vehicle = { ...input.vehicle, brakes: withShare(brakes, bounded(wanted)) };
@@ -74,6 +85,9 @@ export function balanceChoices(input: DayInput): BalanceChoices {
     ],
   };
 }
+
+/** Days driven at most for one choice of clicks. */
+const MOST_TURNS = 8;
 
 const apart = ({ margin }: SweepPoint) => Math.abs(margin.front.share - margin.rear.share);
 

@@ -3,7 +3,7 @@ import { AXLES, type AxleName, axleOf, rubbedMaterial, WHEELS } from '../brake';
 import type { LapResult } from '../run';
 import type { DayInput } from '../schedule';
 
-/** Front shares of one braking zone: as braked, ideal balance, and as would heat both axles alike; 0 to 1. */
+/** Front shares of one braking zone: as braked and the ideal one where it asks most of the tyres, and as would heat both axles alike; 0 to 1. */
 export interface ZoneShares {
   readonly actual: number;
   readonly grip: number;
@@ -28,8 +28,8 @@ export function zoneShares(input: DayInput, lap: LapResult, ambient: number): Zo
     const { frontHeat, rearHeat } = force;
     const heat = frontHeat + rearHeat;
     const shares = {
-      actual: force.share.mean,
-      grip: force.ideal.mean,
+      actual: force.hardest.share,
+      grip: force.hardest.ideal,
       locksFirst: force.locksFirst,
     };
     if (!(heat > 0)) return { ...shares, even: null };

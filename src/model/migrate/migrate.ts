@@ -224,6 +224,8 @@ function from6(project: Loose): Loose {
     version: 7,
     cars: list(project.cars, (car) => ({
       intake: car.recovery ? 'electric' : 'natural',
+      // Laps of older versions used up the tyres of both axles.
+      abs: true,
       ...car,
       fluid: { freeWater: false, ...record(car.fluid) },
       recovery: car.recovery ? { derating: [], ...record(car.recovery) } : car.recovery,

@@ -199,6 +199,7 @@ export const carSchema = z.strictObject({
       'How far the brake control takes pressure off the inner wheel in corners; 0 where both wheels of an axle get the same.',
   }),
   tyres: tyresSchema,
+  abs: z.boolean().meta({ title: 'Anti-lock brakes (ABS)' }),
   recovery: z
     .strictObject({
       axle: z.enum(['front', 'rear']).meta({ title: 'Axle' }),

@@ -233,6 +233,7 @@ export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
     longitudinalGrip: car.tyres.longitudinalGrip,
     loadSensitivity: toSi(car.tyres.loadSensitivityPercent, 'percent'),
     slipShare: toSi(car.tyres.slipSharePercent, 'percent'),
+    abs: car.abs,
     brakes: chainOf(car, parts),
     wheelRadius: toSi(car.tyres.rollingRadiusMm, 'smallLength'),
     trackWidth: toSi(car.trackWidthMm, 'smallLength'),

@@ -166,10 +166,10 @@ export function explainBalance(balance: BalanceChoices, setup: Setup): Explanati
   return {
     title: 'Balance for grip and for temperature',
     relation:
-      'For grip: the share that both axles’ loads have, (b + z·h)/L with each axle’s downforce, so that both tyres use the same part of theirs. For temperature: a surface’s rise within a braking zone goes with the heat its axle takes, so the share that evens the peaks, each as a part of its limit’s rise over the air, follows from two straight lines.',
+      'For grip: the share that both axles’ loads have, (b + z·h)/L with each axle’s downforce, so that both tyres use the same part of theirs, where each braking zone asks most of them. What is set heats the pads otherwise, so the day is driven until the balance that is set is the one that is wanted; clicks are rounded to the front. For temperature: a surface’s rise within a braking zone goes with the heat its axle takes, so the share that evens the peaks, each as a part of its limit’s rise over the air, follows from two straight lines.',
     inputs: [
       ['Share now, with warm pads', percent(balance.sweep.now, 1)],
-      ['For grip, over the hot laps', percent(balance.sweep.ideal, 1)],
+      ['For grip, over the hot laps, with warm pads', percent(balance.sweep.ideal, 1)],
       [
         'For temperature, over the day',
         balance.sweep.even === null ? 'not within those tried' : percent(balance.sweep.even, 1),

@@ -50,7 +50,7 @@ export const FORCE_TOPICS: Readonly<Record<ForceTopic, (facts: Facts) => Explana
     inputs: chain(facts),
     source:
       'Limpert, Brake Design and Safety; the brake factor of shoes is set to 2.2 at µ = 0.38 (from memory).',
-    limits: 'No ABS, no knock-back, no flex of the pedal box.',
+    limits: 'No knock-back, no flex of the pedal box.',
   }),
   travel: (facts) => {
     const { front, rear } = chainOf(facts.setup.car, facts.setup.parts);

@@ -10,6 +10,7 @@ import { usePickedZone } from '../../state/picked';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { useSettled } from '../../state/useSettled';
+import { ConfirmButton } from '../../ui/ConfirmButton';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { AnswerState } from './AnswerState';
 import { ShareChart } from './ShareChart';
@@ -40,7 +41,7 @@ export function BiasTab() {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       {(!data || answer.behind || answer.error) && (
         <section className="panel px-4 py-3">
-          <AnswerState answer={answer} doing="Driving the day with twelve balances" />
+          <AnswerState answer={answer} doing="Driving the day with twenty balances" />
         </section>
       )}
       {data && (
@@ -84,6 +85,7 @@ function Choices({ balance, setup }: { balance: BalanceChoices; setup: Setup }) 
       </h2>
       <p className="mt-1 max-w-[100ch]">
         {say.whatBestTemperatureNot}
+        {balance.control && say.clickDirection}
         {balance.sweep.even === null && !balance.control && say.withinBalancesTriedBoth}
       </p>
       <table className="mt-2 w-full min-w-[720px] text-right">
@@ -138,19 +140,31 @@ function ChoiceRow({
       <td className={`px-2 ${choice.rearFirst > 0 ? 'text-over' : ''}`}>
         {choice.rearFirst} of {choice.hotZones} braking zones
       </td>
-      <td className="py-1">
-        {choice.kind !== 'now' && (
-          <button
-            type="button"
-            className="btn"
-            aria-label={`Set: ${NAMES[choice.kind]}`}
-            onClick={() => take(choice)}
-          >
-            Set this
-          </button>
-        )}
-      </td>
+      <td className="py-1">{choice.kind !== 'now' && <SetChoice choice={choice} take={take} />}</td>
     </tr>
+  );
+}
+
+/** Sets a balance; one that lets the rear lock first asks before. */
+function SetChoice({ choice, take }: { choice: BalanceChoice; take: (choice: BalanceChoice) => void }) {
+  const label = `Set: ${NAMES[choice.kind]}`;
+  if (choice.rearFirst === 0) {
+    return (
+      <button type="button" className="btn" aria-label={label} onClick={() => take(choice)}>
+        Set this
+      </button>
+    );
+  }
+  return (
+    <ConfirmButton
+      label={label}
+      title="The rear locks first with this balance"
+      warning={say.rearLocksFirstWarning(choice.rearFirst, choice.hotZones)}
+      confirm="Set it all the same"
+      onConfirm={() => take(choice)}
+    >
+      Set this
+    </ConfirmButton>
   );
 }
 
@@ -187,8 +201,8 @@ function ByZone({ balance }: { balance: BalanceChoices }) {
               <th className="px-2 font-normal">brake balance now</th>
               <th className="px-2 font-normal">ideal</th>
               <th className="px-2 font-normal">equally hot at</th>
-              <th className="px-2 font-normal">now less tyres, points</th>
-              <th className="px-2 font-normal">equally hot less tyres, points</th>
+              <th className="px-2 font-normal">now less ideal, points</th>
+              <th className="px-2 font-normal">equally hot less ideal, points</th>
               <th className="px-2 font-normal">nearer to locking</th>
             </tr>
           </thead>

@@ -85,6 +85,9 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
           </>
         }
       >
+        <CheckField checked={car.abs} onChange={(abs) => editing.set(['abs'], abs, 'Anti-lock brakes')}>
+          {say.antiLock}
+        </CheckField>
         {field('frontSharePercent')}
         {field('loadFollowingPercent')}
       </Section>

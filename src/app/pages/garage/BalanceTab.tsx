@@ -1,7 +1,7 @@
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { clicksFor, STANDARD_GRAVITY, type ZoneForce } from '../../../core';
+import { STANDARD_GRAVITY } from '../../../core';
 import { formatQuantity, nominalFriction, padOf, toSi, vehicleOf } from '../../../model';
 import { say } from '../../../text/en/say/garage';
 import { LapPicker, lastHotLap } from '../../shared/LapPicker';
@@ -112,9 +112,6 @@ function ZoneBalance({ computed }: { computed: Computed }) {
   const lap = result.laps[number - 1];
   const chain = vehicleOf(computed.setup.car, computed.setup.parts).brakes;
   const control = chain.cylinders.kind === 'pair' && chain.cylinders.click > 0;
-  const wanted = (force: ZoneForce, zone: number) =>
-    (computed.setup.plan.clicks[zone] ?? 0) + clicksFor(chain, force.share.mean, force.ideal.mean);
-  const suggestion = lap.forces.map(wanted);
   const setClick = (zone: number, value: number) => {
     const clicks = lap.forces.map((_, k) => (k === zone ? value : (setup.plan.clicks[k] ?? 0)));
     return plan?.set(['clicks'], clicks, 'Clicks') ?? null;
@@ -122,21 +119,14 @@ function ZoneBalance({ computed }: { computed: Computed }) {
   if (lap.forces.length === 0) return <p className="panel px-4 py-5 text-dim">{say.noBrakingZoneLap}</p>;
   return (
     <section className="panel print px-4 py-3" aria-label="Balance by braking zone">
-      <BalanceHead
-        computed={computed}
-        number={number}
-        setPicked={setPicked}
-        control={control}
-        plan={plan}
-        suggestion={suggestion}
-      />
+      <BalanceHead computed={computed} number={number} setPicked={setPicked} control={control} plan={plan} />
       <ForceTable
         caption={say.brakeBalanceFrontBraking(number)}
         rows={lap.forces}
         nameOf={(_, i) => `${i + 1} ${lap.trace.zones[i].name}`}
         columns={[
           ...shareColumns(units),
-          ...(control ? clickColumns({ suggestion, clicks: setup.plan.clicks, onClick: setClick }) : []),
+          ...(control ? clickColumns({ clicks: setup.plan.clicks, onClick: setClick }) : []),
         ]}
       />
       {!control && <p className="caption mt-1.5">{say.withoutBalanceBarDriver}</p>}
@@ -144,21 +134,19 @@ function ZoneBalance({ computed }: { computed: Computed }) {
   );
 }
 
-/** The lap, and the clicks that follow what the tyres want. */
+/** The lap, and where clicks are found by driving with them. */
 function BalanceHead({
   computed,
   number,
   setPicked,
   control,
   plan,
-  suggestion,
 }: {
   computed: Computed;
   number: number;
   setPicked: (value: number | null) => void;
   control: boolean;
   plan: Editing<'plans'> | null;
-  suggestion: number[];
 }) {
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -175,13 +163,9 @@ function BalanceHead({
       <LapPicker computed={computed} lap={number} onChange={setPicked} />
       {control && (
         <>
-          <button
-            type="button"
-            className="btn"
-            onClick={() => plan?.set(['clicks'], suggestion, 'Clicks by braking zone')}
-          >
-            Set the ideal balance
-          </button>
+          <Link className="btn" to="/decide/balance">
+            Find the ideal balance
+          </Link>
           <button type="button" className="btn" onClick={() => plan?.set(['clicks'], [], 'No clicks')}>
             All to 0
           </button>

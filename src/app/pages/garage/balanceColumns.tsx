@@ -62,22 +62,15 @@ export function shareColumns(units: UnitChoice): ForceColumn[] {
   ];
 }
 
-/** What the tyres want of the balance control, and what is set. */
+/** What is set on the balance control. */
 export function clickColumns({
-  suggestion,
   clicks,
   onClick,
 }: {
-  suggestion: readonly number[];
   clicks: readonly number[];
   onClick: (zone: number, clicks: number) => string | null;
 }): ForceColumn[] {
   return [
-    {
-      head: <Head a="tyres" b="want" />,
-      means: say.clicksMiddleWouldBring,
-      cell: (_: ZoneForce, i: number) => signed(suggestion[i], 0),
-    },
     {
       head: <Head a="set" b="clicks" />,
       means: say.clicksSetBrakingZone,

@@ -5,10 +5,13 @@ export const say = {
   brakeBalanceFrontWritten: 'Brake balance (% front) written into the car',
   whatBestTemperatureNot:
     'What is best for temperature is not what is best for grip: a rear that locks first turns the car round.',
+  clickDirection: ' A click with + moves braking to the front, one with − to the rear.',
+  rearLocksFirstWarning: (rear: number, zones: number) =>
+    `At ${rear} of ${zones} hot braking zones the rear is nearer to locking. A rear that locks first turns the car round. Try it step by step, on a closed course with run-off.`,
   withinBalancesTriedBoth:
     ' Within the balances tried both axles never get equally hot; the nearest is shown.',
   noHotLapBraked: 'No hot lap is braked, so there is no balance by braking zone.',
-  brakingZoneLastHot: 'By braking zone, as the last hot lap is driven now',
+  brakingZoneLastHot: 'By braking zone, as the last hot lap is driven now, where it asks most of the tyres',
   equallyHotShareWhich:
     'Equally hot: the share with which both axles’ faces would peak at the same part of their limits’ rise over the air, the braking zone begun as hot as it is now. At 0 or 100 % even all of the braking on one axle would not bring it there. A click picks a braking zone on every page; the keys , and . step through them.',
   setupsDriven: (comparedCount: number) => `${comparedCount} setups driven in `,
@@ -142,7 +145,7 @@ export const say = {
   simulationRuns: (runs: number) => `${runs} simulation runs`,
   seed: (seed: number) => `, seed ${seed}.`,
   nowWarmPadsIdeal: (now: string) => `Now ${now} with warm pads; ideal `,
-  overHotLaps: (which: string) => ` over the hot laps. ${which}`,
+  overHotLaps: (which: string) => ` for the hot laps, driven with the friction there is then. ${which}`,
   leastMarginBothAxles: 'Least margin of both axles over the brake balance',
   noChangeYet: 'No change yet.',
   theseChangesDoNot: (standing: string) => `These changes do not go together: ${standing}.`,

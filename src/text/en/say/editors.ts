@@ -3,6 +3,8 @@ export const say = {
   thinAirPower: 'Thin air takes power from an engine that breathes freely: about a quarter at 2500 m.',
   pedalCylindersCalipersBalance: 'Pedal, cylinders, calipers, balance, energy recovery and fit are in the ',
   carSelectedPlan: ', for the car of the selected plan.',
+  antiLock:
+    'Anti-lock brakes (ABS): both axles’ tyres are used up; without, the axle that would lock first holds the braking',
   freeWaterFound: 'Free water found: it lies at the lowest point and boils at 100 °C',
   todayWaterBoilsSource: (note: string, fluidWater: string, fluidBoilingPointC: string, source: string) =>
     `${note} Today ${fluidWater} % water: boils at ${fluidBoilingPointC} at sea level, lower at height. Source of dry and wet point: ${source}. Never mix glycol and silicone.`,

@@ -1,0 +1,91 @@
+import { type Pressures, pressuresAt, pushFor, wheelGain } from '../actuation';
+import { STANDARD_GRAVITY } from '../constants';
+import type { Vehicle } from './vehicle';
+
+/**
+ * Braking of a car without ABS: held by the axle that would lock first, with pads at their best. Each axle's limit is
+ * `share·F ≤ µ·N(z)`, and its load moves with the braking, `z = (F + against)/(m·g)`, so that both are lines in F
+ * (Limpert, Brake Design and Safety, for the form).
+ */
+export class FirstAxle {
+  private readonly pressures: Pressures = { front: 0, rear: 0 };
+  private readonly weight: number;
+  /** Height of the centre of gravity over the wheelbase, 1 */
+  private readonly lever: number;
+  private readonly frontGain: number;
+  private readonly rearGain: number;
+
+  constructor(private readonly vehicle: Vehicle) {
+    const { brakes, wheelRadius, mass, gravityHeight, wheelbase } = vehicle;
+    this.weight = mass * STANDARD_GRAVITY;
+    this.lever = gravityHeight / wheelbase;
+    this.frontGain = 2 * wheelGain(brakes.front, brakes.front.nominalFriction, wheelRadius);
+    this.rearGain = 2 * wheelGain(brakes.rear, brakes.rear.nominalFriction, wheelRadius);
+  }
+
+  /**
+   * Most braking at the road before an axle locks, N.
+   * @param grip friction of the tyres that is used along the road, 1
+   * @param against drag, rolling and grade, N
+   * @param downforce of the whole car, N
+   * @param speed m/s, for what a motor adds on top of the friction brakes
+   * @param clicks on the driver's balance control
+   */
+  most(grip: number, against: number, downforce: number, speed: number, clicks: number): number {
+    const { weight, lever, vehicle } = this;
+    const { frontWeight, frontDownforce, brakes } = vehicle;
+    const front = weight * frontWeight + frontDownforce * downforce;
+    const rear = weight + downforce - front;
+    const motor = addedMotor(vehicle, speed);
+    const onFront = vehicle.recovery?.axle === 'front' ? 1 : 0;
+    let force = grip * (weight + downforce);
+    // Only a valve makes the share follow the force; then a few turns settle it.
+    for (let turn = 0; turn < (brakes.valve ? 12 : 1); turn++) {
+      const extra = rear - lever * (force + against) - (1 - frontWeight) * weight;
+      const share = this.shareAt(Math.max(1, force - motor), extra, clicks);
+      const next = this.held(share, onFront, motor, grip, against, front, rear);
+      const settled = Math.abs(next - force) < 1e-6 * next;
+      force = next;
+      if (settled) break;
+    }
+    if (force >= motor) return force;
+    // The motor alone locks its axle.
+    return Math.min(motor, this.held(onFront, onFront, 0, grip, against, front, rear));
+  }
+
+  /** The lesser of both axles' limits, N. @param share of the friction braking at the front, 0 to 1 */
+  private held(
+    share: number,
+    onFront: number,
+    motor: number,
+    grip: number,
+    against: number,
+    front: number,
+    rear: number,
+  ): number {
+    const moved = grip * this.lever;
+    const atFront = share - moved;
+    const most = grip * front + moved * against + (share - onFront) * motor;
+    // A front axle that gains more load than it is asked for never locks.
+    const byFront = atFront > 0 ? most / atFront : Number.POSITIVE_INFINITY;
+    const byRear = (grip * rear - moved * against + (onFront - share) * motor) / (1 - share + moved);
+    return Math.max(0, Math.min(byFront, byRear));
+  }
+
+  /** Front share of a friction force, 0 to 1. */
+  private shareAt(force: number, extraLoad: number, clicks: number): number {
+    const { pressures, frontGain, rearGain } = this;
+    const { brakes } = this.vehicle;
+    const push = pushFor(brakes, frontGain, rearGain, force, extraLoad, clicks, pressures);
+    pressuresAt(brakes, push, extraLoad, clicks, pressures);
+    const front = frontGain * pressures.front;
+    return front / (front + rearGain * pressures.rear);
+  }
+}
+
+/** Braking of a motor on top of the friction brakes, N; a blended one leaves the balance alone. */
+function addedMotor({ recovery }: Vehicle, speed: number): number {
+  if (recovery?.blending !== 'added') return 0;
+  const fade = Math.min(1, Math.max(0, speed / recovery.lowestSpeed - 1));
+  return (recovery.power * fade) / Math.max(1, speed);
+}
