@@ -19,4 +19,6 @@ export const plainFace = {
   slotWidthMm: 1.5,
   slotDepthMm: 1,
   weighedKg: null,
+  neckLengthMm: 12,
+  neckThicknessMm: 6.5,
 } satisfies Partial<AxleBrakes['rotor']>;

@@ -126,6 +126,8 @@ function RotorSection({ editing, axle }: AxleProps) {
       {rotor.surface === 'drilled' && ['holeCount', 'holeDiameterMm'].map((key) => field('rotor', key))}
       {rotor.surface === 'slotted' &&
         ['slotCount', 'slotWidthMm', 'slotDepthMm'].map((key) => field('rotor', key))}
+      {rotor.mounting === 'one-piece' &&
+        ['neckLengthMm', 'neckThicknessMm', 'depthMm'].map((key) => field('rotor', key))}
       {['hatMassKg', 'weighedKg'].map((key) => field('rotor', key))}
     </Section>
   );

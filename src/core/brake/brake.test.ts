@@ -14,7 +14,7 @@ import { frictionAt, GLAZED_LOSS, glazeAfter } from './friction';
 import { DEFAULT_CONSTANTS } from './networkConstants';
 import { rotorHeatShare } from './partition';
 import type { Corner } from './parts';
-import { drumGeometry, rotorGeometry } from './rotorGeometry';
+import { drumGeometry, edgeAreas, rotorGeometry, wayToHat } from './rotorGeometry';
 import { diameterGrowth, faceStress, fatigueDamage, surfaceConcentration } from './strain';
 import { discViewFactor } from './viewFactor';
 
@@ -52,6 +52,8 @@ const corner: Corner = {
     weighedMass: null,
     onePiece: true,
     hatConductance: 6,
+    neckLength: 0.034,
+    neckThickness: 0.0065,
     hatMass: 2,
     hatSpecificHeat: 500,
   },
@@ -215,9 +217,57 @@ describe('network of a corner', () => {
     expect(pads).toBeCloseTo(2 * 0.007 * 0.01 * 2600 * 950, 6);
   });
 
+  it('carries a one-piece bell on one cheek’s inner edge, by the neck’s length and section', () => {
+    const onePiece = { ...corner, rotor: { ...corner.rotor, hatConductance: null } };
+    const { rotor } = onePiece;
+    const [outer, inner] = [rotor.outerDiameter / 2, rotor.innerDiameter / 2];
+    const { cheek } = rotorGeometry(rotor);
+    // A ring that gives up heat evenly stored to its inner edge, cell by cell: mean less edge for 1 W and 1 W/(m·K).
+    const cells = 4000;
+    const width = (outer - inner) / cells;
+    let [t, mean] = [0, 0];
+    for (let i = 0; i < cells; i++) {
+      const r = inner + (i + 0.5) * width;
+      const flow = (outer ** 2 - r ** 2) / (outer ** 2 - inner ** 2);
+      const rise = (flow * width) / (2 * Math.PI * r * cheek);
+      mean += ((t + rise / 2) * 2 * r * width) / (outer ** 2 - inner ** 2);
+      t += rise;
+    }
+    const neck = rotor.neckLength / (Math.PI * rotor.innerDiameter * rotor.neckThickness);
+    expect(wayToHat(rotor) / (neck + mean)).toBeCloseTo(1, 4);
+    const { network } = cornerNetwork(onePiece, 297, 101_325);
+    const link = network.links.find(
+      (l) => network.nodes[l.to]?.name === 'hat' && network.nodes[l.from].name === 'cheek 5',
+    );
+    expect((link?.coefficient ?? 0) * (neck + mean)).toBeCloseTo(1, 4);
+    expect(link?.factor).toBe(rotor.material.conductivity);
+    // A longer or thinner neck holds the heat in the ring.
+    expect(wayToHat({ ...rotor, neckLength: 0.06 })).toBeGreaterThan(wayToHat(rotor));
+    expect(wayToHat({ ...rotor, neckThickness: 0.004 })).toBeGreaterThan(wayToHat(rotor));
+  });
+
+  it('cools by its outer and inner edge, which no pad covers', () => {
+    const { rotor } = corner;
+    const { cheek } = rotorGeometry(rotor);
+    // Both edges of both cheeks by hand, m²; a one-piece rotor’s neck joins one of the inner ones.
+    const outer = Math.PI * 2 * cheek * rotor.outerDiameter;
+    const inner = Math.PI * 2 * cheek * rotor.innerDiameter;
+    expect(edgeAreas(rotor).outer).toBeCloseTo(outer, 12);
+    expect(edgeAreas(rotor).inner).toBeCloseTo(inner, 12);
+    const joined = edgeAreas({ ...rotor, hatConductance: null }).inner;
+    expect(inner - joined).toBeCloseTo(Math.PI * rotor.innerDiameter * 0.0065, 12);
+    const cooled = (channel: number) =>
+      links
+        .filter((l) => l.to === -1 && l.channel === channel && nodes[l.from].name === 'cheek 5')
+        .reduce((sum, l) => sum + l.coefficient, 0);
+    expect(cooled(CHANNEL.face)).toBeCloseTo(outer + 0.5 * inner, 12);
+    const radiating = links.find((l) => l.to === -1 && l.radiation > 0 && nodes[l.from].name === 'cheek 5');
+    expect(radiating?.radiation).toBeCloseTo(rotor.material.emissivity * 5.670374419e-8 * 0.75 * outer, 12);
+  });
+
   it('joins its parts by the conductances it was given', () => {
     const coefficient = (a: string, b: string) => between(a, b).reduce((sum, l) => sum + l.coefficient, 0);
-    expect(coefficient('vanes', 'hat')).toBe(corner.rotor.hatConductance);
+    expect(coefficient('cheek 5', 'hat')).toBe(corner.rotor.hatConductance);
     const path = 1 / (1 / coefficient('plate', 'pistons') + 1 / coefficient('pistons', 'fluid'));
     expect(path).toBeCloseTo(corner.caliper.plateToFluid, 9);
     // A cheek in series is the conductance of its whole thickness.

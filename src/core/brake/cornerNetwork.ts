@@ -9,6 +9,7 @@ import {
   CALIPER_TO_UPRIGHT,
   CONTACT_CONDUCTANCE,
   DRUM_LEAKAGE_TO_AIR,
+  DRUM_TO_WEB,
   FLUID_HEAT,
   FLUID_TO_HOSE,
   HAT_TO_HUB,
@@ -34,6 +35,7 @@ import {
 import { rotorHeatShare } from './partition';
 import { type Corner, rubbedMaterial } from './parts';
 import { discRing, drumRing, forcedConvection, type Ring, type Surroundings, slabPoints } from './ring';
+import { wayToHat } from './rotorGeometry';
 import { discViewFactor } from './viewFactor';
 
 /** A corner's network and where its parts lie in it. Both faces, pads and cheeks are lumped as one by symmetry. */
@@ -146,7 +148,13 @@ function wheelEnd(
     drum ? 'drum web' : 'hat',
     drum ? drum.webMass * STEEL_HEAT : rotor.hatMass * rotor.hatSpecificHeat,
   );
-  build.link(ring.end, hat, drum ? 6 : rotor.hatConductance);
+  const { ringToHat } = constants;
+  if (drum) build.link(ring.end, hat, DRUM_TO_WEB * ringToHat);
+  else if (rotor.hatConductance !== null) build.link(ring.middle, hat, rotor.hatConductance * ringToHat);
+  else {
+    const { conductivity } = rotor.material;
+    build.link(ring.middle, hat, ringToHat / wayToHat(rotor), CHANNEL.steady, conductivity);
+  }
   forcedConvection(build, hat, constants.hatArea * air.coolingFactor, film, 'air');
   build.link(hat, AMBIENT, constants.hatArea, CHANNEL.still, natural(0.06), 'air');
   const hub = build.node('hub', HUB_MASS * STEEL_HEAT);

@@ -5,6 +5,7 @@ export const PAD_EMISSIVITY = 0.85;
 export const VIEW_TO_SURROUNDINGS = 0.75;
 export const VIEW_TO_CALIPER = 0.08;
 export const RING_AIR_TO_CALIPER = 0.25; // W/K, warm air dragged into the bridge
+export const DRUM_TO_WEB = 6; // W/K
 export const HAT_TO_HUB = 8; // W/K
 export const HUB_MASS = 4; // kg of steel: hub, bearing, studs
 export const HUB_AREA = 0.15; // m², the bolted wheel's centre works as its fin
@@ -34,6 +35,8 @@ export interface NetworkConstants {
   readonly vaneConvection: number;
   /** Surface of the bell (hat) in the air, m² */
   readonly hatArea: number;
+  /** Factor on the conductance from ring to bell (hat), 1 */
+  readonly ringToHat: number;
   /** Dynamic heads that a duct's air loses at the opening it blows into, 1 to 2 */
   readonly ductInletLoss: number;
 }
@@ -43,5 +46,6 @@ export const DEFAULT_CONSTANTS: NetworkConstants = {
   faceConvection: 1,
   vaneConvection: 1,
   hatArea: 0.04,
+  ringToHat: 1,
   ductInletLoss: 1.5,
 };

@@ -53,8 +53,11 @@ export interface Rotor {
   /** Whole rotor on the scales, kg; null takes the mass from its measures */
   readonly weighedMass: number | null;
   readonly onePiece: boolean;
-  /** Ring to bell (hat), W/K */
-  readonly hatConductance: number;
+  /** Ring to bell (hat) through bobbins or pins, W/K; null where a neck of the rotor's own material joins them */
+  readonly hatConductance: number | null;
+  /** Neck between one cheek's inner edge and the bell: from the edge to the middle of the bell's wall, and its wall, m */
+  readonly neckLength: number;
+  readonly neckThickness: number;
   /** kg */
   readonly hatMass: number;
   /** J/(kg·K) */

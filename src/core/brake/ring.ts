@@ -5,13 +5,15 @@ import { CHANNEL } from './channels';
 import type { NodeName } from './groups';
 import { DRUM_INSIDE, VIEW_TO_SURROUNDINGS } from './networkConstants';
 import type { Corner } from './parts';
-import { drumGeometry, rotorGeometry } from './rotorGeometry';
+import { drumGeometry, edgeAreas, rotorGeometry } from './rotorGeometry';
 
 /** Where the rubbed ring or rim of a network lies. */
 export interface Ring {
   readonly start: number;
-  /** Last node of the ring, which the hat hangs on */
+  /** Last node of the ring */
   readonly end: number;
+  /** Node half-way through a cheek, which stands for its edges; the bell (hat) hangs on it. Of a drum the last one */
+  readonly middle: number;
   /** Swept area that pads leave free, m² */
   readonly free: number;
   readonly depth: Float64Array;
@@ -36,6 +38,8 @@ export function forcedConvection(
   build.link(node, AMBIENT, area, CHANNEL.faceLaminar, film.laminar, path);
 }
 
+/** Share of the faces' heat transfer that the inner edge has behind the bell (from memory). */
+const BEHIND_HAT = 0.5;
 /** Air that clings to both walls of a passage by natural convection, m (from memory). */
 const CLINGING = 0.006;
 
@@ -70,7 +74,16 @@ export function discRing(
   build.link(start, AMBIENT, free, CHANNEL.still, stillFace, 'faces');
   const view = VIEW_TO_SURROUNDINGS * (1 - 0.35 * air.shield);
   build.radiate(start, AMBIENT, material.emissivity * STEFAN_BOLTZMANN * view * free);
-  if (rotor.vaneGap <= 0) return { start, end: inner, free, depth: cheek.depth };
+  // Edges reach over the whole thickness, which is far closer together in temperature than they are with the air.
+  const middle = start + (points >> 1);
+  const { outer, inner: inside } = edgeAreas(rotor);
+  // The bell (hat) stands before the inner edge: half of the air, and nothing colder to see.
+  const edges = outer + BEHIND_HAT * inside;
+  forcedConvection(build, middle, edges * forced, film, 'air');
+  build.link(middle, AMBIENT, edges, CHANNEL.still, stillFace, 'air');
+  build.radiate(middle, AMBIENT, material.emissivity * STEFAN_BOLTZMANN * VIEW_TO_SURROUNDINGS * outer);
+  const found = { start, middle, free, depth: cheek.depth };
+  if (rotor.vaneGap <= 0) return { ...found, end: inner };
   const vanes = build.node('vanes', ring.vaneMass, material.specificHeat);
   // A fin that loses heat evenly is on average a third of its half length away from its root.
   const coefficient = (2 * ring.vaneSection) / (rotor.vaneGap / 6);
@@ -82,7 +95,7 @@ export function discRing(
   // Standing, air rises through about half of the passage, and through none that is narrower than what clings to its walls.
   const rises = 0.5 * Math.min(1, rotor.vaneGap / CLINGING);
   build.link(inner, AMBIENT, rises * ring.cheekWall, CHANNEL.still, stillFace, 'vanes');
-  return { start, end: vanes, free, depth: cheek.depth };
+  return { ...found, end: vanes };
 }
 
 /** Rim points from the rubbed inside outwards. What cools a drum is its outside; inside the air goes round with it. */
@@ -114,7 +127,7 @@ export function drumRing(
   build.link(outside, AMBIENT, outer, CHANNEL.still, natural(drum.innerDiameter), 'air');
   // Seen by the wheel's barrel, which takes about half of it away.
   build.radiate(outside, AMBIENT, 0.5 * material.emissivity * STEFAN_BOLTZMANN * outer);
-  return { start, end: outside, free, depth: rim.depth };
+  return { start, end: outside, middle: outside, free, depth: rim.depth };
 }
 
 /** Points through a slab, the last distance `lastOverFirst` times the first whatever their number. */

@@ -1,3 +1,4 @@
+import { log } from '../numeric';
 import type { Drum, Rotor } from './parts';
 
 export interface RotorGeometry {
@@ -88,6 +89,27 @@ function measure(rotor: Rotor): RotorGeometry {
     measuredMass,
     massFactor,
   };
+}
+
+/**
+ * Length over section of the way from a cheek's mean to the middle of the bell (hat), 1/m; times conductivity it conducts.
+ * Through the neck `L/(π·d·t)`; through the one cheek that carries the bell, from where heat is stored evenly to its inner
+ * edge, `(β·(β·ln(D/d) − ½) − ¼)/(2π·t_cheek)` with `β = D²/(D² − d²)` (steady conduction in a ring; own integration).
+ */
+export function wayToHat(rotor: Rotor): number {
+  const { outerDiameter: D, innerDiameter: d, neckLength, neckThickness } = rotor;
+  const { cheek } = rotorGeometry(rotor);
+  const beta = (D * D) / (D * D - d * d);
+  const ring = (beta * (beta * log(D / d) - 0.5) - 0.25) / (2 * Math.PI * cheek);
+  return neckLength / (Math.PI * d * neckThickness) + ring;
+}
+
+/** Outer and inner edges of both cheeks, m², the inner less where the neck of a one-piece rotor joins one of them. */
+export function edgeAreas(rotor: Rotor): { outer: number; inner: number } {
+  const { outerDiameter: D, innerDiameter: d, neckThickness } = rotor;
+  const { cheek } = rotorGeometry(rotor);
+  const joined = rotor.hatConductance === null ? Math.min(neckThickness, cheek) : 0;
+  return { outer: Math.PI * D * 2 * cheek, inner: Math.PI * d * (2 * cheek - joined) };
 }
 
 /** What is rubbed inside a drum and its outside, m², and the mass of its rim, kg; one wheel. */

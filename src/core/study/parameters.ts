@@ -176,10 +176,7 @@ export const PARAMETERS = {
     how: 'factor',
     bounds: [0.1, 5],
     prior: { low: 0.5, high: 2, source: 'from memory: bobbins and joints differ' },
-    act: onBoth(({ rotor, ...corner }, value) => ({
-      ...corner,
-      rotor: { ...rotor, hatConductance: rotor.hatConductance * value },
-    })),
+    act: onBoth(constant('ringToHat')),
   },
   hatArea: {
     how: 'factor',

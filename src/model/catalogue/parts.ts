@@ -1,6 +1,9 @@
-/** Ring to bell (hat), W/K, and heat capacity of the hat, by how the ring is mounted (from memory). */
+/**
+ * Ring to bell (hat) through bobbins, W/K (null where the neck's measures say), and heat capacity of the hat, by how the
+ * ring is mounted (from memory).
+ */
 export const MOUNTINGS = {
-  'one-piece': { name: 'One-piece', hatConductance: 6.5, hatSpecificHeat: 500 },
+  'one-piece': { name: 'One-piece', hatConductance: null, hatSpecificHeat: 500 },
   floating: { name: 'Floating on an aluminium bell', hatConductance: 1.2, hatSpecificHeat: 900 },
 } as const;
 

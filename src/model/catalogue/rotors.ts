@@ -11,6 +11,8 @@ const plainFace = {
   slotWidthMm: 1.5,
   slotDepthMm: 1,
   weighedKg: null,
+  neckLengthMm: 12,
+  neckThicknessMm: 6.5,
 } satisfies Partial<Rotor>;
 const solid = {
   vaneGapMm: 0,

@@ -166,7 +166,6 @@ function from4(project: Loose): Loose {
   };
 }
 
-/** Version 5 began every day with cold brakes and kept none. */
 /** What version 6 calls by the field's terms. */
 const NAMES_6: Readonly<Record<string, string>> = {
   brakingCommitmentPercent: 'brakingGripUsedPercent',
@@ -180,6 +179,7 @@ const NAMES_6: Readonly<Record<string, string>> = {
 const renamed = (value: unknown): Loose =>
   Object.fromEntries(Object.entries(record(value)).map(([key, kept]) => [NAMES_6[key] ?? key, kept]));
 
+/** Version 5 began every day with cold brakes and kept none. */
 function from5(project: Loose): Loose {
   return {
     ...project,
@@ -195,11 +195,7 @@ function from5(project: Loose): Loose {
       ...circuit,
       layout: withZones(record(circuit.layout)),
     })),
-    plans: list(project.plans, (plan) => ({
-      start: { kind: 'cold' },
-      ...renamed(plan),
-      uncertain: withEveryRange(record(plan.uncertain)),
-    })),
+    plans: list(project.plans, (plan) => ({ start: { kind: 'cold' }, ...renamed(plan) })),
   };
 }
 
@@ -208,17 +204,29 @@ function withZones({ stops, ...layout }: Loose): Loose {
   return layout.kind === 'stops' ? { ...layout, kind: 'zones', zones: stops } : layout;
 }
 
-/** Ranges of what version 5 did not draw: known, and not used. */
-function withEveryRange(uncertain: Loose): Loose {
+/** Ranges of what was not drawn when a file was written, of whatever version: known, and not used. */
+function withEveryRange(plan: Loose): Loose {
+  if (!plan.uncertain) return plan;
+  const uncertain = record(plan.uncertain);
   const unused = Object.entries(DEFAULT_UNCERTAIN.ranges).map(([id, range]) => [
     id,
     { ...range, use: false },
   ]);
-  return { ...uncertain, ranges: { ...Object.fromEntries(unused), ...record(uncertain.ranges) } };
+  return {
+    ...plan,
+    uncertain: { ...uncertain, ranges: { ...Object.fromEntries(unused), ...record(uncertain.ranges) } },
+  };
 }
+
+/** Neck of a one-piece rotor, of which older versions knew one conductance for all. */
+const NECK_7 = { neckLengthMm: 12, neckThicknessMm: 6.5 };
 
 /** Version 6 had every engine's power whatever the air; a car that recovers is taken to be electric. */
 function from6(project: Loose): Loose {
+  const axle = (value: unknown) => {
+    const own = record(value);
+    return { ...own, rotor: { ...NECK_7, ...record(own.rotor) } };
+  };
   return {
     ...project,
     version: 7,
@@ -229,7 +237,12 @@ function from6(project: Loose): Loose {
       ...car,
       fluid: { freeWater: false, ...record(car.fluid) },
       recovery: car.recovery ? { derating: [], ...record(car.recovery) } : car.recovery,
+      front: axle(car.front),
+      rear: axle(car.rear),
     })),
+    parts: list(project.parts, (part) =>
+      part.kind === 'rotor' ? { ...part, values: { ...NECK_7, ...record(part.values) } } : part,
+    ),
   };
 }
 
@@ -240,5 +253,6 @@ export function migrate(project: Loose): Loose {
   const fourth = third.version === 3 ? from3(third) : third;
   const fifth = fourth.version === 4 ? from4(fourth) : fourth;
   const sixth = fifth.version === 5 ? from5(fifth) : fifth;
-  return sixth.version === 6 ? from6(sixth) : sixth;
+  const seventh = sixth.version === 6 ? from6(sixth) : sixth;
+  return { ...seventh, plans: list(seventh.plans, withEveryRange) };
 }

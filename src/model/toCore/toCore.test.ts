@@ -235,6 +235,9 @@ describe('catalogue', () => {
   it('gives a floating ring far less contact with its hat than a one-piece', () => {
     const front = setup.car.front;
     const floating = cornerOf({ ...front, rotor: { ...front.rotor, mounting: 'floating' } });
-    expect(floating.rotor.hatConductance).toBeLessThan(0.3 * cornerOf(front).rotor.hatConductance);
+    expect(floating.rotor.hatConductance).toBe(1.2);
+    expect(cornerOf(front).rotor.hatConductance).toBeNull();
+    const rotor = { ...front.rotor, neckLengthMm: 20, depthMm: 50, neckThicknessMm: 7 };
+    expect(cornerOf({ ...front, rotor }).rotor).toMatchObject({ neckLength: 0.045, neckThickness: 0.007 });
   });
 });

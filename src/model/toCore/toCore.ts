@@ -124,6 +124,9 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       weighedMass: rotor.weighedKg,
       onePiece: rotor.mounting === 'one-piece',
       hatConductance: mounting.hatConductance,
+      // The bell is one mass at the middle of its wall.
+      neckLength: toSi(rotor.neckLengthMm + rotor.depthMm / 2, 'smallLength'),
+      neckThickness: toSi(rotor.neckThicknessMm, 'smallLength'),
       hatMass: rotor.hatMassKg,
       hatSpecificHeat: mounting.hatSpecificHeat,
     },

@@ -169,7 +169,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
         facts.brakes.drum
           ? '6 W/K (from memory)'
           : facts.brakes.rotor.mounting === 'one-piece'
-            ? '6.5 W/K, one-piece (from memory)'
+            ? `through a neck of ${formatQuantity(facts.brakes.rotor.neckLengthMm, 'smallLength', facts.units)} and its wall of ${formatQuantity(facts.brakes.rotor.neckThicknessMm, 'smallLength', facts.units)}`
             : '1.2 W/K, floating (from memory)',
       ],
     ],
