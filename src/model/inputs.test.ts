@@ -9,7 +9,6 @@ import {
   type DayResult,
   exposedTemperature,
   failureCases,
-  lapHeat,
   latinHypercube,
   simulateDay,
   wheelClearances,

@@ -203,7 +203,9 @@ function PadSection({ editing, axle }: AxleProps) {
         onChange={set(['caliper', 'pistons'], 'pistons')}
         note={say.pathBackingPlateFluid}
       />
-      {['massKg', 'wettedAreaCm2', 'fluidKg', 'sealLimitC'].map((key) => field('caliper', key))}
+      {['pistonWallMm', 'massKg', 'wettedAreaCm2', 'fluidKg', 'sealLimitC'].map((key) =>
+        field('caliper', key),
+      )}
     </Section>
   );
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recordFigure } from '../../../tests/support/validation';
+import { PISTONS } from '../../model/catalogue/parts';
 import { airProperties, standardPressure } from '../air';
 import { saturationPressure } from '../air/atmosphere';
 import { ZERO_CELSIUS } from '../constants';
@@ -14,6 +15,7 @@ import { frictionAt, GLAZED_LOSS, glazeAfter } from './friction';
 import { DEFAULT_CONSTANTS } from './networkConstants';
 import { rotorHeatShare } from './partition';
 import type { Corner } from './parts';
+import { pistonPath } from './pistons';
 import { drumGeometry, edgeAreas, rotorGeometry, wayToHat } from './rotorGeometry';
 import { diameterGrowth, faceStress, fatigueDamage, surfaceConcentration } from './strain';
 import { discViewFactor } from './viewFactor';
@@ -82,8 +84,7 @@ const corner: Corner = {
     mass: 4,
     specificHeat: 900,
     wettedArea: 0.12,
-    plateToFluid: 0.8,
-    pistonCapacity: 170,
+    pistons: { contact: 5, wall: 3, toFluid: 1, toBody: 5, rimCapacity: 70, endCapacity: 100 },
     plateToBody: 0.6,
     fluidToBody: 2.5,
     fluidMass: 0.05,
@@ -265,11 +266,38 @@ describe('network of a corner', () => {
     expect(radiating?.radiation).toBeCloseTo(rotor.material.emissivity * 5.670374419e-8 * 0.75 * outer, 12);
   });
 
+  it('has a way to the fluid by number, wall and material of its pistons, one side’s of a sliding caliper', () => {
+    const steel = { wall: 0.004, conductivity: 45, heat: 3.77e6, cap: 0 };
+    const four = pistonPath({ ...steel, diameters: [0.036, 0.036, 0.036, 0.036] });
+    // By hand: walls π·32·4 mm² each, ends π/4·36² mm².
+    expect(four.contact).toBeCloseTo(3000 * 4 * Math.PI * 0.032 * 0.004, 9);
+    expect(four.wall).toBeCloseTo((45 * 4 * Math.PI * 0.032 * 0.004) / 0.025, 9);
+    expect(four.toFluid).toBeCloseTo(250 * 4 * (Math.PI / 4) * 0.036 ** 2, 9);
+    expect(four.toBody).toBeCloseTo((0.15 * 4 * Math.PI * 0.036 * 0.008) / 1e-4, 9);
+    expect(four.toFluid).toBeGreaterThan(0.9);
+    expect(four.toFluid).toBeLessThan(1.1);
+    const whole = (p: typeof four) => 1 / (1 / p.contact + 1 / p.wall + 1 / p.toFluid);
+    const one = pistonPath({ ...steel, diameters: [0.036] });
+    expect(whole(four) / whole(one)).toBeCloseTo(4, 9);
+    // Materials in their order, within 0.2 to 1.5 W/K of four pistons (physics.md section 9).
+    const made = (material: keyof typeof PISTONS) => {
+      const { wallMm, name: _, ...rest } = PISTONS[material];
+      return whole(pistonPath({ ...rest, wall: wallMm * 1e-3, diameters: [0.036, 0.036, 0.036, 0.036] }));
+    };
+    const order = (['titanium-capped', 'stainless', 'steel', 'aluminium'] as const).map(made);
+    expect([...order].sort((a, b) => a - b)).toEqual(order);
+    expect(order[0]).toBeGreaterThan(0.2);
+    expect(order[3]).toBeLessThan(1.5);
+  });
+
   it('joins its parts by the conductances it was given', () => {
     const coefficient = (a: string, b: string) => between(a, b).reduce((sum, l) => sum + l.coefficient, 0);
     expect(coefficient('cheek 5', 'hat')).toBe(corner.rotor.hatConductance);
-    const path = 1 / (1 / coefficient('plate', 'pistons') + 1 / coefficient('pistons', 'fluid'));
-    expect(path).toBeCloseTo(corner.caliper.plateToFluid, 9);
+    const path =
+      1 / coefficient('plate', 'pistons') +
+      1 / coefficient('pistons', 'piston ends') +
+      1 / coefficient('piston ends', 'fluid');
+    expect(path).toBeCloseTo(1 / 5 + 1 / 3 + 1, 9);
     // A cheek in series is the conductance of its whole thickness.
     const ring = rotorGeometry(corner.rotor);
     let resistance = 0;

@@ -21,7 +21,6 @@ import {
   HUB_TO_UPRIGHT,
   PAD_EMISSIVITY,
   PISTON_TO_BODY,
-  PISTON_TO_FLUID,
   PLATE_FREE_SHARE,
   PLATE_TO_PAD,
   RELEASED_GAP,
@@ -102,7 +101,7 @@ export function cornerNetwork(
     : discRing(build, corner, cheekPoints, around);
   const { hat, hub, upright } = wheelEnd(build, corner, ring, around);
   const { padFace, plate } = padStack(build, corner, ring, padSlab);
-  const { piston, fluid, hose, body } = caliperNodes(build, corner, ring, { plate, upright });
+  const { piston, ends, fluid, hose, body } = caliperNodes(build, corner, ring, { plate, upright });
   build.source(ring.start, ringHeatShare);
   build.source(padFace, 1 - ringHeatShare);
   const ringCount = ring.end - ring.start + 1;
@@ -123,6 +122,7 @@ export function cornerNetwork(
       // A seal sits in the body and touches the piston.
       seal: [piston, body],
       caliper: [body],
+      fluidWall: [ends],
       fluid: [fluid],
       hose: [hose],
     },
@@ -203,17 +203,22 @@ function caliperNodes(
   { plate, upright }: { readonly plate: number; readonly upright: number },
 ) {
   const { rotor, pad, caliper, air, drum } = corner;
-  const piston = build.node('pistons', caliper.pistonCapacity);
+  const { pistons } = caliper;
+  const piston = build.node('pistons', pistons.rimCapacity);
+  const ends = build.node('piston ends', pistons.endCapacity);
   const fluid = build.node('fluid', caliper.fluidMass * FLUID_HEAT);
   const hose = build.node('hose fluid', caliper.hoseFluidMass * FLUID_HEAT);
   const bodyCapacity = caliper.mass * caliper.specificHeat;
   const body = build.node(drum ? 'wheel cylinder' : 'caliper', bodyCapacity);
-  // What the path from plate to fluid leaves for plate and piston once the fluid's own share is taken off.
-  const plateToPiston = inSeries(1 / (1 / caliper.plateToFluid - 1 / PISTON_TO_FLUID), pad.shimConductance);
-  build.link(plate, piston, plateToPiston, 0, null, 'contact');
+  const { plateToFluid } = corner.constants;
+  // Either half of the walls belongs to one of the pistons' two masses.
+  const rim = inSeries(pistons.contact, 2 * pistons.wall);
+  build.link(plate, piston, inSeries(plateToFluid * rim, pad.shimConductance), 0, null, 'contact');
+  build.link(piston, ends, plateToFluid * 2 * pistons.wall);
   build.link(plate, body, inSeries(caliper.plateToBody, pad.shimConductance), 0, null, 'contact');
-  build.link(piston, fluid, PISTON_TO_FLUID, 0, null, 'contact');
+  build.link(ends, fluid, plateToFluid * pistons.toFluid, 0, null, 'contact');
   build.link(piston, body, PISTON_TO_BODY, 0, null, 'contact');
+  build.link(ends, body, pistons.toBody, 0, null, 'contact');
   build.link(fluid, body, caliper.fluidToBody, 0, null, 'contact');
   build.link(fluid, hose, FLUID_TO_HOSE);
   build.link(hose, AMBIENT, HOSE_TO_AIR * air.coolingFactor, CHANNEL.caliper, null, 'air');
@@ -226,7 +231,7 @@ function caliperNodes(
     const view = discViewFactor(0.5 * rotor.outerDiameter, HOSE_DISTANCE);
     build.radiate(ring.start, hose, radiating * view * HOSE_SEEN * (1 - air.shield));
   }
-  return { piston, fluid, hose, body };
+  return { piston, ends, fluid, hose, body };
 }
 
 const inSeries = (a: number, b: number) => (b === Number.POSITIVE_INFINITY ? a : (a * b) / (a + b));

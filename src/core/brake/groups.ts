@@ -15,6 +15,7 @@ const NODES = {
   plate: 'plate',
   shoes: 'plate',
   pistons: 'pistons',
+  'piston ends': 'pistons',
   fluid: 'fluid',
   'hose fluid': 'fluid',
   caliper: 'caliper',
@@ -47,6 +48,7 @@ export const RECORDED_PARTS = [
   'piston',
   'seal',
   'caliper',
+  'fluidWall',
   'fluid',
   'hose',
 ] as const;

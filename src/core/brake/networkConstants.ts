@@ -18,7 +18,6 @@ export const STEEL_HEAT = 480; // J/(kg·K)
 export const STEEL_DENSITY = 7850; // kg/m³
 export const FLUID_HEAT = 2300; // J/(kg·K), glycol fluids
 export const PLATE_TO_PAD = 8000; // W/(m²·K), bonded joint
-export const PISTON_TO_FLUID = 4; // W/K, all pistons wetted behind
 export const PISTON_TO_BODY = 0.15; // W/K through seals and bore gap
 export const FLUID_TO_HOSE = 0.3; // W/K, fluid that goes to and fro with each braking zone
 export const HOSE_TO_AIR = 0.004; // m² of hose near its fitting
@@ -37,6 +36,8 @@ export interface NetworkConstants {
   readonly hatArea: number;
   /** Factor on the conductance from ring to bell (hat), 1 */
   readonly ringToHat: number;
+  /** Factor on every conductance from pad backing plate through the pistons to the fluid, 1 */
+  readonly plateToFluid: number;
   /** Dynamic heads that a duct's air loses at the opening it blows into, 1 to 2 */
   readonly ductInletLoss: number;
 }
@@ -47,5 +48,6 @@ export const DEFAULT_CONSTANTS: NetworkConstants = {
   vaneConvection: 1,
   hatArea: 0.04,
   ringToHat: 1,
+  plateToFluid: 1,
   ductInletLoss: 1.5,
 };

@@ -1,5 +1,6 @@
 import type { PointTable, UniformTable } from '../numeric';
 import type { NetworkConstants } from './networkConstants';
+import type { PistonPath } from './pistons';
 
 /** A rotor material. All SI; tables over temperature in K. */
 export interface RotorMaterial {
@@ -118,10 +119,7 @@ export interface Caliper {
   readonly specificHeat: number;
   /** Surface in the air, m² */
   readonly wettedArea: number;
-  /** Plate to fluid through all pistons, without a shim, W/K */
-  readonly plateToFluid: number;
-  /** Heat capacity of all pistons, J/K */
-  readonly pistonCapacity: number;
+  readonly pistons: PistonPath;
   /** Plate to body, W/K */
   readonly plateToBody: number;
   /** Fluid to body, W/K */

@@ -64,6 +64,15 @@ const HEAT = [
     source: 'the caliper',
   },
   {
+    // Vapour forms at the wetted wall; in colder fluid around it the bubbles fall in again.
+    part: 'fluidWall',
+    end: 'hot',
+    reads: ['fluidWall'],
+    limit: (_, axle) => axle.boilingPoint,
+    endsTheDrive: false,
+    source: 'class, age and water, or as measured',
+  },
+  {
     part: 'fluid',
     end: 'hot',
     reads: ['fluid', 'hose'],

@@ -157,11 +157,7 @@ export const PARAMETERS = {
     how: 'factor',
     bounds: [0.1, 5],
     prior: { low: 0.5, high: 2, source: 'from memory: no handbook gives it' },
-    // The pistons' own path into the fluid bounds what plate and piston together can have.
-    act: onBoth(({ caliper, ...corner }, value) => ({
-      ...corner,
-      caliper: { ...caliper, plateToFluid: Math.min(3.9, caliper.plateToFluid * value) },
-    })),
+    act: onBoth(constant('plateToFluid')),
   },
   fluidToBody: {
     how: 'factor',

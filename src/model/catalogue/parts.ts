@@ -13,12 +13,15 @@ export const CALIPER_BODIES = {
   iron: { name: 'Cast iron', specificHeat: 520 },
 } as const;
 
-/** Pistons: plate to fluid through all of a caliper's, W/K, and their heat capacity, J/K (from memory). */
+/**
+ * Pistons: conductivity, W/(m·K), density times specific heat, J/(m³·K), insulating cap, m²·K/W, and a usual wall, mm
+ * (from memory).
+ */
 export const PISTONS = {
-  aluminium: { name: 'Aluminium', plateToFluid: 1.4, capacity: 135 },
-  steel: { name: 'Steel', plateToFluid: 0.8, capacity: 170 },
-  stainless: { name: 'Stainless, hollow', plateToFluid: 0.45, capacity: 125 },
-  'titanium-capped': { name: 'Titanium, capped', plateToFluid: 0.22, capacity: 112 },
+  aluminium: { name: 'Aluminium', conductivity: 150, heat: 2.43e6, cap: 0, wallMm: 5 },
+  steel: { name: 'Steel', conductivity: 45, heat: 3.77e6, cap: 0, wallMm: 4 },
+  stainless: { name: 'Stainless, hollow', conductivity: 16, heat: 3.95e6, cap: 0, wallMm: 2.5 },
+  'titanium-capped': { name: 'Titanium, capped', conductivity: 7, heat: 2.35e6, cap: 7.5e-4, wallMm: 3 },
 } as const;
 
 export const VANES = {

@@ -1,3 +1,4 @@
+import { PISTONS } from '../catalogue/parts';
 import { DEFAULT_UNCERTAIN } from '../schema/uncertain';
 
 type Loose = Record<string, unknown>;
@@ -221,11 +222,18 @@ function withEveryRange(plan: Loose): Loose {
 /** Neck of a one-piece rotor, of which older versions knew one conductance for all. */
 const NECK_7 = { neckLengthMm: 12, neckThicknessMm: 6.5 };
 
+/** A caliper with the wall of its pistons, of which older versions knew the material alone. */
+function walled(value: unknown): Loose {
+  const own = record(value);
+  const made = PISTONS[own.pistons as keyof typeof PISTONS];
+  return { pistonWallMm: made?.wallMm ?? PISTONS.steel.wallMm, ...own };
+}
+
 /** Version 6 had every engine's power whatever the air; a car that recovers is taken to be electric. */
 function from6(project: Loose): Loose {
   const axle = (value: unknown) => {
     const own = record(value);
-    return { ...own, rotor: { ...NECK_7, ...record(own.rotor) } };
+    return { ...own, rotor: { ...NECK_7, ...record(own.rotor) }, caliper: walled(own.caliper) };
   };
   return {
     ...project,
@@ -240,9 +248,10 @@ function from6(project: Loose): Loose {
       front: axle(car.front),
       rear: axle(car.rear),
     })),
-    parts: list(project.parts, (part) =>
-      part.kind === 'rotor' ? { ...part, values: { ...NECK_7, ...record(part.values) } } : part,
-    ),
+    parts: list(project.parts, (part) => {
+      if (part.kind === 'rotor') return { ...part, values: { ...NECK_7, ...record(part.values) } };
+      return part.kind === 'caliper' ? { ...part, values: walled(part.values) } : part;
+    }),
   };
 }
 

@@ -61,6 +61,15 @@ export const caliperSchema = z.strictObject({
   }),
   body: z.enum(['aluminium', 'iron']).meta({ title: 'Body' }),
   pistons: z.enum(['aluminium', 'steel', 'stainless', 'titanium-capped']).meta({ title: 'Pistons' }),
+  pistonWallMm: numberField({
+    title: 'Piston wall',
+    quantity: 'smallLength',
+    min: 1,
+    max: 20,
+    usual: [2, 6],
+    step: 0.5,
+    description: 'Wall of the cup that stands on the pad: with the material the way of heat into the fluid.',
+  }),
   massKg: numberField({
     title: 'Caliper mass',
     quantity: 'mass',

@@ -7,6 +7,7 @@ import {
   type DayInput,
   DEFAULT_CONSTANTS,
   type Leg,
+  pistonPath,
   pointTable,
   pressureOf,
   type Side,
@@ -98,6 +99,12 @@ export function fluidBoilingPointC(car: Car, parts: readonly Part[] = []): numbe
   );
 }
 
+/** Diameters of all pistons that press at one wheel, mm: of a sliding caliper one side's, of a wheel cylinder two. */
+function pressing({ caliper, drum }: AxleBrakes): readonly number[] {
+  if (drum) return [drum.cylinderMm, drum.cylinderMm];
+  return caliper.kind === 'sliding' ? caliper.pistonsMm : [...caliper.pistonsMm, ...caliper.pistonsMm];
+}
+
 /** One wheel's brake of an axle in SI. */
 export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly Part[] = []): Corner {
   const { rotor, drum, caliper } = axle;
@@ -158,8 +165,13 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       mass: caliper.massKg,
       specificHeat: CALIPER_BODIES[caliper.body].specificHeat,
       wettedArea: toSi(caliper.wettedAreaCm2, 'area'),
-      plateToFluid: pistons.plateToFluid,
-      pistonCapacity: pistons.capacity,
+      pistons: pistonPath({
+        diameters: pressing(axle).map((mm) => toSi(mm, 'smallLength')),
+        wall: toSi(caliper.pistonWallMm, 'smallLength'),
+        conductivity: pistons.conductivity,
+        heat: pistons.heat,
+        cap: pistons.cap,
+      }),
       plateToBody: 0.6,
       fluidToBody: 2.5,
       fluidMass: caliper.fluidKg,

@@ -91,7 +91,7 @@ export const pad = (facts: Facts): Input[] => [
 export const caliper = ({ brakes, units }: Facts): Input[] => [
   [
     'Pistons',
-    `${PISTONS[brakes.caliper.pistons].name}, ${PISTONS[brakes.caliper.pistons].plateToFluid} W/K from backing plate to fluid (from memory)`,
+    `${PISTONS[brakes.caliper.pistons].name}, wall ${formatQuantity(brakes.caliper.pistonWallMm, 'smallLength', units)}, ${brakes.caliper.kind} caliper`,
   ],
   ['Shim or cap', SHIMS[brakes.shim].name],
   [

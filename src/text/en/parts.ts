@@ -13,6 +13,7 @@ export const PART_NAMES: Readonly<Record<RecordedPart, { readonly title: string;
   piston: { title: 'Pistons', name: 'pistons' },
   seal: { title: 'Caliper seals', name: 'caliper seals' },
   caliper: { title: 'Caliper body', name: 'caliper body' },
+  fluidWall: { title: 'Fluid at the pistons', name: 'fluid at the pistons' },
   fluid: { title: 'Fluid', name: 'fluid' },
   hose: { title: 'Fluid in the hose', name: 'fluid in the hose' },
 };
@@ -64,6 +65,14 @@ export const LIMIT_TEXT: Readonly<Record<LimitedPart | ForcePart, LimitWords>> =
     plural: true,
     limit: 'rating',
     means: 'Seals harden, then weep or drag.',
+  },
+  fluidWall: {
+    title: 'Fluid at the pistons',
+    name: 'brake fluid at the pistons',
+    plural: false,
+    limit: 'boiling point',
+    means:
+      'Bubbles form on the pistons’ wetted ends first; the pedal gets soft before the fluid boils throughout.',
   },
   fluid: {
     title: 'Fluid',

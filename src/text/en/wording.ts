@@ -204,7 +204,7 @@ function partWords(margin: Margin | ForceMargin, units: UnitChoice) {
 function passedText(margin: Margin | ForceMargin, { fade }: Told, units: UnitChoice): string {
   const { part, limit, words } = partWords(margin, units);
   if (margin.part === 'travel') return 'The pedal reaches the floor';
-  if (margin.part === 'fluid') return `The ${part} boils: over ${limit}`;
+  if (margin.part === 'fluid' || margin.part === 'fluidWall') return `The ${part} boils: over ${limit}`;
   if (margin.part === 'pedal' && fade?.extraDistance === null && fade.longest.time === margin.passed?.time) {
     return `The car does not stop with all the driver’s ${limitText('pedal', margin.limit, units)}:`;
   }
