@@ -1,7 +1,7 @@
 import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { demoProject } from '../../demo/project';
-import { type DayInput, type DayResult, networkRun, simulateDay, WHEELS } from '../core';
+import { type DayInput, type DayResult, judgedDay, networkRun, WHEELS } from '../core';
 import {
   dayInput,
   LARGEST_FILE,
@@ -147,7 +147,7 @@ function run(args: readonly string[], print: (text: string) => void): number {
 /** The day, or in words why it cannot be driven. */
 function computed(input: DayInput): DayResult {
   try {
-    return simulateDay(input);
+    return judgedDay(input);
   } catch (error) {
     if (error instanceof RangeError) throw new CliError(`the plan cannot be computed: ${error.message}`);
     throw error;

@@ -13,8 +13,8 @@ import {
   failureCases,
   fastestPlan,
   hotStop,
+  judgedDay,
   moistAirDensity,
-  movedBy,
   type Outlook,
   outlook,
   type ProcedureResult,
@@ -26,6 +26,7 @@ import {
   type Severity,
   severityOf,
   simulateDay,
+  withCooling,
 } from '../core';
 import { type DocumentResult, dayInput, type Project, readDocument, type Setup } from '../model';
 import {
@@ -47,12 +48,13 @@ export type Procedures = Readonly<Record<'cold' | 'hot' | 'repeated', ProcedureR
 /** Everything heavy the page asks for. */
 const engine = {
   simulate(input: DayInput): DayResult {
-    const result = simulateDay(input);
+    const result = judgedDay(input);
     return Comlink.transfer(result, buffersOf(result));
   },
   /** The same day with all forced cooling multiplied by a factor. */
   simulateCooled(input: DayInput, coolingFactor: number): DayResult {
-    return engine.simulate(movedBy(input, { frontCooling: coolingFactor, rearCooling: coolingFactor }));
+    const result = simulateDay(withCooling(input, coolingFactor));
+    return Comlink.transfer(result, buffersOf(result));
   },
   /** How long a session can go on; takes a second or more. */
   outlook(input: DayInput, session: number): Outlook {

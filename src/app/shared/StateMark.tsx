@@ -1,4 +1,4 @@
-import type { Verdict } from '../../core';
+import { type ForceMargin, isClose, type Margin, type Verdict } from '../../core';
 
 const TITLES: Record<Verdict['kind'], string> = {
   'over-limit': 'Over limit',
@@ -34,6 +34,7 @@ export function StateMark({ kind, className = '' }: { kind: Verdict['kind']; cla
 }
 
 /** The state of one margin. */
-export function marginState(share: number, passed: boolean): Verdict['kind'] {
-  return passed ? 'over-limit' : share < 0.12 ? 'close' : 'within-limits';
+export function marginState(margin: Margin | ForceMargin): Verdict['kind'] {
+  if (margin.passed) return 'over-limit';
+  return isClose(margin) ? 'close' : 'within-limits';
 }

@@ -48,6 +48,7 @@ export function dayForces(
         margin: left,
         share: left / limit,
         passed: first ? moment(first) : null,
+        lessCooling: null,
       },
     ];
   };

@@ -3,6 +3,7 @@ export { simulateDay } from './day';
 export { type Failure, type FailureCase, failureCases, MODEST } from './failure';
 export { type FlowEnd, flowsAt, type HeatBalance, heatBalance, nodesAt, type PartFlow } from './flows';
 export { hottestLap } from './hottestLap';
+export { judgedDay, withCooling } from './judgedDay';
 export {
   endsTheDrive,
   FOOT_LIMITS,
@@ -13,6 +14,7 @@ export {
   isCold,
   type LimitedPart,
 } from './limits';
+export { isClose } from './margins';
 export { marginsFrom } from './marginsFrom';
 export { type ExportedTable, type NetworkRun, networkOf, networkRun } from './networkRun';
 export { type Outlook, outlook } from './outlook';

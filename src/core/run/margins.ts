@@ -13,8 +13,18 @@ import type {
   Verdict,
 } from './result';
 
-/** A margin under this share of the rise is called close: cooling alone is uncertain by ±30 %. */
+/** A margin under this share of the rise is called close where it was not driven with less cooling. */
 const CLOSE_SHARE = 0.12;
+
+/**
+ * Whether a limit that is kept is close: with 0.7 times the cooling, which nobody knows better of brakes that were not
+ * measured, it is passed.
+ */
+export const isClose = ({
+  share,
+  lessCooling,
+}: Pick<Margin | ForceMargin, 'share' | 'lessCooling'>): boolean =>
+  lessCooling === null ? share < CLOSE_SHARE : lessCooling < 0;
 
 /** Where a sample lies in the day. */
 export function momentAt(
@@ -89,6 +99,7 @@ export function dayMargins(
           margin: limit - value,
           share: (limit - value) / Math.max(1, limit - ambient(moment)),
           passed: first < 0 ? null : at(first),
+          lessCooling: null,
         };
       });
       const cold = COLD_LIMITS.flatMap(({ part, limit }) => {
@@ -153,7 +164,7 @@ function coldestBite(
   }
   if (!at) return null;
   const share = (worst - limit) / Math.max(1, limit - ambient(at));
-  return { ...where, worst, at, margin: worst - limit, share, passed };
+  return { ...where, worst, at, margin: worst - limit, share, passed, lessCooling: null };
 }
 
 /** Time at which a braking zone of a lap begins, s. */
@@ -204,8 +215,8 @@ const byTime = (a: Margin | ForceMargin, b: Margin | ForceMargin) =>
   (a.passed as Moment).time - (b.passed as Moment).time;
 
 /**
- * What ends the drive first, else what passes its limit first; else, when a pad is too cold at a braking point, that;
- * else what is closest by share of its rise.
+ * What ends the drive first, else what passes its limit first; else what is close to one; else, when a pad is too cold at a
+ * braking point, that; else what is closest by share of its rise.
  * @param unbraked why no hot lap brakes with friction, null where one does
  */
 export function verdictOf(
@@ -231,7 +242,8 @@ export function verdictOf(
   const closest = coldest(hot);
   // Pads that no hot lap uses are not too cold for it.
   if (unbraked) return { ...rest, kind: 'not-judged', margin: closest, coldBite: null };
+  const near = hot.filter(isClose);
+  if (near.length > 0) return { ...rest, kind: 'close', margin: coldest(near), coldBite };
   if (coldBite) return { ...rest, kind: 'below-working', margin: coldBite, coldBite };
-  const kind = closest.share < CLOSE_SHARE ? 'close' : 'within-limits';
-  return { ...rest, kind, margin: closest, coldBite };
+  return { ...rest, kind: 'within-limits', margin: closest, coldBite };
 }

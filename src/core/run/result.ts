@@ -85,6 +85,8 @@ export interface Margin {
   readonly share: number;
   /** First moment past the limit, null when it never is */
   readonly passed: Moment | null;
+  /** The margin with 0.7 times the cooling, K; null where that was not driven */
+  readonly lessCooling: number | null;
 }
 
 /** What is left of the driver's force (hot laps) or the pedal's travel at the worst braking zone; the share is of the limit. */
@@ -97,6 +99,8 @@ export interface ForceMargin {
   readonly margin: number;
   readonly share: number;
   readonly passed: Moment | null;
+  /** The margin with 0.7 times the cooling, N or m; null where that was not driven */
+  readonly lessCooling: number | null;
 }
 
 /** The braking zone at which least braking is in hand. */

@@ -3,9 +3,9 @@ import {
   type AxleName,
   type DaySummary,
   drumGeometry,
+  judgedDay,
   nominalShare,
   rotorGeometry,
-  simulateDay,
   summarise,
 } from '../../core';
 import { dayInput, type Setup } from '../../model';
@@ -29,7 +29,7 @@ export function assess(setup: Setup): Assessed {
     return cheekMass + vaneMass + rotor.hatMass;
   };
   return {
-    summary: summarise(input, simulateDay(input)),
+    summary: summarise(input, judgedDay(input)),
     frontShare: nominalShare(input.vehicle.brakes),
     rotorMass: Object.fromEntries(AXLES.map((axle) => [axle, mass(axle)])) as Record<AxleName, number>,
   };

@@ -1,11 +1,11 @@
 import {
   type Channel,
   type DayResult,
+  judgedDay,
   type LapTrace,
   lapHeat,
   loggedDay,
   type RecordedPart,
-  simulateDay,
   speedAt,
   type WheelName,
 } from '../../core';
@@ -93,14 +93,14 @@ const MEASURED: readonly (readonly [Channel, WheelName, RecordedPart])[] = [
 
 /**
  * Lays a log over a setup: laps, braking zones, temperatures, SI.
- * @throws RangeError as `simulateDay`
+ * @throws RangeError as `judgedDay`
  */
 export function analyseLog(prepared: PreparedLog, setup: Setup): LogAnalysis {
   const { log, input, pieces, ambient } = prepared;
   if (!pieces.some(isDriven)) {
     throw new RangeError(say.carStandsStillAll);
   }
-  const day = simulateDay(loggedDay(input, 'Log', pieces, ambient));
+  const day = judgedDay(loggedDay(input, 'Log', pieces, ambient));
   let lap = -1;
   const listed = pieces.map((piece): ListedPiece => {
     if (!isDriven(piece) || piece.kind === 'stand') {

@@ -273,7 +273,7 @@ export function verdictText(result: Told, units: UnitChoice): VerdictText {
   return verdict.kind === 'close'
     ? {
         state: 'Close to a limit',
-        sentence: `Everything stays within its limit in ${laps(hot)}, but it is close: ${closest}.`,
+        sentence: `Everything stays within its limit in ${laps(hot)}, but it is close: ${closest}${lessCoolingText(margin, units)}.`,
         notes,
       }
     : {
@@ -281,6 +281,13 @@ export function verdictText(result: Told, units: UnitChoice): VerdictText {
         sentence: `Everything stays within its limit in ${laps(hot)}. Closest: ${closest}.`,
         notes,
       };
+}
+
+/** How far a limit is passed with 0.7 times the cooling, as the rest of a sentence. */
+function lessCoolingText(margin: Margin | ForceMargin, units: UnitChoice): string {
+  const { lessCooling } = margin;
+  if (lessCooling === null || lessCooling >= 0) return '';
+  return `, and ${amountText({ ...margin, margin: lessCooling }, units)} over it with 30 % less cooling`;
 }
 
 /** Stands beside every verdict. */

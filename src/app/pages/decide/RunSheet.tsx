@@ -134,10 +134,7 @@ function Limits({ computed, units }: { computed: Computed; units: UnitChoice }) 
             <tr key={`${margin.axle}${margin.part}`} className="border-t border-rule">
               <th className="py-[1px] text-left font-[520]">
                 <span className="flex items-center gap-1">
-                  <StateMark
-                    kind={marginState(margin.share, margin.passed !== null)}
-                    className="h-[11px] w-[11px]"
-                  />
+                  <StateMark kind={marginState(margin)} className="h-[11px] w-[11px]" />
                   {margin.axle} {isCold(margin) ? 'cold bite' : LIMIT_TEXT[margin.part].name}
                 </span>
               </th>

@@ -104,7 +104,7 @@ function FootGauge({
   onSelect: (selection: Selection) => void;
 }) {
   const { fade } = computed.result;
-  const state = marginState(margin.share, margin.passed !== null);
+  const state = marginState(margin);
   const fill = state === 'over-limit' ? 'bg-over' : state === 'close' ? 'bg-close' : 'bg-act/70';
   const width = Math.min(100, Math.max(0, (margin.worst / margin.limit) * BAR));
   return (
@@ -165,7 +165,7 @@ function Gauge({
     const share = (celsius(m.worst) - ambient) / Math.max(1, celsius(m.limit) - ambient);
     return Math.min(100, Math.max(0, share * BAR));
   };
-  const state = marginState(margin.share, margin.passed !== null);
+  const state = marginState(margin);
   const when = momentText(margin.at, computed.result);
   const change = before ? margin.margin - before.margin : 0;
   const go = () => {
