@@ -13,6 +13,7 @@ export {
   type HotPart,
   isCold,
   type LimitedPart,
+  setsDuct,
 } from './limits';
 export { isClose } from './margins';
 export { marginsFrom } from './marginsFrom';

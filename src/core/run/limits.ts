@@ -17,6 +17,8 @@ interface HeatLimit<Part extends string = string> {
   readonly limit: (corner: Corner, axle: AxleInput) => number;
   /** Whether passing it on a lap ends the drive */
   readonly endsTheDrive: boolean;
+  /** Whether a duct may be chosen by it: not where the way of its heat is a guess */
+  readonly setsDuct: boolean;
   /** Where the limit comes from */
   readonly source: string;
 }
@@ -29,6 +31,7 @@ const HEAT = [
     reads: ['rotorFace'],
     limit: (corner) => rubbedMaterial(corner).faceLimit,
     endsTheDrive: false,
+    setsDuct: true,
     source: 'the material',
   },
   {
@@ -37,6 +40,7 @@ const HEAT = [
     reads: ['rotorBulk'],
     limit: (corner) => rubbedMaterial(corner).bulkLimit,
     endsTheDrive: false,
+    setsDuct: true,
     source: 'the material',
   },
   {
@@ -45,6 +49,7 @@ const HEAT = [
     reads: ['padFace'],
     limit: ({ pad }) => pad.limit,
     endsTheDrive: false,
+    setsDuct: true,
     source: 'the pad',
   },
   {
@@ -53,6 +58,7 @@ const HEAT = [
     reads: ['plate'],
     limit: ({ pad }) => pad.plateLimit,
     endsTheDrive: false,
+    setsDuct: true,
     source: 'the pad',
   },
   {
@@ -61,6 +67,7 @@ const HEAT = [
     reads: ['seal'],
     limit: ({ caliper }) => caliper.sealLimit,
     endsTheDrive: false,
+    setsDuct: true,
     source: 'the caliper',
   },
   {
@@ -70,6 +77,7 @@ const HEAT = [
     reads: ['fluidWall'],
     limit: (_, axle) => axle.boilingPoint,
     endsTheDrive: false,
+    setsDuct: true,
     source: 'class, age and water, or as measured',
   },
   {
@@ -78,6 +86,7 @@ const HEAT = [
     reads: ['fluid', 'hose'],
     limit: (_, axle) => axle.boilingPoint,
     endsTheDrive: true,
+    setsDuct: true,
     source: 'class, age and water, or as measured',
   },
   {
@@ -86,6 +95,7 @@ const HEAT = [
     reads: ['hub'],
     limit: () => HUB_LIMIT,
     endsTheDrive: false,
+    setsDuct: false,
     source: 'from memory',
   },
   {
@@ -94,6 +104,7 @@ const HEAT = [
     reads: ['padFace'],
     limit: ({ pad }) => pad.windowLow,
     endsTheDrive: false,
+    setsDuct: false,
     source: 'the pad',
   },
 ] as const satisfies readonly HeatLimit[];
@@ -148,6 +159,13 @@ const ENDING: ReadonlySet<string> = new Set(
 /** Whether passing a part's limit ends the drive: boiling fluid, a pedal on the floor. */
 export const endsTheDrive = ({ part }: { readonly part: LimitedPart | ForcePart }): boolean =>
   ENDING.has(part);
+
+const SETTING: ReadonlySet<string> = new Set(
+  HEAT_LIMITS.filter((limit) => limit.setsDuct).map(({ part }) => part),
+);
+
+/** Whether a duct may be chosen by a part's limit. */
+export const setsDuct = ({ part }: { readonly part: LimitedPart }): boolean => SETTING.has(part);
 
 const COLD: ReadonlySet<string> = new Set(COLD_LIMITS.map(({ part }) => part));
 

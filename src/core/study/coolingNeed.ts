@@ -3,15 +3,17 @@ import { lapTime } from '../lap';
 import { type DayResult, type LimitedPart, type Margin, simulateDay } from '../run';
 import { type DayInput, ductDragArea } from '../schedule';
 import { AreaSearch, LARGEST_DUCT } from './areaSearch';
-import { coldestBite, leastMargin } from './least';
+import { coldestBite, leastForDuct, leastGuessed } from './least';
 
 /** What one computed day says of an axle. */
 export interface AxlePoint {
   /** Open duct area to each of its wheels, m² */
   readonly area: number;
-  /** Limit with the fewest kelvin left, and how many, K */
+  /** Limit that sets the duct: the one with the fewest kelvin left, and how many, K */
   readonly part: LimitedPart;
   readonly margin: number;
+  /** The least of the limits whose heat's way is a guess, which set no duct */
+  readonly guessed: { readonly part: LimitedPart; readonly margin: number };
   /** Highest temperatures of the hotter wheel, K */
   readonly rotorFace: number;
   readonly rotorBulk: number;
@@ -97,7 +99,7 @@ interface Run {
 }
 
 /**
- * The duct area each axle needs so that every one of its limits keeps a margin over the planned day: both axles together
+ * The duct area each axle needs so that every one of its limits that may set a duct keeps a margin over the planned day: both axles together
  * by regula falsi (Illinois) on one run for both, no more than twenty runs in all. Each axle is judged with the other's
  * duct in place, since an axle that fades leaves its work to the other; one that no duct helps has the largest. Tape is
  * taken off for the search.
@@ -210,7 +212,8 @@ function curvesOf(
 }
 
 function pointOf(day: DayResult, axle: AxleName, area: number): AxlePoint {
-  const least = leastMargin(day, axle);
+  const least = leastForDuct(day, axle);
+  const guessed = leastGuessed(day, axle);
   const wheels = WHEELS.filter((wheel) => axleOf(wheel) === axle);
   const hottest = (part: 'rotorFace' | 'rotorBulk' | 'padFace' | 'fluid') =>
     Math.max(...wheels.map((wheel) => day.peaks[wheel][part]));
@@ -218,6 +221,7 @@ function pointOf(day: DayResult, axle: AxleName, area: number): AxlePoint {
     area,
     part: least.part,
     margin: least.margin,
+    guessed: { part: guessed.part, margin: guessed.margin },
     rotorFace: hottest('rotorFace'),
     rotorBulk: hottest('rotorBulk'),
     padFace: hottest('padFace'),
@@ -227,7 +231,7 @@ function pointOf(day: DayResult, axle: AxleName, area: number): AxlePoint {
 }
 
 function reasonOf(input: DayInput, name: AxleName, wish: number, bare: Run, full: Run): NoDuct {
-  const least = leastMargin(full.day, name);
+  const least = leastForDuct(full.day, name);
   const same = (margin: Margin) => margin.part === least.part && margin.axle === name;
   const before = Math.min(...bare.day.margins.filter(same).map((margin) => margin.margin));
   const gain = least.margin - before;

@@ -12,7 +12,7 @@ import { LARGEST_DUCT } from './areaSearch';
 import { type CoolingNeed, coolingNeed, withDuct } from './coolingNeed';
 import { zoneShares } from './evenShares';
 import { fastestPlan } from './fastestPlan';
-import { hotMargins, keepsAll, leastMargin } from './least';
+import { hotMargins, keepsAll, leastForDuct } from './least';
 import { padWear } from './padWear';
 import { summarise } from './summary';
 
@@ -31,6 +31,23 @@ const putIn = (input: DayInput, need: CoolingNeed): DayInput => ({
 });
 
 describe('cooling need', () => {
+  it('takes no duct from a limit whose heat’s way is a guess, and says which limit set it', () => {
+    // The wheel bearing behind a long straight of heat: its path from bell to hub is a guess.
+    const input = day(tarn);
+    const hot = { ...input, sessions: input.sessions.map((s) => ({ ...s, ambient: s.ambient + 10 })) };
+    const need = coolingNeed(hot, 60);
+    for (const axle of AXLES) {
+      const own = simulateDay(putIn(hot, need)).margins.filter((m) => m.axle === axle);
+      const hub = own.find((m) => m.part === 'hub')?.margin ?? Number.NaN;
+      expect(need[axle].at.guessed).toEqual({ part: 'hub', margin: expect.closeTo(hub, 6) });
+      expect(need[axle].at.part).not.toBe('hub');
+      const set = own.find((m) => m.part === need[axle].at.part);
+      expect(set?.margin).toBeCloseTo(need[axle].at.margin, 6);
+      const others = own.filter((m) => m.part !== 'hub' && m.part !== 'bite');
+      expect(Math.min(...others.map((m) => m.margin))).toBeCloseTo(need[axle].at.margin, 6);
+    }
+  });
+
   it('inverts the prediction: with the duct it found, the margin is the target within 1 K', () => {
     const cases: [DayInput, number][] = [
       [dayInput(setupOf(demoProject, 'plan-tarn-anvil')), 0],
@@ -43,7 +60,7 @@ describe('cooling need', () => {
       const need = coolingNeed(input, wish);
       const again = simulateDay(putIn(input, need));
       for (const axle of AXLES) {
-        const { margin } = leastMargin(again, axle);
+        const { margin } = leastForDuct(again, axle);
         if (need[axle].kind === 'none') expect(margin).toBeGreaterThanOrEqual(wish - 1);
         if (need[axle].kind !== 'found') continue;
         found += 1;
@@ -116,10 +133,13 @@ describe('cooling need', () => {
   it('says why no duct does it', () => {
     const wish = coolingNeed(day(tarn), 700);
     expect(wish.front).toMatchObject({ kind: 'impossible', area: LARGEST_DUCT, reason: { kind: 'wish' } });
-    const hub = coolingNeed(dayInput(setupOf(demoProject, 'plan-tarn-anvil')), 100);
-    expect(hub.front.reason).toMatchObject({ kind: 'other-way', part: 'hub' });
-    expect(hub.front.reason?.best).toBeLessThan(99);
-    expect(hub.front.reason?.gain).toBeGreaterThan(20);
+    // Through the pads: a fluid that boils low.
+    const fluid = day(tarn);
+    const boils = fluid.sessions[0].ambient + 90;
+    const wet = coolingNeed({ ...fluid, front: { ...fluid.front, boilingPoint: boils } }, 60);
+    expect(wet.front.reason).toMatchObject({ kind: 'other-way', part: 'fluidWall' });
+    expect(wet.front.reason?.best).toBeLessThan(59);
+    expect(wet.front.reason?.gain).toBeGreaterThan(20);
     const drum = coolingNeed(
       day(tarn, (car) => ({ ...car, rear: { ...car.rear, drum: STARTER_DRUM, padAreaCm2: 60 } })),
       260,

@@ -4,7 +4,7 @@ export type { ZoneShares } from './evenShares';
 export { type ExposedPart, exposedTemperature, type Protection } from './exposedPart';
 export { type FastestPlan, fastestPlan } from './fastestPlan';
 export { latinHypercube } from './latinHypercube';
-export { coldestBite, keepsAll, leastMargin } from './least';
+export { coldestBite, keepsAll, leastForDuct, leastMargin } from './least';
 export { moved, movedBy, PARAMETER_IDS, PARAMETERS, type ParameterId } from './parameters';
 export type { PlanOption } from './planner';
 export { CURVE_PARTS, type CurvePart, runLayout, writeRun } from './runRecord';

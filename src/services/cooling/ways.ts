@@ -8,6 +8,7 @@ import {
   type DaySummary,
   keepsAll,
   type Leg,
+  leastForDuct,
   leastMargin,
   type SessionPlan,
   simulateDay,
@@ -78,7 +79,7 @@ class WayFinder {
   ) {
     this.input = dayInput(setup);
     this.base = assess(setup);
-    this.short = AXLES.filter((axle) => leastMargin(this.base.summary, axle).margin < wish);
+    this.short = AXLES.filter((axle) => leastForDuct(this.base.summary, axle).margin < wish);
     this.discs = this.short.filter((axle) => !setup.car[axle].drum);
   }
 

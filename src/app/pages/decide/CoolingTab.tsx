@@ -118,6 +118,8 @@ function NeedPanel({ axle, need, setup }: { axle: AxleName; need: CoolingNeed; s
               own.kind === 'none' ? 'none' : 'it',
               marginWords({ axle, part: own.at.part, margin: own.at.margin }, units),
             )}{' '}
+        {own.at.guessed.margin < need.wish &&
+          `${say.guessSetsNoDuct(marginWords({ axle, ...own.at.guessed }, units))} `}
         {need[other].kind === 'impossible' && say.reckonedLargestDuct(other)}{' '}
         {now > 0
           ? say.carHas(

@@ -121,6 +121,7 @@ describe('words of a decision', () => {
       area: 0.03,
       part: 'padFace',
       margin: -14,
+      guessed: { part: 'hub', margin: 40 },
       rotorFace: 900,
       rotorBulk: 850,
       padFace: 980,

@@ -24,7 +24,11 @@ export const say = {
   drivingDayEverBetter: 'Driving the day with ever better ducts',
   predictionNoProofBrakes:
     'A prediction is no proof that brakes will hold. Uncalibrated, cooling is uncertain by about ±30 %: see “Uncertainty”. Ducts and hoses must clear wheel, steering and hot parts at full lock and full travel, and stay clear of moving parts; fit them to the rules of your event.',
-  withTheClosestIs: (which: string, value: string) => `With ${which} the closest is the ${value}.`,
+  withTheClosestIs: (which: string, value: string) =>
+    which === 'none'
+      ? `Without one the closest is the ${value}.`
+      : `Set by what is closest with it: the ${value}.`,
+  guessSetsNoDuct: (value: string) => `The ${value}; the way of its heat is a guess, so it sets no duct.`,
   reckonedLargestDuct: (other: string) => `Computed with the largest duct at the ${other}.`,
   carHas: (now: string, ending: string) => `The car has ${now}${ending}.`,
   carHasNone: 'The car has none.',
