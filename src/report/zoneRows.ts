@@ -6,6 +6,7 @@ import { celsius } from '../text/en';
 export interface WheelRow {
   readonly faceBeforeC: number;
   readonly facePeakC: number;
+  readonly bandPeakC: number;
   readonly faceAfterC: number;
   readonly bulkBeforeC: number;
   readonly bulkAfterC: number;
@@ -92,6 +93,7 @@ export const FORCE_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] 
 export const WHEEL_COLUMNS: readonly (readonly [keyof WheelRow, string, Quantity])[] = [
   ['faceBeforeC', 'surface before', 'temperature'],
   ['facePeakC', 'surface peak', 'temperature'],
+  ['bandPeakC', 'hottest band of the surface', 'temperature'],
   ['faceAfterC', 'surface after', 'temperature'],
   ['bulkBeforeC', 'core before', 'temperature'],
   ['bulkAfterC', 'core after', 'temperature'],
@@ -108,6 +110,7 @@ export function zoneRows(setup: Setup, result: DayResult, lapNumber: number): Zo
     return {
       faceBeforeC: celsius(heat.faceBefore),
       facePeakC: celsius(heat.facePeak),
+      bandPeakC: celsius(heat.bandPeak),
       faceAfterC: celsius(heat.faceAfter),
       bulkBeforeC: celsius(heat.bulkBefore),
       bulkAfterC: celsius(heat.bulkAfter),

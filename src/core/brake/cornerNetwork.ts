@@ -111,6 +111,8 @@ export function cornerNetwork(
     groups: network.nodes.map((node) => node.group as Group),
     recorded: {
       rotorFace: [ring.start],
+      // The face where it is hottest over the radius; the run adds what it has over the mean.
+      rotorBand: [ring.start],
       rotorBulk: Array.from({ length: ringCount }, (_, i) => ring.start + i),
       rotorInner: [ring.start + cheekPoints - 1],
       hat: [hat],

@@ -38,6 +38,7 @@ export function groupOfNode(name: string): Group | null {
 /** Parts whose temperatures are kept by name. Where each lies in a network is the network's `recorded`. */
 export const RECORDED_PARTS = [
   'rotorFace',
+  'rotorBand',
   'rotorBulk',
   'rotorInner',
   'hat',

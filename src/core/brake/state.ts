@@ -1,6 +1,7 @@
 import type { CornerNetwork } from './cornerNetwork';
 import { type Group, groupOfNode } from './groups';
 import type { Corner } from './parts';
+import { RADIAL_CELLS } from './radialBand';
 
 /**
  * All that a wheel's brake brings along from what was driven before. It starts a run and comes out of it, and it can be
@@ -9,6 +10,8 @@ import type { Corner } from './parts';
 export interface BrakeState {
   /** Temperature of every node of its network by the node's name, K */
   readonly temperatures: Readonly<Record<string, number>>;
+  /** What each cell over the disc's radius has over its mean, K; RADIAL_CELLS from the inside outwards */
+  readonly radial: readonly number[];
   /** Share of the pads that is glazed, 0 to 1 */
   readonly glaze: number;
   /** Friction material left on the inner and the outer pad, or on each shoe, m */
@@ -55,6 +58,7 @@ export function freshState(
   const { pad, rotor, drum } = corner;
   return {
     temperatures: Object.fromEntries(layout.network.nodes.map(({ name }) => [name, temperature])),
+    radial: new Array<number>(RADIAL_CELLS).fill(0),
     glaze: 0,
     padThickness: { inner: pad.thickness, outer: pad.thickness },
     rotorThickness: drum ? drum.rimThickness : rotor.thickness,
@@ -106,6 +110,12 @@ export function stateFault(layout: CornerNetwork, state: BrakeState): StateFault
   for (const [path, value] of Object.entries(thickness)) {
     if (!(value > 0 && value < Number.POSITIVE_INFINITY)) return { code: 'not positive', path, value };
   }
+  for (const [cell, value] of state.radial.entries()) {
+    if (!(Math.abs(value) <= HOTTEST)) return { code: 'out of range', path: `radial.${cell}`, value };
+  }
+  if (state.radial.length !== RADIAL_CELLS) {
+    return { code: 'out of range', path: 'radial', value: state.radial.length };
+  }
   const ranges = { glaze: [state.glaze, 1], water: [state.water, 100], damage: [state.damage, 1e6] } as const;
   for (const [path, [value, most]] of Object.entries(ranges)) {
     if (!(value >= 0 && value <= most)) return { code: 'out of range', path, value };
@@ -134,5 +144,7 @@ export function refitted(state: BrakeState, layout: CornerNetwork): BrakeState {
       .map(([, kelvin]) => kelvin);
     return [name, alike.length > 0 ? mean(alike) : all];
   });
-  return { ...state, temperatures: Object.fromEntries(temperatures) };
+  // Another disc is even over its radius.
+  const radial = new Array<number>(RADIAL_CELLS).fill(0);
+  return { ...state, radial, temperatures: Object.fromEntries(temperatures) };
 }

@@ -6,6 +6,7 @@ import {
   cornerNetwork,
   frictionAt,
   glazeAfter,
+  RadialBand,
   RECORDED_PARTS,
   rubbedMaterial,
 } from '../brake';
@@ -14,7 +15,7 @@ import { integralInverse, integralTable } from '../numeric';
 import { emptyWheel, resizedWheel, type WheelRecord } from './record';
 
 /** Parts that are read off one node or halfway between two. */
-const READ_OFF = RECORDED_PARTS.filter((part) => part !== 'rotorBulk');
+const READ_OFF = RECORDED_PARTS.filter((part) => part !== 'rotorBulk' && part !== 'rotorBand');
 
 /** One wheel's brake being run: its network integrated, its state carried on, its record written. */
 export class CornerRun {
@@ -30,6 +31,7 @@ export class CornerRun {
   private readonly specificHeat: Float64Array;
   private lastBulk: number;
   private glaze: number;
+  private readonly band: RadialBand;
 
   /**
    * @param start gives the state it begins in for its network
@@ -47,7 +49,8 @@ export class CornerRun {
     this.layout = cornerNetwork(corner, ambient, pressure, refinement);
     const { network, recorded } = this.layout;
     this.begun = start(this.layout);
-    const { temperatures, glaze } = this.begun;
+    const { temperatures, glaze, radial } = this.begun;
+    this.band = new RadialBand(corner, radial);
     this.integrator = new Integrator(
       network,
       ambient,
@@ -87,7 +90,9 @@ export class CornerRun {
   step(dt: number, event: boolean, early: number, late: number, sample: number): void {
     const { integrator, record } = this;
     if (event) integrator.markEvent();
+    const { ringHeatShare } = this.layout;
     integrator.step(dt, early, late);
+    this.band.step(dt, ringHeatShare * early, ringHeatShare * late, this.lastBulk);
     record.early[sample] = early;
     record.late[sample] = late;
     this.write(sample, dt);
@@ -108,6 +113,7 @@ export class CornerRun {
     return {
       ...this.begun,
       temperatures: Object.fromEntries(nodes.map(({ name }, i) => [name, this.integrator.temperature(i)])),
+      radial: Array.from(this.band.excess),
       glaze: this.glaze,
     };
   }
@@ -127,10 +133,14 @@ export class CornerRun {
     for (let i = 0; i < targets.length; i++) {
       targets[i][sample] = 0.5 * (nodes[at + first[i]] + nodes[at + second[i]]);
     }
-    record.rotorBulk[sample] = this.bulk();
+    const bulk = this.bulk();
+    record.rotorBulk[sample] = bulk;
+    record.rotorBand[sample] = this.band.hottest(record.rotorFace[sample], bulk);
     const padFace = record.padFace[sample];
     if (sample > 0) {
-      this.glaze = glazeAfter(this.corner.pad, this.glaze, record.padFace[sample - 1], padFace, dt);
+      // A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's band is.
+      const over = (at: number) => record.padFace[at] + record.rotorBand[at] - record.rotorFace[at];
+      this.glaze = glazeAfter(this.corner.pad, this.glaze, over(sample - 1), over(sample), dt);
     }
     record.glaze[sample] = this.glaze;
     record.friction[sample] = frictionAt(this.corner.pad, padFace, this.glaze);

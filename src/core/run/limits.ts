@@ -11,7 +11,10 @@ interface HeatLimit<Part extends string = string> {
   readonly part: Part;
   /** `hot`: nothing may be hotter at any time; `cold`: pads should be no colder where a hot lap brakes */
   readonly end: 'hot' | 'cold';
-  /** What is read against it: the hottest of these */
+  /**
+   * What is read against it: the hottest of these. Surfaces are their mean over turn and radius, as limits of pads and faces
+   * are usually stated for the middle of the band
+   */
   readonly reads: readonly RecordedPart[];
   /** K */
   readonly limit: (corner: Corner, axle: AxleInput) => number;

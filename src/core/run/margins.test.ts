@@ -18,6 +18,7 @@ const input: Pick<DayInput, 'front' | 'rear' | 'sessions'> = {
 };
 const heat = (padFaceBefore: number): ZoneHeat => ({
   faceBefore: 500,
+  bandPeak: 0,
   facePeak: 600,
   faceAfter: 550,
   bulkBefore: 480,

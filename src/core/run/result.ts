@@ -9,6 +9,8 @@ import type { ZoneForce, ZoneLimit } from './zoneResult';
 export interface ZoneHeat {
   readonly faceBefore: number;
   readonly facePeak: number;
+  /** Highest temperature of the hottest band of the face, K */
+  readonly bandPeak: number;
   readonly faceAfter: number;
   readonly bulkBefore: number;
   readonly bulkAfter: number;

@@ -33,15 +33,15 @@ export function rotorStrain(
     const hat = record.hat[i];
     hottest = Math.max(hottest, bulk);
     ringOverHat = Math.max(ringOverHat, bulk - hat);
-    stress = Math.max(stress, -faceStress(material, record.rotorFace[i], bulk));
+    stress = Math.max(stress, -faceStress(material, record.rotorBand[i], bulk));
     if (!drum) needed = Math.max(needed, floatNeeded(rotor, bulk - cold, hat - cold));
   }
   const concentration = drum ? 1 : surfaceConcentration(rotor);
-  // Each braking zone is one cycle: the face over its cheek at the braking zone's hottest, against what it was before.
+  // Each braking zone is one cycle: the hottest band of the face over the ring at the braking zone's hottest.
   let cracks: number | null = material.fatigueStrain === null ? null : 0;
   for (const heats of laps) {
     for (const heat of heats) {
-      const rise = heat.facePeak - 0.5 * (heat.bulkBefore + heat.bulkAfter);
+      const rise = heat.bandPeak - 0.5 * (heat.bulkBefore + heat.bulkAfter);
       const share = fatigueDamage(material, rise, concentration);
       if (cracks !== null && share !== null) cracks += share;
     }

@@ -10,11 +10,13 @@ export function zoneHeats(record: WheelRecord, steps: Steps, sample: number): Zo
     const before = sample + from - 1;
     const after = sample + to;
     let facePeak = 0;
+    let bandPeak = 0;
     let frictionLeast = Number.POSITIVE_INFINITY;
     let weighted = 0;
     let heat = 0;
     for (let i = before; i <= after; i++) {
       facePeak = Math.max(facePeak, record.rotorFace[i]);
+      bandPeak = Math.max(bandPeak, record.rotorBand[i]);
       frictionLeast = Math.min(frictionLeast, record.friction[i]);
       if (i === before) continue;
       const made = 0.5 * (record.early[i] + record.late[i]) * steps.dt[i - sample];
@@ -24,6 +26,7 @@ export function zoneHeats(record: WheelRecord, steps: Steps, sample: number): Zo
     return {
       faceBefore: record.rotorFace[before],
       facePeak,
+      bandPeak,
       faceAfter: record.rotorFace[after],
       bulkBefore: record.rotorBulk[before],
       bulkAfter: record.rotorBulk[after],

@@ -37,6 +37,7 @@ const carId = (p: Project) => setupOf(p).car.id;
 
 const wheel = (glazedPercent: number) => ({
   temperaturesC: { hat: 80, fluid: 60.5, 'cheek 0': 140 },
+  radialK: new Array<number>(12).fill(0),
   glazedPercent,
   innerPadMm: 7.5,
   outerPadMm: 8,

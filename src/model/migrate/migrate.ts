@@ -1,3 +1,4 @@
+import { RADIAL_CELLS } from '../../core';
 import { PISTONS } from '../catalogue/parts';
 import { DEFAULT_UNCERTAIN } from '../schema/uncertain';
 
@@ -247,6 +248,16 @@ function from6(project: Loose): Loose {
       recovery: car.recovery ? { derating: [], ...record(car.recovery) } : car.recovery,
       front: axle(car.front),
       rear: axle(car.rear),
+    })),
+    states: list(project.states, (state) => ({
+      ...state,
+      brakes: Object.fromEntries(
+        Object.entries(record(state.brakes)).map(([wheel, brake]) => [
+          wheel,
+          // Version 6 took a disc as even over its radius.
+          { radialK: new Array<number>(RADIAL_CELLS).fill(0), ...record(brake) },
+        ]),
+      ),
     })),
     parts: list(project.parts, (part) => {
       if (part.kind === 'rotor') return { ...part, values: { ...NECK_7, ...record(part.values) } };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { groupOfNode } from '../../core';
+import { groupOfNode, RADIAL_CELLS } from '../../core';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 
@@ -32,6 +32,19 @@ const thickness = (title: string) =>
 /** One wheel's brake as something before left it; as stored. */
 const wheelStateSchema = z.strictObject({
   temperaturesC: z.record(nodeName, temperature),
+  radialK: z
+    .array(
+      numberField({
+        title: 'Over the ring’s mean',
+        quantity: 'difference',
+        min: -2000,
+        max: 2000,
+        usual: [-100, 150],
+        description: 'Of one cell over the disc’s radius, from the inside outwards.',
+      }),
+    )
+    .length(RADIAL_CELLS)
+    .meta({ title: 'Unevenness over the radius' }),
   glazedPercent: numberField({
     title: 'Glazed',
     quantity: 'percent',

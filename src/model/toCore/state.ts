@@ -1,6 +1,7 @@
 import {
   type AxleInput,
   type AxleName,
+  type BrakeState,
   type CarState,
   cornerNetwork,
   cornerOfWheel,
@@ -18,13 +19,14 @@ export type StoredBrakes = KeptState['brakes'];
 /** Kept brakes in SI. */
 function carStateOf(brakes: StoredBrakes): CarState {
   return Object.fromEntries(
-    WHEELS.map((wheel) => {
+    WHEELS.map((wheel): [string, BrakeState] => {
       const stored = brakes[wheel];
       const temperatures = Object.entries(stored.temperaturesC).map(([node, c]) => [node, c + ZERO_CELSIUS]);
       return [
         wheel,
         {
           temperatures: Object.fromEntries(temperatures),
+          radial: stored.radialK,
           glaze: toSi(stored.glazedPercent, 'percent'),
           padThickness: {
             inner: toSi(stored.innerPadMm, 'smallLength'),
@@ -65,13 +67,14 @@ export function storedBrakesOf(state: CarState): StoredBrakes {
   const nine = (value: number) => Number(value.toPrecision(9));
   return Object.fromEntries(
     WHEELS.map((wheel): [string, WheelState] => {
-      const { temperatures, glaze, padThickness, rotorThickness, water, damage } = state[wheel];
+      const { temperatures, radial, glaze, padThickness, rotorThickness, water, damage } = state[wheel];
       return [
         wheel,
         {
           temperaturesC: Object.fromEntries(
             Object.entries(temperatures).map(([node, kelvin]) => [node, nine(kelvin - ZERO_CELSIUS)]),
           ),
+          radialK: radial.map(nine),
           glazedPercent: nine(100 * glaze),
           innerPadMm: nine(1000 * padThickness.inner),
           outerPadMm: nine(1000 * padThickness.outer),

@@ -80,7 +80,7 @@ describe('from stored units to SI', () => {
     expect(rotor).toMatchObject({ outerDiameter: 0.345, thickness: 0.03, vaneGap: 0.011, vaneCount: 48 });
     expect(pad.area).toBeCloseTo(74e-4, 12);
     expect(pad.limit).toBeCloseTo(PADS.estate.limit + ZERO_CELSIUS, 9);
-    expect(caliper).toMatchObject({ mass: 4.6, fluidMass: 0.06, plateToFluid: 1.4 });
+    expect(caliper).toMatchObject({ mass: 4.6, fluidMass: 0.06 });
     expect(air).toMatchObject({ ductArea: 0, wheelOpenArea: 0.5, coolingFactor: 1 });
     expect(input.front.boilingPoint).toBe(input.rear.boilingPoint);
   });

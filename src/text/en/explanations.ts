@@ -87,15 +87,16 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
   rotorFace: (facts) => ({
     title: 'Rotor surface',
     relation:
-      'The outermost point of a one-dimensional slab through the cheek, with c(T) and k(T). Friction heat enters there; faces lose it by Nu = 0.70·Re^0.55 or 0.04·Re^0.8, radiation, and to the pads.',
+      'The outermost point of a one-dimensional slab through the cheek, with c(T) and k(T): the mean over a turn and over the radius. Friction heat enters there; faces lose it by Nu = 0.70·Re^0.55 or 0.04·Re^0.8, radiation, and to the pads. The hottest band is what heat in proportion to radius and conduction along it leave over that mean; cracks and glazing go by it, the limit of the surface by the mean.',
     inputs: [
       ...rotor(facts),
       ['Heat that starts in the rotor', percent(facts.result.rotorShare[facts.axle])],
+      ['Hottest band at most', siText(facts.result.peaks[facts.wheel].rotorBand, 'temperature', facts.units)],
       ...cooling(facts),
     ],
     source: `Limpert, Brake Design and Safety (from memory), for the faces. ${CONDUCTION}`,
     limits:
-      'No hot spots or bands: the heat is spread evenly over the face. Cooling is uncertain by ±30 % until calibrated.',
+      'No hot spots: one turn under the pad swings a spot by about 100 °C at greatest power. Cooling is uncertain by ±30 % until calibrated.',
   }),
   rotorBulk: (facts) => ({
     title: 'Rotor core (bulk)',

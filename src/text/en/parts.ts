@@ -3,6 +3,7 @@ import type { ForcePart, LimitedPart, RecordedPart } from '../../core';
 /** What each recorded part is called: in a table's heading, and within a sentence. */
 export const PART_NAMES: Readonly<Record<RecordedPart, { readonly title: string; readonly name: string }>> = {
   rotorFace: { title: 'Rotor surface', name: 'rotor surface' },
+  rotorBand: { title: 'Rotor, hottest band', name: 'hottest band of the rotor' },
   rotorBulk: { title: 'Rotor core (bulk)', name: 'rotor core (bulk)' },
   rotorInner: { title: 'Rotor at the vanes', name: 'rotor at the vanes' },
   hat: { title: 'Bell (hat)', name: 'bell (hat)' },

@@ -34,6 +34,7 @@ const SHORT: Readonly<Record<string, string>> = {
   airDistanceM: 'dist.',
   faceBeforeC: 'surface',
   facePeakC: 'peak',
+  bandPeakC: 'hottest band',
   faceAfterC: 'after',
   bulkBeforeC: 'core',
   bulkAfterC: 'after',
