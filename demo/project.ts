@@ -83,7 +83,7 @@ export const demoProject: Project = {
       circuitId: longFen.id,
       ...club,
       sessions: [session('Stint', 18, 12)],
-      brakingGripUsedPercent: 94,
+      brakingGripUsedPercent: 90,
     },
     {
       id: 'plan-tarn-fen',

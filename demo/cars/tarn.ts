@@ -129,7 +129,7 @@ export const tarn: Car = {
     plateThicknessMm: 5,
     caliper: {
       kind: 'fixed',
-      pistonsMm: [29, 29],
+      pistonsMm: [23.5, 23.5],
       stiffnessKnMm: 140,
       clearanceMm: 0.12,
       bridgeMm: 18,

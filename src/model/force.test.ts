@@ -45,7 +45,7 @@ describe('words of the foot', () => {
     );
     expect(notes.join(' ')).toMatch(/The driver cannot press harder: the car overshoots\. Worst 4\d\d N/);
     expect(notes.join(' ')).toMatch(
-      /The brakes fall short: brake reserve −3\d % on lap \d at braking zone \d \(\w+\), limited by driver’s force; the car overshoots by \d+ m/,
+      /The brakes fall short: brake reserve −\d\d % on lap \d at braking zone \d \(\w+\), limited by driver’s force; the car overshoots by \d+ m/,
     );
     expect(verdictText(weak.result, US).sentence).toContain('limit of 56 lbf');
     const margin = weak.result.forceMargins.find((m) => m.part === 'pedal');
@@ -78,7 +78,7 @@ describe('words of the foot', () => {
       const { result } = of === SKARN ? computed(changed(SKARN, (car) => car)) : strong;
       return JSON.stringify(explain(topic, of, result, 'front', METRIC));
     };
-    expect(text('pedal')).toContain('17.8 mm front, 17.8 mm rear, 48.2 % of the push to the front');
+    expect(text('pedal')).toContain('17.8 mm front, 17.8 mm rear, 58 % of the push to the front');
     expect(text('pedal')).toContain('pistons 27.0 mm, 32.0 mm, 38.0 mm');
     expect(text('balance')).toContain('43.0 %');
     expect(text('travel')).toContain('4 mm³ a bar and metre');
@@ -154,7 +154,7 @@ describe('what is written out of the foot', () => {
 
 describe('brake balance in a what-if', () => {
   it('moved, it rules; kept, it stands in the bar of a car that has one, else as measured', () => {
-    expect(savedValues(TARN).frontSharePercent).toBeCloseTo(63.3, 1);
+    expect(savedValues(TARN).frontSharePercent).toBeCloseTo(72.4, 1);
     expect(applyWhatIf(TARN, {}).car.frontSharePercent).toBeNull();
     const moved = applyWhatIf(TARN, { frontSharePercent: 58 });
     expect(moved.car.frontSharePercent).toBe(58);
@@ -163,7 +163,7 @@ describe('brake balance in a what-if', () => {
     expect(frontSharePercent(bar.car)).toBeCloseTo(62, 1);
     const kept = keepWhatIf(demoProject, SKARN, { frontSharePercent: 62 });
     const { cylinders } = kept.cars[2].pedal;
-    expect(cylinders.kind === 'pair' && cylinders.frontPushPercent).toBeGreaterThan(50);
+    expect(cylinders.kind === 'pair' && cylinders.frontPushPercent).toBeLessThan(57);
     expect(kept.cars[0]).toEqual(demoProject.cars[0]);
   });
 
@@ -192,12 +192,13 @@ describe('the demo’s cars', () => {
     }
   });
 
-  it('share near their ideal balance, the rear never far ahead of the front', () => {
+  it('share near their ideal balance, the front first', () => {
     for (const { result } of [strong, computed(changed(SKARN, (car) => car))]) {
       // Gentle laps want less in front than any fixed share gives them.
       const hot = result.laps.filter((lap) => lap.kind === 'hot');
       for (const { share, ideal } of hot.flatMap((lap) => lap.forces)) {
-        expect(Math.abs(share.mean - ideal.mean)).toBeLessThan(0.1);
+        expect(share.mean - ideal.mean).toBeGreaterThan(-0.03);
+        expect(share.mean - ideal.mean).toBeLessThan(0.2);
       }
     }
   });

@@ -130,11 +130,11 @@ export { PROJECT_FORMAT, PROJECT_VERSION, type Project, priceInfo } from './sche
 export type { PlanStart } from './schema/state';
 export { DEFAULT_UNCERTAIN, type Uncertain, uncertainRanges } from './schema/uncertain';
 export { chainOf, chassisOf, effectiveRadiusMm, frontSharePercent, taperOf, wheelFit } from './toCore/chain';
+export { cornerOf } from './toCore/corner';
 export { storedBrakesOf } from './toCore/state';
 export {
   boilingThereC,
   circuitInput,
-  cornerOf,
   dayInput,
   fluidBoilingPointC,
   fluidWater,

@@ -15,7 +15,8 @@ import { carSchema } from './schema/car';
 import { type Part, type PartKind, partSchema } from './schema/part';
 import type { Project } from './schema/project';
 import { chainOf, frontSharePercent, taperOf, wheelFit, withFrontShare } from './toCore/chain';
-import { cornerOf, dayInput, setupOf } from './toCore/toCore';
+import { cornerOf } from './toCore/corner';
+import { dayInput, setupOf } from './toCore/toCore';
 
 const own = (id: string, change: Partial<Part> = {}): Part => {
   const part = BUILT_IN.find((p) => p.id === id);

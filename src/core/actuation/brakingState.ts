@@ -78,7 +78,8 @@ export class BrakingState {
 
   constructor(
     private readonly chain: BrakeChain,
-    private readonly chassis: Chassis,
+    /** Where it has ABS, no axle brakes more than its tyres hold */
+    private readonly chassis: Chassis & { readonly abs?: boolean; readonly longitudinalGrip?: number },
     /** m */
     private readonly wheelRadius: number,
     private readonly recovery: { readonly axle: 'front' | 'rear'; readonly blending: string } | null,
@@ -130,6 +131,7 @@ export class BrakingState {
     const onFront = sum > 0 ? (frontGain * pressures.front) / sum : 1;
     this.frontFriction = asked * onFront;
     this.rearFriction = asked - this.frontFriction;
+    if (this.chassis.abs) this.hold(force, weight - frontWeight);
     const rearMotor = this.recovery?.axle === 'rear';
     const frontForce = this.frontFriction + (rearMotor ? 0 : this.electric);
     const rearForce = this.rearFriction + (rearMotor ? this.electric : 0);
@@ -173,6 +175,27 @@ export class BrakingState {
     const { scratch } = this;
     const motor = this.brakeAt(push, scratch);
     return front * scratch.front + rear * scratch.rear + motor;
+  }
+
+  /**
+   * What ABS takes off the rear, over what its tyres hold, and the foot that presses on gives to the front instead;
+   * friction before the motor.
+   * @param rearWeight N
+   */
+  private hold(force: number, rearWeight: number): void {
+    const { pressures, recovery, chassis, frontGain, rearGain } = this;
+    const motor = recovery?.axle === 'rear' ? this.electric : 0;
+    const over = this.rearFriction + motor - (chassis.longitudinalGrip ?? 1) * rearWeight;
+    if (over <= 0 || over >= force || frontGain <= 0) return;
+    const friction = Math.min(over, this.rearFriction);
+    this.rearFriction -= friction;
+    this.electric -= over - friction;
+    this.frontFriction += over;
+    pressures.rear = rearGain > 0 ? this.rearFriction / rearGain : 0;
+    pressures.front = this.frontFriction / frontGain;
+    // The front line follows the push in proportion.
+    pressuresAt(this.chain, 1, this.extraLoad, this.demand.clicks, this.scratch);
+    this.pedal = pedalFor(this.chain, pressures.front / this.scratch.front);
   }
 
   /** Push that makes a braking force at the tyres with the motor, N; infinite where no push does. */

@@ -63,7 +63,7 @@ export interface CornerNetwork {
  */
 const resolutionOf = (padHeatShare: number) =>
   padHeatShare > 0.05
-    ? { cheek: 17, padFirst: 0.38e-3, padGrowth: 1.134 }
+    ? { cheek: 21, padFirst: 0.3e-3, padGrowth: 1.134 }
     : { cheek: 10, padFirst: 0.64e-3, padGrowth: 1.26 };
 
 /** Points through a pad whose first cell is at most as given and whose cells grow by a ratio; 5 or more. */

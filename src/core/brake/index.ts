@@ -8,7 +8,7 @@ export { GROUPS, type Group, groupOfNode, RECORDED_PARTS, type RecordedPart } fr
 export { DEFAULT_CONSTANTS } from './networkConstants';
 export { rotorHeatShare } from './partition';
 export { type Corner, type Pad, type RotorMaterial, rubbedMaterial } from './parts';
-export { type PistonPath, type Pistons, pistonPath } from './pistons';
+export { pistonPath } from './pistons';
 export { RADIAL_CELLS, RadialBand } from './radialBand';
 export { drumGeometry, rotorGeometry } from './rotorGeometry';
 export {

@@ -121,7 +121,7 @@ describe('a lap whose brakes are the limit', () => {
     expect(lapLength(long)).toBeCloseTo(lapLength(plain), 6);
     long.zones.forEach((zone, k) => {
       expect(zone.length).toBeGreaterThan(1.3 * plain.zones[k].length);
-      expect(Math.abs(zone.entrySpeed - plain.zones[k].entrySpeed)).toBeLessThan(0.05);
+      expect(Math.abs(zone.entrySpeed - plain.zones[k].entrySpeed)).toBeLessThan(0.1);
     });
     // A longer stop from the same speeds gives the brakes a little less to do: drag has more way.
     expect(lapHeat(long)).toBeLessThan(lapHeat(plain));

@@ -5,6 +5,7 @@ import { type Car, dayInput, setupOf } from '../../model';
 import { frontLoad, nominalShare, rearLoad } from '../actuation';
 import { lockingPoint } from '../actuation/loads';
 import { STANDARD_GRAVITY } from '../constants';
+import { simulateDay } from '../run';
 import { driveLap, prepareCircuit } from './driveLap';
 import { FirstAxle } from './firstAxle';
 import { lapTime } from './trace';
@@ -45,6 +46,18 @@ describe('the axle that would lock first', () => {
     expect(free).toBeCloseTo(lockingPoint(vehicle, 0.55, 1.1, 0).z, 9);
   });
 
+  it('with a motor that does all of it is the motor’s own', () => {
+    const { vehicle } = carWith({});
+    for (const axle of ['front', 'rear'] as const) {
+      const recovery = { axle, power: 1e6, lowestSpeed: 1, blending: 'added' as const, derating: null };
+      const alone = new FirstAxle({ ...vehicle, recovery }).most(0.9, 0, 0, 20, 0);
+      const z = alone / (vehicle.mass * STANDARD_GRAVITY);
+      const load = (axle === 'front' ? frontLoad : rearLoad)(vehicle, z, 0);
+      expect(alone / (0.9 * load)).toBeCloseTo(1, 6);
+      expect(new FirstAxle({ ...vehicle, recovery }).most(0, 300, 0, 20, 0)).toBe(0);
+    }
+  });
+
   it('is held off by a valve, and comes sooner with clicks to its side', () => {
     const rearFirst = { frontSharePercent: 55 };
     const { vehicle } = carWith(rearFirst);
@@ -54,7 +67,8 @@ describe('the axle that would lock first', () => {
     expect(most(held)).toBeGreaterThan(most(vehicle) * 1.02);
     const skarn = dayInput(setupOf(demoProject, 'plan-skarn-fen')).vehicle;
     const wide = { ...skarn, brakes: { ...skarn.brakes } };
-    expect(most(wide, -10)).toBeLessThan(most(wide, 0));
+    // It locks its front first, so that clicks to the front let it lock sooner.
+    expect(most(wide, 10)).toBeLessThan(most(wide, 0));
     expect(nominalShare(wide.brakes)).toBeGreaterThan(0.5);
   });
 
@@ -85,5 +99,14 @@ describe('the axle that would lock first', () => {
     expect(time(45, true)).toBeCloseTo(time(90, true), 9);
     expect(time(64, true)).toBeLessThanOrEqual(best);
     expect(best - time(64, true)).toBeLessThan(0.2);
+  });
+});
+
+describe('the demo’s cars', () => {
+  it.each(demoProject.plans.map((plan) => plan.id))('lock the front first, cold and hot: %s', (id) => {
+    const { laps } = simulateDay(dayInput(setupOf(demoProject, id)));
+    const zones = laps.flatMap((lap) => lap.forces);
+    expect(zones.length).toBeGreaterThan(60);
+    expect(zones.filter((zone) => zone.locksFirst === 'rear')).toEqual([]);
   });
 });

@@ -66,9 +66,11 @@ export class FirstAxle {
     const moved = grip * this.lever;
     const atFront = share - moved;
     const most = grip * front + moved * against + (share - onFront) * motor;
-    // A front axle that gains more load than it is asked for never locks.
+    // A front axle that gains more load than it is asked for never locks, nor does a rear one that is asked for nothing.
     const byFront = atFront > 0 ? most / atFront : Number.POSITIVE_INFINITY;
-    const byRear = (grip * rear - moved * against + (onFront - share) * motor) / (1 - share + moved);
+    const atRear = 1 - share + moved;
+    const left = grip * rear - moved * against + (onFront - share) * motor;
+    const byRear = atRear > 0 ? left / atRear : Number.POSITIVE_INFINITY;
     return Math.max(0, Math.min(byFront, byRear));
   }
 

@@ -1,5 +1,6 @@
 import {
   type BrakeState,
+  CHANNEL,
   CHANNEL_COUNT,
   type Corner,
   type CornerNetwork,
@@ -32,6 +33,8 @@ export class CornerRun {
   private lastBulk: number;
   private glaze: number;
   private readonly band: RadialBand;
+  /** Whether the motor brakes alone, so that the pads do not touch */
+  private lifted = false;
 
   /**
    * @param start gives the state it begins in for its network
@@ -96,6 +99,21 @@ export class CornerRun {
     record.early[sample] = early;
     record.late[sample] = late;
     this.write(sample, dt);
+  }
+
+  /**
+   * Takes the pads off for the step whose drive has been set, or leaves them as it says.
+   * @returns whether that is otherwise than in the step before
+   */
+  lift(lifted: boolean): boolean {
+    const { drive } = this.integrator;
+    if (lifted) {
+      drive[CHANNEL.applied] = 0;
+      drive[CHANNEL.released] = 1;
+    }
+    const switched = lifted !== this.lifted;
+    this.lifted = lifted;
+    return switched;
   }
 
   /** Temperature of the ring if its heat were spread evenly, K. */

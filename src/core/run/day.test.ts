@@ -129,7 +129,9 @@ describe('left and right', () => {
   it('sum to the axle’s work, whatever the relief', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 100, noNaN: true }), (loadFollowingPercent) => {
-        const { audit, laps } = simulateDay(with_(ovel, (c) => ({ ...c, loadFollowingPercent })));
+        const { audit, laps } = simulateDay(
+          with_(ovel, (c) => ({ ...c, recovery: null, loadFollowingPercent })),
+        );
         const work = laps.reduce((sum, lap) => sum + lapHeat(lap.trace), 0);
         expect(audit.supplied / work).toBeCloseTo(1, 9);
       }),
@@ -189,7 +191,9 @@ describe('what heat does to rotors', () => {
   });
 
   it('glazes pads that are run over their limit, for good: their friction stays lower when cold again', () => {
-    const { record, strain } = simulateDay(dayInput(short('plan-ovel-nettle')));
+    const { record, strain } = simulateDay(
+      with_(short('plan-ovel-nettle'), (c) => ({ ...c, front: { ...c.front, pad: 'estate' } })),
+    );
     const wheel = record.wheels.frontRight;
     expect(strain.frontRight.glaze).toBeGreaterThan(0.05);
     expect(strain.rearLeft.glaze).toBe(0);
@@ -298,13 +302,17 @@ describe('the outlook', () => {
   });
 
   it('of a later session is that of the session by itself, however far too hot the one before was', () => {
-    const input = dayInput(setupOf(demoProject, 'plan-tarn-anvil'));
+    // Pads that do not glaze, since glazed ones leave work to the other axle for good.
+    const hard = (corner: DayInput['front']['left']) => ({ ...corner, pad: { ...corner.pad, limit: 3000 } });
+    const day = dayInput(setupOf(demoProject, 'plan-tarn-anvil'));
+    const axle = (one: DayInput['front']) => ({ ...one, left: hard(one.left), right: hard(one.right) });
+    const input = { ...day, front: axle(day.front), rear: axle(day.rear) };
     const [own] = input.sessions;
     const ruined = { ...own, legs: [...own.legs, { kind: 'paddock' as const, duration: 4 * 3600, fan: 0 }] };
     expect(simulateDay(input).margins.some((m) => m.part !== 'bite' && m.passed)).toBe(true);
     const [alone, later] = [outlook(input, 0), outlook({ ...input, sessions: [ruined, own] }, 1)];
     expect(later.stint).toBe(alone.stint);
-    // Glazed pads, which leave some of their work to the rear, and a hub still warm are all that is left of it.
+    // A hub still warm is all that is left of it.
     expect(Math.abs(Number(later.coolDownLaps) - Number(alone.coolDownLaps))).toBeLessThanOrEqual(1);
     later.parts.forEach((part, i) => {
       expect(Math.abs(part.settles - alone.parts[i].settles), part.part).toBeLessThan(12);

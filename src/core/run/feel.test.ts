@@ -134,7 +134,11 @@ describe('what the foot feels of each part', () => {
   it('weight behind and a low centre want less in front; downforce lets a braking zone ask more of the foot', () => {
     const ideal = (change: Change) => stop(run(TARN, change)).ideal.mean;
     const now = stop(base).ideal.mean;
-    expect(ideal((car) => ({ ...car, frontWeightPercent: 40 }))).toBeCloseTo(now - 0.04, 2);
+    // Without ABS weight that wanders lets the front lock sooner too, so a little less than the weight that moved.
+    expect(ideal((car) => ({ ...car, abs: true, frontWeightPercent: 40 }))).toBeCloseTo(
+      ideal((car) => ({ ...car, abs: true })) - 0.04,
+      2,
+    );
     expect(ideal((car) => ({ ...car, gravityHeightMm: 330 }))).toBeLessThan(now - 0.03);
     expect(ideal((car) => ({ ...car, wheelbaseMm: 2700 }))).toBeLessThan(now - 0.02);
     const bag = { name: 'Spare wheel behind', massKg: 60, fromFrontMm: 2600, heightMm: 500 };
@@ -210,7 +214,7 @@ describe('a stop on a straight road', () => {
       (geometry.cheekMass + geometry.vaneMass) * tableAt(corner.rotor.material.specificHeat, 370);
     const kinetic = 0.5 * vehicle.mass * vehicle.rotatingInertia * v * v;
     // The front’s share of what drag and slip leave; a little is in pads and hat before the next stop begins.
-    const rise = (0.633 * 0.5 * kinetic * (1 - vehicle.slipShare)) / capacity;
+    const rise = (0.724 * 0.5 * kinetic * (1 - vehicle.slipShare)) / capacity;
     expect((second.before.front - first.before.front) / rise).toBeGreaterThan(0.8);
     expect((second.before.front - first.before.front) / rise).toBeLessThan(1.0);
     expect(first.face.front).toBeGreaterThan(second.before.front - 1);
@@ -218,7 +222,7 @@ describe('a stop on a straight road', () => {
 
   it('never asks more of the tyres than they have, and stops no shorter with a stronger foot once they are the limit', () => {
     const at = (newton: number) => driven(0.2, stop(100 / 3.6, 0, { atMost: newton }))[0];
-    const [weak, enough, more] = [at(150), at(450), at(900)];
+    const [weak, enough, more] = [at(150), at(600), at(900)];
     expect(weak.heldBy).toBe('pedal');
     expect(weak.distance).toBeGreaterThan(enough.distance + 10);
     expect(enough.heldBy).toBe('tyres');

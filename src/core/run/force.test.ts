@@ -57,7 +57,7 @@ describe('heat and force of every braking zone', () => {
     const day = run(TARN);
     const [first, last] = [hot(day)[0].forces[2], hot(day)[10].forces[2]];
     const warm = first.share.mean;
-    expect(warm).toBeCloseTo(0.633, 2);
+    expect(warm).toBeCloseTo(0.724, 2);
     expect(last.share.mean).toBeLessThan(warm - 0.015);
     expect(last.frontHeat / (last.frontHeat + last.rearHeat)).toBeCloseTo(last.share.mean, 2);
     expect(last.pedal).toBeGreaterThan(1.2 * first.pedal);
@@ -143,7 +143,7 @@ describe('what limits a braking zone', () => {
   });
 
   it('cold pads, where carbon has cooled on the way', () => {
-    const day = run(SKARN, { drive, car: pedal({ limitN: 800 }) });
+    const day = run(SKARN, { drive, car: pedal({ limitN: 640 }) });
     expect(hot(day)[0].forces[0].limit).toBe('cold');
   });
 
@@ -209,7 +209,8 @@ describe('braking earlier as the brakes fade', () => {
     const [off, on] = [run(TARN, weak(false)), run(TARN, weak(true))];
     const extra = (day: DayResult, lap: number) =>
       Math.max(...hot(day)[lap].forces.map((f) => f.extraDistance ?? Number.POSITIVE_INFINITY));
-    expect(extra(on, 1)).toBeCloseTo(extra(off, 1), 9);
+    const first = hot(off).findIndex((_, lap) => extra(off, lap) > 0);
+    expect(extra(on, first)).toBeCloseTo(extra(off, first), 9);
     expect(extra(on, 5)).toBeLessThan(0.4 * extra(off, 5));
     expect(hot(on)[5].lapTime).toBeGreaterThan(hot(off)[5].lapTime + 0.3);
     expect(on.audit.residual).toBeLessThan(1e-9);
@@ -242,9 +243,9 @@ describe('the balance sweep', () => {
       expect(points[k].margin.front.share).toBeLessThan(points[k - 1].margin.front.share);
       expect(points[k].margin.rear.share).toBeGreaterThan(points[k - 1].margin.rear.share);
     }
-    expect(now).toBeCloseTo(0.633, 3);
+    expect(now).toBeCloseTo(0.724, 3);
     expect(ideal).toBeGreaterThan(0.6);
-    expect(ideal).toBeLessThan(0.66);
+    expect(ideal).toBeLessThan(0.7);
     const side = (p: (typeof points)[number]) => p.margin.front.share > p.margin.rear.share;
     if (even === null) expect(new Set(points.map(side)).size).toBe(1);
     else {

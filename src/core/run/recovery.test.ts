@@ -9,10 +9,10 @@ import type { DayResult } from './result';
 
 type Recovery = NonNullable<Car['recovery']>;
 const ovel = setupOf(demoProject, 'plan-ovel-nettle');
-const driven = (recovery: Partial<Recovery>, brakesEarlier = false): DayResult => {
+const driven = (recovery: Partial<Recovery>, brakesEarlier = false, abs = true): DayResult => {
   const own = { ...(ovel.car.recovery as Recovery), ...recovery };
   return simulateDay(
-    dayInput({ ...ovel, plan: { ...ovel.plan, brakesEarlier }, car: { ...ovel.car, recovery: own } }),
+    dayInput({ ...ovel, plan: { ...ovel.plan, brakesEarlier }, car: { ...ovel.car, abs, recovery: own } }),
   );
 };
 const zones = (day: DayResult) => day.laps.flatMap((lap) => lap.forces);
@@ -100,7 +100,8 @@ describe('a motor that brakes', () => {
 
   it('and does all of it does not make a lap longer where brakes are short, with either blending, on either axle', () => {
     for (const kind of KINDS) {
-      const day = driven({ ...kind, powerKw: 1000, lowestSpeedKmh: 1 }, true);
+      // Without ABS, which would take off the motor what its axle's tyres do not hold.
+      const day = driven({ ...kind, powerKw: 1000, lowestSpeedKmh: 1 }, true, false);
       const hot = day.laps.filter((lap) => lap.kind === 'hot');
       for (const lap of hot) expect(lapTime(lap.trace)).toBeCloseTo(lapTime(hot[0].trace), 9);
       if (kind.blending === 'blended') {
@@ -123,7 +124,7 @@ describe('a motor that brakes', () => {
     const none = driven({ derating: [{ takenKwh: 0, powerPercent: 0 }] });
     const without = driven({ powerKw: 0 });
     expect(core(none, 'frontLeft')).toBeCloseTo(core(without, 'frontLeft'), 1);
-    expect(core(none, 'frontLeft')).toBeGreaterThan(core(whole, 'frontLeft') + 100);
+    expect(core(none, 'frontLeft')).toBeGreaterThan(core(whole, 'frontLeft') + 60);
     // Full until 0.5 kWh, then nothing more comes in but what the line down to 0.6 kWh leaves.
     const day = driven({
       derating: [

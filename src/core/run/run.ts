@@ -3,7 +3,6 @@ import {
   assertState,
   axleOf,
   type CarState,
-  CHANNEL,
   CHANNEL_COUNT,
   type CornerNetwork,
   cornerOfWheel,
@@ -98,8 +97,6 @@ class Runner {
   /** s, at the end of the last piece */
   private time = 0;
   private lap = -1;
-  /** 1 where a wheel's motor brakes alone, so that its pads do not touch */
-  private readonly lifted: Uint8Array;
   private ambient: number;
   private air: AirProperties;
 
@@ -128,7 +125,6 @@ class Runner {
       this.byWheel((i) => this.runs[i]),
       pads,
     );
-    this.lifted = new Uint8Array(this.runs.length);
     this.step = emptyStep(this.sharing.state.demand);
     this.forces = new ZoneForces(car, this.sharing);
     this.reserve(schedule.samples);
@@ -230,14 +226,7 @@ class Runner {
       const { wheel, also } = this.wheels[i];
       let share = 0;
       if (hot) share = sharing.heat * (also ? 0.5 * sharing.axleShare(wheel) : sharing.shares[wheel]);
-      const { drive } = this.runs[i].integrator;
-      const lifted = hot && step.braking && !sharing.rubs(wheel) ? 1 : 0;
-      if (lifted === 1) {
-        drive[CHANNEL.applied] = 0;
-        drive[CHANNEL.released] = 1;
-      }
-      const switched = event || lifted !== this.lifted[i];
-      this.lifted[i] = lifted;
+      const switched = this.runs[i].lift(hot && step.braking && !sharing.rubs(wheel)) || event;
       this.runs[i].step(dt, switched, share * early, share * late, sample);
     }
     series.time[sample] = time;

@@ -54,7 +54,8 @@ export class ZoneForces {
     scratch.available[k] = state.available;
     scratch.byForce[k] = state.availableByForce;
     scratch.atBest[k] = state.availableAtBest;
-    scratch.frontFirst[k] = state.frontUse >= state.rearUse ? 1 : 0;
+    // Where ABS holds the rear back both ask the same, to rounding.
+    scratch.frontFirst[k] = state.frontUse >= state.rearUse * (1 - 1e-9) ? 1 : 0;
     scratch.use[k] = Math.max(state.frontUse, state.rearUse);
     scratch.pedalAtMean[k] = state.pedalOf(steps.meanForce[Math.max(0, steps.zone[k])]);
   }

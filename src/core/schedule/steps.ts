@@ -13,9 +13,9 @@ export interface StepSizes {
 }
 export const DEFAULT_STEPS: StepSizes = {
   braking: 0.2,
-  leastPerZone: 15,
-  release: 0.15,
-  rolling: 2.5,
+  leastPerZone: 18,
+  release: 0.12,
+  rolling: 2,
   standing: 20,
 };
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PAD_FAMILIES } from '../catalogue/padEntry';
-import { caliperSchema } from './axle';
+import { caliperSchema } from './caliper';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 import { rotorSchema } from './rotor';

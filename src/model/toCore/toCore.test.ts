@@ -16,7 +16,8 @@ import { MATERIAL_IDS, ROTOR_MATERIALS } from '../catalogue/materials';
 import { nominalFriction, PADS } from '../catalogue/pads';
 import { starterZone } from '../catalogue/starters';
 import type { Car } from '../schema/car';
-import { cornerOf, dayInput, fluidBoilingPointC, fluidWater, setupOf, zoneLength } from './toCore';
+import { cornerOf } from './corner';
+import { dayInput, fluidBoilingPointC, fluidWater, setupOf, zoneLength } from './toCore';
 
 const setup = setupOf(demoProject, 'plan-ovel-nettle');
 
@@ -77,9 +78,9 @@ describe('from stored units to SI', () => {
       },
     ]);
     const { rotor, pad, caliper, air } = input.front.left;
-    expect(rotor).toMatchObject({ outerDiameter: 0.345, thickness: 0.03, vaneGap: 0.011, vaneCount: 48 });
+    expect(rotor).toMatchObject({ outerDiameter: 0.38, thickness: 0.036, vaneGap: 0.014, vaneCount: 48 });
     expect(pad.area).toBeCloseTo(74e-4, 12);
-    expect(pad.limit).toBeCloseTo(PADS.estate.limit + ZERO_CELSIUS, 9);
+    expect(pad.limit).toBeCloseTo(PADS.clubday.limit + ZERO_CELSIUS, 9);
     expect(caliper).toMatchObject({ mass: 4.6, fluidMass: 0.06 });
     expect(air).toMatchObject({ ductArea: 0, wheelOpenArea: 0.5, coolingFactor: 1 });
     expect(input.front.boilingPoint).toBe(input.rear.boilingPoint);

@@ -6,6 +6,7 @@ import {
   formatQuantity,
   ROTOR_MATERIALS,
   type Setup,
+  siText,
   type UnitChoice,
 } from '../../model';
 import type { Explanation, Facts, Input } from './explanation';

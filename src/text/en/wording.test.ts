@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
-import { type Moment, simulateDay } from '../../core';
+import { judgedDay, type Moment, simulateDay } from '../../core';
 import { METRIC, US } from '../../model/quantity/units';
 import type { Plan } from '../../model/schema/plan';
 import { dayInput, setupOf } from '../../model/toCore/toCore';
@@ -11,6 +11,7 @@ const run = (id: string, change: (plan: Plan) => Plan = (plan) => plan) => {
   const setup = setupOf(demoProject, id);
   return simulateDay(dayInput({ ...setup, plan: change(setup.plan) }));
 };
+const judged = (id: string) => judgedDay(dayInput(setupOf(demoProject, id)));
 const anvil = run('plan-tarn-anvil');
 const moment = (change: Partial<Moment>): Moment => ({
   time: 0,
@@ -58,11 +59,11 @@ describe('figures', () => {
 describe('the verdict’s sentence', () => {
   it('counts the hot laps done before the first limit', () => {
     expect(verdictText(anvil, METRIC).sentence).toBe(
-      'The front pads overheat first: over 700 °C on lap 5 at braking zone 4 (Quench), after 3 hot laps.',
+      'The front pads overheat first: over 700 °C on lap 4 at braking zone 3 (Bellows), after 2 hot laps.',
     );
     const { sentence } = verdictText(run('plan-ovel-nettle'), METRIC);
     expect(sentence).toMatch(
-      /^The front right brake fluid boils: .* after 7 hot laps\. Before that, the front right pads go over their limit of 460 °C on lap 2 /,
+      /^The front right brake fluid at the pistons boils: over its boiling point of \d+ °C on lap 6 .*, after 4 hot laps\.$/,
     );
   });
 
@@ -81,7 +82,7 @@ describe('the verdict’s sentence', () => {
   });
 
   it('counts a bite that is too cold as plainly as a limit, alone or beside one', () => {
-    const cold = verdictText(run('plan-skarn-fen'), METRIC);
+    const cold = verdictText(judged('plan-skarn-fen'), METRIC);
     expect(cold.state).toBe('Below working temperature');
     expect(cold.sentence).toMatch(
       /^The (front|rear) pads are below working temperature on lap 2 at braking zone 1 \(Sluice\): \d+ °C, working from 300 °C\.$/,

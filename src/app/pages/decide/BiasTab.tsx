@@ -158,7 +158,7 @@ function SetChoice({ choice, take }: { choice: BalanceChoice; take: (choice: Bal
   return (
     <ConfirmButton
       label={label}
-      title="The rear locks first with this balance"
+      title={say.rearLocksFirst}
       warning={say.rearLocksFirstWarning(choice.rearFirst, choice.hotZones)}
       confirm="Set it all the same"
       onConfirm={() => take(choice)}

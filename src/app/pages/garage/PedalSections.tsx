@@ -109,7 +109,7 @@ export function Recovery({ editing }: TabProps) {
               ['takenKwh', 'Energy taken'],
               ['powerPercent', 'Power left'],
             ]}
-            caption="Derating over the energy taken in a session"
+            caption={say.deratingCaption}
             what="Derating of recovery"
             least={0}
             most={12}

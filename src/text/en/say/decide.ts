@@ -6,6 +6,7 @@ export const say = {
   whatBestTemperatureNot:
     'What is best for temperature is not what is best for grip: a rear that locks first turns the car round.',
   clickDirection: ' A click with + moves braking to the front, one with − to the rear.',
+  rearLocksFirst: 'The rear locks first with this balance',
   rearLocksFirstWarning: (rear: number, zones: number) =>
     `At ${rear} of ${zones} hot braking zones the rear is nearer to locking. A rear that locks first turns the car round. Try it step by step, on a closed course with run-off.`,
   withinBalancesTriedBoth:

@@ -56,6 +56,7 @@ export const say = {
     'Generic parts of our own, none a maker’s. Copy one and give it the values of yours; take them from its maker’s data. Price classes run from 1 cheapest to 5 dearest of a kind.',
   thereNoPartsYour: 'There are no parts of your own yet',
   forceFirstBiteBraking: 'force at first bite, for the braking zone’s mean braking',
+  deratingCaption: 'Derating over the energy taken in a session',
   deratingNote:
     'A full battery takes little at first, warm windings less in the end. Between points in a line; without points it keeps its power.',
   topPedalLighterBalance:
