@@ -24,7 +24,7 @@ test('the duct that is found is put into the car, and the verdict follows', asyn
   const front = region(page, 'Front cooling need');
   await expect(front).toContainText(/Front: \d+\.\d cm² to each wheel/);
   await expect(region(page, 'Rear cooling need')).toContainText('no duct needed');
-  await expect(front).toContainText('front pads, 30 °C below limit');
+  await expect(front).toContainText('front caliper seals, 30 °C below limit');
   await expect(region(page, 'Blanking steps').locator('tbody tr')).toHaveCount(5);
   const cost = region(page, 'What it costs');
   await expect(cost).toContainText(/of drag at 1\d\d km\/h/);
@@ -32,7 +32,7 @@ test('the duct that is found is put into the car, and the verdict follows', asyn
   await expect(ways.locator('tbody tr')).toHaveCount(6);
   await expect(ways).toContainText('Cheapest in money: less pace');
   await cost.getByRole('button', { name: 'Put into the car' }).click();
-  await expect(front).toContainText('The car has 39');
+  await expect(front).toContainText('The car has 7');
   await page.getByRole('link', { name: 'Workbench' }).first().click();
   await settled(page);
   await expect(verdict(page)).toContainText('Everything stays within its limit');
@@ -174,7 +174,7 @@ test('the fastest plan is written into the plan; minutes that are too few say wh
   await visit(page, '/decide/pace');
   const fastest = region(page, 'Fastest plan');
   await expect(fastest).toContainText('Fastest with every margin kept');
-  await expect(fastest).toContainText('Flat out a limit is passed after 3 hot laps');
+  await expect(fastest).toContainText('Flat out a limit is passed after 2 hot laps');
   await expect(fastest).toContainText(/at least \d+ min in the paddock/);
   const ways = region(page, 'Ways through the session');
   await ways

@@ -44,7 +44,7 @@ test('looking inside shows the temperatures and flows of the very run, at any mo
   );
 
   const moment = page.getByTestId('moment');
-  await expect(moment).toContainText('lap 10, braking zone 4 (Quench)');
+  await expect(moment).toContainText(`lap ${result.record.lap[hottest] + 1}, braking zone 4 (Quench)`);
   await page.getByRole('button', { name: 'Next braking zone' }).click();
   await expect(moment).toContainText('braking zone 5 (Slag)');
   await page.getByRole('slider', { name: 'Time in the day' }).focus();
@@ -88,11 +88,12 @@ test('every result opens to its relation, its inputs and its source', async ({ p
     'pad surface',
     'pad backing plate',
     'fluid',
+    'fluid at the pistons',
     'caliper seals',
     'wheel bearing',
     'cold bite (initial friction)',
   ]) {
-    await margins.getByRole('button', { name: `How this is calculated: ${name}` }).click();
+    await margins.getByRole('button', { name: `How this is calculated: ${name}`, exact: true }).click();
     const sheet = page.getByRole('dialog');
     await expect(sheet.getByText('Source.')).toBeVisible();
     await expect(sheet.getByText('Limits.')).toBeVisible();

@@ -69,11 +69,10 @@ export const LIMIT_TEXT: Readonly<Record<LimitedPart | ForcePart, LimitWords>> =
   },
   fluidWall: {
     title: 'Fluid at the pistons',
-    name: 'brake fluid at the pistons',
+    name: 'fluid at the pistons',
     plural: false,
     limit: 'boiling point',
-    means:
-      'Bubbles form on the pistons’ wetted ends first; the pedal gets soft before the fluid boils throughout.',
+    means: 'Vapour forms there first; the pedal gets soft.',
   },
   fluid: {
     title: 'Fluid',

@@ -63,7 +63,7 @@ describe('the verdict’s sentence', () => {
     );
     const { sentence } = verdictText(run('plan-ovel-nettle'), METRIC);
     expect(sentence).toMatch(
-      /^The front right brake fluid at the pistons boils: over its boiling point of \d+ °C on lap 6 .*, after 4 hot laps\.$/,
+      /^The front right fluid at the pistons boils: over its boiling point of \d+ °C on lap 6 .*, after 4 hot laps\.$/,
     );
   });
 
