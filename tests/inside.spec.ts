@@ -124,8 +124,8 @@ test('the outlook says how many laps, how many to cool down, how long in the pad
 }) => {
   await open(page);
   const outlook = page.getByRole('region', { name: 'How long it lasts' });
-  await expect(outlook).toContainText('Hot laps in a row with every limit kept3', { timeout: 120_000 });
-  await expect(outlook).toContainText(/Cool-down laps before 3 hot laps more\d/);
+  await expect(outlook).toContainText('Hot laps in a row with every limit kept2', { timeout: 120_000 });
+  await expect(outlook).toContainText(/Cool-down laps before 2 hot laps more\d/);
   await expect(outlook).toContainText(/Least paddock time before the same again\d+ min/);
   await expect(outlook.locator('tbody tr').first()).toContainText('front pads');
   await page.getByRole('slider', { name: 'Share of grip used in braking' }).focus();
