@@ -124,7 +124,7 @@ function Limits({ computed, units }: { computed: Computed; units: UnitChoice }) 
     }),
   )
     .sort((a, b) => a.share - b.share)
-    .slice(0, 5);
+    .slice(0, 4);
   return (
     <section>
       <h3 className="text-[13.5px]">Limits, closest first</h3>
