@@ -102,7 +102,8 @@ ${outOfRange.length === 0 ? 'Nothing.' : outOfRange.map((f) => `- ${f.id}, ${f.w
 
 Check 27 is of a single-seater of about 5 g; the Skarn is a prototype with invented ducts at an invented circuit, brakes at under 4 g and
 keeps its discs warmer along the straight. Check 29 compares better pads and rotors of a loaded utility vehicle: the trend and its order
-are right, the size is not, and why is not known. Check 30: heat enters the fluid by natural convection on the pistons' ends, so that its
+are right, the size is not, and why is not known. Check 28: edges that lose heat bring the ridden disc just
+under the range. Check 30: heat enters the fluid by natural convection on the pistons' ends, so that its
 mean stays under the range of an ordinary track car; its wetted wall, which is judged beside it, lies inside. Steps halved and cells
 doubled: what a motor leaves the five-door's rear brakes is a small difference of large forces.
 `,

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { simulateDay } from '../core';
+import { judgedDay } from '../core';
 import { dayInput, readProject, setupOf, starterZone, writeProject } from '../model';
 import { resultDocument } from '../report';
 import { CliError, runCli } from './runCli';
@@ -52,7 +52,7 @@ describe('kettle', () => {
       file('out.csv'),
     );
     const setup = setupOf(demoProject, 'plan-skarn-fen');
-    const expected = resultDocument(setup, simulateDay(dayInput(setup)));
+    const expected = resultDocument(setup, judgedDay(dayInput(setup)));
     expect(JSON.parse(readFileSync(file('out.json'), 'utf8'))).toEqual(JSON.parse(JSON.stringify(expected)));
     expect(readFileSync(file('out.csv'), 'utf8')).toMatch(
       /^session,lap,kind,braking zone,place,Entry speed \(km\/h\)/,
@@ -113,7 +113,7 @@ describe('kettle', () => {
         s.from.reduce((q, from, k) => q + 0.5 * (from + s.to[k]) * (run.times[k + 1] - run.times[k]), 0),
       0,
     );
-    const result = simulateDay(dayInput(setupOf(demoProject)));
+    const result = judgedDay(dayInput(setupOf(demoProject)));
     const rear = result.laps.flatMap((lap) => lap.forces).reduce((sum, f) => sum + f.rearHeat, 0);
     // Touches too short to be a braking zone are not among the braking zones.
     expect(Math.abs(made / (rear / 2) - 1)).toBeLessThan(1e-3);

@@ -46,13 +46,13 @@ export class RadialBand {
     const width = (outer - inner) / RADIAL_CELLS;
     const [from, to] = [inner + INNER_MARGIN * (outer - inner), outer - OUTER_MARGIN * (outer - inner)];
     const whole = outer * outer - inner * inner;
-    const cubes = to ** 3 - from ** 3;
+    const cubes = to * to * to - from * from * from;
     for (let i = 0; i < RADIAL_CELLS; i++) {
       const [a, b] = [inner + i * width, inner + (i + 1) * width];
       this.share[i] = (b * b - a * a) / whole;
       const [low, high] = [Math.max(a, from), Math.min(b, to)];
       // ∫ r·2πr dr over the cell's rubbed part, over that of the whole band.
-      const made = high > low ? (high ** 3 - low ** 3) / cubes : 0;
+      const made = high > low ? (high * high * high - low * low * low) / cubes : 0;
       this.flux[i] = made / this.share[i];
       this.link[i] = i < RADIAL_CELLS - 1 ? (2 * Math.PI * b * 2 * cheek) / width : 0;
     }
