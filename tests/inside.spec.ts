@@ -64,7 +64,7 @@ test('where the heat of a braking zone went adds up, on a drum as on a disc', as
   await expect(page.getByRole('heading', { name: 'Rear drums' })).toBeVisible();
   await page.getByRole('link', { name: 'Inside' }).click();
   await choose(page.getByLabel('Wheel', { exact: true }), 'rearLeft');
-  await expect(page.getByRole('region', { name: 'Section of the brake' })).toContainText('rim, rubbed');
+  await expect(page.getByRole('region', { name: 'Section of the brake' })).toContainText('rim, swept');
   const balance = page.getByRole('region', { name: 'Where the heat went' });
   const text = (await balance.textContent()) ?? '';
   const [made, air, kept] = (

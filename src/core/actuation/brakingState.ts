@@ -131,7 +131,7 @@ export class BrakingState {
     const onFront = sum > 0 ? (frontGain * pressures.front) / sum : 1;
     this.frontFriction = asked * onFront;
     this.rearFriction = asked - this.frontFriction;
-    if (this.chassis.abs) this.hold(force, weight - frontWeight);
+    if (this.chassis.abs) this.hold(frontWeight, rearWeight);
     const rearMotor = this.recovery?.axle === 'rear';
     const frontForce = this.frontFriction + (rearMotor ? 0 : this.electric);
     const rearForce = this.rearFriction + (rearMotor ? this.electric : 0);
@@ -178,24 +178,37 @@ export class BrakingState {
   }
 
   /**
-   * What ABS takes off the rear, over what its tyres hold, and the foot that presses on gives to the front instead;
-   * friction before the motor.
-   * @param rearWeight N
+   * What ABS takes off an axle, over what its tyres hold, and the foot that presses on gives to the other instead; friction
+   * before the motor.
+   * @param frontWeight N, likewise `rearWeight`
    */
-  private hold(force: number, rearWeight: number): void {
-    const { pressures, recovery, chassis, frontGain, rearGain } = this;
-    const motor = recovery?.axle === 'rear' ? this.electric : 0;
-    const over = this.rearFriction + motor - (chassis.longitudinalGrip ?? 1) * rearWeight;
-    if (over <= 0 || over >= force || frontGain <= 0) return;
-    const friction = Math.min(over, this.rearFriction);
-    this.rearFriction -= friction;
-    this.electric -= over - friction;
-    this.frontFriction += over;
+  private hold(frontWeight: number, rearWeight: number): void {
+    const { recovery, chassis, frontGain, rearGain, pressures } = this;
+    const grip = chassis.longitudinalGrip ?? 1;
+    const onFront = recovery?.axle === 'front' ? this.electric : 0;
+    const overFront = this.frontFriction + onFront - grip * frontWeight;
+    const overRear = this.rearFriction + this.electric - onFront - grip * rearWeight;
+    const atFront = overFront > 0;
+    const over = Math.max(overFront, overRear);
+    // Where both are over, or the other cannot brake, nothing is left to give to.
+    if (over <= 0 || (overFront > 0 && overRear > 0) || (atFront ? rearGain : frontGain) <= 0) return;
+    const friction = Math.min(over, atFront ? this.frontFriction : this.rearFriction);
+    if (atFront === (recovery?.axle === 'front')) this.electric -= over - friction;
+    this.frontFriction += atFront ? -friction : over;
+    this.rearFriction += atFront ? over : -friction;
+    pressures.front = frontGain > 0 ? this.frontFriction / frontGain : 0;
     pressures.rear = rearGain > 0 ? this.rearFriction / rearGain : 0;
-    pressures.front = this.frontFriction / frontGain;
-    // The front line follows the push in proportion.
-    pressuresAt(this.chain, 1, this.extraLoad, this.demand.clicks, this.scratch);
-    this.pedal = pedalFor(this.chain, pressures.front / this.scratch.front);
+    this.pedal = pedalFor(this.chain, this.pushForPressure(atFront ? 'rear' : 'front'));
+  }
+
+  /** Push that asks an axle's line for the pressure it has now, with what a blended motor took off it, N. */
+  private pushForPressure(axle: 'front' | 'rear'): number {
+    const { nominal, pressures, recovery } = this;
+    const blended = recovery?.axle === axle && recovery.blending !== 'added';
+    const force = nominal[axle] * pressures[axle] + (blended ? this.electric : 0);
+    return axle === 'front'
+      ? this.pushForFriction(nominal.front, 0, force)
+      : this.pushForFriction(0, nominal.rear, force);
   }
 
   /** Push that makes a braking force at the tyres with the motor, N; infinite where no push does. */

@@ -271,6 +271,38 @@ describe('an instant of braking', () => {
     );
   });
 
+  it('with ABS asks no axle for more than its tyres hold, loses no force, and presses harder for what it moves', () => {
+    fc.assert(
+      fc.property(
+        chains,
+        number(0.1, 0.98),
+        number(0.1, 0.6),
+        fc.constantFrom('front' as const, 'rear' as const, null),
+        (chain, used, mu, axle) => {
+          const grip = 1.1;
+          const held = { ...chassis, abs: true, longitudinalGrip: grip };
+          const recovery = axle && { axle, blending: 'blended' as const };
+          const solved = (own: typeof chassis) => {
+            const s = new BrakingState(chain, own, 0.31, recovery);
+            s.takeNominal();
+            Object.assign(s.condition, { frontLeft: mu, frontRight: mu });
+            const force = used * grip * own.mass * STANDARD_GRAVITY;
+            Object.assign(s.demand, { force, electric: axle ? 0.3 * force : 0, z: used * grip });
+            s.solve();
+            return { s, force };
+          };
+          const [{ s, force }, { s: free }] = [solved(held), solved(chassis)];
+          expect((s.frontFriction + s.rearFriction + s.electric) / force).toBeCloseTo(1, 9);
+          expect(Math.min(s.frontFriction, s.rearFriction, s.electric)).toBeGreaterThanOrEqual(-1e-6);
+          expect(Math.max(s.frontUse, s.rearUse)).toBeLessThanOrEqual(grip * (1 + 1e-9));
+          // Where neither is over nothing is held back; where one is, the foot presses on.
+          if (Math.max(free.frontUse, free.rearUse) < grip) expect(s.pedal / free.pedal).toBeCloseTo(1, 9);
+          else expect(s.pedal).toBeGreaterThan(free.pedal * (1 - 1e-9));
+        },
+      ),
+    );
+  });
+
   it('blended, the motor leaves balance and foot alone; added, the foot is lighter and its axle does more', () => {
     const solved = (blending: 'blended' | 'added', electric: number) => {
       const s = state(plain, { axle: 'rear', blending });

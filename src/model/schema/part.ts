@@ -30,7 +30,7 @@ const padValues = z
     friction: z
       .array(
         z.strictObject({
-          celsius: celsius('Face', [20, 900], 'Temperature of the rubbed face.'),
+          celsius: celsius('Face', [20, 900], 'Temperature of the pad surface.'),
           mu: plain('µ', 'friction', 0.01, 1.2, [0.2, 0.6], 'Friction coefficient at it.'),
         }),
       )

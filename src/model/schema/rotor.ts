@@ -149,7 +149,7 @@ export const rotorSchema = z
       description: 'One-piece: its wall, and the bell’s.',
     }),
     hatMassKg: numberField({
-      title: 'Hat mass',
+      title: 'Bell (hat) mass',
       quantity: 'mass',
       min: 0.1,
       max: 10,
@@ -197,7 +197,7 @@ export const drumSchema = z
       max: 460,
       usual: [180, 280],
       step: 1,
-      description: 'Of the rubbed surface.',
+      description: 'Of the swept surface.',
     }),
     widthMm: numberField({
       title: 'Drum width',
@@ -206,7 +206,7 @@ export const drumSchema = z
       max: 200,
       usual: [30, 70],
       step: 1,
-      description: 'Of the rubbed surface.',
+      description: 'Of the swept surface.',
     }),
     rimThicknessMm: numberField({
       title: 'Rim thickness',
@@ -215,7 +215,7 @@ export const drumSchema = z
       max: 40,
       usual: [6, 12],
       step: 0.5,
-      description: 'Metal outside the rubbed surface; it stores the heat.',
+      description: 'Metal outside the swept surface; it stores the heat.',
     }),
     ribFactor: numberField({
       title: 'Outer surface',

@@ -121,7 +121,7 @@ export const DRUM: readonly Part[] = [
     label: [236, 70, 'left', 66],
   },
   {
-    name: 'rim, rubbed',
+    name: 'rim, swept',
     node: (l) => l.ringStart,
     boxes: [[220, 82, 250, 10]],
     label: [236, 87, 'left', 90],

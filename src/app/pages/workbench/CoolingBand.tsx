@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { QUESTION } from '../../../compute';
+import { LESS_COOLING } from '../../../core';
 import { dayInput } from '../../../model';
 import { verdictText } from '../../../text/en';
 import { say } from '../../../text/en/say/workbench';
@@ -10,7 +11,7 @@ import type { Computed } from '../../state/useSession';
 import { useSettled } from '../../state/useSettled';
 
 /** What uncalibrated cooling may be off by, as factors. */
-const FACTORS = [0.7, 1.3] as const;
+const FACTORS = [LESS_COOLING, 1.3] as const;
 /** Time without a change until the band is computed, ms. */
 const QUIET = 450;
 

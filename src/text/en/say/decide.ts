@@ -168,7 +168,7 @@ export const say = {
   pairRotorsOtherVanes: (currency: string) => `A pair of rotors with other vanes or more iron, ${currency}`,
   padsTooColdSome: (tooCold: string) => `; ${tooCold} pads below working temperature at some braking point`,
   solvedHotLapGoes: (without: string, ducts: string, signedSeconds: string) =>
-    `The solved hot lap goes from ${without} s without ducts to ${ducts} s: ${signedSeconds} a lap.`,
+    `The simulated hot lap goes from ${without} s without ducts to ${ducts} s: ${signedSeconds} a lap.`,
   whatCostsLapTime:
     'What that costs in lap time is not known: the speeds of this circuit are typed and do not follow the drag.',
   rangeFrontRearNever:

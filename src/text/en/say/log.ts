@@ -2,7 +2,7 @@
 export const say = {
   makeSimulatedLapGo: 'Make the simulated lap go like this one',
   useGripCornersBraking:
-    'Use of grip in corners and in braking and the power are fitted to the speeds along the lap. A log shows grip only as far as it is used: whether tyres or driver had more in hand, it cannot tell.',
+    'Use of grip in corners and in braking and the power are fitted to the speeds along the lap. A log shows grip only as far as it is used: whether tyres or driver had more to give, it cannot tell.',
   listBrakingZonesHas: 'A list of braking zones has its speeds given; there is nothing to fit.',
   shareGripUsedGoes:
     'The share of grip used goes into the plan; what exceeds 100 % raises the tyres’ grip, and the power changes the car: both count in its other plans too.',
