@@ -9,6 +9,7 @@ import { anvilPark, longFen, nettleGlen } from './circuits';
 const session = (name: string, ambientC: number, hotLaps: number, paddockMin = 30): PlanSession => ({
   name,
   ambientC,
+  gripPercent: 100,
   legs: [
     { kind: 'out', laps: 1, pacePercent: 65 },
     { kind: 'hot', laps: hotLaps, pacePercent: 100 },
@@ -42,7 +43,7 @@ const club: Pick<
   brakingGripUsedPercent: 86,
   corneringGripUsedPercent: 92,
   brakeBuildUpS: 0.25,
-  brakesEarlier: false,
+  brakesEarlier: true,
   clicks: [],
   targetMarginK: 30,
   minutes: 20,
@@ -105,6 +106,7 @@ export const demoProject: Project = {
         {
           name: 'Noon, with a pit stop',
           ambientC: 23,
+          gripPercent: 100,
           legs: [
             { kind: 'out', laps: 1, pacePercent: 65 },
             { kind: 'hot', laps: 4, pacePercent: 100 },

@@ -14,6 +14,7 @@ import {
   fastestPlan,
   hotStop,
   judgedDay,
+  LINE_SPACING,
   moistAirDensity,
   type Outlook,
   outlook,
@@ -104,10 +105,15 @@ const engine = {
   failures: failureCases,
   /** What a circuit asks of a car's brakes, at the pace of its hot laps. */
   severity(input: DayInput): Severity {
-    const circuit = prepareCircuit(input.circuit);
+    const circuit = prepareCircuit(input.circuit, LINE_SPACING, input.wind);
     const airDensity = moistAirDensity(pressureOf(input), input.sessions[0].ambient, input.humidity);
     const conditions = { airDensity, ductDragArea: ductDragArea(input) };
-    const trace = driveLap(circuit, input.vehicle, { ...input.driver, pace: 1 }, conditions);
+    const trace = driveLap(
+      circuit,
+      input.vehicle,
+      { ...input.driver, pace: 1, trackGrip: input.sessions[0].trackGrip },
+      conditions,
+    );
     return severityOf(trace, circuit.kind === 'line' ? circuit.line : null);
   },
   readDocument(text: string): DocumentResult {

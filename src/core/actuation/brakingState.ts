@@ -16,6 +16,8 @@ export interface Demand {
   downforce: number;
   /** Clicks on the driver's balance control */
   clicks: number;
+  /** Grip of the track over that of a dry one, 0 to 1 */
+  trackGrip: number;
 }
 
 /** Friction of each wheel, and vapour in each axle's fluid, m³. */
@@ -33,7 +35,7 @@ export interface BrakeCondition {
  * a time loop allocates nothing.
  */
 export class BrakingState {
-  readonly demand: Demand = { force: 0, electric: 0, z: 0, downforce: 0, clicks: 0 };
+  readonly demand: Demand = { force: 0, electric: 0, z: 0, downforce: 0, clicks: 0, trackGrip: 1 };
   readonly condition: BrakeCondition = {
     frontLeft: 0,
     frontRight: 0,
@@ -184,7 +186,7 @@ export class BrakingState {
    */
   private hold(frontWeight: number, rearWeight: number): void {
     const { recovery, chassis, frontGain, rearGain, pressures } = this;
-    const grip = chassis.longitudinalGrip ?? 1;
+    const grip = (chassis.longitudinalGrip ?? 1) * this.demand.trackGrip;
     const onFront = recovery?.axle === 'front' ? this.electric : 0;
     const overFront = this.frontFriction + onFront - grip * frontWeight;
     const overRear = this.rearFriction + this.electric - onFront - grip * rearWeight;

@@ -153,6 +153,7 @@ const FAN_THROUGH = 0.15;
  * @param speed of the car, m/s
  * @param wheelRadius m
  * @param fan speed of a fan's air at a standing wheel, m/s
+ * @param past speed of the air past the car, m/s: its own but for the wind
  */
 export function passage(
   corner: Corner,
@@ -160,6 +161,7 @@ export function passage(
   speed: number,
   wheelRadius: number,
   fan = 0,
+  past = speed,
 ): Passage {
   if (corner.drum) return NO_PASSAGE;
   const geometry = rotorGeometry(corner.rotor);
@@ -169,7 +171,7 @@ export function passage(
   const vanes = VANES[corner.rotor.vaneType];
   const revolutions = (speed / (2 * Math.PI * wheelRadius)) * 60;
   const pumped = vanes.pump * 0.052 * revolutions * Math.sqrt(D * D - d * d);
-  const ductFlow = air.density * ductOnRotor(corner).inlet * Math.max(speed, fan);
+  const ductFlow = air.density * ductOnRotor(corner).inlet * Math.max(past, fan);
   const driven = ductFlow / (air.density * geometry.inletArea);
   const inlet = Math.sqrt(pumped ** 2 + driven ** 2 + (FAN_THROUGH * fan) ** 2);
   const mean = 0.5 * inlet * (1 + geometry.inletArea / geometry.outletArea);

@@ -1,9 +1,10 @@
 import { BrakingState } from '../actuation';
 import { STANDARD_GRAVITY } from '../constants';
 import { findZones } from './findZones';
-import { assertOnTheRoad, type Forces, resistance } from './forces';
+import { assertOnTheRoad, engineBrakingAt, type Forces, resistance } from './forces';
 import type { LapTrace } from './trace';
 import type { Vehicle } from './vehicle';
+import { airSpeed } from './wind';
 
 /** A driven lap before its braking work is known; n + 1 points. */
 export interface DrivenLap {
@@ -15,6 +16,8 @@ export interface DrivenLap {
   readonly grade: Float64Array;
   /** Curvature of each interval, 1/m, left positive; n. Left out where it is not known */
   readonly curvature?: Float64Array;
+  /** Wind against the motion at each point, m/s; n + 1. Left out, calm */
+  readonly headwind?: Float64Array;
   /** Time spent on each interval, s; n. Needed where the speed reaches zero; otherwise from the mean speed. */
   readonly duration?: Float64Array;
   /** 1 where the brakes are on, 0 where what slows is taken for something else; n. Left out, whatever slows brakes */
@@ -56,7 +59,8 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     const dt = lap.duration ? lap.duration[i] : (2 * ds) / (v0 + v1);
     const grade = lap.grade[i];
     const inertial = (0.5 * forces.mass * forces.inertia * (v0 * v0 - v1 * v1)) / ds;
-    const force = inertial - resistance(forces, mid, grade) - vehicle.engineBraking;
+    const against = mid + (lap.headwind ? 0.5 * (lap.headwind[i] + lap.headwind[i + 1]) : 0);
+    const force = inertial - resistance(forces, against, grade) - engineBrakingAt(forces, mid);
     let front = 0;
     let rear = 0;
     let electric = 0;
@@ -65,7 +69,8 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
       const { demand } = state;
       demand.force = force;
       demand.z = (v0 - v1) / (dt * STANDARD_GRAVITY);
-      demand.downforce = forces.downforce * mid * mid;
+      demand.downforce = forces.downforce * Math.max(0, against) ** 2;
+      demand.trackGrip = forces.trackGrip;
       demand.electric = motorForce(vehicle, mid, force, dt, ds);
       could = demand.electric * ds;
       state.solve();
@@ -87,6 +92,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     distance: lap.distance,
     time,
     speed: lap.speed,
+    airSpeed: lap.headwind ? lap.speed.map((v, i) => airSpeed(v, lap.headwind?.[i] ?? 0)) : lap.speed,
     frontHeat,
     rearHeat,
     frontLeftHeat,

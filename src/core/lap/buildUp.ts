@@ -1,5 +1,5 @@
-import type { SampledLine } from '../circuit';
 import { brakingDeceleration, type Forces, resistance } from './forces';
+import type { WindyLine } from './wind';
 
 /** What holds the braking at each point: most force of the brakes, N, and clicks on the driver's balance control; n + 1. */
 export interface Along {
@@ -16,7 +16,7 @@ export function buildUpBraking(
   speed: Float64Array,
   forward: Float64Array,
   backward: Float64Array,
-  line: SampledLine,
+  line: WindyLine,
   forces: Forces,
   buildUp: number,
   along: Along,
@@ -54,7 +54,7 @@ function rampFrom(
   start: number,
   entry: number,
   backward: Float64Array,
-  line: SampledLine,
+  line: WindyLine,
   forces: Forces,
   buildUp: number,
   step: number,
@@ -68,8 +68,10 @@ function rampFrom(
   while (time < buildUp) {
     const v = Math.sqrt(square);
     const dt = step / v;
-    const full = brakingDeceleration(forces, v, line.curvature[i], line.grade[i], most?.[i], clicks?.[i]);
-    const coast = Math.max(0, resistance(forces, v, line.grade[i]) / (forces.mass * forces.inertia));
+    const wind = line.headwind?.[i] ?? 0;
+    const grade = line.grade[i];
+    const full = brakingDeceleration(forces, v, line.curvature[i], grade, most?.[i], clicks?.[i], wind);
+    const coast = Math.max(0, resistance(forces, v + wind, grade) / (forces.mass * forces.inertia));
     const share = Math.min(1, (time + 0.5 * dt) / buildUp);
     square = Math.max(1, square - 2 * (coast + (full - coast) * share) * step);
     time += dt;

@@ -6,6 +6,7 @@ import { solveLap } from './solveLap';
 import type { LapTrace } from './trace';
 import { lapFromTypedZones, type TypedZone } from './typedZones';
 import type { Driver, Vehicle } from './vehicle';
+import { type Wind, type WindyLine, withWind } from './wind';
 
 /** A circuit, given in one of two ways. */
 export type CircuitInput =
@@ -42,18 +43,23 @@ export const LINE_SPACING = 1;
 
 /** A circuit made ready once for laps at any pace. */
 export type PreparedCircuit =
-  | { readonly kind: 'line'; readonly line: SampledLine; readonly nameAt: (distance: number) => string }
+  | { readonly kind: 'line'; readonly line: WindyLine; readonly nameAt: (distance: number) => string }
   | { readonly kind: 'zones'; readonly zones: readonly TypedZone[] };
 
 /**
  * A circuit ready to be driven: its line sampled once for all laps; a list of braking zones stays as it is.
  * @param spacing between points of the line, m
+ * @param wind over it; a list of braking zones has no directions, so none blows there
  */
-export function prepareCircuit(circuit: CircuitInput, spacing = LINE_SPACING): PreparedCircuit {
+export function prepareCircuit(
+  circuit: CircuitInput,
+  spacing = LINE_SPACING,
+  wind: Wind | null = null,
+): PreparedCircuit {
   if (circuit.kind === 'zones') return circuit;
   return {
     kind: 'line',
-    line: sampleLine(circuit.segments, spacing),
+    line: withWind(sampleLine(circuit.segments, spacing), wind),
     nameAt: cornerNames(circuit.segments, circuit.names),
   };
 }
@@ -80,7 +86,9 @@ export function driveLap(
       caps.length === 0
         ? circuit.zones
         : brakedEarlier(circuit.zones, caps, vehicle.mass * vehicle.rotatingInertia);
-    return brakeWork(lapFromTypedZones(zones, driver.pace, driver.brakeBuildUp), vehicle, forces);
+    // Speeds that were typed are those of a dry track.
+    const pace = driver.pace * forces.trackGrip;
+    return brakeWork(lapFromTypedZones(zones, pace, driver.brakeBuildUp), vehicle, forces);
   }
   const lap: DrivenLap = {
     distance: circuit.line.distance,
@@ -95,6 +103,7 @@ export function driveLap(
     curvature: circuit.line.curvature
       .subarray(1)
       .map((after, i) => 0.5 * (circuit.line.curvature[i] + after)),
+    ...(circuit.line.headwind && { headwind: circuit.line.headwind }),
     nameAt: circuit.nameAt,
   };
   const trace = brakeWork(lap, vehicle, forces);
@@ -158,6 +167,7 @@ function rotated(lap: DrivenLap, start: number, length: number): DrivenLap {
     distance: lap.distance.map((_, i) => lap.distance[(start + i) % n] + (start + i >= n ? length : 0)),
     speed: lap.speed.map((_, i) => lap.speed[(start + i) % n]),
     grade: lap.grade.map((_, i) => lap.grade[(start + i) % n]),
+    ...(lap.headwind && { headwind: lap.headwind.map((_, i, all) => all[(start + i) % n]) }),
     ...(lap.curvature && { curvature: lap.curvature.map((_, i, all) => all[(start + i) % n]) }),
     nameAt: (distance) => lap.nameAt(distance % length),
   };

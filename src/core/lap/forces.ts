@@ -1,5 +1,6 @@
 import { SEA_LEVEL_DENSITY } from '../air';
 import { STANDARD_GRAVITY } from '../constants';
+import { type PointTable, pointTableAt } from '../numeric';
 import { FirstAxle } from './firstAxle';
 import type { Driver, Vehicle } from './vehicle';
 
@@ -12,15 +13,20 @@ export interface Forces {
   /** ½·ρ·downforce area, N/(m/s)² */
   readonly downforce: number;
   readonly rolling: number;
+  /** Greatest power at the wheels, W, and its share over speed */
   readonly power: number;
+  readonly powerOverSpeed: PointTable | null;
   readonly drivenShare: number;
   readonly lateralGrip: number;
   readonly brakingGrip: number;
   readonly tractionGrip: number;
   /** Share of friction lost when the load doubles, 1 */
   readonly loadLoss: number;
-  /** Retarding force of the closed throttle, N */
+  /** Retarding force of the closed throttle, N, and its share over speed */
   readonly engine: number;
+  readonly engineOverSpeed: PointTable | null;
+  /** Grip of the track over that of a dry one, 0 to 1 */
+  readonly trackGrip: number;
   /** What holds the braking of a car without ABS; null where ABS uses up both axles' tyres */
   readonly firstAxle: FirstAxle | null;
 }
@@ -31,6 +37,8 @@ export interface Forces {
  * @param ductDragArea of the brake ducts, Cd·A, m²
  */
 export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, ductDragArea: number): Forces {
+  const trackGrip = driver.trackGrip ?? 1;
+  const used = trackGrip * driver.pace;
   return {
     mass: vehicle.mass,
     inertia: vehicle.rotatingInertia,
@@ -38,12 +46,15 @@ export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, d
     downforce: 0.5 * airDensity * vehicle.downforceArea,
     rolling: vehicle.rollingResistance,
     power: powerIn(vehicle, airDensity) * driver.pace * Math.sqrt(driver.pace),
+    powerOverSpeed: vehicle.powerOverSpeed,
     drivenShare: vehicle.drivenShare,
-    lateralGrip: vehicle.lateralGrip * driver.corneringGripUsed * driver.pace,
-    brakingGrip: vehicle.longitudinalGrip * driver.brakingGripUsed * driver.pace,
-    tractionGrip: vehicle.longitudinalGrip * driver.corneringGripUsed * driver.pace,
+    lateralGrip: vehicle.lateralGrip * driver.corneringGripUsed * used,
+    brakingGrip: vehicle.longitudinalGrip * driver.brakingGripUsed * used,
+    tractionGrip: vehicle.longitudinalGrip * driver.corneringGripUsed * used,
     loadLoss: vehicle.loadSensitivity,
     engine: vehicle.engineBraking,
+    engineOverSpeed: vehicle.engineBrakingOverSpeed,
+    trackGrip,
     firstAxle: vehicle.abs ? null : new FirstAxle(vehicle),
   };
 }
@@ -56,6 +67,16 @@ export function forcesOf(vehicle: Vehicle, driver: Driver, airDensity: number, d
 export function powerIn({ power, intake }: Pick<Vehicle, 'power' | 'intake'>, airDensity: number): number {
   if (intake !== 'natural') return power;
   return power * Math.max(0.05, (1.132 * airDensity) / SEA_LEVEL_DENSITY - 0.132);
+}
+
+/** Power at the wheels at a speed, W. @param speed m/s */
+export function powerAt(f: Pick<Forces, 'power' | 'powerOverSpeed'>, speed: number): number {
+  return f.powerOverSpeed ? f.power * pointTableAt(f.powerOverSpeed, speed) : f.power;
+}
+
+/** What the closed throttle holds back at a speed, N. @param speed m/s */
+export function engineBrakingAt(f: Pick<Forces, 'engine' | 'engineOverSpeed'>, speed: number): number {
+  return f.engineOverSpeed ? f.engine * pointTableAt(f.engineOverSpeed, speed) : f.engine;
 }
 
 /** Share of the weight under which no driver lets lift take the load on the tyres (own assumption), 1. */
@@ -79,9 +100,14 @@ export function assertOnTheRoad(f: Forces, speed: number): void {
   );
 }
 
-/** Load on all tyres, N. @param speed m/s @param grade of the road, rise over way */
+/**
+ * Load on all tyres, N.
+ * @param speed of the air against the car, m/s
+ * @param grade of the road, rise over way
+ */
 export function tyreLoad(f: Forces, speed: number, grade: number): number {
-  return (f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade) + f.downforce * speed * speed;
+  const against = Math.max(0, speed);
+  return (f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade) + f.downforce * against * against;
 }
 
 /**
@@ -95,23 +121,26 @@ export function loadFactor(f: Forces, load: number): number {
 
 /**
  * Drag, rolling resistance and grade together, N, positive against the motion.
- * @param speed m/s
+ * @param speed of the air against the car, m/s; a wind from behind that is faster than the car pushes it
  * @param grade of the road, rise over way
  */
 export function resistance(f: Forces, speed: number, grade: number): number {
   return (
-    f.drag * speed * speed +
+    f.drag * speed * Math.abs(speed) +
     (f.rolling + grade) * ((f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade))
   );
 }
 
-/** Highest speed a curvature allows, m/s; never above `cap`. Fixed point over downforce and load sensitivity. */
-export function cornerSpeed(f: Forces, curvature: number, grade: number, cap: number): number {
+/**
+ * Highest speed a curvature allows, m/s; never above `cap`. Fixed point over downforce and load sensitivity.
+ * @param headwind m/s
+ */
+export function cornerSpeed(f: Forces, curvature: number, grade: number, cap: number, headwind = 0): number {
   const k = Math.abs(curvature);
   if (k < 1e-6) return cap;
   let v = Math.min(cap, Math.sqrt((f.lateralGrip * STANDARD_GRAVITY) / k));
   for (let i = 0; i < 60; i++) {
-    const load = tyreLoad(f, v, grade);
+    const load = tyreLoad(f, v + headwind, grade);
     const next = Math.min(cap, Math.sqrt((f.lateralGrip * loadFactor(f, load) * load) / (f.mass * k)));
     if (Math.abs(next - v) < 1e-9 * next) return next;
     v = next;
@@ -125,14 +154,20 @@ function ellipseShare(f: Forces, speed: number, curvature: number, limit: number
   return used >= 1 ? 0 : Math.sqrt(1 - used * used);
 }
 
-/** Acceleration under full power, m/s². */
-export function drivingAcceleration(f: Forces, speed: number, curvature: number, grade: number): number {
-  const load = tyreLoad(f, speed, grade);
+/** Acceleration under full power, m/s². @param headwind m/s */
+export function drivingAcceleration(
+  f: Forces,
+  speed: number,
+  curvature: number,
+  grade: number,
+  headwind = 0,
+): number {
+  const load = tyreLoad(f, speed + headwind, grade);
   const grip = loadFactor(f, load) * load;
   const traction =
     f.tractionGrip * grip * f.drivenShare * ellipseShare(f, speed, curvature, f.lateralGrip * grip);
-  const force = Math.min(f.power / Math.max(speed, 1), traction);
-  return (force - resistance(f, speed, grade)) / (f.mass * f.inertia);
+  const force = Math.min(powerAt(f, speed) / Math.max(speed, 1), traction);
+  return (force - resistance(f, speed + headwind, grade)) / (f.mass * f.inertia);
 }
 
 /**
@@ -141,6 +176,7 @@ export function drivingAcceleration(f: Forces, speed: number, curvature: number,
  * ABS the tyres of both axles are used up, without it those of the axle that would lock first.
  * @param most braking force the brakes can make, N; infinite where the tyres are the limit
  * @param clicks on the driver's balance control
+ * @param headwind m/s
  */
 export function brakingDeceleration(
   f: Forces,
@@ -149,17 +185,17 @@ export function brakingDeceleration(
   grade: number,
   most = Number.POSITIVE_INFINITY,
   clicks = 0,
+  headwind = 0,
 ): number {
-  const load = tyreLoad(f, speed, grade);
+  const load = tyreLoad(f, speed + headwind, grade);
   const factor = loadFactor(f, load);
   const along = f.brakingGrip * factor * ellipseShare(f, speed, curvature, f.lateralGrip * factor * load);
-  const against = resistance(f, speed, grade);
-  const tyres = f.firstAxle
-    ? f.firstAxle.most(along, against, f.downforce * speed * speed, speed, clicks)
-    : along * load;
+  const against = resistance(f, speed + headwind, grade);
+  const pressed = load - tyreLoad(f, 0, grade);
+  const tyres = f.firstAxle ? f.firstAxle.most(along, against, pressed, speed, clicks) : along * load;
   // The road's force acts on the car's mass alone; wheels and driveline are slowed by brake and engine.
   const held = (tyres + against) / f.mass;
-  const made = (most + against + f.engine) / (f.mass * f.inertia);
+  const made = (most + against + engineBrakingAt(f, speed)) / (f.mass * f.inertia);
   return Math.max(0.05, Math.min(held, made));
 }
 
@@ -169,7 +205,7 @@ export function topSpeed(f: Forces): number {
   let high = 200;
   for (let i = 0; i < 60; i++) {
     const mid = 0.5 * (low + high);
-    if (f.power / mid > resistance(f, mid, 0)) low = mid;
+    if (powerAt(f, mid) / mid > resistance(f, mid, 0)) low = mid;
     else high = mid;
   }
   return Math.min(low, liftSpeed(f));

@@ -10,6 +10,7 @@ export {
 } from './driveLap';
 export {
   assertOnTheRoad,
+  engineBrakingAt,
   type Forces,
   forcesOf,
   liftSpeed,
@@ -21,3 +22,4 @@ export { type Severity, severityOf } from './severity';
 export { assertFiniteTrace, type BrakingZone, type LapTrace, lapHeat, lapLength, lapTime } from './trace';
 export { timeRange } from './typedZones';
 export type { Driver, Vehicle } from './vehicle';
+export type { Wind } from './wind';

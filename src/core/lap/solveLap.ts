@@ -1,6 +1,13 @@
-import type { SampledLine } from '../circuit';
 import { buildUpBraking } from './buildUp';
-import { brakingDeceleration, cornerSpeed, drivingAcceleration, type Forces, topSpeed } from './forces';
+import {
+  brakingDeceleration,
+  cornerSpeed,
+  drivingAcceleration,
+  type Forces,
+  liftSpeed,
+  topSpeed,
+} from './forces';
+import type { WindyLine } from './wind';
 
 /**
  * Speeds of the fastest lap a point mass can drive on a closed line: corner speeds, a forward pass limited by power and
@@ -13,7 +20,7 @@ import { brakingDeceleration, cornerSpeed, drivingAcceleration, type Forces, top
  * @returns speed at each of the n + 1 points, m/s; the last equals the first
  */
 export function solveLap(
-  line: SampledLine,
+  line: WindyLine,
   forces: Forces,
   buildUp: number,
   most?: Float64Array,
@@ -21,18 +28,23 @@ export function solveLap(
 ): Float64Array {
   const n = line.distance.length - 1;
   const step = line.length / n;
-  const cap = topSpeed(forces);
+  const { curvature, grade, headwind } = line;
+  // A wind from behind carries it further than its power does; one from ahead lifts a body with lift sooner.
+  const cap = Math.min(
+    topSpeed(forces) + strongest(headwind, -1),
+    liftSpeed(forces) - strongest(headwind, 1),
+  );
   const limit = new Float64Array(n);
   let slowest = 0;
   for (let i = 0; i < n; i++) {
-    limit[i] = cornerSpeed(forces, line.curvature[i], line.grade[i], cap);
+    limit[i] = cornerSpeed(forces, curvature[i], grade[i], cap, headwind?.[i]);
     if (limit[i] < limit[slowest]) slowest = i;
   }
   const forward = pass(limit, slowest, 1, step, (speed, i) =>
-    drivingAcceleration(forces, speed, line.curvature[i], line.grade[i]),
+    drivingAcceleration(forces, speed, curvature[i], grade[i], headwind?.[i]),
   );
   const backward = pass(limit, slowest, -1, step, (speed, i) =>
-    brakingDeceleration(forces, speed, line.curvature[i], line.grade[i], most?.[i], clicks?.[i]),
+    brakingDeceleration(forces, speed, curvature[i], grade[i], most?.[i], clicks?.[i], headwind?.[i]),
   );
   const speed = new Float64Array(n + 1);
   for (let i = 0; i < n; i++) speed[i] = Math.min(forward[i], backward[i]);
@@ -40,6 +52,10 @@ export function solveLap(
   speed[n] = speed[0];
   return speed;
 }
+
+/** Strongest wind along a line, m/s. @param sign 1 for against the car, −1 for from behind */
+const strongest = (headwind: Float64Array | undefined, sign: 1 | -1): number =>
+  headwind ? headwind.reduce((most, wind) => Math.max(most, sign * wind), 0) : 0;
 
 /** Integrates v² round the lap twice from the slowest point (Heun), so that the seam closes on itself. */
 function pass(

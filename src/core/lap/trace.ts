@@ -9,6 +9,8 @@ export interface LapTrace {
   readonly time: Float64Array;
   /** Speed, m/s; n + 1 */
   readonly speed: Float64Array;
+  /** Speed of the air past the wheels, m/s; n + 1. The same as `speed` where no wind blows */
+  readonly airSpeed: Float64Array;
   /** Heat made in the two front brakes since the start, J; n + 1 */
   readonly frontHeat: Float64Array;
   /** Heat made in the two rear brakes since the start, J; n + 1 */
@@ -67,6 +69,7 @@ const SERIES = [
   'distance',
   'time',
   'speed',
+  'airSpeed',
   'frontHeat',
   'rearHeat',
   'frontLeftHeat',

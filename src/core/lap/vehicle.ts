@@ -11,6 +11,8 @@ export interface Vehicle extends Chassis {
   readonly downforceArea: number;
   /** Power at the driven wheels in air of sea level, W */
   readonly power: number;
+  /** Share of it over speed, m/s; null where it is the same at any */
+  readonly powerOverSpeed: PointTable | null;
   /** How the engine gets its air: `natural` loses power with the air's density, the others do not */
   readonly intake: 'natural' | 'supercharged' | 'electric';
   /** Share of the wheel loads that lies on driven wheels, 0 to 1 */
@@ -19,6 +21,8 @@ export interface Vehicle extends Chassis {
   readonly rollingResistance: number;
   /** Retarding force of the closed throttle, N */
   readonly engineBraking: number;
+  /** Share of it over speed, m/s; null where it is the same at any */
+  readonly engineBrakingOverSpeed: PointTable | null;
   /** Friction of the tyres sideways at the static load, 1 */
   readonly lateralGrip: number;
   /** Friction of the tyres along the road at the static load, 1 */
@@ -71,4 +75,6 @@ export interface Driver {
    * so that speeds fall about as its square root.
    */
   readonly pace: number;
+  /** Grip of the track over that of a dry one, 0 to 1; left out, dry */
+  readonly trackGrip?: number;
 }

@@ -19,6 +19,8 @@ const short = (id: string) => {
   const setup = setupOf(demoProject, id);
   return { ...setup, plan: oneSession(setup.plan, { hotLaps: 3, paddockMin: 5 }) };
 };
+/** What is mirrored must have no wind. */
+const calm = (plan: Plan): Plan => ({ ...plan, windKmh: 0 });
 const celsius = (kelvin: number) => kelvin - 273.15;
 
 describe('a day of sessions', () => {
@@ -73,6 +75,24 @@ describe('a day of sessions', () => {
     expect(blownHot(2)?.lapTime).toBeLessThan(blownHot(0)?.lapTime ?? 0);
   });
 
+  it('drives a damp session slower and cooler than a dry one, and the next dry one as if it were the first', () => {
+    const input = dayInput(day);
+    const [session] = input.sessions;
+    const only = { ...session, legs: [{ kind: 'hot' as const, laps: 3, pace: 1 }] };
+    const parked = { kind: 'paddock' as const, duration: 4 * 3600, fan: 0 };
+    const damp = { ...only, trackGrip: 0.7, legs: [...only.legs, parked] };
+    const { laps, record, legs } = simulateDay({ ...input, sessions: [damp, only] });
+    const dry = simulateDay({ ...input, sessions: [only] });
+    expect(laps[0].lapTime).toBeGreaterThan(1.03 * dry.laps[0].lapTime);
+    expect(laps[3].lapTime).toBe(dry.laps[0].lapTime);
+    const hottest = (session: number) =>
+      record.wheels.frontLeft.rotorBulk.reduce(
+        (most, k, i) => (legs[record.leg[i]].session === session ? Math.max(most, k) : most),
+        0,
+      );
+    expect(hottest(0)).toBeLessThan(hottest(1) - 30);
+  });
+
   it('cools faster in the pits with a fan', () => {
     const base = short('plan-tarn-anvil');
     const atTheEnd = (fanKmh: number) => {
@@ -109,7 +129,7 @@ describe('left and right', () => {
   });
 
   it('differ by what the circuit asks: the outer wheels brake more, mirrored on the mirrored circuit', () => {
-    const input = with_(ovel, (c) => ({ ...c, loadFollowingPercent: 100 }));
+    const input = with_(ovel, (c) => ({ ...c, loadFollowingPercent: 100 }), calm);
     if (input.circuit.kind !== 'line') throw new Error('a line was expected');
     const mirrored: DayInput = {
       ...input,
@@ -297,7 +317,8 @@ describe('the outlook', () => {
     expect(coolDownLaps).not.toBeNull();
     expect(keeps(Number(coolDownLaps))).toBe(true);
     if (Number(coolDownLaps) > 1) expect(keeps(Number(coolDownLaps) - 1)).toBe(false);
-    expect(leastPaddock).toBeGreaterThan(60);
+    // The least that is tried is a minute.
+    expect(leastPaddock).toBeGreaterThanOrEqual(60);
     expect(leastPaddock).toBeLessThan(3600);
   });
 

@@ -9,7 +9,7 @@ import type { DemandStep } from './demandStep';
  */
 export function takeGiven(
   step: DemandStep,
-  { steps, clicks }: GivenPiece,
+  { steps, clicks, lap }: GivenPiece,
   k: number,
   airDensity: number,
   downforceArea: number,
@@ -34,7 +34,8 @@ export function takeGiven(
   demand.force = given.force[k];
   demand.electric = given.electric[k];
   demand.z = given.z[k];
-  demand.downforce = 0.5 * airDensity * downforceArea * speed * speed;
+  demand.downforce = 0.5 * airDensity * downforceArea * steps.airSpeed[k] ** 2;
+  demand.trackGrip = lap?.trackGrip ?? 1;
   demand.clicks = (zone[k] >= 0 && clicks[zone[k]]) || 0;
   // Within a braking zone friction is carried on to the middle of the step, which makes the sharing of second order.
   const within = k > 0 && inZone[k] === 1 && inZone[k - 1] === 1 && zone[k - 1] === zone[k];

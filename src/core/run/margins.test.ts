@@ -14,7 +14,7 @@ const AIR = 297;
 const input: Pick<DayInput, 'front' | 'rear' | 'sessions'> = {
   front,
   rear,
-  sessions: [{ name: '', ambient: AIR, legs: [] }],
+  sessions: [{ name: '', ambient: AIR, trackGrip: 1, legs: [] }],
 };
 const heat = (padFaceBefore: number): ZoneHeat => ({
   faceBefore: 500,

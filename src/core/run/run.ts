@@ -120,11 +120,8 @@ class Runner {
       };
       return new CornerRun(corner, begin, this.ambient, pressure, refinement);
     });
-    this.sharing = new Sharing(
-      car,
-      this.byWheel((i) => this.runs[i]),
-      pads,
-    );
+    const runs = this.byWheel((i) => this.runs[i]);
+    this.sharing = new Sharing(car, runs, pads);
     this.step = emptyStep(this.sharing.state.demand);
     this.forces = new ZoneForces(car, this.sharing);
     this.reserve(schedule.samples);
@@ -208,7 +205,7 @@ class Runner {
       stopping.take(step);
       writeFelt(this.series.force, this.sample, this.sharing.state);
       this.runs.forEach(({ integrator }, i) => {
-        this.fill(integrator.drive, i, step.speed, true, 0);
+        this.fill(integrator.drive, i, step.speed, step.speed, true, 0);
       });
       elapsed += step.dt;
       this.advance(this.time + elapsed, piece.leg, -1);
@@ -247,7 +244,7 @@ class Runner {
       const drive = new Float64Array(steps.dt.length * CHANNEL_COUNT);
       for (let k = 0; k < steps.dt.length; k++) {
         const row = drive.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
-        this.fill(row, i, steps.speed[k], steps.inZone[k] === 1, steps.fan);
+        this.fill(row, i, steps.speed[k], steps.airSpeed[k], steps.inZone[k] === 1, steps.fan);
       }
       return drive;
     });
@@ -255,9 +252,9 @@ class Runner {
     return drives;
   }
 
-  private fill(row: Float64Array, i: number, speed: number, braking: boolean, fan: number): void {
+  private fill(row: Float64Array, i: number, speed: number, past: number, on: boolean, fan: number): void {
     const corner = cornerOfWheel(this.car, this.wheels[i].wheel);
-    fillDrive(row, corner, this.air, speed, this.car.vehicle.wheelRadius, braking, fan);
+    fillDrive(row, corner, this.air, speed, this.car.vehicle.wheelRadius, on, fan, past);
   }
 
   /** Makes room for more samples: at first for the run as planned, later, where it grows longer, a good deal more. */

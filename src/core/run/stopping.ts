@@ -1,6 +1,14 @@
 import type { BrakingState } from '../actuation';
 import { STANDARD_GRAVITY } from '../constants';
-import { assertOnTheRoad, type Forces, forcesOf, loadFactor, resistance, tyreLoad } from '../lap';
+import {
+  assertOnTheRoad,
+  engineBrakingAt,
+  type Forces,
+  forcesOf,
+  loadFactor,
+  resistance,
+  tyreLoad,
+} from '../lap';
 import { largestThat } from '../numeric';
 import type { Ask, BrakedCar, StopPiece } from '../schedule';
 import type { DemandStep } from './demandStep';
@@ -67,7 +75,6 @@ export function mostBraking(
 /** A stop being made: its speed follows from what brakes, tyres and foot can do. */
 export class Stopping {
   readonly forces: Forces;
-  private readonly engine: number;
   private speed: number;
   private distance = 0;
   private time = 0;
@@ -96,7 +103,6 @@ export class Stopping {
     const { vehicle, driver } = car;
     this.forces = forcesOf(vehicle, { ...driver, brakingGripUsed: piece.gripUsed, pace: 1 }, airDensity, 0);
     assertOnTheRoad(this.forces, piece.from);
-    this.engine = piece.engineEngaged ? vehicle.engineBraking : 0;
     this.speed = piece.from;
   }
 
@@ -111,7 +117,7 @@ export class Stopping {
     if (!(v > piece.to + 1e-6)) return false;
     if (this.time > LONGEST) throw new NeverStops(piece.from, piece.to, v);
     const share = driver.brakeBuildUp > 0 ? Math.min(1, (this.time + STEP / 2) / driver.brakeBuildUp) : 1;
-    const drag = resistance(forces, v, 0) + this.engine;
+    const drag = resistance(forces, v, 0) + (piece.engineEngaged ? engineBrakingAt(forces, v) : 0);
     const held = mostBraking(this.sharing.state, forces, {
       speed: v,
       drag,

@@ -12,7 +12,7 @@ import {
   prepareCircuit,
   type ZoneClicks,
 } from '../lap';
-import type { DayInput, LapLeg, Numerics } from './dayInput';
+import type { DayInput, LapLeg, Numerics, SessionPlan } from './dayInput';
 import { lapSteps } from './lapSteps';
 import type { LegPlan, Outcome, Piece, Schedule } from './piece';
 import { airAt } from './site';
@@ -40,7 +40,7 @@ export function daySchedule(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
   const { sessions } = input;
   const plan = lapPlanner(input, numerics);
   const legs = sessions.flatMap((session, index) =>
-    session.legs.map((leg) => ({ leg, index, ambient: session.ambient })),
+    session.legs.map((leg) => ({ leg, index, air: session })),
   );
   const stands = new Map<string, Steps>();
   const stand = (duration: number, fan: number): Steps => {
@@ -52,47 +52,49 @@ export function daySchedule(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
   return {
     ambient: sessions[0].ambient,
     sided: input.vehicle.loadFollowing !== 0 && input.circuit.kind !== 'zones',
-    samples: legs.reduce((sum, { leg, ambient }) => {
+    samples: legs.reduce((sum, { leg, air }) => {
       if ('duration' in leg) return sum + stand(leg.duration, leg.fan).dt.length;
-      if (!leg.driven) return sum + leg.laps * plan(leg, 0, ambient).steps.dt.length;
-      return leg.driven.reduce((all, _, n) => all + plan(leg, n, ambient).steps.dt.length, sum);
+      if (!leg.driven) return sum + leg.laps * plan(leg, 0, air).steps.dt.length;
+      return leg.driven.reduce((all, _, n) => all + plan(leg, n, air).steps.dt.length, sum);
     }, 0),
     legs: legs.map(({ leg, index }): LegPlan => ({ session: index, kind: leg.kind })),
     *pieces(): Generator<Piece, void, Outcome> {
       let caps: readonly BrakeCap[] = [];
-      for (const [at, { leg, index, ambient }] of legs.entries()) {
-        const where = { kind: 'given' as const, leg: at, ambient };
+      for (const [at, { leg, index, air }] of legs.entries()) {
+        const where = { kind: 'given' as const, leg: at, ambient: air.ambient };
         if ('duration' in leg) {
           yield { ...where, steps: stand(leg.duration, leg.fan), clicks: [], lap: null };
           continue;
         }
         for (let n = 0; n < leg.laps; n++) {
-          const { trace, steps } = plan(leg, n, ambient, caps);
-          const lap = { kind: leg.kind, session: index, trace };
+          const { trace, steps } = plan(leg, n, air, caps);
+          const lap = { kind: leg.kind, session: index, trace, trackGrip: air.trackGrip };
           const { available } = yield { ...where, steps, clicks: input.clicks, lap };
-          if (input.brakesEarlier) caps = capsFrom(plan(leg, n, ambient), trace, available);
+          if (input.brakesEarlier) caps = capsFrom(plan(leg, n, air), trace, available);
         }
       }
     },
   };
 }
 
-type LapPlanner = (leg: LapLeg, n: number, ambient: number, caps?: readonly BrakeCap[]) => PlannedLap;
+/** What a session's laps are driven in. */
+type Conditions = Pick<SessionPlan, 'ambient' | 'trackGrip'>;
+type LapPlanner = (leg: LapLeg, n: number, air: Conditions, caps?: readonly BrakeCap[]) => PlannedLap;
 
 /**
  * How laps are driven: as they were logged, or solved for a leg's pace, the same ones once.
- * @returns a function of the leg, which of its laps, the air, K, and what the brakes could make of the lap before
+ * @returns a function of the leg, which of its laps, its session's conditions and what the brakes could make of the lap before
  */
 function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
-  const circuit = prepareCircuit(input.circuit, numerics.spacing);
+  const circuit = prepareCircuit(input.circuit, numerics.spacing, input.wind);
   const known = new Map<string | DrivenLap, PlannedLap>();
-  return (leg, n, ambient, caps = []) => {
+  return (leg, n, { ambient, trackGrip }, caps = []) => {
     const driven = leg.driven?.[n];
-    const key = driven ?? `${leg.pace}/${ambient}`;
+    const key = driven ?? `${leg.pace}/${ambient}/${trackGrip}`;
     const anew = caps.length > 0 && !driven;
     const before = known.get(key);
     if (before && !anew) return before;
-    const driver: Driver = { ...input.driver, pace: leg.pace };
+    const driver: Driver = { ...input.driver, pace: leg.pace, trackGrip };
     const conditions = { airDensity: airAt(input, ambient).density, ductDragArea: ductDragArea(input) };
     const forces = () => forcesOf(input.vehicle, driver, conditions.airDensity, conditions.ductDragArea);
     const solved = (clicks: readonly ZoneClicks[] = []) =>

@@ -1,5 +1,5 @@
 import type { AxleInput, AxleName, CarState } from '../brake';
-import type { CircuitInput, DrivenLap, Driver, Vehicle } from '../lap';
+import type { CircuitInput, DrivenLap, Driver, Vehicle, Wind } from '../lap';
 import type { Site } from './site';
 import type { StepSizes } from './steps';
 
@@ -34,13 +34,15 @@ export interface SessionPlan {
   readonly name: string;
   /** Air temperature, K */
   readonly ambient: number;
+  /** Grip of the track over that of a dry one, 0 to 1: damp, wet */
+  readonly trackGrip: number;
   readonly legs: readonly Leg[];
 }
 
 /** A car with its brakes. SI. */
 export interface BrakedCar extends Readonly<Record<AxleName, AxleInput>> {
   readonly vehicle: Vehicle;
-  readonly driver: Omit<Driver, 'pace'>;
+  readonly driver: Omit<Driver, 'pace' | 'trackGrip'>;
 }
 
 /** What the brakes are like when a run begins: all parts as warm as one temperature, K, or each as it was left. */
@@ -49,6 +51,8 @@ export type Start = number | CarState;
 /** All that a day's computation needs, in SI. */
 export interface DayInput extends BrakedCar, Site {
   readonly circuit: CircuitInput;
+  /** Over the circuit; null where none blows or its directions are not known */
+  readonly wind: Wind | null;
   /** Clicks on the driver's balance control at each braking zone of a lap; missing ones are 0 */
   readonly clicks: readonly number[];
   /** Whether the driver brakes earlier on the next lap where the brakes could not make a braking zone */

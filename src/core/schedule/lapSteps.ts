@@ -34,9 +34,12 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
   const dt = Float64Array.from(ends, (t, k) => t - (k === 0 ? 0 : ends[k - 1]));
   const distance = new Float64Array(m);
   const speed = new Float64Array(m);
+  const windy = trace.airSpeed !== trace.speed;
+  const airSpeed = windy ? new Float64Array(m) : speed;
   const sampler = traceSampler(trace);
   for (let k = 0; k < m; k++) {
     speed[k] = sampler(time[k] - 0.5 * dt[k], trace.speed);
+    if (windy) airSpeed[k] = sampler(time[k] - 0.5 * dt[k], trace.airSpeed);
     distance[k] = sampler(time[k], trace.distance);
   }
   return {
@@ -45,6 +48,7 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
     event: Uint8Array.from(event),
     distance,
     speed,
+    airSpeed,
     fan: 0,
     zone: Int32Array.from(zone),
     inZone: Uint8Array.from(inZone),

@@ -12,6 +12,8 @@ export interface LapPiece {
   /** Counted from 0 */
   readonly session: number;
   readonly trace: LapTrace;
+  /** Grip of the track over that of a dry one, 0 to 1 */
+  readonly trackGrip: number;
 }
 
 interface PieceBase {

@@ -49,6 +49,8 @@ export interface Steps {
   readonly distance: Float64Array;
   /** In the middle of each step, m/s; m */
   readonly speed: Float64Array;
+  /** Speed of the air past the wheels there, m/s; m */
+  readonly airSpeed: Float64Array;
   /** Speed of a fan's air at the wheels, m/s; 0 without one */
   readonly fan: number;
   /** Braking during or after which each step lies, −1 before the first; m */

@@ -65,6 +65,7 @@ function unbraked(steps: readonly number[], speedAt: (time: number) => number, f
     event,
     distance,
     speed,
+    airSpeed: speed,
     fan,
     zone: new Int32Array(m).fill(-1),
     inZone: new Uint8Array(m),

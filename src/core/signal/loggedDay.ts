@@ -31,7 +31,7 @@ export function loggedDay(
       };
     } else legs.push({ kind: piece.lap, laps: 1, pace: 1, driven: [piece.driven] });
   }
-  return { ...input, clicks: [], brakesEarlier: false, sessions: [{ name, ambient, legs }] };
+  return { ...input, clicks: [], brakesEarlier: false, sessions: [{ name, ambient, trackGrip: 1, legs }] };
 }
 
 /**

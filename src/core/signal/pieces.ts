@@ -1,7 +1,7 @@
 import type { SampledLine } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
 import type { DrivenLap, Vehicle } from '../lap';
-import { type Forces, resistance } from '../lap';
+import { engineBrakingAt, type Forces, resistance } from '../lap';
 import type { LapKind } from '../schedule';
 import { bridged, type Log } from './mend';
 import { type Braked, restore } from './restore';
@@ -144,9 +144,9 @@ function drivenPiece(input: CutUp, span: Span, lapLength: number | null): Driven
   const lookUp = lineLookUp(input.line);
   const grades = middles(way, (s) => lookUp(offset + scale * s).grade);
   const mask = brakingMask(input, sampled.time, sampled.speed, grades);
-  const { forces, vehicle } = input;
+  const { forces } = input;
   const coasting = (v: number) =>
-    -(resistance(forces, v, 0) + vehicle.engineBraking) / (forces.mass * forces.inertia);
+    -(resistance(forces, v, 0) + engineBrakingAt(forces, v)) / (forces.mass * forces.inertia);
   const coarse = { time: sampled.time, speed: sampled.speed, braking: mask };
   const { time, speed, braking } =
     input.buildUp < BUILD_UP_STEPS * trace.step
@@ -220,7 +220,7 @@ const PRESSED = 2e5;
 
 /** Intervals in which the brakes are on: by line pressure where it is logged, else by more than coasting slows. */
 function brakingMask(
-  { log, vehicle, forces }: CutUp,
+  { log, forces }: CutUp,
   time: readonly number[],
   speed: readonly number[],
   grade: Float64Array,
@@ -236,7 +236,7 @@ function brakingMask(
     const v = 0.5 * (speed[i] + speed[i + 1]);
     const slowing = (speed[i] - speed[i + 1]) / (time[i + 1] - time[i]);
     const force =
-      forces.mass * forces.inertia * slowing - resistance(forces, v, grade[i]) - vehicle.engineBraking;
+      forces.mass * forces.inertia * slowing - resistance(forces, v, grade[i]) - engineBrakingAt(forces, v);
     if (known) {
       const t = 0.5 * (time[i] + time[i + 1]);
       while (k < log.time.length - 2 && log.time[k + 1] <= t) k++;

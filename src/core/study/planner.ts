@@ -1,5 +1,5 @@
 import { moistAirDensity } from '../air';
-import { driveLap, lapLength, lapTime, prepareCircuit } from '../lap';
+import { driveLap, LINE_SPACING, lapLength, lapTime, prepareCircuit } from '../lap';
 import {
   type DayResult,
   type ForceMargin,
@@ -203,7 +203,7 @@ function patternOf(
 
 /** Lap time at a pace in a session's air, s; each solved once. */
 function lapTimes(input: DayInput, session: SessionPlan): (pace: number) => number {
-  const circuit = prepareCircuit(input.circuit);
+  const circuit = prepareCircuit(input.circuit, LINE_SPACING, input.wind);
   const conditions = {
     airDensity: moistAirDensity(pressureOf(input), session.ambient, input.humidity),
     ductDragArea: ductDragArea(input),
@@ -212,7 +212,9 @@ function lapTimes(input: DayInput, session: SessionPlan): (pace: number) => numb
   return (pace) => {
     const found = known.get(pace);
     if (found !== undefined) return found;
-    const time = lapTime(driveLap(circuit, input.vehicle, { ...input.driver, pace }, conditions));
+    const time = lapTime(
+      driveLap(circuit, input.vehicle, { ...input.driver, pace, trackGrip: session.trackGrip }, conditions),
+    );
     known.set(pace, time);
     return time;
   };

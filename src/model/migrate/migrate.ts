@@ -266,6 +266,19 @@ function from6(project: Loose): Loose {
   };
 }
 
+/** Version 7 knew dry tracks alone, and the same power at any speed. */
+function from7(project: Loose): Loose {
+  return {
+    ...project,
+    version: 8,
+    cars: list(project.cars, (car) => ({ powerCurve: [], engineBrakingCurve: [], ...car })),
+    plans: list(project.plans, (plan) => ({
+      ...plan,
+      sessions: list(plan.sessions, (session) => ({ gripPercent: 100, ...session })),
+    })),
+  };
+}
+
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {
   const second = project.version === 1 ? from1(project) : project;
@@ -274,5 +287,6 @@ export function migrate(project: Loose): Loose {
   const fifth = fourth.version === 4 ? from4(fourth) : fourth;
   const sixth = fifth.version === 5 ? from5(fifth) : fifth;
   const seventh = sixth.version === 6 ? from6(sixth) : sixth;
-  return { ...seventh, plans: list(seventh.plans, withEveryRange) };
+  const eighth = seventh.version === 7 ? from7(seventh) : seventh;
+  return { ...eighth, plans: list(eighth.plans, withEveryRange) };
 }

@@ -54,6 +54,45 @@ const tyresSchema = z.strictObject({
   }),
 });
 
+/** Shares of a car's figure over its speed: none where it is the same at any. */
+const overSpeed = (share: string, description: string) =>
+  z
+    .array(
+      z.strictObject({
+        speedKmh: numberField({
+          title: 'Speed',
+          quantity: 'speed',
+          min: 0,
+          max: 450,
+          usual: [0, 300],
+          step: 10,
+          description: 'Road speed.',
+        }),
+        sharePercent: numberField({
+          title: share,
+          quantity: 'percent',
+          min: 0,
+          max: 200,
+          usual: [20, 100],
+          step: 5,
+          description,
+        }),
+      }),
+    )
+    .max(20)
+    .check((ctx) => {
+      ctx.value.forEach((point, i) => {
+        const before = ctx.value[i - 1];
+        if (!before || point.speedKmh > before.speedKmh) return;
+        ctx.issues.push({
+          code: 'custom',
+          input: point.speedKmh,
+          path: [i, 'speedKmh'],
+          message: `must be over the speed of the point before it (${before.speedKmh} km/h)`,
+        });
+      });
+    });
+
 /** A car with its brakes, as stored. Units are in the names; areas and ducts are for one wheel. */
 export const carSchema = z.strictObject({
   id: idSchema,
@@ -86,6 +125,7 @@ export const carSchema = z.strictObject({
     step: 5,
     description: 'In air of sea level. Sets the speeds reached before each braking zone.',
   }),
+  powerCurve: overSpeed('Share of the power', 'Of the power at the wheels, at this speed.'),
   intake: z.enum(['natural', 'supercharged', 'electric']).meta({ title: 'Engine' }),
   drivenSharePercent: numberField({
     title: 'Load on driven wheels',
@@ -132,6 +172,7 @@ export const carSchema = z.strictObject({
     step: 50,
     description: 'Retarding force at the wheels with the throttle closed; taken off the brakes’ work.',
   }),
+  engineBrakingCurve: overSpeed('Share of it', 'Of the engine braking, at this speed.'),
   frontSharePercent: numberField({
     title: 'Brake balance (% front), if measured',
     quantity: 'percent',

@@ -66,6 +66,16 @@ export const sessionSchema = z
       step: 1,
       description: 'Of the air that reaches the brakes in this session.',
     }),
+    gripPercent: numberField({
+      title: 'Grip of the track',
+      quantity: 'percent',
+      min: 20,
+      max: 110,
+      usual: [50, 100],
+      step: 5,
+      description:
+        'Over that of a dry track: about 75 damp, 55 wet. Typed braking zones are slower by it, too.',
+    }),
     legs: z.array(legSchema).min(1).max(40),
   })
   .check((ctx) => {

@@ -69,6 +69,7 @@ describe('from stored units to SI', () => {
       {
         name: 'First run',
         ambient: 24 + ZERO_CELSIUS,
+        trackGrip: 1,
         legs: [
           { kind: 'out', laps: 1, pace: 0.65 },
           { kind: 'hot', laps: 7, pace: 1 },
@@ -117,6 +118,19 @@ describe('from stored units to SI', () => {
     expect(limit(0) - limit(2500)).toBeGreaterThan(9);
     expect(limit(0) - limit(2500)).toBeLessThan(15);
     expect(limit(2500, 1013.25)).toBeCloseTo(limit(0), 3);
+  });
+
+  it('turns the wind to the line’s start, and knows none where its directions are not known', () => {
+    const { circuit, plan } = setup;
+    const place = { latitudeDeg: 46, longitudeDeg: 7, bearingDeg: 90, heightM: 400 };
+    const windy = (windFromDeg: number, at: typeof circuit.place = place) =>
+      dayInput({ ...setup, circuit: { ...circuit, place: at }, plan: { ...plan, windKmh: 36, windFromDeg } })
+        .wind;
+    expect(windy(90)).toEqual({ speed: 10, from: 0 });
+    // Heading east, what comes from the north comes from the left.
+    expect(windy(0)?.from).toBeCloseTo(Math.PI / 2, 12);
+    expect(windy(180)?.from).toBeCloseTo(-Math.PI / 2, 12);
+    expect(windy(90, null)).toBeNull();
   });
 
   it('names an unknown plan', () => {

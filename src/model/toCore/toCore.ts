@@ -9,6 +9,7 @@ import {
   pressureOf,
   type Site,
   type Vehicle,
+  type Wind,
   waterAfter,
   ZERO_CELSIUS,
 } from '../../core';
@@ -132,6 +133,24 @@ export function circuitInput(circuit: Circuit): CircuitInput {
   };
 }
 
+/** The wind of a plan against its circuit's start line; null where the circuit's directions are not known. */
+function windOf({ circuit, plan }: Pick<Setup, 'circuit' | 'plan'>): Wind | null {
+  if (!circuit.place || circuit.layout.kind !== 'line' || plan.windKmh === 0) return null;
+  // Bearings go round to the right, the line's angles to the left.
+  const from = ((circuit.place.bearingDeg - plan.windFromDeg) * Math.PI) / 180;
+  return { speed: toSi(plan.windKmh, 'speed'), from };
+}
+
+/** Shares over speed in SI; null where there are none. */
+const overSpeed = (points: Car['powerCurve']) =>
+  points.length === 0
+    ? null
+    : pointTable(
+        points.map(
+          ({ speedKmh, sharePercent }) => [toSi(speedKmh, 'speed'), toSi(sharePercent, 'percent')] as const,
+        ),
+      );
+
 /** A car in SI. */
 export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
   return {
@@ -140,10 +159,12 @@ export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
     dragArea: car.dragAreaM2,
     downforceArea: car.downforceAreaM2,
     power: toSi(car.powerKw, 'power'),
+    powerOverSpeed: overSpeed(car.powerCurve),
     intake: car.intake,
     drivenShare: toSi(car.drivenSharePercent, 'percent'),
     rollingResistance: toSi(car.rollingResistancePercent, 'percent'),
     engineBraking: car.engineBrakingN,
+    engineBrakingOverSpeed: overSpeed(car.engineBrakingCurve),
     lateralGrip: car.tyres.lateralGrip,
     longitudinalGrip: car.tyres.longitudinalGrip,
     loadSensitivity: toSi(car.tyres.loadSensitivityPercent, 'percent'),
@@ -191,6 +212,7 @@ export function dayInput(setup: Setup): DayInput {
   const sessions = plan.sessions.map((session) => ({
     name: session.name,
     ambient: kelvin(session.ambientC),
+    trackGrip: toSi(session.gripPercent, 'percent'),
     legs: session.legs.map(legOf),
   }));
   const start =
@@ -205,6 +227,7 @@ export function dayInput(setup: Setup): DayInput {
       brakeBuildUp: plan.brakeBuildUpS,
     },
     circuit: circuitInput(circuit),
+    wind: windOf(setup),
     ...site,
     ...axles,
     clicks: plan.clicks,

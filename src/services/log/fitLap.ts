@@ -50,7 +50,7 @@ export function driveWith(
   const by = Object.fromEntries(FITTED.map((id, i) => [id, factors[i]]));
   const { vehicle, driver } = movedBy(input, by);
   const conditions = { airDensity, ductDragArea };
-  return driveLap(prepareCircuit(input.circuit, 2), vehicle, { ...driver, pace: 1 }, conditions);
+  return driveLap(prepareCircuit(input.circuit, 2, input.wind), vehicle, { ...driver, pace: 1 }, conditions);
 }
 
 /**

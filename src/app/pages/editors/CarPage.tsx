@@ -2,6 +2,7 @@ import { Link, useParams } from 'react-router';
 import { choices, fluidBoilingPointC, fluidOf, fluidWater, formatQuantity } from '../../../model';
 import { say } from '../../../text/en/say/editors';
 import { AxleSections } from '../../shared/AxleSections';
+import { PointRows } from '../../shared/PointRows';
 import { Field, Section } from '../../shared/Section';
 import { useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -58,6 +59,8 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
         {field('rollingResistancePercent')}
         {field('rotatingInertia')}
         {field('engineBrakingN')}
+        <SpeedCurve editing={editing} of="powerCurve" />
+        <SpeedCurve editing={editing} of="engineBrakingCurve" />
         {field('gravityHeightMm')}
         {field('trackWidthMm')}
         {field('wheelbaseMm')}
@@ -118,6 +121,49 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
       </Section>
       <AxleSections editing={editing} axle="front" />
       <AxleSections editing={editing} axle="rear" />
+    </div>
+  );
+}
+
+const CURVES = {
+  powerCurve: { caption: say.powerCurveCaption, note: say.powerCurveNote, column: 'Power', first: 40 },
+  engineBrakingCurve: {
+    caption: say.engineBrakingCurveCaption,
+    note: say.engineBrakingCurveNote,
+    column: 'Engine braking',
+    first: 60,
+  },
+} as const;
+
+/** How a figure of the engine changes with speed: none where it does not. */
+function SpeedCurve({
+  editing,
+  of,
+}: {
+  readonly editing: Editing<'cars'>;
+  readonly of: 'powerCurve' | 'engineBrakingCurve';
+}) {
+  const { caption, note, column, first } = CURVES[of];
+  return (
+    <div>
+      <PointRows
+        editing={editing}
+        shelf="cars"
+        path={[of]}
+        points={editing.item[of]}
+        columns={[
+          ['speedKmh', 'Speed'],
+          ['sharePercent', column],
+        ]}
+        caption={caption}
+        what={caption}
+        least={0}
+        most={20}
+        another={(last) =>
+          last ? { speedKmh: last.speedKmh + 40, sharePercent: 100 } : { speedKmh: 40, sharePercent: first }
+        }
+      />
+      <p className="caption mt-1">{note}</p>
     </div>
   );
 }

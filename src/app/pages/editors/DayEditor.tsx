@@ -30,6 +30,7 @@ const STARTERS: readonly PlanLeg[] = [
 const ANOTHER: PlanSession = {
   name: 'Another session',
   ambientC: 20,
+  gripPercent: 100,
   legs: STARTERS.filter((leg) => leg.kind !== 'pit'),
 };
 
@@ -50,7 +51,10 @@ export function DayEditor({ editing }: { editing: Editing<'plans'> }) {
           disabled={sessions.length >= 12}
           onClick={() => {
             const last = sessions[sessions.length - 1];
-            put([...sessions, { ...ANOTHER, ambientC: last.ambientC }], 'Added a session');
+            put(
+              [...sessions, { ...ANOTHER, ambientC: last.ambientC, gripPercent: last.gripPercent }],
+              'Added a session',
+            );
           }}
         >
           Add a session
@@ -98,6 +102,7 @@ function SessionEditor({
           onCommit={(name) => editing.set([...path, 'name'], name, 'Name of a session')}
         />
         <Field shelf="plans" editing={editing} path={[...path, 'ambientC']} />
+        <Field shelf="plans" editing={editing} path={[...path, 'gripPercent']} />
       </div>
       <div className="relative mt-3 overflow-x-auto">
         <Legs legs={legs} index={index} editing={editing} path={path} put={put} />

@@ -1,5 +1,6 @@
 import { useParams } from 'react-router';
 import type { PlanStart } from '../../../model';
+import { say } from '../../../text/en/say/editors';
 import { Field, Section } from '../../shared/Section';
 import { useProject, useSetup } from '../../state/context';
 import { useItem } from '../../state/useItem';
@@ -18,6 +19,7 @@ export function PlanPage() {
   const editing = useItem('plans', id);
   if (!editing) return <Missing what="plan" id={id} />;
   const plan = editing.item;
+  const circuit = project.circuits.find((one) => one.id === plan.circuitId);
   const field = (key: string) => <Field key={key} shelf="plans" editing={editing} path={[key]} />;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3" key={id}>
@@ -57,6 +59,11 @@ export function PlanPage() {
           'windKmh',
           'windFromDeg',
         ].map(field)}
+        {plan.windKmh > 0 && (
+          <p className="caption sm:col-span-2 lg:col-span-3">
+            {circuit?.place && circuit.layout.kind === 'line' ? say.windTaken : say.windNeedsPlace}
+          </p>
+        )}
         <WeatherPanel plan={plan} />
       </Section>
       <StartSection editing={editing} />

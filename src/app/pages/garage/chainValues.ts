@@ -1,5 +1,6 @@
 import {
   BrakingState,
+  engineBrakingAt,
   frontLoad,
   kneeAt,
   padPressure,
@@ -59,9 +60,10 @@ export function chainValues(vehicle: Vehicle, ask: ChainAsk): ChainValues {
   const downforce = 0.5 * AIR * vehicle.downforceArea * ask.speed ** 2;
   const weight = vehicle.mass * STANDARD_GRAVITY;
   const drag = 0.5 * AIR * vehicle.dragArea * ask.speed ** 2 + vehicle.rollingResistance * weight;
+  const engine = { engine: vehicle.engineBraking, engineOverSpeed: vehicle.engineBrakingOverSpeed };
   const force = Math.max(
     0,
-    vehicle.mass * vehicle.rotatingInertia * ask.deceleration - drag - vehicle.engineBraking,
+    vehicle.mass * vehicle.rotatingInertia * ask.deceleration - drag - engineBrakingAt(engine, ask.speed),
   );
   const fade = recovery ? Math.min(1, Math.max(0, ask.speed / recovery.lowestSpeed - 1)) : 0;
   const motor = recovery ? Math.min(force, (recovery.power * fade) / Math.max(1, ask.speed)) : 0;

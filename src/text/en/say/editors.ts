@@ -1,6 +1,15 @@
 /** What editors says: sentences only; the labels of its fields and columns stand with them. */
 export const say = {
   thinAirPower: 'Thin air takes power from an engine that breathes freely: about a quarter at 2500 m.',
+  powerCurveCaption: 'Power over speed',
+  powerCurveNote:
+    'Shares of the power above, in straight lines between the points. Without points, all of it at any speed.',
+  engineBrakingCurveCaption: 'Engine braking over speed',
+  engineBrakingCurveNote: 'Shares of the engine braking above. Without points, the same at any speed.',
+  windNeedsPlace:
+    'The circuit has no place on Earth, or is a list of braking zones: which way its straights point is not known, so no wind is driven in. Give it a place under its lap.',
+  windTaken:
+    'Driven against and before the wind along each straight: at a car’s height about 0.6 of what is measured ten metres up. Walls and trees are not known.',
   pedalCylindersCalipersBalance: 'Pedal, cylinders, calipers, balance, energy recovery and fit are in the ',
   carSelectedPlan: ', for the car of the selected plan.',
   antiLock:
