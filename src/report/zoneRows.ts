@@ -41,6 +41,7 @@ export interface ZoneRow {
   readonly frontBar: number;
   readonly rearBar: number;
   readonly travelMm: number;
+  readonly knockBackMm: number;
   readonly shareStartPercent: number;
   readonly shareEndPercent: number;
   readonly idealStartPercent: number;
@@ -81,6 +82,7 @@ export const FORCE_COLUMNS: readonly (readonly [NumberKey, string, Quantity])[] 
   ['frontBar', 'Front line pressure', 'pressure'],
   ['rearBar', 'Rear line pressure', 'pressure'],
   ['travelMm', 'Pedal travel', 'smallLength'],
+  ['knockBackMm', 'Pedal travel of knock-back', 'smallLength'],
   ['shareStartPercent', 'Front brake balance at the start', 'percent'],
   ['idealStartPercent', 'Ideal balance at the start', 'percent'],
   ['shareEndPercent', 'Front brake balance at the end', 'percent'],
@@ -147,6 +149,7 @@ export function zoneRows(setup: Setup, result: DayResult, lapNumber: number): Zo
       frontBar: fromSi(force.frontPressure, 'pressure'),
       rearBar: fromSi(force.rearPressure, 'pressure'),
       travelMm: fromSi(force.travel, 'smallLength'),
+      knockBackMm: fromSi(force.knockBack, 'smallLength'),
       shareStartPercent: fromSi(force.share.start, 'percent'),
       shareEndPercent: fromSi(force.share.end, 'percent'),
       idealStartPercent: fromSi(force.ideal.start, 'percent'),

@@ -9,6 +9,7 @@ const axle: AxleForce = {
   padArea: 5e-3,
   padGive: 1.2e-11,
   clearance: 1e-4,
+  knockBack: 0,
   opening: 6e-9,
   hoseExpansion: 2e-17,
   fluidGive: 3e-14,

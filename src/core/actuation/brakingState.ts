@@ -2,7 +2,7 @@ import { STANDARD_GRAVITY } from '../constants';
 import { type BrakeChain, type Pressures, pedalFor, pressuresAt, pushAt, pushFor } from './chain';
 import { wheelGain } from './gains';
 import { type Chassis, frontLoad } from './loads';
-import { PedalTravel } from './travel';
+import { knockedVolume, PedalTravel } from './travel';
 
 /** What the brakes are asked for at an instant. */
 export interface Demand {
@@ -16,6 +16,8 @@ export interface Demand {
   downforce: number;
   /** Clicks on the driver's balance control */
   clicks: number;
+  /** Sideways acceleration of the corners since the last braking, g */
+  lateral: number;
   /** Grip of the track over that of a dry one, 0 to 1 */
   trackGrip: number;
 }
@@ -35,7 +37,15 @@ export interface BrakeCondition {
  * a time loop allocates nothing.
  */
 export class BrakingState {
-  readonly demand: Demand = { force: 0, electric: 0, z: 0, downforce: 0, clicks: 0, trackGrip: 1 };
+  readonly demand: Demand = {
+    force: 0,
+    electric: 0,
+    z: 0,
+    downforce: 0,
+    clicks: 0,
+    lateral: 0,
+    trackGrip: 1,
+  };
   readonly condition: BrakeCondition = {
     frontLeft: 0,
     frontRight: 0,
@@ -50,6 +60,8 @@ export class BrakingState {
   readonly pressures: Pressures = { front: 0, rear: 0 };
   /** Pedal travel it needs, m */
   travel = 0;
+  /** Part of it that closes what corners have knocked back, m */
+  knockBack = 0;
   /** Friction braking of the front and the rear axle, N */
   frontFriction = 0;
   rearFriction = 0;
@@ -74,6 +86,8 @@ export class BrakingState {
   private frontGain = 0;
   private rearGain = 0;
   private extraLoad = 0;
+  private knockedFront = 0;
+  private knockedRear = 0;
   private readonly staticRear: number;
   private readonly limitPush: number;
   private readonly nominal: Pressures;
@@ -140,10 +154,13 @@ export class BrakingState {
     this.share = force > 0 ? frontForce / (frontForce + rearForce) : 0;
     this.frontUse = frontWeight > 0 ? frontForce / frontWeight : Number.POSITIVE_INFINITY;
     this.rearUse = rearWeight > 0 ? rearForce / rearWeight : Number.POSITIVE_INFINITY;
-    const { vapourFront, vapourRear } = condition;
-    this.travel = this.travelModel.pedal(
-      this.travelModel.pushTravel(pressures, vapourFront, vapourRear, clicks),
-    );
+    const { travelModel } = this;
+    this.knockedFront = knockedVolume(chain.front, demand.lateral);
+    this.knockedRear = knockedVolume(chain.rear, demand.lateral);
+    this.knockBack = chain.pedalRatio * travelModel.travelOf(this.knockedFront, this.knockedRear, clicks);
+    const openFront = condition.vapourFront + this.knockedFront;
+    const openRear = condition.vapourRear + this.knockedRear;
+    this.travel = travelModel.pedal(travelModel.pushTravel(pressures, openFront, openRear, clicks));
   }
 
   /** After `solve`: the most that could be braked at the driver's limits. */
@@ -153,8 +170,8 @@ export class BrakingState {
     const within = this.travelModel.pushWithin(
       limitPush,
       this.extraLoad,
-      condition.vapourFront,
-      condition.vapourRear,
+      condition.vapourFront + this.knockedFront,
+      condition.vapourRear + this.knockedRear,
       demand.clicks,
     );
     this.available =

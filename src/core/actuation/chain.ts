@@ -61,6 +61,8 @@ export interface AxleForce {
   readonly padGive: number;
   /** Gap of one released pad, m */
   readonly clearance: number;
+  /** What a corner at 1 g opens one pad's gap by: hub, bearing and upright give, and the rotor pushes the pads back, m */
+  readonly knockBack: number;
   /** Opening of the caliper over its clamping force, m/N */
   readonly opening: number;
   /** Growth of one wheel's hose, m³/Pa */

@@ -359,6 +359,29 @@ describe('an instant of braking', () => {
     );
   });
 
+  it('needs a longer first push where a corner has knocked the pads back: ratio·4·A·gap·(a/g) over the bore', () => {
+    const knocked: BrakeChain = {
+      ...plain,
+      front: { ...plain.front, knockBack: 8e-5 },
+      rear: { ...plain.rear, knockBack: 3e-5 },
+    };
+    const cornered = (lateral: number) => {
+      const state = new BrakingState(knocked, chassis, 0.31, null);
+      state.takeNominal();
+      Object.assign(state.demand, { force: 5000, z: 0.4, lateral });
+      state.solve();
+      state.limit();
+      return { ...state };
+    };
+    const volume = 4 * (knocked.front.pistonArea * 8e-5 + knocked.rear.pistonArea * 3e-5) * 1.2;
+    const more = (knocked.pedalRatio * volume) / 4e-4;
+    expect(cornered(1.2).travel - cornered(0).travel).toBeCloseTo(more, 12);
+    expect(cornered(1.2).knockBack).toBeCloseTo(more, 12);
+    expect(cornered(1.2).pedal).toBe(cornered(0).pedal);
+    // Pads knocked far back leave a pedal that reaches the floor before there is pressure.
+    expect(cornered(30).available).toBeLessThan(0.5 * cornered(0).available);
+  });
+
   it('vapour lengthens the pedal to the floor, and then there is no pressure left', () => {
     const at = (over: number) => {
       const s = state(plain);

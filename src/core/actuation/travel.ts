@@ -12,6 +12,10 @@ export const vapourVolume = (over: number): number =>
 /** Fluid two wheels of an axle take to close their gaps, m³. Fixed caliper or sliding: both move 2·A·gap. */
 export const closingVolume = (axle: AxleForce): number => 2 * 2 * axle.pistonArea * axle.clearance;
 
+/** The same for what a corner has knocked back. @param lateral acceleration in it, g */
+export const knockedVolume = (axle: AxleForce, lateral: number): number =>
+  2 * 2 * axle.pistonArea * axle.knockBack * lateral;
+
 /** Fluid two wheels of an axle take for each pascal: pads, caliper, hoses and the fluid itself, m³/Pa. */
 export function volumePerPressure(axle: AxleForce): number {
   const { pistonArea, padArea, padGive, opening, hoseExpansion, fluidGive } = axle;
@@ -40,11 +44,19 @@ export class PedalTravel {
   /**
    * Movement of the push rod at line pressures, m. Chambers of a tandem cylinder stand in a row, so their strokes add
    * up; a balance bar moves by the mean of its cylinders, weighted by their shares of the push.
-   * @param vapourFront vapour in the two front brakes together, m³; likewise `vapourRear`
+   * @param openFront what the two front brakes must close before, together, beside the pads' own gaps: vapour and what
+   *   was knocked back, m³; likewise `openRear`
    */
-  pushTravel(pressures: Pressures, vapourFront: number, vapourRear: number, clicks: number): number {
-    const front = this.closing.front + vapourFront + this.give.front * pressures.front;
-    const rear = this.closing.rear + vapourRear + this.give.rear * pressures.rear;
+  pushTravel(pressures: Pressures, openFront: number, openRear: number, clicks: number): number {
+    return this.travelOf(
+      this.closing.front + openFront + this.give.front * pressures.front,
+      this.closing.rear + openRear + this.give.rear * pressures.rear,
+      clicks,
+    );
+  }
+
+  /** Movement of the push rod that displaces so much fluid in front and at the rear, m³; m. */
+  travelOf(front: number, rear: number, clicks: number): number {
     const { cylinders } = this.chain;
     if (cylinders.kind !== 'pair') return (front + rear) / cylinders.area;
     const share = frontPush(cylinders, clicks);
@@ -59,16 +71,10 @@ export class PedalTravel {
   /**
    * Greatest push, N, up to `push`, that the stroke allows; 0 where the pedal is on the floor before there is pressure.
    */
-  pushWithin(
-    push: number,
-    extraLoad: number,
-    vapourFront: number,
-    vapourRear: number,
-    clicks: number,
-  ): number {
+  pushWithin(push: number, extraLoad: number, openFront: number, openRear: number, clicks: number): number {
     const travelAt = (force: number) => {
       pressuresAt(this.chain, force, extraLoad, clicks, this.scratch);
-      return this.pushTravel(this.scratch, vapourFront, vapourRear, clicks);
+      return this.pushTravel(this.scratch, openFront, openRear, clicks);
     };
     if (travelAt(push) <= this.longestPush) return push;
     let [low, high] = [0, push];

@@ -48,6 +48,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
   const recovered = new Float64Array(n + 1);
   const recoverable = new Float64Array(n + 1);
   const slipped = new Float64Array(n + 1);
+  const lateral = new Float64Array(n);
   const heatShare = 1 - vehicle.slipShare;
   const state = new BrakingState(vehicle.brakes, vehicle, vehicle.wheelRadius, vehicle.recovery);
   state.takeNominal();
@@ -81,7 +82,10 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     time[i + 1] = time[i] + dt;
     frontHeat[i + 1] = frontHeat[i] + front * heatShare;
     rearHeat[i + 1] = rearHeat[i] + rear * heatShare;
-    const left = leftShare(vehicle, mid, lap.curvature?.[i] ?? 0);
+    const curvature = lap.curvature?.[i];
+    lateral[i] =
+      curvature === undefined ? forces.lateralGrip : (mid * mid * Math.abs(curvature)) / STANDARD_GRAVITY;
+    const left = leftShare(vehicle, mid, curvature ?? 0);
     frontLeftHeat[i + 1] = frontLeftHeat[i] + front * heatShare * left;
     rearLeftHeat[i + 1] = rearLeftHeat[i] + rear * heatShare * left;
     recovered[i + 1] = recovered[i] + electric;
@@ -101,7 +105,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     recoverable,
     slipped,
   };
-  return { ...trace, zones: findZones(trace, lap.nameAt) };
+  return { ...trace, zones: findZones(trace, lateral, lap.nameAt) };
 }
 
 /** Braking the motor could do, N: its power, faded towards its lowest speed, never more than is asked. */

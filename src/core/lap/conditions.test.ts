@@ -169,3 +169,17 @@ describe('a damp or wet track', () => {
     expect(zones[0].entrySpeed / 50).toBeCloseTo(Math.sqrt(0.6), 3);
   });
 });
+
+describe('the corners before a braking zone', () => {
+  it('press as hard as v²κ says: round the far end of the oval before its near one', () => {
+    const { zones, speed, distance } = driveLap(oval(), car, driver, air);
+    const fastest = speed.reduce(
+      (most, v, i) => (Math.abs(distance[i] - 6090) < 60 ? Math.max(most, v) : most),
+      0,
+    );
+    expect(zones).toHaveLength(2);
+    expect(zones[1].lateralBefore / ((fastest * fastest) / 60 / 9.80665)).toBeCloseTo(1, 2);
+    // Braking into a corner is not after it.
+    expect(zones[0].lateralBefore).toBeCloseTo(zones[1].lateralBefore, 2);
+  });
+});

@@ -14,9 +14,13 @@ export function isBraking(trace: Omit<LapTrace, 'zones'>, i: number): boolean {
   return work > LEAST_POWER * (trace.time[i + 1] - trace.time[i]);
 }
 
-/** Finds the brakings of a lap in driving order. */
+/**
+ * Finds the brakings of a lap in driving order.
+ * @param lateral sideways acceleration of each interval, g; n
+ */
 export function findZones(
   trace: Omit<LapTrace, 'zones'>,
+  lateral: Float64Array,
   nameAt: (distance: number) => string,
 ): BrakingZone[] {
   const n = trace.time.length - 1;
@@ -28,7 +32,18 @@ export function findZones(
     else spans.push([i, i + 1]);
   }
   const kept = spans.filter(([a, b]) => trace.speed[a] - trace.speed[b] >= LEAST_LOSS);
-  return kept.map(([a, b], k) => describe(trace, a, b, kept[(k + 1) % kept.length][0], nameAt));
+  return kept.map(([a, b], k) => ({
+    ...describe(trace, a, b, kept[(k + 1) % kept.length][0], nameAt),
+    lateralBefore: greatest(lateral, kept[(k + kept.length - 1) % kept.length][1], a),
+  }));
+}
+
+/** Greatest value from one interval to before another, round the lap where the first lies behind. */
+function greatest(values: Float64Array, from: number, to: number): number {
+  const n = values.length;
+  let most = 0;
+  for (let i = from; i < (to <= from ? to + n : to); i++) most = Math.max(most, values[i % n]);
+  return most;
 }
 
 function heatBetween(trace: Omit<LapTrace, 'zones'>, a: number, b: number): number {
@@ -41,7 +56,7 @@ function describe(
   b: number,
   next: number,
   nameAt: (distance: number) => string,
-): BrakingZone {
+): Omit<BrakingZone, 'lateralBefore'> {
   const { distance, time, speed } = trace;
   let peakPower = 0;
   let peakDeceleration = 0;

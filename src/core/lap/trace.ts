@@ -58,6 +58,8 @@ export interface BrakingZone {
   readonly recovered: number;
   /** Greatest brake power of an interval, all four brakes, W */
   readonly peakPower: number;
+  /** Greatest sideways acceleration since the braking before, g; as hard as the tyres are used where the way is not known */
+  readonly lateralBefore: number;
   /** From the end of this braking to the start of the next, s */
   readonly airTime: number;
   /** The same, m */

@@ -36,6 +36,7 @@ export function takeGiven(
   demand.z = given.z[k];
   demand.downforce = 0.5 * airDensity * downforceArea * steps.airSpeed[k] ** 2;
   demand.trackGrip = lap?.trackGrip ?? 1;
+  demand.lateral = (zone[k] >= 0 && steps.lateralBefore[zone[k]]) || 0;
   demand.clicks = (zone[k] >= 0 && clicks[zone[k]]) || 0;
   // Within a braking zone friction is carried on to the middle of the step, which makes the sharing of second order.
   const within = k > 0 && inZone[k] === 1 && inZone[k - 1] === 1 && zone[k - 1] === zone[k];

@@ -22,6 +22,8 @@ interface Scratch {
   frontHeat: Float64Array;
   /** The motor's braking, N */
   motor: Float64Array;
+  /** Pedal travel that closes what was knocked back, m */
+  knockBack: Float64Array;
   /** Pedal force of the braking zone's mean braking in the step's condition, N */
   pedalAtMean: Float64Array;
 }
@@ -48,6 +50,7 @@ export class ZoneForces {
     scratch.heat[k] = steps.dt[k] * ((1 - GAMMA) * early[k] + GAMMA * late[k]) * this.sharing.heat;
     scratch.frontHeat[k] = shares.frontLeft + shares.frontRight;
     scratch.motor[k] = state.electric;
+    scratch.knockBack[k] = state.knockBack;
     if (steps.inZone[k] === 0) return;
     state.limit();
     writeFelt(record, sample, state);
@@ -110,6 +113,7 @@ export class ZoneForces {
       frontPressure: over(record.frontPressure),
       rearPressure: over(record.rearPressure),
       travel: over(record.travel),
+      knockBack: scratch.knockBack[from],
       share: ends(record.share, share),
       ideal: ends(record.ideal, ideal),
       hardest: { share: record.share[first + hardest], ideal: record.ideal[first + hardest] },
@@ -175,6 +179,7 @@ function emptyScratch(steps: number): Scratch {
     heat: new Float64Array(steps),
     frontHeat: new Float64Array(steps),
     motor: new Float64Array(steps),
+    knockBack: new Float64Array(steps),
     pedalAtMean: new Float64Array(steps),
   };
 }

@@ -37,6 +37,8 @@ export interface ZoneForce {
   readonly rearPressure: number;
   /** Greatest pedal travel, m */
   readonly travel: number;
+  /** Part of it that closes what the corners before have knocked back, m */
+  readonly knockBack: number;
   /** Front share of all braking at the start, over the braking zone's work, and at its end; and what both axles' tyres would want */
   readonly share: StartMeanEnd;
   readonly ideal: StartMeanEnd;

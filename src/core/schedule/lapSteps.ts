@@ -58,6 +58,7 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
         trace.frontHeat[i] + trace.rearHeat[i] + trace.slipped[i] + trace.recovered[i];
       return (work(endIndex) - work(startIndex)) / length;
     }),
+    lateralBefore: trace.zones.map((zone) => zone.lateralBefore),
     duration: lapTime(trace),
   };
 }

@@ -61,6 +61,8 @@ export interface Steps {
   readonly demand: StepDemand | null;
   /** Mean braking of each braking zone, N */
   readonly meanForce: readonly number[];
+  /** Sideways acceleration of the corners before each braking zone, g */
+  readonly lateralBefore: readonly number[];
   /** s */
   readonly duration: number;
 }

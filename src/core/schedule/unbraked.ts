@@ -71,6 +71,7 @@ function unbraked(steps: readonly number[], speedAt: (time: number) => number, f
     inZone: new Uint8Array(m),
     demand: null,
     meanForce: [],
+    lateralBefore: [],
     duration: at,
   };
 }

@@ -26,6 +26,8 @@ const body = (
   fluidKg: 0.04,
   sealLimitC: 200,
   clearanceMm: kind === 'sliding' ? 0.15 : 0.12,
+  // A sliding body follows its rotor.
+  knockBackMm: kind === 'sliding' ? 0.01 : 0.04,
   bridgeMm: 20,
   outerBodyMm: kind === 'sliding' ? 18 : 38,
   openingMm: kind === 'sliding' ? 60 : 66,

@@ -266,12 +266,25 @@ function from6(project: Loose): Loose {
   };
 }
 
-/** Version 7 knew dry tracks alone, and the same power at any speed. */
+/** Version 7 knew dry tracks alone, the same power at any speed, and pads that nothing knocked back. */
 function from7(project: Loose): Loose {
+  const axle = (value: unknown) => {
+    const own = record(value);
+    return { ...own, caliper: { knockBackMm: 0, ...record(own.caliper) } };
+  };
   return {
     ...project,
     version: 8,
-    cars: list(project.cars, (car) => ({ powerCurve: [], engineBrakingCurve: [], ...car })),
+    cars: list(project.cars, (car) => ({
+      powerCurve: [],
+      engineBrakingCurve: [],
+      ...car,
+      front: axle(car.front),
+      rear: axle(car.rear),
+    })),
+    parts: list(project.parts, (part) =>
+      part.kind === 'caliper' ? { ...part, values: { knockBackMm: 0, ...record(part.values) } } : part,
+    ),
     plans: list(project.plans, (plan) => ({
       ...plan,
       sessions: list(plan.sessions, (session) => ({ gripPercent: 100, ...session })),

@@ -29,6 +29,16 @@ export const caliperSchema = z.strictObject({
     description:
       'From pad to rotor. It must be closed before there is pressure: knocked-back pads make it large.',
   }),
+  knockBackMm: numberField({
+    title: 'Knock-back in corners',
+    quantity: 'smallLength',
+    min: 0,
+    max: 2,
+    usual: [0, 0.15],
+    step: 0.01,
+    description:
+      'What a corner at 1 g opens the gap by: worn bearings and soft hubs push the pads back. The first push after it is longer.',
+  }),
   bridgeMm: numberField({
     title: 'Height over the rotor',
     quantity: 'smallLength',

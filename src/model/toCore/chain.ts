@@ -82,6 +82,8 @@ function axleForce(car: Car, axle: Axle, parts: readonly Part[]): AxleForce {
     padArea: toSi(brakes.padAreaCm2, 'area'),
     padGive: toSi(brakes.padThicknessMm, 'smallLength') / toSi(pad.modulus, 'stress'),
     clearance: toSi(caliper.clearanceMm, 'smallLength'),
+    // A drum's shoes stand off their drum whatever the hub does.
+    knockBack: drum ? 0 : toSi(caliper.knockBackMm, 'smallLength'),
     opening: 1 / toSi(caliper.stiffnessKnMm, 'stiffness'),
     hoseExpansion:
       ((car.pedal.hoseExpansionMm3BarM * 1e-9) / BAR) * toSi(car.pedal.hoseLengthMm, 'smallLength'),

@@ -52,6 +52,7 @@ export function BrakeSections({ editing, axle }: TabProps & { axle: Axle }) {
             <PistonsField editing={editing} axle={axle} />
             {field('caliper', 'stiffnessKnMm')}
             {field('caliper', 'clearanceMm')}
+            {field('caliper', 'knockBackMm')}
             <FitPart editing={editing} kind="rotor" axle={axle} label="Fit a rotor" />
             {field('effectiveRadiusMm')}
           </>

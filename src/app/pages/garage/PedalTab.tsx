@@ -196,6 +196,11 @@ function pedalColumns(
       ),
     },
     {
+      head: 'knock-back',
+      means: say.travelKnockBack,
+      cell: (f) => lengthText(fromSi(f.knockBack, 'smallLength'), units),
+    },
+    {
       head: 'µ front, least',
       means: say.leastFrictionFrontPads,
       cell: (_, i) =>

@@ -47,6 +47,7 @@ const SHORT: Readonly<Record<string, string>> = {
   frontBar: 'front line',
   rearBar: 'rear line',
   travelMm: 'travel',
+  knockBackMm: 'knock-back',
   shareStartPercent: 'balance start',
   idealStartPercent: 'ideal start',
   shareEndPercent: 'balance end',

@@ -74,6 +74,7 @@ export const say = {
     'Where the brakes could not make a braking zone, the next lap is solved again with what they had.',
   carWhoseTyresLimit:
     'A car whose tyres are the limit does not stop shorter with more brake; one limited by the pedal or by fade does. Vapour is drawn from the fluid’s temperature over its boiling point, 0.4 cm³ per °C and wheel (own estimate); glazed pads stay weaker until bedded again.',
+  travelKnockBack: 'Part of the travel that closes what the corners before have knocked back',
   greatestPedalForceBraking: 'Greatest pedal force the braking zone needs',
   pedalForceBrakingZone: 'Pedal force for the braking zone’s mean braking with the friction at first touch',
   sameFrictionLeftEnd: 'The same with the friction that is left at its end',
