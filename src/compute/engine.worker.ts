@@ -3,29 +3,22 @@ import {
   type BalanceChoices,
   balanceChoices,
   type CoolingNeed,
+  circuitSeverity,
   coldStop,
   coolingNeed,
   type DayInput,
   type DayResult,
-  driveLap,
-  ductDragArea,
   type FastestPlan,
   failureCases,
   fastestPlan,
   hotStop,
   judgedDay,
-  LINE_SPACING,
-  moistAirDensity,
   type Outlook,
   outlook,
   type ProcedureResult,
-  prepareCircuit,
-  pressureOf,
   type RepeatedStops,
   type RunStatistics,
   repeatedStops,
-  type Severity,
-  severityOf,
   simulateDay,
   withCooling,
 } from '../core';
@@ -104,18 +97,7 @@ const engine = {
   },
   failures: failureCases,
   /** What a circuit asks of a car's brakes, at the pace of its hot laps. */
-  severity(input: DayInput): Severity {
-    const circuit = prepareCircuit(input.circuit, LINE_SPACING, input.wind);
-    const airDensity = moistAirDensity(pressureOf(input), input.sessions[0].ambient, input.humidity);
-    const conditions = { airDensity, ductDragArea: ductDragArea(input) };
-    const trace = driveLap(
-      circuit,
-      input.vehicle,
-      { ...input.driver, pace: 1, trackGrip: input.sessions[0].trackGrip },
-      conditions,
-    );
-    return severityOf(trace, circuit.kind === 'line' ? circuit.line : null);
-  },
+  severity: circuitSeverity,
   readDocument(text: string): DocumentResult {
     return readDocument(text);
   },

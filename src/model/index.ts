@@ -1,8 +1,9 @@
 export { type Axle, choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './catalogue/choices';
 export { EXPOSED_KIND_IDS, EXPOSED_KINDS, type ExposedKind } from './catalogue/exposed';
 export { MATERIAL_IDS, ROTOR_MATERIALS } from './catalogue/materials';
-export { isAllCarbon, nominalFriction } from './catalogue/pads';
+export { coldBite, isAllCarbon, nominalFriction } from './catalogue/pads';
 export { CALIPER_BODIES, MOUNTINGS, PISTONS, SURFACES, VANE_IDS, VANES } from './catalogue/parts';
+export { PLATES } from './catalogue/plates';
 export {
   changePrice,
   ductPrice,
@@ -138,6 +139,7 @@ export {
   dayInput,
   fluidBoilingPointC,
   fluidWater,
+  loadFollowingPercent,
   type Setup,
   setupOf,
   vehicleOf,

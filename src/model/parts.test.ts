@@ -200,7 +200,7 @@ describe('files of parts', () => {
     ['', /empty/],
     ['{"format":"fervent-kettle-parts"', /not JSON/],
     ['{"format":"fervent-kettle-parts","version":1,"parts":[]}', /parts: must have at least 1/],
-    ['{"format":"fervent-kettle-parts","version":9,"parts":[]}', /version: must be one of "1"/],
+    ['{"format":"fervent-kettle-parts","version":9,"parts":[]}', /version: must be one of "2"/],
     ['{"format":"fervent-kettle-parts","version":1,"__proto__":{"x":1},"parts":[]}', /__proto__/],
     [
       writeParts([padFrom('sprint', { friction: [{ celsius: 20, mu: 0.4 }] })]),
@@ -228,6 +228,29 @@ describe('files of parts', () => {
     [writeParts([{ ...own('sprint'), price: 9 } as Part]), /price: must be at most 5/],
   ])('say what is wrong and where: %#', (text, expected) => {
     expect(problems(text)).toMatch(expected);
+  });
+
+  it('of version 1 are read: pads get what their family usually costs, calipers and rotors what they could not know', () => {
+    const without = (value: object, ...keys: string[]) =>
+      Object.fromEntries(Object.entries(value).filter(([key]) => !keys.includes(key)));
+    const old = (id: string, ...keys: string[]) => ({ ...own(id), values: without(own(id).values, ...keys) });
+    const read = readDocument(
+      JSON.stringify({
+        format: 'fervent-kettle-parts',
+        version: 1,
+        parts: [
+          old('sprint', 'dust', 'noise', 'rotorWear'),
+          old('caliper-six', 'knockBackMm', 'pistonWallMm'),
+          old('rotor-vented-280', 'neckLengthMm', 'neckThicknessMm'),
+        ],
+      }),
+    );
+    if (!read.ok || !('parts' in read)) throw new Error('parts were expected');
+    expect(read.parts.map((part) => part.values)).toMatchObject([
+      { dust: 4, noise: 4, rotorWear: 4 },
+      { knockBackMm: 0 },
+      { neckLengthMm: 12 },
+    ]);
   });
 
   it('of any shape are read or refused with a reason, never thrown at', () => {

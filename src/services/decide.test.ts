@@ -20,7 +20,7 @@ import {
 } from '../model';
 import { checkText } from '../text/en/checkText';
 import { assess } from './compare/assess';
-import { checksOf, fits, mixes } from './compare/compatibility';
+import { checksOf, fits, mixes, trades } from './compare/compatibility';
 import {
   type Candidate,
   drivable,
@@ -101,6 +101,29 @@ describe('does a change go with the car', () => {
     // Silicone on silicone does mix, and is not advised all the same.
     expect(mixes(filled, [part(silicone)])?.state).toBe('look');
     expect(said(mixes(filled, [part(silicone)]))).toMatch(/not advised on track or with ABS/);
+  });
+
+  it('tells what other pads cost beside money: dust, noise, rotors, and what they do cold', () => {
+    const on = (pad: string) => ({ ...tarn, car: { ...tarn.car, front: { ...tarn.car.front, pad } } });
+    expect(trades(on('estate'), [part('sprint')])).toMatchObject({
+      state: 'look',
+      worse: [
+        { what: 'dust', before: 1, after: 5 },
+        { what: 'noise' },
+        { what: 'rotorWear' },
+        { what: 'coldBite' },
+      ],
+    });
+    expect(said(trades(on('estate'), [part('sprint')]))).toBe(
+      'more dust, noisier, harder on the rotor, bites less cold (µ 0.32, before 0.36)',
+    );
+    expect(trades(on('sprint'), [part('estate')])).toEqual({
+      kind: 'trades',
+      state: 'yes',
+      found: 'alike',
+      worse: [],
+    });
+    expect(trades(on('sprint'), [part('duct-76')])).toBeNull();
   });
 
   it('tells a pedal that can no longer be worked, and one that gets heavier', () => {

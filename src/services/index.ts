@@ -1,5 +1,5 @@
 export { type Assessed, assess } from './compare/assess';
-export type { Check, Finding } from './compare/compatibility';
+export type { Check, Finding, PadTrade } from './compare/compatibility';
 export {
   type Candidate,
   drivable,

@@ -3,6 +3,7 @@ import {
   CALIPER_BODIES,
   type Car,
   choices,
+  coldBite,
   cornerOf,
   formatQuantity,
   isBuiltIn,
@@ -10,6 +11,7 @@ import {
   MOUNTINGS,
   nominalFriction,
   PISTONS,
+  PLATES,
   padOf,
   ROTOR_MATERIALS,
   SHIMS,
@@ -19,6 +21,7 @@ import {
   type UnitChoice,
   VANES,
 } from '../../model';
+import { padTradesText } from '../../text/en';
 import { say } from '../../text/en/say/shared';
 import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
@@ -175,14 +178,22 @@ function PadSection({ editing, axle }: AxleProps) {
           pad.window[1],
           pad.limit,
           nominalFriction(pad),
-          pad.friction[0][1],
+          coldBite(pad).toFixed(2),
           isBuiltIn(brakes.pad) ? say.typicalValuesMemoryTake : say.partYourOwn,
+          padTradesText(pad),
         )}
       />
       {field('padAreaCm2')}
       {field('padThicknessMm')}
       {field('newPadMm')}
       {!brakes.drum && field('plateThicknessMm')}
+      <SelectField
+        label="Backing plate is"
+        value={brakes.plateKind}
+        options={names(PLATES)}
+        onChange={set(['plateKind'], 'backing plate')}
+        note={say.plateKinds}
+      />
       <SelectField
         label="Shim or cap"
         value={brakes.shim}

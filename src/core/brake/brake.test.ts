@@ -444,6 +444,8 @@ describe('rotors of other kinds', () => {
     const flow = (vaneType: Corner['rotor']['vaneType']) => passage(rotor({ vaneType }), air, 30, 0.31);
     expect(flow('curved').massFlow).toBeGreaterThan(flow('straight').massFlow);
     expect(flow('curved').conductance).toBeGreaterThan(flow('straight').conductance);
+    expect(flow('curved-staggered').massFlow).toBeLessThan(flow('curved').massFlow);
+    expect(flow('curved-staggered').conductance).toBeGreaterThan(flow('curved').conductance);
     expect(flow('curved-reversed').massFlow).toBeLessThan(flow('straight').massFlow);
     expect(flow('curved-reversed').conductance).toBeLessThan(flow('straight').conductance);
   });

@@ -26,7 +26,7 @@ export interface RotorMaterial {
   readonly fatigueStrain: number | null;
 }
 
-export type VaneType = 'straight' | 'pillar' | 'curved' | 'curved-reversed';
+export type VaneType = 'straight' | 'pillar' | 'curved' | 'curved-staggered' | 'curved-reversed';
 export type RotorSurface = 'plain' | 'slotted' | 'drilled';
 
 export interface Rotor {

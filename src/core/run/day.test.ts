@@ -7,7 +7,7 @@ import { type Car, dayInput, type Plan, type Setup, setupOf } from '../../model'
 import { standardPressure } from '../air';
 import { boilingUnder, WHEELS } from '../brake';
 import { lapHeat } from '../lap';
-import type { DayInput } from '../schedule';
+import { circuitSeverity, type DayInput } from '../schedule';
 import { simulateDay } from './day';
 import { outlook } from './outlook';
 import { distinctWheels } from './record';
@@ -118,6 +118,16 @@ describe('a day of sessions', () => {
 
 describe('left and right', () => {
   const ovel = short('plan-ovel-nettle');
+
+  it('follow the loads by half with ABS where nothing is known, and not at all without it', () => {
+    const of = (car: Partial<Car>) =>
+      dayInput({ ...ovel, car: { ...ovel.car, loadFollowingPercent: null, ...car } }).vehicle.loadFollowing;
+    expect([of({}), of({ abs: false }), of({ loadFollowingPercent: 30 })]).toEqual([0.5, 0, 0.3]);
+    // A circuit has a harder side whatever the car's brakes do with it.
+    const one = circuitSeverity(dayInput({ ...ovel, car: { ...ovel.car, loadFollowingPercent: 0 } }));
+    expect(Math.abs(one.leftShare - 0.5)).toBeGreaterThan(0.005);
+    expect(one.leftShare > 0.5).toBe((one.rightTurns ?? 0) > 0.5);
+  });
 
   it('are one where everything is alike, and four where anything is not', () => {
     const count = (input: DayInput) => distinctWheels(simulateDay(input).record.wheels).length;

@@ -1,3 +1,4 @@
+export { circuitSeverity } from './circuitSeverity';
 export { DEFAULT_NUMERICS, daySchedule, ductDragArea } from './day';
 export type {
   BrakedCar,

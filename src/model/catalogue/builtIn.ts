@@ -80,6 +80,9 @@ const pads = Object.entries(PADS).map(
       density: pad.density,
       specificHeat: pad.specificHeat,
       modulusMPa: pad.modulus,
+      dust: pad.dust,
+      noise: pad.noise,
+      rotorWear: pad.rotorWear,
     },
   }),
 );

@@ -32,6 +32,9 @@ export function padOf(id: string, parts: readonly Part[]): PadEntry {
     density: v.density,
     specificHeat: v.specificHeat,
     modulus: v.modulusMPa,
+    dust: v.dust,
+    noise: v.noise,
+    rotorWear: v.rotorWear,
     price: part.price as PriceClass,
     mass: part.massKg,
   };

@@ -19,6 +19,10 @@ export interface PadEntry {
   readonly specificHeat: number;
   /** Stiffness in compression, MPa */
   readonly modulus: number;
+  /** What it costs beside money, each 1 little to 5 much: dust on the wheels, noise, wear of the rotor */
+  readonly dust: number;
+  readonly noise: number;
+  readonly rotorWear: number;
   /** 1 cheapest to 5 dearest */
   readonly price: PriceClass;
   /** Mass of one pad of 50 cm² and 10 mm with its plate, kg */

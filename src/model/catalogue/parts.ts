@@ -27,6 +27,7 @@ export const PISTONS = {
 export const VANES = {
   straight: { name: 'Straight' },
   curved: { name: 'Curved, fitted the right way round' },
+  'curved-staggered': { name: 'Curved in staggered rows, the right way round' },
   'curved-reversed': { name: 'Curved, on the wrong side' },
   pillar: { name: 'Pillars' },
 } as const;

@@ -3,7 +3,8 @@ import { say } from '../../text/en/say/model';
 import { type Problem, pathText } from '../check/problem';
 import { survey } from '../check/survey';
 import { migrate } from '../migrate/migrate';
-import { PARTS_FORMAT, type Part, partsFileSchema } from '../schema/part';
+import { migrateParts } from '../migrate/parts';
+import { PARTS_FORMAT, PARTS_VERSION, type Part, partsFileSchema } from '../schema/part';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from '../schema/project';
 import { readJson } from './json';
 
@@ -45,14 +46,16 @@ export function readDocument(text: string): DocumentResult {
   if (!('value' in json)) return json;
   const format = (json.value as { format?: unknown } | null)?.format;
   if (format !== PARTS_FORMAT) return readSurveyed(json.value);
-  const read = partsFileSchema.safeParse(json.value, { reportInput: true });
+  const read = partsFileSchema.safeParse(migrateParts(json.value as Record<string, unknown>), {
+    reportInput: true,
+  });
   if (!read.success) return { ok: false, problems: read.error.issues.map(issueProblem) };
   return { ok: true, parts: read.data.parts };
 }
 
 /** Parts as a file's text, to be read back by `readDocument`. */
 export function writeParts(parts: readonly Part[]): string {
-  return `${JSON.stringify({ format: PARTS_FORMAT, version: 1, parts }, null, 2)}\n`;
+  return `${JSON.stringify({ format: PARTS_FORMAT, version: PARTS_VERSION, parts }, null, 2)}\n`;
 }
 
 /** The same for parsed data. */

@@ -1,8 +1,7 @@
 import { RADIAL_CELLS } from '../../core';
-import { PISTONS } from '../catalogue/parts';
 import { DEFAULT_UNCERTAIN } from '../schema/uncertain';
-
-type Loose = Record<string, unknown>;
+import { type Loose, list, record } from './loose';
+import { NECK_7, partTo7, partTo8, walled } from './parts';
 
 /** What version 2 added to an axle, as version 1 computed it. */
 const AXLE_2 = {
@@ -26,11 +25,6 @@ const ROTOR_2 = {
   slotDepthMm: 1,
   weighedKg: null,
 };
-
-const record = (value: unknown): Loose =>
-  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Loose) : {};
-const list = (value: unknown, change: (item: Loose) => unknown) =>
-  Array.isArray(value) ? value.map((item) => change(record(item))) : value;
 
 /** Version 1 had one session a plan, both sides alike, straight vanes and plain faces. */
 function from1(project: Loose): Loose {
@@ -220,16 +214,6 @@ function withEveryRange(plan: Loose): Loose {
   };
 }
 
-/** Neck of a one-piece rotor, of which older versions knew one conductance for all. */
-const NECK_7 = { neckLengthMm: 12, neckThicknessMm: 6.5 };
-
-/** A caliper with the wall of its pistons, of which older versions knew the material alone. */
-function walled(value: unknown): Loose {
-  const own = record(value);
-  const made = PISTONS[own.pistons as keyof typeof PISTONS];
-  return { pistonWallMm: made?.wallMm ?? PISTONS.steel.wallMm, ...own };
-}
-
 /** Version 6 had every engine's power whatever the air; a car that recovers is taken to be electric. */
 function from6(project: Loose): Loose {
   const axle = (value: unknown) => {
@@ -259,10 +243,7 @@ function from6(project: Loose): Loose {
         ]),
       ),
     })),
-    parts: list(project.parts, (part) => {
-      if (part.kind === 'rotor') return { ...part, values: { ...NECK_7, ...record(part.values) } };
-      return part.kind === 'caliper' ? { ...part, values: walled(part.values) } : part;
-    }),
+    parts: list(project.parts, partTo7),
   };
 }
 
@@ -270,7 +251,7 @@ function from6(project: Loose): Loose {
 function from7(project: Loose): Loose {
   const axle = (value: unknown) => {
     const own = record(value);
-    return { ...own, caliper: { knockBackMm: 0, ...record(own.caliper) } };
+    return { plateKind: 'flush', ...own, caliper: { knockBackMm: 0, ...record(own.caliper) } };
   };
   return {
     ...project,
@@ -282,9 +263,7 @@ function from7(project: Loose): Loose {
       front: axle(car.front),
       rear: axle(car.rear),
     })),
-    parts: list(project.parts, (part) =>
-      part.kind === 'caliper' ? { ...part, values: { knockBackMm: 0, ...record(part.values) } } : part,
-    ),
+    parts: list(project.parts, partTo8),
     plans: list(project.plans, (plan) => ({
       ...plan,
       sessions: list(plan.sessions, (session) => ({ gripPercent: 100, ...session })),

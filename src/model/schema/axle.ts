@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PLATE_IDS } from '../catalogue/plates';
 import { SHIM_IDS } from '../catalogue/shims';
 import { caliperSchema } from './caliper';
 import { numberField } from './field';
@@ -58,6 +59,7 @@ export const axleSchema = z
       step: 0.5,
       description: 'Steel backing plate behind the friction material.',
     }),
+    plateKind: z.enum(PLATE_IDS).meta({ title: 'Backing plate is' }),
     shim: z.enum(SHIM_IDS).meta({ title: 'Shim or cap' }),
     caliper: caliperSchema,
     wheel: wheelSchema,

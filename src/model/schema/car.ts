@@ -231,15 +231,15 @@ export const carSchema = z.strictObject({
     description: 'Mean of front and rear, between the middles of the tyres.',
   }),
   loadFollowingPercent: numberField({
-    title: 'Side-to-side (load-following) distribution',
+    title: 'Side-to-side (load-following) distribution, if known',
     quantity: 'percent',
     min: 0,
     max: 100,
     usual: [0, 80],
     step: 10,
     description:
-      'How far the brake control takes pressure off the inner wheel in corners; 0 where both wheels of an axle get the same.',
-  }),
+      'How far the brake control takes pressure off the inner wheel in corners. Left empty, half of the way with ABS; without it both wheels of an axle get the same.',
+  }).nullable(),
   tyres: tyresSchema,
   abs: z.boolean().meta({ title: 'Anti-lock brakes (ABS)' }),
   recovery: recoverySchema.nullable(),

@@ -24,6 +24,19 @@ const plain = (
   description: string,
 ) => numberField({ title, quantity, min, max, usual, description });
 
+/** One to five, as what a pad costs beside money is told. */
+const score = (title: string, description: string) =>
+  numberField({
+    title,
+    quantity: 'count',
+    min: 1,
+    max: 5,
+    integer: true,
+    usual: [1, 5],
+    step: 1,
+    description,
+  });
+
 const padValues = z
   .strictObject({
     family: z.enum(PAD_FAMILIES).meta({ title: 'Family' }),
@@ -65,6 +78,9 @@ const padValues = z
       [300, 1800],
       'In compression, MPa: soft pads make a long pedal.',
     ),
+    dust: score('Dust', 'On wheels and bodywork: 1 little to 5 much.'),
+    noise: score('Noise', 'Squeal and groan: 1 quiet to 5 loud.'),
+    rotorWear: score('Rotor wear', 'How hard it is on the rotor: 1 kind to 5 hard.'),
   })
   .check((ctx) => {
     const { friction, windowLowC, windowHighC, limitC } = ctx.value;
@@ -178,9 +194,11 @@ export type PartKind = Part['kind'];
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
 
 export const PARTS_FORMAT = 'fervent-kettle-parts';
+/** Files of older versions are brought up to it. */
+export const PARTS_VERSION = 2;
 /** A file of parts. */
 export const partsFileSchema = z.strictObject({
   format: z.literal(PARTS_FORMAT),
-  version: z.literal(1),
+  version: z.literal(PARTS_VERSION),
   parts: z.array(partSchema).min(1).max(300),
 });

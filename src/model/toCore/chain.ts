@@ -12,6 +12,7 @@ import {
 } from '../../core';
 import { type Axle, fluidOf, padOf } from '../catalogue/choices';
 import { nominalFriction } from '../catalogue/pads';
+import { PLATES } from '../catalogue/plates';
 import { fromSi, toSi } from '../quantity/units';
 import type { AxleBrakes } from '../schema/axle';
 import type { Car } from '../schema/car';
@@ -80,7 +81,9 @@ function axleForce(car: Car, axle: Axle, parts: readonly Part[]): AxleForce {
     correction: 1,
     nominalFriction: nominalFriction(pad),
     padArea: toSi(brakes.padAreaCm2, 'area'),
-    padGive: toSi(brakes.padThicknessMm, 'smallLength') / toSi(pad.modulus, 'stress'),
+    padGive:
+      (PLATES[brakes.plateKind].give * toSi(brakes.padThicknessMm, 'smallLength')) /
+      toSi(pad.modulus, 'stress'),
     clearance: toSi(caliper.clearanceMm, 'smallLength'),
     // A drum's shoes stand off their drum whatever the hub does.
     knockBack: drum ? 0 : toSi(caliper.knockBackMm, 'smallLength'),

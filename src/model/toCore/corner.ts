@@ -3,6 +3,7 @@ import { padOf } from '../catalogue/choices';
 import { CARBON_OVER_TEMPERATURE, ROTOR_MATERIALS } from '../catalogue/materials';
 import { isAllCarbon, nominalFriction } from '../catalogue/pads';
 import { CALIPER_BODIES, MOUNTINGS, PISTONS } from '../catalogue/parts';
+import { PLATES } from '../catalogue/plates';
 import { SHIMS } from '../catalogue/shims';
 import { toSi } from '../quantity/units';
 import type { AxleBrakes } from '../schema/axle';
@@ -70,7 +71,7 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       nominalFriction: nominalFriction(pad),
       windowLow: kelvin(pad.window[0]),
       limit: kelvin(pad.limit),
-      plateLimit: kelvin(pad.plateLimit),
+      plateLimit: kelvin(pad.plateLimit) + PLATES[axle.plateKind].stands,
     },
     caliper: {
       mass: caliper.massKg,

@@ -16,6 +16,7 @@ import { MATERIAL_IDS, ROTOR_MATERIALS } from '../catalogue/materials';
 import { nominalFriction, PADS } from '../catalogue/pads';
 import { starterZone } from '../catalogue/starters';
 import type { Car } from '../schema/car';
+import { chainOf } from './chain';
 import { cornerOf } from './corner';
 import { dayInput, fluidBoilingPointC, fluidWater, setupOf, zoneLength } from './toCore';
 
@@ -131,6 +132,20 @@ describe('from stored units to SI', () => {
     expect(windy(0)?.from).toBeCloseTo(Math.PI / 2, 12);
     expect(windy(180)?.from).toBeCloseTo(-Math.PI / 2, 12);
     expect(windy(90, null)).toBeNull();
+  });
+
+  it('lets holes in a plate give a little more and hooks less, and hooks stand more heat', () => {
+    const held = (plateKind: Car['front']['plateKind']) => {
+      const car = { ...setup.car, front: { ...setup.car.front, plateKind } };
+      return { give: chainOf(car).front.padGive, stands: cornerOf(car.front).pad.plateLimit };
+    };
+    const [flush, holed, retained] = [held('flush'), held('holed'), held('retained')];
+    expect([holed.give / flush.give, retained.give / flush.give]).toEqual([
+      expect.closeTo(1.08, 12),
+      expect.closeTo(0.95, 12),
+    ]);
+    expect(retained.stands - flush.stands).toBeCloseTo(60, 9);
+    expect(flush.give).toBeCloseTo((setup.car.front.padThicknessMm * 1e-3) / 800e6, 14);
   });
 
   it('names an unknown plan', () => {

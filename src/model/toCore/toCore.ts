@@ -151,6 +151,14 @@ const overSpeed = (points: Car['powerCurve']) =>
         ),
       );
 
+/** How far an ABS control is taken to follow the wheel loads where it is not known, % (own assumption). */
+const ABS_FOLLOWS = 50;
+
+/** How far a car's braking follows the wheel loads from side to side, %: as given, else as its kind of brakes does. */
+export function loadFollowingPercent(car: Pick<Car, 'loadFollowingPercent' | 'abs'>): number {
+  return car.loadFollowingPercent ?? (car.abs ? ABS_FOLLOWS : 0);
+}
+
 /** A car in SI. */
 export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
   return {
@@ -173,7 +181,7 @@ export function vehicleOf(car: Car, parts: readonly Part[] = []): Vehicle {
     brakes: chainOf(car, parts),
     wheelRadius: toSi(car.tyres.rollingRadiusMm, 'smallLength'),
     trackWidth: toSi(car.trackWidthMm, 'smallLength'),
-    loadFollowing: toSi(car.loadFollowingPercent, 'percent'),
+    loadFollowing: toSi(loadFollowingPercent(car), 'percent'),
     recovery: car.recovery && {
       axle: car.recovery.axle,
       power: toSi(car.recovery.powerKw, 'power'),

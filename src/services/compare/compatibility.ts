@@ -3,6 +3,7 @@ import {
   type Car,
   type Change,
   carSchema,
+  coldBite,
   isAllCarbon,
   issueProblem,
   padOf,
@@ -48,7 +49,21 @@ export type Finding =
       readonly before: number;
       readonly after: number;
       readonly zones: number;
+    }
+  /** What other pads cost beside money, from 1 little to 5 much, and their friction cold: what gets worse, before and after */
+  | {
+      readonly kind: 'trades';
+      readonly found: 'alike' | 'worse';
+      readonly worse: readonly PadTrade[];
     };
+
+/** Something a pad is worse in than the one before. */
+export interface PadTrade {
+  readonly axle: AxleName;
+  readonly what: 'dust' | 'noise' | 'rotorWear' | 'coldBite';
+  readonly before: number;
+  readonly after: number;
+}
 
 /** One thing a change is looked at for. */
 export type Check = Finding & {
@@ -116,6 +131,29 @@ export function mixes(setup: Setup, changes: readonly Change[]): Check | null {
     : { kind: 'mixes', state: 'yes', found: 'mixes' };
 }
 
+/** Steps of dust, noise or rotor wear, and loss of friction cold, from which on they are worth a look. */
+const WORSE_STEPS = 2;
+const WORSE_BITE = 0.04;
+
+/** What other pads cost beside money; null where no pad changes. */
+export function trades(setup: Setup, changes: readonly Change[]): Check | null {
+  const after = withChanges(setup, changes).car;
+  const changed = AXLES.filter((axle) => after[axle].pad !== setup.car[axle].pad);
+  if (changed.length === 0) return null;
+  const worse = changed.flatMap((axle): PadTrade[] => {
+    const [old, now] = [setup.car[axle].pad, after[axle].pad].map((id) => padOf(id, setup.parts));
+    const steps = (['dust', 'noise', 'rotorWear'] as const)
+      .filter((what) => now[what] - old[what] >= WORSE_STEPS)
+      .map((what) => ({ axle, what, before: old[what], after: now[what] }));
+    const [before, cold] = [coldBite(old), coldBite(now)];
+    const bite = cold < before - WORSE_BITE;
+    return bite ? [...steps, { axle, what: 'coldBite', before, after: cold }] : steps;
+  });
+  return worse.length === 0
+    ? { kind: 'trades', state: 'yes', found: 'alike', worse }
+    : { kind: 'trades', state: 'look', found: 'worse', worse };
+}
+
 const passed = ({ summary }: Assessed, part: 'pedal' | 'travel') =>
   summary.forceMargins.some((margin) => margin.part === part && margin.passed);
 const worst = ({ summary }: Assessed, part: 'pedal' | 'travel') =>
@@ -158,9 +196,11 @@ export function checksOf(
   after: Assessed,
 ): Check[] {
   const fluid = mixes(setup, changes);
+  const pads = trades(setup, changes);
   return [
     fits(setup, changes),
     ...(fluid ? [fluid] : []),
+    ...(pads ? [pads] : []),
     pedalStays(before, after),
     balanceStays(before, after),
   ];

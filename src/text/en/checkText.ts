@@ -1,5 +1,5 @@
 import { formatQuantity, siText, type UnitChoice } from '../../model';
-import type { Finding } from '../../services';
+import type { Finding, PadTrade } from '../../services';
 
 /** What was found about a change, in words. */
 export function checkText(finding: Finding, units: UnitChoice): string {
@@ -19,6 +19,10 @@ export function checkText(finding: Finding, units: UnitChoice): string {
         longer: `the pedal gets longer: ${travel}`,
       }[finding.found];
     }
+    case 'trades':
+      return finding.found === 'alike'
+        ? 'no more dust, noise or rotor wear to speak of'
+        : [...new Set(finding.worse.map(tradeText))].join(', ');
     case 'balance': {
       const { moved, before, after, zones } = finding;
       const points = `${Math.abs(100 * moved).toFixed(1)} points to the ${moved < 0 ? 'rear' : 'front'}`;
@@ -29,6 +33,13 @@ export function checkText(finding: Finding, units: UnitChoice): string {
       }[finding.found];
     }
   }
+}
+
+const WORSE = { dust: 'more dust', noise: 'noisier', rotorWear: 'harder on the rotor' } as const;
+
+function tradeText({ what, before, after }: PadTrade): string {
+  if (what === 'coldBite') return `bites less cold (µ ${after.toFixed(2)}, before ${before.toFixed(2)})`;
+  return WORSE[what];
 }
 
 const MIXES = {

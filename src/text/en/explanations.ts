@@ -4,6 +4,7 @@ import {
   fluidOf,
   fluidWater,
   formatQuantity,
+  loadFollowingPercent,
   ROTOR_MATERIALS,
   type Setup,
   siText,
@@ -80,7 +81,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       'A fixed share of the braking force at the front; what recovery takes is taken off its axle. From side to side: half each, less a_y·h/(g·t) times how far braking follows the load.',
     inputs: [
       ...work(facts).slice(1, 2),
-      ['Side-to-side (load-following) distribution', `${facts.setup.car.loadFollowingPercent} %`],
+      ['Side-to-side (load-following) distribution', `${loadFollowingPercent(facts.setup.car)} %`],
     ],
     source: 'Common practice.',
     limits: 'Hydraulics and friction over temperature do not move the share yet.',

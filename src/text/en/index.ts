@@ -26,6 +26,7 @@ export { explain, type Topic } from './explanations';
 export { lapText } from './lapText';
 export { leftText } from './leftText';
 export { noteText } from './noteText';
+export { padTradesText } from './padTrades';
 export { LIMIT_TEXT, PART_NAMES } from './parts';
 export { windText } from './windText';
 export {

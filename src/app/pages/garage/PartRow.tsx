@@ -1,5 +1,14 @@
 import { Copy, Pencil, Trash2 } from 'lucide-react';
-import { type Axle, formatQuantity, type Part, type PartKind, type UnitChoice } from '../../../model';
+import {
+  type Axle,
+  coldBite,
+  formatQuantity,
+  type Part,
+  type PartKind,
+  padOf,
+  type UnitChoice,
+} from '../../../model';
+import { padTradesText } from '../../../text/en';
 import { say } from '../../../text/en/say/garage';
 import { IconButton } from '../../ui/IconButton';
 import { PartForm } from './PartForm';
@@ -151,11 +160,12 @@ export function properties(part: Part, units: UnitChoice): string {
       const most = Math.max(...values.friction.map((p) => p.mu));
       return say.coldBestWindowFades(
         values.family,
-        values.friction[0].mu.toFixed(2),
+        coldBite(padOf(part.id, [part])).toFixed(2),
         most.toFixed(2),
         t(values.windowLowC),
         t(values.windowHighC),
         t(values.limitC),
+        padTradesText(values),
       );
     }
     case 'rotor': {

@@ -30,6 +30,6 @@ export const say = {
     `, driven as in “${name}”. Repeated stops with little air between do the harm; a very long straight leaves the brakes cold.`,
   lessAirBetweenBraking: 'Less air between braking zones is harder on the brakes.',
   harderSideDiffersOnly:
-    'The harder side differs only where the car’s brakes follow its wheel loads from side to side (Car, side-to-side distribution).',
+    'The harder side is that of brakes that follow the wheel loads from side to side, by half where this car’s own do not (Car, side-to-side distribution); brakes with one pressure for both wheels of an axle work them alike.',
   middleLongestStraight: 'in the middle of the longest straight',
 } as const;

@@ -50,8 +50,15 @@ export const say = {
     `With everything listed ${mass}, ${frontWeight} % on the front axle, centre of gravity ${fromSi} high. Own mass, weight share and height are on the Car page.`,
   rigidCarEachAxle: 'A rigid car: each axle takes the roll moment by its load.',
   cannotFittedLike: (problem: string) => `It cannot be fitted like this. ${problem}`,
-  coldBestWindowFades: (family: string, mu: string, most: string, t: string, t2: string, t3: string) =>
-    `${family}; µ ${mu} cold, ${most} at best; window ${t} to ${t2}, fades over ${t3}`,
+  coldBestWindowFades: (
+    family: string,
+    mu: string,
+    most: string,
+    t: string,
+    t2: string,
+    t3: string,
+    trades: string,
+  ) => `${family}; µ ${mu} cold, ${most} at best; window ${t} to ${t2}, fades over ${t3}; ${trades}`,
   genericPartsOurOwn:
     'Generic parts of our own, none a maker’s. Copy one and give it the values of yours; take them from its maker’s data. Price classes run from 1 cheapest to 5 dearest of a kind.',
   thereNoPartsYour: 'There are no parts of your own yet',

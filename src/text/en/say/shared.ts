@@ -15,10 +15,13 @@ export const say = {
     window2: number,
     limit: number,
     nominalFriction: number,
-    friction: number,
+    friction: string,
     which: string,
+    trades: string,
   ) =>
-    `${note} Window ${window} to ${window2} °C at the surface, fades over ${limit} °C, µ up to ${nominalFriction} and ${friction} cold. ${which}`,
+    `${note} Window ${window} to ${window2} °C at the surface, fades over ${limit} °C, µ up to ${nominalFriction} and ${friction} cold; ${trades}. ${which}`,
+  plateKinds:
+    'Holes key the material into the plate and give a little; hooks hold it when the bond has gone, and stand 60 °C more. Values from memory.',
   insulatingLayerBehindBacking:
     'An insulating layer behind the backing plate keeps heat from pistons and fluid. Values from memory.',
   pathBackingPlateFluid: 'The path from backing plate to fluid: titanium and caps keep heat out of it.',
