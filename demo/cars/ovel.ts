@@ -44,7 +44,11 @@ export const ovel: Car = {
     rollingRadiusMm: 338,
   },
   driverSide: 'left',
-  exposed: [{ ...starterExposed('lead', 'ovel-lead'), name: 'Pad-wear sensor lead', distanceMm: 30 }],
+  exposed: [
+    { ...starterExposed('lead', 'ovel-lead'), name: 'Pad-wear sensor lead', distanceMm: 30 },
+    { ...starterExposed('rim', 'ovel-rim'), name: 'Front rim' },
+    { ...starterExposed('bead', 'ovel-bead'), name: 'Front tyre’s bead' },
+  ],
   abs: true,
   recovery: { axle: 'rear', powerKw: 90, lowestSpeedKmh: 12, blending: 'blended', derating: [] },
   fluid: {

@@ -4,9 +4,11 @@ import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
 import { dayInput, setupOf } from '../../model';
-import { CHANNEL, CHANNEL_COUNT, discViewFactor } from '../brake';
+import { CHANNEL, CHANNEL_COUNT, discViewFactor, passage, rotorGeometry } from '../brake';
 import { type DayResult, simulateDay } from '../run';
-import { type ExposedPart, exposedTemperature, type Protection } from './exposedPart';
+import { airAt } from '../schedule';
+import { type ExposedPart, exposedTemperature, type Protection, USUAL_RIM } from './exposedPart';
+import { outflowRise } from './wheelAir';
 
 const setup = setupOf(demoProject, 'plan-tarn-anvil');
 const input = dayInput({ ...setup, plan: oneSession(setup.plan, { hotLaps: 4, paddockMin: 15 }) });
@@ -24,6 +26,7 @@ const lead: ExposedPart = {
   air: 0.3,
   contact: 'none',
   contactConductance: 0,
+  outflow: 0,
   exhaustTemperature: 900,
   exhaustRadius: 0.04,
   rating: 423,
@@ -86,6 +89,48 @@ describe('heat-exposed parts', () => {
         source: 'Howell, configuration factors; Stefan-Boltzmann',
       });
     }
+  });
+
+  it('in the wheel have the brake’s own air: ΔT = Q/(ṁ·c_p), more of it the more the rotor gives and the less goes through', () => {
+    const { left } = input.front;
+    const air = airAt(input, ambient);
+    const day = held(900, 30);
+    const wheel = day.record.wheels.frontLeft;
+    const [h, vanes] = [55, 20];
+    wheel.drive[CHANNEL.face] = h;
+    wheel.drive[CHANNEL.passage] = vanes;
+    wheel.rotorInner[0] = 800;
+    const radius = input.vehicle.wheelRadius;
+    const rise = (corner = left, speed = 30) => outflowRise(corner, wheel, 0, speed, radius, air, ambient);
+    const given = h * 2 * rotorGeometry(left.rotor).faceArea * (900 - ambient) + vanes * (800 - ambient);
+    const open = left.air.wheelOpenArea * (Math.PI / 4) * left.rotor.outerDiameter ** 2;
+    const flow = 0.1 * open * 30 * air.density + passage(left, air, 30, radius).massFlow;
+    expect(rise()).toBeCloseTo(given / (flow * air.specificHeat), 9);
+    expect(rise()).toBeGreaterThan(30);
+    expect(rise({ ...left, air: { ...left.air, wheelOpenArea: 0.2 } })).toBeGreaterThan(rise());
+    // Standing, what the brake gives off stays with it.
+    expect(rise(left, 0)).toBeCloseTo(0.5 * (900 - ambient), 9);
+  });
+
+  it('a rim stays under its brake, a tyre’s bead follows its rim, later and less', () => {
+    const at = { ...lead, exhaustTemperature: 900, exhaustRadius: 0.04 };
+    const rim = exposedTemperature(input, driven, { ...at, ...USUAL_RIM });
+    const bead = exposedTemperature(input, driven, {
+      ...at,
+      distance: 0.12,
+      view: 0,
+      airedOver: 0.5,
+      capacity: 25000,
+      contact: 'rim',
+      contactConductance: 300,
+    });
+    expect(rim.peak).toBeGreaterThan(ambient + 30);
+    expect(rim.peak).toBeLessThan(driven.peaks.frontLeft.rotorBulk);
+    expect(bead.peak).toBeLessThan(rim.peak);
+    expect(bead.peak).toBeGreaterThan(ambient + 0.7 * (rim.peak - ambient));
+    expect(bead.at).toBeGreaterThan(rim.at);
+    const cool = exposedTemperature(input, driven, { ...at, ...USUAL_RIM, outflow: 0 });
+    expect(cool.peak).toBeLessThan(rim.peak - 5);
   });
 
   it('sees the disc by r²/(r² + x²): half of it at x = r', () => {

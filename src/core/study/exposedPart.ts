@@ -9,7 +9,8 @@ import {
 import { STEFAN_BOLTZMANN } from '../constants';
 import { exp } from '../numeric';
 import type { DayResult } from '../run';
-import type { DayInput } from '../schedule';
+import { airAt, type DayInput } from '../schedule';
+import { outflowRise } from './wheelAir';
 
 /** Something that must not get hot, near something that does. Values are for a square metre of what faces the heat. */
 export interface ExposedPart {
@@ -29,7 +30,9 @@ export interface ExposedPart {
   /** Share of the road speed that blows past it, 0 to 1 */
   readonly air: number;
   /** What it is fixed to, and how well that conducts, W/(m²·K) of the surface that faces the source */
-  readonly contact: 'none' | 'hub' | 'upright' | 'caliper';
+  readonly contact: 'none' | 'hub' | 'upright' | 'caliper' | 'rim';
+  /** Share of the air past it that comes out of the brake, 0 to 1: what lies in the wheel */
+  readonly outflow: number;
   readonly contactConductance: number;
   /** Of an exhaust: temperature while driving, K, and radius of the disc it looks like, m */
   readonly exhaustTemperature: number;
@@ -37,6 +40,23 @@ export interface ExposedPart {
   /** Highest temperature it is rated for, K */
   readonly rating: number;
 }
+
+/**
+ * The rim of a wheel by what is usual, which a tyre's bead sits on: 6 mm of aluminium over 0.25 m² of barrel, painted, a
+ * spoke's way from the hub (from memory).
+ */
+export const USUAL_RIM: Omit<ExposedPart, 'wheel' | 'exhaustTemperature' | 'exhaustRadius' | 'rating'> = {
+  source: 'rotor',
+  distance: 0.06,
+  view: 0.3,
+  absorptivity: 0.7,
+  airedOver: 2,
+  capacity: 14600,
+  air: 0.5,
+  contact: 'hub',
+  contactConductance: 40,
+  outflow: 0.5,
+};
 
 /** What is done about it. */
 export type Protection =
@@ -80,7 +100,8 @@ export interface ExposedCurve {
  * Temperature of a part near a brake or an exhaust over a day, K, at the day's samples. It takes up
  * `α·ε·F·view·σ(T_s⁴ − T⁴)` with `F = r²/(r² + x²)` (Howell), exchanges the rest of its view with the surroundings, gives
  * `h·w·(T − T_air)` to the air, which the source has warmed by a share of `F`, and is held by what it is fixed to. A shield
- * is a second body between the two, a sleeve one around it. Stepped by the implicit midpoint rule.
+ * is a second body between the two, a sleeve one around it. What lies in the wheel has a share of its air from the brake;
+ * a tyre's bead sits on a usual rim. Stepped by the implicit midpoint rule.
  */
 export function exposedTemperature(
   day: DayInput,
@@ -98,6 +119,11 @@ export function exposedTemperature(
   const factor = discViewFactor(radius, distance);
   const seen = factor * part.view;
   const n = record.time.length;
+  const rim =
+    part.contact === 'rim' ? exposedTemperature(day, result, { ...part, ...USUAL_RIM }).temperature : null;
+  const contactOf = part.contact === 'none' ? null : part.contact === 'rim' ? rim : wheel[part.contact];
+  const warmed = (sample: number, speed: number, ambient: number) =>
+    outflowRise(corner, wheel, sample, speed, day.vehicle.wheelRadius, airAt(day, ambient), ambient);
   const temperature = new Float64Array(n);
   const start = day.sessions[0].ambient;
   const bodies = new Bodies(part, protection.kind, emissivity, seen, start);
@@ -110,6 +136,7 @@ export function exposedTemperature(
     // The wheel's channel is 10 + the speed of the air past the wheel.
     const speed = Math.max(0, wheel.drive[i * CHANNEL_COUNT + CHANNEL.wheel] - 10);
     const h = STILL + PER_SPEED * part.air * speed;
+    const rise = part.outflow > 0 ? part.outflow * warmed(i, speed, ambient) : 0;
     const dt = record.time[i] - record.time[i - 1];
     const pieces = Math.max(1, Math.ceil(dt / STEP));
     const driving = record.lap[i] >= 0;
@@ -122,9 +149,9 @@ export function exposedTemperature(
       const middle = (series: Float64Array) => series[i - 1] + share * (series[i] - series[i - 1]);
       const pipe = 0.5 * (before + exhaust);
       const source = rotor ? middle(wheel.rotorFace) : pipe;
-      const held = part.contact === 'none' ? ambient : middle(wheel[part.contact]);
+      const held = contactOf === null ? ambient : middle(contactOf);
       const body = rotor ? middle(wheel.rotorBulk) : pipe;
-      const air = ambient + WARM_AIR * factor * Math.max(0, body - ambient);
+      const air = ambient + rise + WARM_AIR * (1 - part.outflow) * factor * Math.max(0, body - ambient);
       bodies.step(dt / pieces, source, ambient, air, h, held);
     }
     temperature[i] = bodies.part;

@@ -1,7 +1,7 @@
 export { type BalanceChoice, type BalanceChoices, balanceChoices } from './balanceChoices';
 export { type AxleNeed, type CoolingNeed, coolingNeed } from './coolingNeed';
 export type { ZoneShares } from './evenShares';
-export { type ExposedPart, exposedTemperature, type Protection } from './exposedPart';
+export { type ExposedPart, exposedTemperature, type Protection, USUAL_RIM } from './exposedPart';
 export { type FastestPlan, fastestPlan } from './fastestPlan';
 export { latinHypercube } from './latinHypercube';
 export { coldestBite, keepsAll, leastForDuct, leastMargin } from './least';

@@ -1,3 +1,5 @@
+import { USUAL_RIM } from '../../core';
+
 /**
  * Kinds of parts that must not get hot. Values are for a square metre of what faces the heat: surface in the air over it,
  * heat capacity in J/(m²·K), share of radiation taken up, and what it is fixed to with W/(m²·K). All from memory.
@@ -11,6 +13,7 @@ export const EXPOSED_KINDS = {
     absorptivity: 0.9,
     contact: 'none',
     contactConductance: 0,
+    outflow: 0,
     ratingC: 150,
   },
   hose: {
@@ -21,6 +24,7 @@ export const EXPOSED_KINDS = {
     absorptivity: 0.92,
     contact: 'caliper',
     contactConductance: 10,
+    outflow: 0,
     ratingC: 150,
   },
   line: {
@@ -31,6 +35,7 @@ export const EXPOSED_KINDS = {
     absorptivity: 0.6,
     contact: 'upright',
     contactConductance: 8,
+    outflow: 0,
     ratingC: 200,
   },
   boot: {
@@ -41,6 +46,7 @@ export const EXPOSED_KINDS = {
     absorptivity: 0.92,
     contact: 'upright',
     contactConductance: 25,
+    outflow: 0,
     ratingC: 120,
   },
   cylinder: {
@@ -51,6 +57,7 @@ export const EXPOSED_KINDS = {
     absorptivity: 0.5,
     contact: 'none',
     contactConductance: 0,
+    outflow: 0,
     ratingC: 120,
   },
   seal: {
@@ -61,7 +68,24 @@ export const EXPOSED_KINDS = {
     absorptivity: 0.9,
     contact: 'hub',
     contactConductance: 400,
+    outflow: 0,
     ratingC: 130,
+  },
+  rim: {
+    name: 'Wheel rim',
+    ...USUAL_RIM,
+    ratingC: 160,
+  },
+  bead: {
+    name: 'Tyre bead',
+    source: 'rotor',
+    airedOver: 0.5,
+    capacity: 25000,
+    absorptivity: 0.9,
+    contact: 'rim',
+    contactConductance: 300,
+    outflow: 0,
+    ratingC: 120,
   },
 } as const;
 export type ExposedKind = keyof typeof EXPOSED_KINDS;

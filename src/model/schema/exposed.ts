@@ -82,7 +82,9 @@ export type Exposed = z.infer<typeof exposedSchema>;
 /** A part of a kind with usual values (from memory). */
 export function starterExposed(kind: ExposedKind, id: string): Exposed {
   const { name, ratingC } = EXPOSED_KINDS[kind];
-  const near = { lead: 60, hose: 120, line: 150, boot: 45, cylinder: 90, seal: 25 }[kind];
+  const near = { lead: 60, hose: 120, line: 150, boot: 45, cylinder: 90, seal: 25, rim: 60, bead: 120 }[kind];
+  const view = { seal: 20, rim: 30, bead: 0 }[kind as string] ?? 60;
+  const air = { seal: 5, cylinder: 5, rim: 50, bead: 10 }[kind as string] ?? 20;
   return {
     id,
     name,
@@ -90,8 +92,8 @@ export function starterExposed(kind: ExposedKind, id: string): Exposed {
     axle: 'front',
     side: 'driver',
     distanceMm: near,
-    viewPercent: kind === 'seal' ? 20 : 60,
-    airPercent: kind === 'seal' || kind === 'cylinder' ? 5 : 20,
+    viewPercent: view,
+    airPercent: air,
     ratingC,
     movedMm: 2 * near,
     exhaustC: 550,
@@ -118,6 +120,7 @@ export function exposedPart(
     air: toSi(part.airPercent, 'percent'),
     contact: kind.contact,
     contactConductance: kind.contactConductance,
+    outflow: kind.outflow,
     exhaustTemperature: part.exhaustC + ZERO_CELSIUS,
     exhaustRadius: part.exhaustMm / 2000,
     rating: part.ratingC + ZERO_CELSIUS,
