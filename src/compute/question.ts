@@ -21,6 +21,8 @@ export function dayKey({ car, circuit, plan, parts, begun }: Setup): string {
     keyOf(car, ({ name: _name, exposed: _exposed, driverSide: _side, ...driven }) => driven),
     keyOf(circuit.layout, (layout) => layout),
     String(circuit.altitudeM),
+    // Which way its straights point: the wind blows along them.
+    String(circuit.place?.bearingDeg),
     keyOf(
       plan,
       ({

@@ -20,7 +20,7 @@ const SKARN = setupOf(demoProject, 'plan-skarn-fen');
 const changed = (setup: Setup, car: (car: Car) => Car, plan: Partial<Plan> = {}): Setup => ({
   ...setup,
   car: car(setup.car),
-  plan: { ...oneSession(setup.plan, { hotLaps: 4, paddockMin: 1 }), ...plan },
+  plan: { ...oneSession(setup.plan, { hotLaps: 4, paddockMin: 1 }), brakesEarlier: false, ...plan },
 });
 const computed = (setup: Setup): { setup: Setup; result: DayResult } => ({
   setup,

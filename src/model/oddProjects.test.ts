@@ -55,7 +55,11 @@ describe('any valid project', () => {
 const short = (setup: Setup, car: Partial<Car>, plan: Partial<Plan> = {}): Setup => ({
   ...setup,
   car: carSchema.parse({ ...setup.car, ...car }),
-  plan: { ...oneSession(setup.plan, { hotLaps: 3, coolDownLaps: 0, paddockMin: 1 }), ...plan },
+  plan: {
+    ...oneSession(setup.plan, { hotLaps: 3, coolDownLaps: 0, paddockMin: 1 }),
+    brakesEarlier: false,
+    ...plan,
+  },
 });
 const day = (setup: Setup) => simulateDay(dayInput(setup));
 const TARN = setupOf(demoProject, 'plan-tarn-anvil');
@@ -68,7 +72,8 @@ describe('a car whose body lifts', () => {
     // Its corners were once solved at speeds at which nothing was left on the tyres, and the lap was no number.
     expect(lapTime(day(short(TARN, light)).trace)).toBeGreaterThan(30);
     const fen = setupOf(demoProject, 'plan-tarn-fen');
-    const setup = short(fen, { ...light, downforceAreaM2: -1, dragAreaM2: 0.1, drivenSharePercent: 100 });
+    const free = { downforceAreaM2: -1, dragAreaM2: 0.1, drivenSharePercent: 100 };
+    const setup = short(fen, { ...light, ...free }, { windKmh: 0 });
     const result = day(setup);
     const most = Math.max(...result.trace.speed);
     const weight = dayInput(setup).vehicle.mass * 9.80665;

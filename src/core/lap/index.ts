@@ -22,4 +22,4 @@ export { type Severity, severityOf } from './severity';
 export { assertFiniteTrace, type BrakingZone, type LapTrace, lapHeat, lapLength, lapTime } from './trace';
 export { timeRange } from './typedZones';
 export type { Driver, Vehicle } from './vehicle';
-export type { Wind } from './wind';
+export { type Wind, type WindyLine, withWind } from './wind';

@@ -5,7 +5,9 @@ import { airProperties } from '../air';
 import { caliperCoefficient, openAreaInSeries, passage, rotorGeometry } from '../brake';
 import { simulateDay } from './day';
 
-const tarn = setupOf(demoProject, 'plan-tarn-anvil');
+const planned = setupOf(demoProject, 'plan-tarn-anvil');
+// A driver who brakes earlier would put less work into hotter brakes.
+const tarn = { ...planned, plan: { ...planned.plan, brakesEarlier: false } };
 const front = (change: { ductAreaCm2?: number; vaneGapMm?: number }): Setup => {
   const { car } = tarn;
   const { vaneGapMm = car.front.rotor.vaneGapMm, ...axle } = change;
@@ -45,7 +47,7 @@ describe('a duct and what it blows into', () => {
       // Narrower vanes do not cool better without end.
       const wide = core(front({ ductAreaCm2, vaneGapMm: 10 }));
       const narrow = core(front({ ductAreaCm2, vaneGapMm: 1 }));
-      expect(narrow).toBeGreaterThan(wide + 15);
+      expect(narrow).toBeGreaterThan(wide + 10);
       expect(solid).toBeGreaterThan(narrow);
     }
     for (const vaneGapMm of [0, 2, 10]) {

@@ -13,12 +13,18 @@ import type { DayResult } from './result';
 const TARN = setupOf(demoProject, 'plan-tarn-anvil');
 const OVEL = setupOf(demoProject, 'plan-ovel-nettle');
 const SKARN = setupOf(demoProject, 'plan-skarn-fen');
+/** The driver keeps the braking points whatever the brakes do. */
+const brakesEarlier = false;
 const short = { hotLaps: 2, coolDownLaps: 0, paddockMin: 0.2 };
 
 type Change = (car: Car) => Car;
 const run = (setup: Setup, car: Change = (c) => c, plan: Partial<Plan> = {}) =>
   simulateDay(
-    dayInput({ ...setup, car: car(setup.car), plan: { ...oneSession(setup.plan, short), ...plan } }),
+    dayInput({
+      ...setup,
+      car: car(setup.car),
+      plan: { ...oneSession(setup.plan, short), brakesEarlier, ...plan },
+    }),
   );
 const stop = (day: DayResult, lap = 1, k = 0) => day.laps[lap].forces[k];
 const pedal =

@@ -9,9 +9,14 @@ import { simulateDay } from './day';
 import { outlook } from './outlook';
 import type { DayResult } from './result';
 
-const TARN = setupOf(demoProject, 'plan-tarn-anvil');
-const OVEL = setupOf(demoProject, 'plan-ovel-nettle');
-const SKARN = setupOf(demoProject, 'plan-skarn-fen');
+/** A demo plan whose driver keeps the braking points whatever the brakes do. */
+const kept = (id: string): Setup => {
+  const setup = setupOf(demoProject, id);
+  return { ...setup, plan: { ...setup.plan, brakesEarlier: false } };
+};
+const TARN = kept('plan-tarn-anvil');
+const OVEL = kept('plan-ovel-nettle');
+const SKARN = kept('plan-skarn-fen');
 
 interface Change {
   readonly car?: (car: Car) => Car;

@@ -1,6 +1,5 @@
-import type { SampledLine } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
-import type { DrivenLap, Vehicle } from '../lap';
+import type { DrivenLap, Vehicle, WindyLine } from '../lap';
 import { engineBrakingAt, type Forces, resistance } from '../lap';
 import type { LapKind } from '../schedule';
 import { bridged, type Log } from './mend';
@@ -33,8 +32,8 @@ export interface CutUp {
   readonly forces: Forces;
   /** The driver's time from first touch to full braking, s; taken where the samples are too coarse to show it */
   readonly buildUp: number;
-  /** The circuit's line, for curvature and grade; null takes level and straight road */
-  readonly line: SampledLine | null;
+  /** The circuit's line, for curvature, grade and wind; null takes level and straight road and calm air */
+  readonly line: WindyLine | null;
   readonly nameAt: (distance: number) => string;
 }
 
@@ -142,8 +141,8 @@ function drivenPiece(input: CutUp, span: Span, lapLength: number | null): Driven
   const scale = span.whole && lapLength ? lapLength / total : 1;
   const offset = !span.begins && span.ends && lapLength ? lapLength - total : 0;
   const lookUp = lineLookUp(input.line);
-  const grades = middles(way, (s) => lookUp(offset + scale * s).grade);
-  const mask = brakingMask(input, sampled.time, sampled.speed, grades);
+  const places = middles(way, (s) => offset + scale * s);
+  const mask = brakingMask(input, sampled.time, sampled.speed, Array.from(places, lookUp));
   const { forces } = input;
   const coasting = (v: number) =>
     -(resistance(forces, v, 0) + engineBrakingAt(forces, v)) / (forces.mass * forces.inertia);
@@ -160,6 +159,7 @@ function drivenPiece(input: CutUp, span: Span, lapLength: number | null): Driven
     speed: Float64Array.from(speed, (v) => Math.max(CRAWL, v)),
     grade: middles(driven, (s) => lookUp(place(s)).grade),
     curvature: middles(driven, (s) => lookUp(place(s)).curvature),
+    ...(input.line?.headwind && { headwind: driven.map((s) => lookUp(place(s)).headwind) }),
     duration: Float64Array.from(braking, (_, i) => time[i + 1] - time[i]),
     braking,
     nameAt: input.nameAt,
@@ -200,13 +200,24 @@ function wayOf(time: readonly number[], speed: readonly number[]): Float64Array 
 const middles = (way: Float64Array, of: (s: number) => number) =>
   Float64Array.from({ length: way.length - 1 }, (_, i) => of(0.5 * (way[i] + way[i + 1])));
 
-function lineLookUp(line: SampledLine | null): (distance: number) => { grade: number; curvature: number } {
-  if (!line) return () => ({ grade: 0, curvature: 0 });
+/** What a place along the line is like. */
+interface Place {
+  readonly grade: number;
+  readonly curvature: number;
+  /** m/s */
+  readonly headwind: number;
+}
+
+function lineLookUp(line: WindyLine | null): (distance: number) => Place {
+  if (!line) return () => ({ grade: 0, curvature: 0, headwind: 0 });
   const n = line.distance.length - 1;
   return (distance) => {
     const s = (distance / line.length) * n;
-    const i = ((Math.floor(s) % n) + n) % n;
-    return { grade: line.grade[i], curvature: line.curvature[i] };
+    const before = Math.floor(s);
+    const i = ((before % n) + n) % n;
+    const between = (values: Float64Array) => values[i] + (s - before) * (values[i + 1] - values[i]);
+    const headwind = line.headwind ? between(line.headwind) : 0;
+    return { grade: between(line.grade), curvature: between(line.curvature), headwind };
   };
 }
 
@@ -223,7 +234,7 @@ function brakingMask(
   { log, forces }: CutUp,
   time: readonly number[],
   speed: readonly number[],
-  grade: Float64Array,
+  places: readonly Place[],
 ): Uint8Array {
   const n = time.length - 1;
   const mask = new Uint8Array(n);
@@ -236,7 +247,9 @@ function brakingMask(
     const v = 0.5 * (speed[i] + speed[i + 1]);
     const slowing = (speed[i] - speed[i + 1]) / (time[i + 1] - time[i]);
     const force =
-      forces.mass * forces.inertia * slowing - resistance(forces, v, grade[i]) - engineBrakingAt(forces, v);
+      forces.mass * forces.inertia * slowing -
+      resistance(forces, v + places[i].headwind, places[i].grade) -
+      engineBrakingAt(forces, v);
     if (known) {
       const t = 0.5 * (time[i] + time[i + 1]);
       while (k < log.time.length - 2 && log.time[k + 1] <= t) k++;

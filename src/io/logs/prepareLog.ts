@@ -10,6 +10,7 @@ import {
   ductDragArea,
   forcesOf,
   type LapTrace,
+  LINE_SPACING,
   type Log,
   type LogPiece,
   logStart,
@@ -55,7 +56,7 @@ export function prepareLog(raw: RawLog, setup: Setup): PreparedLog {
   const density = moistAirDensity(pressureOf(input), ambient, input.humidity);
   const duct = ductDragArea(input);
   const driver = { ...input.driver, pace: 1 };
-  const circuit = prepareCircuit(input.circuit);
+  const circuit = prepareCircuit(input.circuit, LINE_SPACING, input.wind);
   const solved = driveLap(circuit, input.vehicle, driver, { airDensity: density, ductDragArea: duct });
   const trace = smoothSpeed(log);
   const crossings = crossingsOf(log, setup, trace, solved);
