@@ -19,6 +19,7 @@ import { pistonPath } from './pistons';
 import { drumGeometry, edgeAreas, rotorGeometry, wayToHat } from './rotorGeometry';
 import { diameterGrowth, faceStress, fatigueDamage, surfaceConcentration } from './strain';
 import { discViewFactor } from './viewFactor';
+import { thinning, wornVolume } from './wear';
 
 const constant = (value: number) => uniformTable([[300, value]]);
 
@@ -594,5 +595,22 @@ describe('radiation', () => {
       unit: '',
       source: 'Howell, configuration factors',
     });
+  });
+});
+
+describe('wear of the pads', () => {
+  it('goes with the work, twice as fast for each 150 °C over 300 °C, and is nothing without work', () => {
+    // 10 s of 100 kW at 0.05 mm³ a kilojoule.
+    expect(wornVolume(1e6, 473)).toBeCloseTo(5e-8, 15);
+    expect(wornVolume(1e6, 573.15)).toBe(wornVolume(1e6, 293));
+    expect(wornVolume(1e6, 723.15) / wornVolume(1e6, 573.15)).toBeCloseTo(2, 9);
+    expect(wornVolume(2e6, 873.15) / wornVolume(1e6, 573.15)).toBeCloseTo(8, 9);
+    expect(wornVolume(0, 1200)).toBe(0);
+  });
+
+  it('makes the way through a pad shorter, down to its plate', () => {
+    expect(thinning(0.01, 0.008)).toBeCloseTo(1.25, 12);
+    expect(thinning(0.01, -1)).toBeCloseTo(20, 12);
+    expect(thinning(0.0004, 0)).toBe(1);
   });
 });

@@ -20,5 +20,7 @@ export const CHANNEL = {
   faceLaminar: 8,
   /** What a duct that blows onto solid faces adds, W/(m²·K) */
   blown: 9,
+  /** How much better the pads conduct than at the thickness the network was built with, 1 */
+  pad: 10,
 } as const;
-export const CHANNEL_COUNT = 10;
+export const CHANNEL_COUNT = 11;

@@ -179,7 +179,7 @@ function padStack(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, s
     if (i === 0) padFace = node;
     else {
       const coefficient = (pad.conductivity * padArea) / (slab.depth[i] - slab.depth[i - 1]);
-      build.link(node - 1, node, coefficient, CHANNEL.steady, pad.overTemperature?.conductivity);
+      build.link(node - 1, node, coefficient, CHANNEL.pad, pad.overTemperature?.conductivity);
     }
   });
   const plateCapacity = drum

@@ -25,6 +25,7 @@ export function fillDrive(
   const blows = Math.max(past, fan);
   const diameter = corner.drum ? corner.drum.innerDiameter : corner.rotor.outerDiameter;
   row[CHANNEL.steady] = 1;
+  row[CHANNEL.pad] = 1;
   row[CHANNEL.applied] = applied ? 1 : 0;
   row[CHANNEL.released] = applied ? 0 : 1;
   const faces = faceCoefficient(air, blows, diameter);

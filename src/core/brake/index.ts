@@ -28,6 +28,7 @@ export {
   surfaceConcentration,
 } from './strain';
 export { discViewFactor } from './viewFactor';
+export { thinning, wornVolume } from './wear';
 export {
   AXLES,
   type AxleInput,

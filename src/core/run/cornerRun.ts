@@ -10,13 +10,18 @@ import {
   RadialBand,
   RECORDED_PARTS,
   rubbedMaterial,
+  thinning,
+  wornVolume,
 } from '../brake';
-import { Integrator } from '../heat';
+import { GAMMA, Integrator } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
 import { emptyWheel, resizedWheel, type WheelRecord } from './record';
 
 /** Parts that are read off one node or halfway between two. */
 const READ_OFF = RECORDED_PARTS.filter((part) => part !== 'rotorBulk' && part !== 'rotorBand');
+
+/** What a state says is left of a pad that is worn through, m. */
+const LEAST_LEFT = 1e-5;
 
 /** One wheel's brake being run: its network integrated, its state carried on, its record written. */
 export class CornerRun {
@@ -35,6 +40,8 @@ export class CornerRun {
   private readonly band: RadialBand;
   /** Whether the motor brakes alone, so that the pads do not touch */
   private lifted = false;
+  /** Friction material one pad has lost, m */
+  private worn = 0;
 
   /**
    * @param start gives the state it begins in for its network
@@ -52,7 +59,8 @@ export class CornerRun {
     this.layout = cornerNetwork(corner, ambient, pressure, refinement);
     const { network, recorded } = this.layout;
     this.begun = start(this.layout);
-    const { temperatures, glaze, radial } = this.begun;
+    const { temperatures, glaze, radial, padThickness } = this.begun;
+    this.begunThickness = 0.5 * (padThickness.inner + padThickness.outer);
     this.band = new RadialBand(corner, radial);
     this.integrator = new Integrator(
       network,
@@ -72,6 +80,8 @@ export class CornerRun {
 
   /** What it began with; what no run moves yet is carried on from it. */
   private readonly begun: BrakeState;
+  /** Mean of both pads then, m */
+  private readonly begunThickness: number;
 
   /** Makes room for so many samples, keeping what is written. */
   reserve(samples: number): void {
@@ -94,11 +104,16 @@ export class CornerRun {
     const { integrator, record } = this;
     if (event) integrator.markEvent();
     const { ringHeatShare } = this.layout;
+    const { pad } = this.corner;
+    integrator.drive[CHANNEL.pad] = thinning(pad.thickness, this.begunThickness - this.worn);
     integrator.step(dt, early, late);
     this.band.step(dt, ringHeatShare * early, ringHeatShare * late, this.lastBulk);
     record.early[sample] = early;
     record.late[sample] = late;
     this.write(sample, dt);
+    const work = dt * ((1 - GAMMA) * early + GAMMA * late);
+    if (work > 0) this.worn += wornVolume(work, record.padFace[sample]) / (2 * pad.area);
+    record.worn[sample] = this.worn;
   }
 
   /**
@@ -128,11 +143,15 @@ export class CornerRun {
   /** The brake as it is now. */
   state(): BrakeState {
     const { nodes } = this.layout.network;
+    const { inner, outer } = this.begun.padThickness;
+    // A pad worn through is worn through.
+    const left = (thickness: number) => Math.max(LEAST_LEFT, thickness - this.worn);
     return {
       ...this.begun,
       temperatures: Object.fromEntries(nodes.map(({ name }, i) => [name, this.integrator.temperature(i)])),
       radial: Array.from(this.band.excess),
       glaze: this.glaze,
+      padThickness: { inner: left(inner), outer: left(outer) },
     };
   }
 

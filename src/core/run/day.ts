@@ -1,4 +1,12 @@
-import { cornerOfWheel, WHEELS, type WheelName } from '../brake';
+import {
+  type AxleName,
+  type CarState,
+  cornerOfWheel,
+  SIDES,
+  WHEELS,
+  type WheelName,
+  wheelOf,
+} from '../brake';
 import { forcesOf, lapTime, liftSpeed } from '../lap';
 import { type DayInput, DEFAULT_NUMERICS, daySchedule, type LegPlan, type Numerics } from '../schedule';
 import { dayForces } from './forces';
@@ -52,6 +60,7 @@ export function simulateDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
     drivingTime: driven.reduce((sum, lap) => sum + lap.lapTime, 0),
     heldByLift: heldByLift(input, first, laps.firstDensity),
     airDensity: laps.firstDensity,
+    padLeft: { front: padLeft(state, 'front'), rear: padLeft(state, 'rear') },
     end: state,
     steps,
   };
@@ -91,6 +100,15 @@ class LapObserver implements Observer {
     });
   };
 }
+
+/** Least friction material on a pad of an axle, m. */
+const padLeft = (state: CarState, axle: AxleName) =>
+  Math.min(
+    ...SIDES.flatMap((side) => {
+      const { inner, outer } = state[wheelOf(axle, side)].padThickness;
+      return [inner, outer];
+    }),
+  );
 
 /** One value for each wheel, made once for wheels that share their record. */
 function eachDistinct<T>(record: DayRecord, of: (wheel: WheelName) => T): Record<WheelName, T> {

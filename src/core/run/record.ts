@@ -6,6 +6,8 @@ export interface WheelRecord extends Readonly<Record<RecordedPart, Float64Array>
   readonly friction: Float64Array;
   /** Share of the pads that is glazed, 0 to 1; n */
   readonly glaze: Float64Array;
+  /** Friction material one pad has lost since the start, m; n */
+  readonly worn: Float64Array;
   /** Nodes of its network */
   readonly nodeCount: number;
   /** Temperature of every node, K; n × nodeCount */
@@ -115,6 +117,7 @@ export function emptyWheel(samples: number, nodeCount: number): WheelRecord {
     ...parts,
     friction: new Float64Array(samples),
     glaze: new Float64Array(samples),
+    worn: new Float64Array(samples),
     nodeCount,
     nodes: new Float64Array(samples * nodeCount),
     drive: new Float64Array(samples * CHANNEL_COUNT),

@@ -186,6 +186,8 @@ export interface DayResult {
   readonly heldByLift: number | null;
   /** Of the first session, kg/m³ */
   readonly airDensity: number;
+  /** Least friction material on a pad or shoe of each axle when it ends, m */
+  readonly padLeft: Readonly<Record<AxleName, number>>;
   /** The brakes as the day left them */
   readonly end: CarState;
   /** Heat steps computed, all wheels together */

@@ -69,6 +69,7 @@ describe('a run from a state', () => {
         );
       }
       expect(second.end[wheel].glaze).toBeCloseTo(whole.end[wheel].glaze, 12);
+      expect(second.end[wheel].padThickness.inner).toBeCloseTo(whole.end[wheel].padThickness.inner, 12);
     }
     // A start that is forgotten would leave the second half cold.
     const cold = simulateDay({ ...one, sessions: halves[1] });
@@ -114,10 +115,37 @@ describe('a run from a state', () => {
     const last = alone.record.time.length - 1;
     const { frontLeft, frontRight } = alone.record.wheels;
     expect(frontLeft.rotorBulk[last]).toBeLessThan(frontRight.rotorBulk[last] - 1);
+    const worn = frontLeft.worn[last];
+    expect(worn).toBeGreaterThan(1e-7);
     expect(alone.state.frontLeft).toMatchObject({
       damage: 0.2,
-      padThickness: { inner: 0.004, outer: 0.006 },
+      padThickness: { inner: 0.004 - worn, outer: 0.006 - worn },
     });
+  });
+
+  it('wears its pads within the day: what is left is less, and passes more heat to plate and fluid', () => {
+    const { thickness } = TARN.front.left.pad;
+    const fresh = simulateDay(TARN);
+    expect(fresh.padLeft.front).toBeCloseTo(thickness - fresh.record.wheels.frontLeft.worn.at(-1)!, 12);
+    const last = fresh.end;
+    const thin = (wheel: 'frontLeft' | 'frontRight') => ({
+      ...brakesAt(AIR)[wheel],
+      padThickness: { inner: 0.4 * thickness, outer: 0.4 * thickness },
+    });
+    const start: CarState = {
+      ...brakesAt(AIR),
+      frontLeft: thin('frontLeft'),
+      frontRight: thin('frontRight'),
+    };
+    const worn = simulateDay({ ...TARN, start });
+    expect(worn.padLeft.front).toBeLessThan(0.4 * thickness);
+    expect(worn.peaks.frontLeft.plate).toBeGreaterThan(fresh.peaks.frontLeft.plate + 10);
+    expect(worn.peaks.frontLeft.fluid).toBeGreaterThan(fresh.peaks.frontLeft.fluid + 3);
+    // Nearly as a pad that is built so thin: that one stores less besides, which worn ones are not taken to.
+    const built = { ...TARN.front.left, pad: { ...TARN.front.left.pad, thickness: 0.4 * thickness } };
+    const same = simulateDay({ ...TARN, front: { ...TARN.front, left: built, right: built } });
+    expect(Math.abs(worn.peaks.frontLeft.plate - same.peaks.frontLeft.plate)).toBeLessThan(12);
+    expect(last.frontLeft.padThickness.inner).toBeLessThan(thickness);
   });
 
   it('takes a typed temperature, or those of single parts', () => {

@@ -13,7 +13,6 @@ import { type CoolingNeed, coolingNeed, withDuct } from './coolingNeed';
 import { zoneShares } from './evenShares';
 import { fastestPlan } from './fastestPlan';
 import { hotMargins, keepsAll, leastForDuct } from './least';
-import { padWear } from './padWear';
 import { summarise } from './summary';
 
 const setup = (id: string, hotLaps = 4): Setup => {
@@ -378,32 +377,5 @@ describe('summary', () => {
     expect(summary.zones.reduce((sum, s) => sum + s.energy, 0)).toBeLessThanOrEqual(summary.lapHeat * 1.0001);
     expect(JSON.stringify(summary).length).toBeLessThan(60_000);
     expect(Object.values(summary.limits).reduce((a, b) => a + b, 0)).toBe(summary.hotZones);
-  });
-
-  it('pads wear by their work, twice as fast for each 150 °C over 300 °C, and not at all without braking', () => {
-    const input = day(tarn);
-    const result = simulateDay(input);
-    const n = 11;
-    const at = (celsius: number, watts: number) => {
-      const wheel = {
-        ...result.record.wheels.frontLeft,
-        early: new Float64Array(n).fill(watts),
-        late: new Float64Array(n).fill(watts),
-        padFace: new Float64Array(n).fill(celsius + 273.15),
-      };
-      const record = {
-        ...result.record,
-        time: Float64Array.from({ length: n }, (_, i) => i),
-        wheels: { ...result.record.wheels, frontLeft: wheel },
-      };
-      return padWear(input.front.left, record, 'frontLeft');
-    };
-    // 10 s of 100 kW at 0.05 mm³ a kilojoule over two pads of 52 cm².
-    expect(at(200, 1e5)).toBeCloseTo((1e6 * 5e-14) / (2 * 52e-4), 15);
-    expect(at(300, 1e5)).toBeCloseTo(at(20, 1e5), 15);
-    expect(at(450, 1e5) / at(300, 1e5)).toBeCloseTo(2, 9);
-    expect(at(600, 2e5) / at(300, 1e5)).toBeCloseTo(8, 9);
-    expect(at(900, 0)).toBe(0);
-    expect(padWear(input.front.left, result.record, 'frontLeft')).toBeGreaterThan(0);
   });
 });

@@ -1,8 +1,7 @@
-import { AXLES, type AxleName, axleOf, cornerOfWheel, WHEELS, type WheelName } from '../brake';
+import { AXLES, type AxleName, axleOf, WHEELS, type WheelName } from '../brake';
 import { lapHeat, lapTime } from '../lap';
 import { type DayResult, hottestLap, type ZoneForce, type ZoneLimit } from '../run';
 import { type DayInput, ductDragArea, type LapKind } from '../schedule';
-import { padWear } from './padWear';
 
 /** One axle's hotter brake through one braking zone, K. */
 export interface AxleZone {
@@ -73,6 +72,8 @@ export interface DaySummary
   readonly hotZones: number;
   /** Friction material one pad loses over the day, m; an index */
   readonly padWear: Readonly<Record<WheelName, number>>;
+  /** Least friction material on a pad of each axle when it ends, m */
+  readonly padLeft: Readonly<Record<AxleName, number>>;
 }
 
 /** Sums a day up: margins, K, N and m; lap times, s; the hottest lap's braking zones; some kilobytes. */
@@ -90,18 +91,13 @@ export function summarise(input: DayInput, result: DayResult): DaySummary {
       if (force.locksFirst === 'rear') rearFirst += 1;
     }
   }
-  const wear = new Map<unknown, number>();
   const worn = (wheel: WheelName) => {
-    // Wheels that are alike share their record.
-    const record = result.record.wheels[wheel];
-    const known = wear.get(record);
-    if (known !== undefined) return known;
-    const lost = padWear(cornerOfWheel(input, wheel), result.record, wheel);
-    wear.set(record, lost);
-    return lost;
+    const series = result.record.wheels[wheel].worn;
+    return series[series.length - 1];
   };
   return {
     legs: result.legs,
+    padLeft: result.padLeft,
     verdict: result.verdict,
     fade: result.fade,
     audit: result.audit,

@@ -11,7 +11,7 @@ import type {
   Unbraked,
   ZoneLimit,
 } from '../../core';
-import { ZERO_CELSIUS } from '../../core';
+import { AXLES, ZERO_CELSIUS } from '../../core';
 import { formatQuantity, fromSi, siText, type UnitChoice } from '../../model';
 import { LIMIT_TEXT } from './parts';
 
@@ -33,7 +33,7 @@ export function clockText(seconds: number): string {
 }
 
 /** As much of a day as words need: a whole result, or a summary of it. */
-export interface Told extends Pick<DayResult, 'verdict' | 'fade' | 'heldByLift'>, ToldPlaces {}
+export interface Told extends Pick<DayResult, 'verdict' | 'fade' | 'heldByLift' | 'padLeft'>, ToldPlaces {}
 /** As much of it as names a place. */
 export interface ToldPlaces {
   readonly legs: readonly { readonly session: number }[];
@@ -231,13 +231,24 @@ function liftNotes({ heldByLift }: Told, units: UnitChoice): string[] {
   ];
 }
 
+/** Friction material under which pads are usually changed, m (common practice). */
+const LEAST_PAD = 3e-3;
+
+function wornNotes({ padLeft }: Told, units: UnitChoice): string[] {
+  return AXLES.filter((axle) => padLeft[axle] < LEAST_PAD).map((axle) => {
+    const left = siText(padLeft[axle], 'smallLength', units);
+    const least = siText(LEAST_PAD, 'smallLength', units);
+    return `The ${axle} pads are down to ${left} when it ends: under ${least} they are usually changed. Wear is an index from memory; measure yours.`;
+  });
+}
+
 /** The verdict as sentences. A prediction is never called safe. */
 export function verdictText(result: Told, units: UnitChoice): VerdictText {
   const { verdict } = result;
   const { margin } = verdict;
   const { words, part, limit } = partWords(margin, units);
   const hot = result.laps.filter((lap) => lap.kind === 'hot').length;
-  const notes: string[] = [...fadeNotes(result, units), ...liftNotes(result, units)];
+  const notes = [...fadeNotes(result, units), ...liftNotes(result, units), ...wornNotes(result, units)];
   if (verdict.coldBite && verdict.kind !== 'below-working') {
     const cold = verdict.coldBite;
     notes.push(

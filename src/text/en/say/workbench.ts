@@ -4,7 +4,7 @@ export const say = {
   keptChoosePlanRename: (name: string) => `Kept as “${name}”: choose it in a plan, rename it in the library`,
   planGoesHere: 'For a plan that goes on from here',
   temperaturesGlazeComputedThicknesses:
-    'Temperatures and glaze are computed; thicknesses and water are the car’s own, carried on.',
+    'Temperatures, glaze and wear of the pads are computed (wear is an index from memory); rotor thickness and water are the car’s own, carried on.',
   speedBrakingPowerTemperatures:
     'Speed, braking power and temperatures over the lap; the braking zone list has the numbers',
   frontCoreSurfaceFluid: (
