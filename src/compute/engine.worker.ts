@@ -20,6 +20,7 @@ import {
   type RunStatistics,
   repeatedStops,
   simulateDay,
+  twoSides,
   withCooling,
 } from '../core';
 import { type DocumentResult, dayInput, type Project, readDocument, type Setup } from '../model';
@@ -98,6 +99,8 @@ const engine = {
   failures: failureCases,
   /** What a circuit asks of a car's brakes, at the pace of its hot laps. */
   severity: circuitSeverity,
+  /** Inner and outer side of the disc brakes over a day. */
+  twoSides,
   readDocument(text: string): DocumentResult {
     return readDocument(text);
   },

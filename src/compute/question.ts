@@ -51,6 +51,7 @@ export const QUESTION = {
     topSpeed,
     repeated,
   ],
+  sides: (setup: Setup) => ['sides', dayKey(setup)],
   severity: (setup: Setup) => ['severity', dayKey(setup)],
   /** @param log id of a kept one */
   log: (setup: Setup, log: string) => ['log', log, dayKey(setup)],

@@ -35,28 +35,36 @@ export function integrateNetwork(
   });
   const factors = run.links.map((link) => (link.factor ? at(link.factor) : null));
 
+  const count = run.links.length;
+  const ends = {
+    from: Int32Array.from(run.links, (link) => link.from),
+    to: Int32Array.from(run.links, (link) => (link.to === 'ambient' ? -1 : link.to)),
+  };
+  const radiation = Float64Array.from(run.links, (link) => link.radiation ?? 0);
+
   let evaluations = 0;
   let y = run.nodes.map((node) => node.start);
   const rows = [y];
   for (let k = 0; k < run.times.length - 1; k++) {
     const [start, end] = [run.times[k], run.times[k + 1]];
     const air = run.ambient[k];
-    const conductance = run.links.map(({ conductance: g }) => (typeof g === 'number' ? g : g[k]));
+    const conductance = Float64Array.from(run.links, ({ conductance: g }) =>
+      typeof g === 'number' ? g : g[k],
+    );
     const rate = (time: number, now: number[]): number[] => {
       evaluations += 1;
       const heat = new Array<number>(n).fill(0);
       const share = (time - start) / (end - start);
       for (const { node, from, to } of run.sources) heat[node] += from[k] + share * (to[k] - from[k]);
-      for (let l = 0; l < run.links.length; l++) {
-        const link = run.links[l];
-        const a = now[link.from];
-        const b = link.to === 'ambient' ? air : now[link.to];
+      for (let l = 0; l < count; l++) {
+        const a = now[ends.from[l]];
+        const b = ends.to[l] < 0 ? air : now[ends.to[l]];
         const factor = factors[l];
         let flow = conductance[l] * (a - b);
         if (factor) flow *= factor(0.5 * (a + b));
-        if (link.radiation) flow += link.radiation * (a ** 4 - b ** 4);
-        heat[link.from] -= flow;
-        if (link.to !== 'ambient') heat[link.to] += flow;
+        if (radiation[l] > 0) flow += radiation[l] * (a * a * a * a - b * b * b * b);
+        heat[ends.from[l]] -= flow;
+        if (ends.to[l] >= 0) heat[ends.to[l]] += flow;
       }
       for (let i = 0; i < n; i++) heat[i] /= capacity[i](now[i]);
       return heat;

@@ -235,6 +235,18 @@ function CoolingSection({ editing, axle }: AxleProps) {
   const factors = ['coolingFactor', 'leftFactor', 'rightFactor'];
   return (
     <Section title={`${title(axle)} cooling`}>
+      {!drum && (
+        <SelectField
+          label="Inner and outer side"
+          value={editing.item[axle].sides}
+          options={[
+            ['together', 'As one'],
+            ['apart', 'Each on its own'],
+          ]}
+          onChange={(sides) => editing.set([axle, 'sides'], sides, 'Inner and outer side')}
+          note={say.sidesOnTheirOwn}
+        />
+      )}
       {[...ducts, ...(drum ? around.slice(1, 2) : around), ...factors].map((key) => field(key))}
     </Section>
   );

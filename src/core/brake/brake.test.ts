@@ -82,6 +82,7 @@ const corner: Corner = {
     plateLimit: 720,
   },
   caliper: {
+    sliding: false,
     mass: 4,
     specificHeat: 900,
     wettedArea: 0.12,
@@ -102,6 +103,7 @@ const corner: Corner = {
     wheelOpenArea: 0.5,
     coolingFactor: 1,
   },
+  sides: 'together',
   constants: DEFAULT_CONSTANTS,
 };
 const rotor = (change: Partial<Corner['rotor']>): Corner => ({

@@ -35,9 +35,13 @@ import { rotorHeatShare } from './partition';
 import { type Corner, rubbedMaterial } from './parts';
 import { discRing, drumRing, forcedConvection, type Ring, type Surroundings, slabPoints } from './ring';
 import { wayToHat } from './rotorGeometry';
+import { type BrakeSide, sidesOf } from './sides';
 import { discViewFactor } from './viewFactor';
 
-/** A corner's network and where its parts lie in it. Both faces, pads and cheeks are lumped as one by symmetry. */
+/**
+ * A corner's network and where its parts lie in it. Faces, pads and cheeks of both sides are one by symmetry, or apart;
+ * then what is said of one is the outer side's, and a part's nodes are those of both.
+ */
 export interface CornerNetwork {
   readonly network: Network;
   /** Part of each node; n */
@@ -52,6 +56,8 @@ export interface CornerNetwork {
   /** Depth of each of them under the face, m */
   readonly depth: Float64Array;
   readonly padFace: number;
+  /** Faces of the pads, outer before inner where the sides are apart */
+  readonly padFaces: readonly number[];
   readonly padCount: number;
   /** Share of the friction heat that starts in the ring */
   readonly ringHeatShare: number;
@@ -100,26 +106,31 @@ export function cornerNetwork(
     ? drumRing(build, corner, cheekPoints, around)
     : discRing(build, corner, cheekPoints, around);
   const { hat, hub, upright } = wheelEnd(build, corner, ring, around);
-  const { padFace, plate } = padStack(build, corner, ring, padSlab);
-  const { piston, ends, fluid, hose, body } = caliperNodes(build, corner, ring, { plate, upright });
-  build.source(ring.start, ringHeatShare);
-  build.source(padFace, 1 - ringHeatShare);
+  const sides = sidesOf(corner);
+  const pads = sides.map((side, k) => padStack(build, corner, side, ring.faces[k], padSlab));
+  const padFaces = pads.map(({ padFace }) => padFace);
+  const plates = pads.map(({ plate }) => plate);
+  const { piston, ends, fluid, hose, body } = caliperNodes(build, corner, ring, plates, upright);
+  sides.forEach(({ share }, k) => {
+    build.source(ring.faces[k], share * ringHeatShare);
+    build.source(padFaces[k], share * (1 - ringHeatShare));
+  });
   const ringCount = ring.end - ring.start + 1;
   const network = build.build(CHANNEL_COUNT);
   return {
     network,
     groups: network.nodes.map((node) => node.group as Group),
     recorded: {
-      rotorFace: [ring.start],
+      rotorFace: ring.faces,
       // The face where it is hottest over the radius; the run adds what it has over the mean.
-      rotorBand: [ring.start],
+      rotorBand: ring.faces,
       rotorBulk: Array.from({ length: ringCount }, (_, i) => ring.start + i),
-      rotorInner: [ring.start + cheekPoints - 1],
+      rotorInner: ring.inners,
       hat: [hat],
       hub: [hub],
       upright: [upright],
-      padFace: [padFace],
-      plate: [plate],
+      padFace: padFaces,
+      plate: plates,
       piston: [piston],
       // A seal sits in the body and touches the piston.
       seal: [piston, body],
@@ -132,7 +143,8 @@ export function cornerNetwork(
     ringCount,
     cheekCount: cheekPoints,
     depth: ring.depth,
-    padFace,
+    padFace: padFaces[0],
+    padFaces,
     padCount: padPoints,
     ringHeatShare,
   };
@@ -151,12 +163,15 @@ function wheelEnd(
     drum ? drum.webMass * STEEL_HEAT : rotor.hatMass * rotor.hatSpecificHeat,
   );
   const { ringToHat } = constants;
-  if (drum) build.link(ring.end, hat, DRUM_TO_WEB * ringToHat);
-  else if (rotor.hatConductance !== null) build.link(ring.middle, hat, rotor.hatConductance * ringToHat);
-  else {
-    const { conductivity } = rotor.material;
-    build.link(ring.middle, hat, ringToHat / wayToHat(rotor), CHANNEL.steady, conductivity);
-  }
+  sidesOf(corner).forEach(({ share, bell }, k) => {
+    const middle = ring.middles[k];
+    if (drum) build.link(ring.end, hat, DRUM_TO_WEB * ringToHat);
+    else if (rotor.hatConductance !== null) build.link(middle, hat, share * rotor.hatConductance * ringToHat);
+    else if (bell) {
+      const { conductivity } = rotor.material;
+      build.link(middle, hat, ringToHat / wayToHat(rotor), CHANNEL.steady, conductivity);
+    }
+  });
   forcedConvection(build, hat, constants.hatArea * air.coolingFactor, film, 'air');
   build.link(hat, AMBIENT, constants.hatArea, CHANNEL.still, natural(0.06), 'air');
   const hub = build.node('hub', HUB_MASS * STEEL_HEAT);
@@ -168,14 +183,20 @@ function wheelEnd(
   return { hat, hub, upright };
 }
 
-/** Pads or linings, from the friction face to plate or shoe. */
-function padStack(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, slab: SlabGrid) {
+/** One side's pads or linings, or all, from the friction face to plate or shoe. */
+function padStack(
+  build: NetworkBuilder<NodeName>,
+  corner: Corner,
+  { share, prefix }: BrakeSide,
+  face: number,
+  slab: SlabGrid,
+) {
   const { pad, drum, air } = corner;
-  const padArea = 2 * pad.area;
+  const padArea = 2 * pad.area * share;
   let padFace = -1;
   slab.width.forEach((width, i) => {
     const capacity = pad.density * pad.specificHeat * padArea * width;
-    const node = build.node(`pad ${i}`, capacity, pad.overTemperature?.specificHeat);
+    const node = build.node(`${prefix}pad ${i}`, capacity, pad.overTemperature?.specificHeat);
     if (i === 0) padFace = node;
     else {
       const coefficient = (pad.conductivity * padArea) / (slab.depth[i] - slab.depth[i - 1]);
@@ -185,13 +206,13 @@ function padStack(build: NetworkBuilder<NodeName>, corner: Corner, ring: Ring, s
   const plateCapacity = drum
     ? drum.shoeMass * STEEL_HEAT
     : STEEL_DENSITY * STEEL_HEAT * padArea * pad.plateThickness;
-  const plate = build.node(drum ? 'shoes' : 'plate', plateCapacity);
+  const plate = build.node(drum ? 'shoes' : `${prefix}plate`, plateCapacity);
   build.link(padFace + slab.width.length - 1, plate, PLATE_TO_PAD * padArea, 0, null, 'contact');
-  build.link(ring.start, padFace, CONTACT_CONDUCTANCE * padArea, CHANNEL.applied, null, 'contact');
-  build.link(ring.start, padFace, padArea / RELEASED_GAP, CHANNEL.released, airConductivityTable(), 'air');
+  build.link(face, padFace, CONTACT_CONDUCTANCE * padArea, CHANNEL.applied, null, 'contact');
+  build.link(face, padFace, padArea / RELEASED_GAP, CHANNEL.released, airConductivityTable(), 'air');
   const { emissivity } = rubbedMaterial(corner);
   const between = 1 / (1 / emissivity + 1 / PAD_EMISSIVITY - 1);
-  build.radiate(ring.start, padFace, between * STEFAN_BOLTZMANN * padArea);
+  build.radiate(face, padFace, between * STEFAN_BOLTZMANN * padArea);
   const plateFree = (drum ? DRUM_LEAKAGE_TO_AIR : 1) * PLATE_FREE_SHARE * padArea;
   build.link(plate, AMBIENT, plateFree * air.coolingFactor, CHANNEL.wheel, null, 'air');
   return { padFace, plate };
@@ -202,7 +223,8 @@ function caliperNodes(
   build: NetworkBuilder<NodeName>,
   corner: Corner,
   ring: Ring,
-  { plate, upright }: { readonly plate: number; readonly upright: number },
+  plates: readonly number[],
+  upright: number,
 ) {
   const { rotor, pad, caliper, air, drum } = corner;
   const { pistons } = caliper;
@@ -215,9 +237,13 @@ function caliperNodes(
   const { plateToFluid } = corner.constants;
   // Either half of the walls belongs to one of the pistons' two masses.
   const rim = inSeries(pistons.contact, 2 * pistons.wall);
-  build.link(plate, piston, inSeries(plateToFluid * rim, pad.shimConductance), 0, null, 'contact');
+  const sides = sidesOf(corner);
+  sides.forEach((side, k) => {
+    const shim = side.share * pad.shimConductance;
+    build.link(plates[k], piston, inSeries(plateToFluid * rim * side.pistons, shim), 0, null, 'contact');
+    build.link(plates[k], body, inSeries(caliper.plateToBody * side.body, shim), 0, null, 'contact');
+  });
   build.link(piston, ends, plateToFluid * 2 * pistons.wall);
-  build.link(plate, body, inSeries(caliper.plateToBody, pad.shimConductance), 0, null, 'contact');
   build.link(ends, fluid, plateToFluid * pistons.toFluid, 0, null, 'contact');
   build.link(piston, body, PISTON_TO_BODY, 0, null, 'contact');
   build.link(ends, body, pistons.toBody, 0, null, 'contact');
@@ -228,10 +254,13 @@ function caliperNodes(
   build.link(body, upright, CALIPER_TO_UPRIGHT);
   if (!drum) {
     const radiating = rubbedMaterial(corner).emissivity * STEFAN_BOLTZMANN;
-    build.link(ring.start, body, RING_AIR_TO_CALIPER, 0, null, 'air');
-    build.radiate(ring.start, body, radiating * VIEW_TO_CALIPER * ring.free);
     const view = discViewFactor(0.5 * rotor.outerDiameter, HOSE_DISTANCE);
-    build.radiate(ring.start, hose, radiating * view * HOSE_SEEN * (1 - air.shield));
+    sides.forEach((side, k) => {
+      const face = ring.faces[k];
+      build.link(face, body, side.share * RING_AIR_TO_CALIPER, 0, null, 'air');
+      build.radiate(face, body, radiating * VIEW_TO_CALIPER * side.share * ring.free);
+      if (side.hose) build.radiate(face, hose, radiating * view * HOSE_SEEN * (1 - air.shield));
+    });
   }
   return { piston, ends, fluid, hose, body };
 }

@@ -5,6 +5,7 @@ export type Group = (typeof GROUPS)[number];
 /** Every node that a brake's network can have, and the part it belongs to. Points in a row are numbered from 0. */
 const NODES = {
   cheek: 'rotor',
+  'inner cheek': 'rotor',
   rim: 'rotor',
   vanes: 'rotor',
   hat: 'hat',
@@ -12,7 +13,9 @@ const NODES = {
   hub: 'hub',
   upright: 'hub',
   pad: 'pads',
+  'inner pad': 'pads',
   plate: 'plate',
+  'inner plate': 'plate',
   shoes: 'plate',
   pistons: 'pistons',
   'piston ends': 'pistons',
@@ -21,12 +24,17 @@ const NODES = {
   caliper: 'caliper',
   'wheel cylinder': 'caliper',
 } as const satisfies Readonly<Record<string, Group>>;
-const IN_A_ROW: readonly string[] = ['cheek', 'rim', 'pad'] satisfies readonly (keyof typeof NODES)[];
+const IN_A_ROW: readonly string[] = [
+  'cheek',
+  'inner cheek',
+  'rim',
+  'pad',
+  'inner pad',
+] satisfies readonly (keyof typeof NODES)[];
 
+type InARow = 'cheek' | 'inner cheek' | 'rim' | 'pad' | 'inner pad';
 /** Name of a node: `hat`, or `cheek 3`. */
-export type NodeName =
-  | Exclude<keyof typeof NODES, 'cheek' | 'rim' | 'pad'>
-  | `${'cheek' | 'rim' | 'pad'} ${number}`;
+export type NodeName = Exclude<keyof typeof NODES, InARow> | `${InARow} ${number}`;
 
 /** The part a node belongs to; null for a name that no node of a brake has. */
 export function groupOfNode(name: string): Group | null {

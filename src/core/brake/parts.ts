@@ -113,6 +113,8 @@ export interface Pad {
 }
 
 export interface Caliper {
+  /** Whether its body slides, with pistons on the inner side alone */
+  readonly sliding: boolean;
   /** kg */
   readonly mass: number;
   /** J/(kg·K) */
@@ -159,6 +161,8 @@ export interface Corner {
   readonly pad: Pad;
   readonly caliper: Caliper;
   readonly air: CornerAir;
+  /** Whether inner and outer cheek and pad are one mass each, or two */
+  readonly sides: 'together' | 'apart';
   readonly constants: NetworkConstants;
 }
 

@@ -138,7 +138,9 @@ export function refitted(state: BrakeState, layout: CornerNetwork): BrakeState {
   const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
   const all = mean(known.map(([, kelvin]) => kelvin));
   const temperatures = layout.network.nodes.map(({ name }, i): [string, number] => {
-    if (name in state.temperatures) return [name, state.temperatures[name]];
+    // A side that was one with the other begins as warm as both were.
+    const twin = name.replace(/^inner /, '');
+    for (const own of [name, twin]) if (own in state.temperatures) return [name, state.temperatures[own]];
     const alike = known
       .filter(([other]) => groupOfNode(other) === layout.groups[i])
       .map(([, kelvin]) => kelvin);

@@ -17,8 +17,9 @@ import { GAMMA, Integrator } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
 import { emptyWheel, resizedWheel, type WheelRecord } from './record';
 
-/** Parts that are read off one node or halfway between two. */
+/** Parts that are read off one node or halfway between two; some, where the sides are apart, off the hotter one. */
 const READ_OFF = RECORDED_PARTS.filter((part) => part !== 'rotorBulk' && part !== 'rotorBand');
+const OF_HOTTER_SIDE: ReadonlySet<string> = new Set(['rotorFace', 'rotorInner', 'padFace', 'plate']);
 
 /** What a state says is left of a pad that is worn through, m. */
 const LEAST_LEFT = 1e-5;
@@ -41,7 +42,9 @@ export class CornerRun {
   /** Whether the motor brakes alone, so that the pads do not touch */
   private lifted = false;
   /** Friction material one pad has lost, m */
-  private worn = 0;
+  private worn = { outer: 0, inner: 0 };
+  /** Where each part's nodes are the two sides', of which the hotter counts */
+  private readonly hotter: readonly boolean[];
 
   /**
    * @param start gives the state it begins in for its network
@@ -69,6 +72,8 @@ export class CornerRun {
     );
     this.first = Int32Array.from(READ_OFF, (part) => recorded[part][0]);
     this.second = Int32Array.from(READ_OFF, (part) => recorded[part][recorded[part].length - 1]);
+    const apart = this.layout.padFaces.length > 1;
+    this.hotter = READ_OFF.map((part) => apart && OF_HOTTER_SIDE.has(part));
     this.specificHeat = rubbedMaterial(corner).specificHeat;
     this.integral = integralTable(this.specificHeat);
     this.ringMass = recorded.rotorBulk.reduce((sum, i) => sum + network.nodes[i].scale, 0);
@@ -105,15 +110,18 @@ export class CornerRun {
     if (event) integrator.markEvent();
     const { ringHeatShare } = this.layout;
     const { pad } = this.corner;
-    integrator.drive[CHANNEL.pad] = thinning(pad.thickness, this.begunThickness - this.worn);
+    integrator.drive[CHANNEL.pad] = thinning(
+      pad.thickness,
+      this.begunThickness - 0.5 * (this.worn.outer + this.worn.inner),
+    );
     integrator.step(dt, early, late);
     this.band.step(dt, ringHeatShare * early, ringHeatShare * late, this.lastBulk);
     record.early[sample] = early;
     record.late[sample] = late;
     this.write(sample, dt);
     const work = dt * ((1 - GAMMA) * early + GAMMA * late);
-    if (work > 0) this.worn += wornVolume(work, record.padFace[sample]) / (2 * pad.area);
-    record.worn[sample] = this.worn;
+    if (work > 0) this.wear(work, sample);
+    record.worn[sample] = Math.max(this.worn.outer, this.worn.inner);
   }
 
   /**
@@ -145,13 +153,13 @@ export class CornerRun {
     const { nodes } = this.layout.network;
     const { inner, outer } = this.begun.padThickness;
     // A pad worn through is worn through.
-    const left = (thickness: number) => Math.max(LEAST_LEFT, thickness - this.worn);
+    const left = (thickness: number, worn: number) => Math.max(LEAST_LEFT, thickness - worn);
     return {
       ...this.begun,
       temperatures: Object.fromEntries(nodes.map(({ name }, i) => [name, this.integrator.temperature(i)])),
       radial: Array.from(this.band.excess),
       glaze: this.glaze,
-      padThickness: { inner: left(inner), outer: left(outer) },
+      padThickness: { inner: left(inner, this.worn.inner), outer: left(outer, this.worn.outer) },
     };
   }
 
@@ -161,6 +169,22 @@ export class CornerRun {
     return { supplied, lost, stored: this.integrator.stored() };
   }
 
+  /** Wears each side's pad by its half of the work, J. */
+  private wear(work: number, sample: number): void {
+    const { layout, record, corner } = this;
+    const { padFaces } = layout;
+    const faceOf = (side: number) => record.nodes[sample * record.nodeCount + padFaces[side]];
+    this.worn.outer += wornVolume(0.5 * work, faceOf(0)) / corner.pad.area;
+    this.worn.inner += wornVolume(0.5 * work, faceOf(padFaces.length - 1)) / corner.pad.area;
+  }
+
+  /** Friction of the pads at a row of node temperatures: the mean of both sides. */
+  private frictionOf(nodes: Float64Array, at: number): number {
+    const { padFaces } = this.layout;
+    const of = (side: number) => frictionAt(this.corner.pad, nodes[at + padFaces[side]], this.glaze);
+    return padFaces.length === 1 ? of(0) : 0.5 * (of(0) + of(1));
+  }
+
   private write(sample: number, dt: number): void {
     const { integrator, record, targets, first, second } = this;
     const { nodeCount, nodes } = record;
@@ -168,18 +192,18 @@ export class CornerRun {
     integrator.writeTemperatures(nodes, at);
     for (let c = 0; c < CHANNEL_COUNT; c++) record.drive[sample * CHANNEL_COUNT + c] = integrator.drive[c];
     for (let i = 0; i < targets.length; i++) {
-      targets[i][sample] = 0.5 * (nodes[at + first[i]] + nodes[at + second[i]]);
+      const [a, b] = [nodes[at + first[i]], nodes[at + second[i]]];
+      targets[i][sample] = this.hotter[i] ? Math.max(a, b) : 0.5 * (a + b);
     }
     const bulk = this.bulk();
     record.rotorBulk[sample] = bulk;
     record.rotorBand[sample] = this.band.hottest(record.rotorFace[sample], bulk);
-    const padFace = record.padFace[sample];
     if (sample > 0) {
       // A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's band is.
       const over = (at: number) => record.padFace[at] + record.rotorBand[at] - record.rotorFace[at];
       this.glaze = glazeAfter(this.corner.pad, this.glaze, over(sample - 1), over(sample), dt);
     }
     record.glaze[sample] = this.glaze;
-    record.friction[sample] = frictionAt(this.corner.pad, padFace, this.glaze);
+    record.friction[sample] = this.frictionOf(nodes, at);
   }
 }

@@ -200,13 +200,8 @@ function wayOf(time: readonly number[], speed: readonly number[]): Float64Array 
 const middles = (way: Float64Array, of: (s: number) => number) =>
   Float64Array.from({ length: way.length - 1 }, (_, i) => of(0.5 * (way[i] + way[i + 1])));
 
-/** What a place along the line is like. */
-interface Place {
-  readonly grade: number;
-  readonly curvature: number;
-  /** m/s */
-  readonly headwind: number;
-}
+/** What a place along the line is like; the wind in m/s. */
+type Place = Readonly<Record<'grade' | 'curvature' | 'headwind', number>>;
 
 function lineLookUp(line: WindyLine | null): (distance: number) => Place {
   if (!line) return () => ({ grade: 0, curvature: 0, headwind: 0 });

@@ -251,7 +251,12 @@ function from6(project: Loose): Loose {
 function from7(project: Loose): Loose {
   const axle = (value: unknown) => {
     const own = record(value);
-    return { plateKind: 'flush', ...own, caliper: { knockBackMm: 0, ...record(own.caliper) } };
+    return {
+      plateKind: 'flush',
+      sides: 'together',
+      ...own,
+      caliper: { knockBackMm: 0, ...record(own.caliper) },
+    };
   };
   return {
     ...project,

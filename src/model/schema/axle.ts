@@ -109,6 +109,7 @@ export const axleSchema = z
       step: 5,
       description: 'Share of the duct’s air led to the caliper; the rest goes to the rotor.',
     }),
+    sides: z.enum(['together', 'apart']).meta({ title: 'Inner and outer side' }),
     shieldPercent: numberField({
       title: 'Dust shield',
       quantity: 'percent',

@@ -74,6 +74,7 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       plateLimit: kelvin(pad.plateLimit) + PLATES[axle.plateKind].stands,
     },
     caliper: {
+      sliding: caliper.kind === 'sliding',
       mass: caliper.massKg,
       specificHeat: CALIPER_BODIES[caliper.body].specificHeat,
       wettedArea: toSi(caliper.wettedAreaCm2, 'area'),
@@ -100,6 +101,7 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       wheelOpenArea: toSi(axle.wheelOpenAreaPercent, 'percent'),
       coolingFactor: axle.coolingFactor * (side === 'left' ? axle.leftFactor : axle.rightFactor),
     },
+    sides: drum ? 'together' : axle.sides,
     constants: DEFAULT_CONSTANTS,
   };
 }

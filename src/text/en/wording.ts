@@ -11,8 +11,9 @@ import type {
   Unbraked,
   ZoneLimit,
 } from '../../core';
-import { AXLES, ZERO_CELSIUS } from '../../core';
+import { ZERO_CELSIUS } from '../../core';
 import { formatQuantity, fromSi, siText, type UnitChoice } from '../../model';
+import { liftNotes, wornNotes } from './dayNotes';
 import { LIMIT_TEXT } from './parts';
 
 /** "front", or "front left" where the sides differ. */
@@ -222,24 +223,6 @@ function beforeText(result: Told, units: UnitChoice): string {
   const others = earlier.length - 1;
   const more = others === 0 ? '' : `; ${others} more limit${others === 1 ? ' is' : 's are'} passed as well`;
   return ` Before that, the ${part} ${words.plural ? 'go' : 'goes'} over ${limit} ${momentText(first.passed, result)}${more}.`;
-}
-
-function liftNotes({ heldByLift }: Told, units: UnitChoice): string[] {
-  if (heldByLift === null) return [];
-  return [
-    `The lap is held to ${siText(heldByLift, 'speed', units)}: faster, the body’s lift would leave less than a quarter of the weight on the tyres. Is ClA right?`,
-  ];
-}
-
-/** Friction material under which pads are usually changed, m (common practice). */
-const LEAST_PAD = 3e-3;
-
-function wornNotes({ padLeft }: Told, units: UnitChoice): string[] {
-  return AXLES.filter((axle) => padLeft[axle] < LEAST_PAD).map((axle) => {
-    const left = siText(padLeft[axle], 'smallLength', units);
-    const least = siText(LEAST_PAD, 'smallLength', units);
-    return `The ${axle} pads are down to ${left} when it ends: under ${least} they are usually changed. Wear is an index from memory; measure yours.`;
-  });
 }
 
 /** The verdict as sentences. A prediction is never called safe. */

@@ -34,7 +34,7 @@ export function BrakeSection({
 }) {
   const parts = drum ? DRUM : DISC;
   const lines = drum ? DRUM_LINES : DISC_LINES;
-  const solid = layout.ringCount === layout.cheekCount;
+  const solid = layout.ringCount % layout.cheekCount === 0;
   const colour = (kelvin: number) => heatColor((kelvin - scale[0]) / Math.max(1, scale[1] - scale[0]));
   const shown = parts.filter((part) => !(solid && part.name === 'vanes'));
   const largest = Math.max(1, ...flows.map((flow) => Math.abs(flow.heat)));

@@ -14,6 +14,7 @@ import { MomentBar } from './MomentBar';
 import { inWordsOf, jouleText, wattText } from './moments';
 import { ProfileChart } from './ProfileChart';
 import { Ramp } from './Ramp';
+import { SidesPanel } from './SidesPanel';
 import { useMoment } from './useMoment';
 
 const NOTHING: WhatIf = {};
@@ -80,6 +81,7 @@ function Inside({ computed }: { computed: Computed }) {
           </ScrollPanel>
         </div>
       </div>
+      <SidesPanel setup={setup} />
       {balance && span && <ZoneHeat balance={balance} drum={drum} title={zoneTitle(computed, span)} />}
     </>
   );

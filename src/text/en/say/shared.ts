@@ -20,6 +20,8 @@ export const say = {
     trades: string,
   ) =>
     `${note} Window ${window} to ${window2} °C at the surface, fades over ${limit} °C, µ up to ${nominalFriction} and ${friction} cold; ${trades}. ${which}`,
+  sidesOnTheirOwn:
+    'On its own each is computed and the hotter one judged; Inside shows by how much they differ. A day then takes about half as long again to compute.',
   plateKinds:
     'Holes key the material into the plate and give a little; hooks hold it when the bond has gone, and stand 60 °C more. Values from memory.',
   insulatingLayerBehindBacking:
