@@ -43,7 +43,9 @@ describe('words of the foot', () => {
     expect(sentence).toMatch(
       /^The pedal force runs out first: over the driver’s limit of 250 N on lap 2 at braking zone 1 \(Hammer\), before one hot lap is done\.$/,
     );
-    expect(notes.join(' ')).toMatch(/The driver cannot press harder: the car overshoots\. Worst 4\d\d N/);
+    expect(notes.join(' ')).toMatch(
+      /The driver cannot press harder: the car overshoots\. Driven on all the same, it would come to 4\d\d N/,
+    );
     expect(notes.join(' ')).toMatch(
       /The brakes fall short: brake reserve −\d\d % on lap \d at braking zone \d \(\w+\), limited by driver’s force; the car overshoots by \d+ m/,
     );

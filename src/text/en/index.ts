@@ -1,3 +1,4 @@
+export { changeOf, changeText } from './changeText';
 export { checkText } from './checkText';
 export {
   explainBalance,
@@ -33,8 +34,6 @@ export {
   ANY_DRIVER,
   beyondSense,
   celsius,
-  changeOf,
-  changeText,
   clockText,
   fadeText,
   LIMIT_WORDS,

@@ -98,21 +98,33 @@ export function pedalText(newton: number, units: UnitChoice): string {
 /** A worst value against a limit. */
 export type Judged = Pick<Margin | ForceMargin, 'part' | 'worst' | 'limit'>;
 
-/** Whether a worst value only says "failed": a pedal past the floor, a force that nobody has. */
-export const beyondSense = ({ part, worst, limit }: Judged): boolean =>
-  (part === 'travel' && worst > limit) || (part === 'pedal' && worst > ANY_DRIVER);
+/** A temperature so far over its limit only says that the part has gone: what it would come to never happens, K. */
+const FAR_OVER = 150;
+
+/** Whether a worst value only says "failed": a pedal past the floor, a force that nobody has, a part long gone. */
+export const beyondSense = ({ part, worst, limit }: Judged): boolean => {
+  if (part === 'travel') return worst > limit;
+  if (part === 'pedal') return worst > ANY_DRIVER;
+  return part !== 'bite' && worst > limit + FAR_OVER;
+};
 
 /** A worst value against its limit, "735 °C of 700 °C"; what is past sense as a sentence. */
 export function worstText(margin: Judged, units: UnitChoice): string {
   if (beyondSense(margin)) {
-    return margin.part === 'travel' ? 'the pedal reaches the floor' : 'no driver presses that hard';
+    if (margin.part === 'travel') return 'the pedal reaches the floor';
+    if (margin.part === 'pedal') return 'no driver presses that hard';
+    return `far over ${limitText(margin.part, margin.limit, units)}`;
   }
   return `${limitText(margin.part, margin.worst, units)} of ${limitText(margin.part, margin.limit, units)}`;
 }
 
 /** What is left to a limit, or how far it was passed, as text. */
 export function marginText(margin: Margin | ForceMargin, units: UnitChoice): string {
-  if (beyondSense(margin)) return margin.part === 'travel' ? 'on the floor' : 'beyond the driver’s limit';
+  if (beyondSense(margin)) {
+    if (margin.part === 'travel') return 'on the floor';
+    if (margin.part === 'pedal') return 'beyond the driver’s limit';
+    return `more than ${formatQuantity(FAR_OVER, 'difference', units)} over limit`;
+  }
   if (margin.part === 'pedal' || margin.part === 'travel') {
     const text = limitText(margin.part, Math.abs(margin.margin), units);
     return margin.margin < 0 ? `${text} over limit` : `${text} below limit`;
@@ -142,21 +154,6 @@ export const LIMIT_WORDS: Readonly<Record<ZoneLimit, string>> = {
 export function fadeText(margin: number): string {
   if (margin > 9.99) return 'over 999 %';
   return `${(100 * margin).toFixed(0).replace('-', '−')} %`;
-}
-
-/** A change as a share of what was before and of what is after: the two are often mixed up. */
-export const changeOf = (before: number, after: number) => ({
-  ofBefore: (after - before) / before,
-  ofAfter: (after - before) / after,
-});
-
-/** A change in words that say of what: "55.6 % more than before". */
-export function changeText(before: number, after: number, whatBefore: string): string {
-  const { ofBefore } = changeOf(before, after);
-  const percent = `${Math.abs(100 * ofBefore).toFixed(1)} %`;
-  return Math.abs(ofBefore) < 5e-4
-    ? `as ${whatBefore}`
-    : `${percent} ${ofBefore > 0 ? 'more' : 'less'} than ${whatBefore}`;
 }
 
 /** What a braking zone does that the brakes cannot make: "overshoots by 12 m". @param metres null where the car does not stop */
@@ -254,7 +251,7 @@ export function verdictText(result: Told, units: UnitChoice): VerdictText {
     const after = done === 0 ? 'before one hot lap is done' : `after ${laps(done)}`;
     const worst = beyondSense(margin)
       ? ''
-      : ` Worst ${limitText(margin.part, margin.worst, units)} ${momentText(margin.at, result)}.`;
+      : ` Driven on all the same, it would come to ${limitText(margin.part, margin.worst, units)} ${momentText(margin.at, result)}.`;
     return {
       state: 'Over limit',
       sentence: `${passedText(margin, result, units)} ${momentText(margin.passed, result)}, ${after}.${beforeText(result, units)}`,

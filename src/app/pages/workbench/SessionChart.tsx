@@ -25,6 +25,8 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
   const [start, end] = spanOf(result, session);
   const longest = Math.max(end, ghost ? spanOf(ghost.result, session)[1] : 0);
   const { x, drawing, shadow } = useDrawing({ computed, ghost }, session, [start, end], longest, width, side);
+  const passed = result.verdict.margin.passed?.time ?? -1;
+  const pastFrom = passed >= start && passed < end ? passed : null;
   const laps = result.laps.filter((lap) => session === null || lap.session === session);
   const stands = result.legs.filter(
     (leg) => (leg.kind === 'pit' || leg.kind === 'paddock') && (session === null || leg.session === session),
@@ -81,6 +83,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
                 <path d={shadow.rearFluid} strokeDasharray="5 4" />
               </g>
             )}
+            <PastLimit from={pastFrom === null ? null : x(pastFrom)} width={width} />
             <Curves drawing={drawing} />
             <BoilingLine y={drawing.boil} width={width} />
           </g>
@@ -200,6 +203,29 @@ function useDrawing(
     [ghost, computed, session, side, x, units],
   );
   return { x, drawing, shadow };
+}
+
+/** From the moment the verdict's limit is passed nothing is a prediction any more. */
+function PastLimit({ from, width }: { from: number | null; width: number }) {
+  if (from === null) return null;
+  return (
+    <g>
+      <rect
+        x={from}
+        y={8}
+        width={width - RIGHT - from}
+        height={WET[1] - 8}
+        fill="var(--over)"
+        opacity={0.07}
+      />
+      <line x1={from} x2={from} y1={8} y2={WET[1]} stroke="var(--over)" strokeWidth={1} />
+      {width - RIGHT - from > 130 && (
+        <text x={from + 5} y={WET[1] - 6} fontSize={11} fill="var(--over)" className="narrow halo">
+          {say.asIfItHeld}
+        </text>
+      )}
+    </g>
+  );
 }
 
 /** Where the fluid boils. */

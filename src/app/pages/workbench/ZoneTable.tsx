@@ -50,6 +50,7 @@ export const ZoneTable = memo(function ZoneTable({
   return (
     <section className="panel relative overflow-x-auto" aria-label="Braking zone list">
       <Explanations view={view} setView={setView} computed={computed} />
+      {pastLimit(result, selection.lap) && <p className="px-2 pt-1 text-over">{say.lapAfterLimit}</p>}
       <table className="w-full border-collapse text-right text-[13px] narrow">
         <caption className="sr-only">{say.brakingZonesLapTemperatures(selection.lap)}</caption>
         <thead>
@@ -85,6 +86,13 @@ export const ZoneTable = memo(function ZoneTable({
     </section>
   );
 });
+
+/** Whether a lap begins after the verdict's limit was passed, in the session it is passed in. */
+function pastLimit({ verdict, laps }: ChartProps['computed']['result'], number: number): boolean {
+  const { passed } = verdict.margin;
+  const lap = laps[number - 1];
+  return passed !== null && lap.startTime > passed.time && lap.session === passed.session;
+}
 
 /** Which columns are shown, and how their figures are reached. */
 function Explanations({

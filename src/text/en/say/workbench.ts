@@ -3,6 +3,9 @@ export const say = {
   rangeCouldNotComputed: (message: string) => `The range could not be computed. ${message}`,
   keptChoosePlanRename: (name: string) => `Kept as “${name}”: choose it in a plan, rename it in the library`,
   planGoesHere: 'For a plan that goes on from here',
+  asIfItHeld: 'over limit: from here as if all held',
+  lapAfterLimit:
+    'This lap comes after a limit was passed: its figures are computed as if all had held, and are no prediction.',
   temperaturesGlazeComputedThicknesses:
     'Temperatures, glaze and wear of the pads are computed (wear is an index from memory); rotor thickness and water are the car’s own, carried on.',
   speedBrakingPowerTemperatures:

@@ -1,0 +1,14 @@
+/** A change as a share of what was before and of what is after: the two are often mixed up. */
+export const changeOf = (before: number, after: number) => ({
+  ofBefore: (after - before) / before,
+  ofAfter: (after - before) / after,
+});
+
+/** A change in words that say of what: "55.6 % more than before". */
+export function changeText(before: number, after: number, whatBefore: string): string {
+  const { ofBefore } = changeOf(before, after);
+  const percent = `${Math.abs(100 * ofBefore).toFixed(1)} %`;
+  return Math.abs(ofBefore) < 5e-4
+    ? `as ${whatBefore}`
+    : `${percent} ${ofBefore > 0 ? 'more' : 'less'} than ${whatBefore}`;
+}
