@@ -1,9 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import { demoProject } from '../demo/project';
-import { flowsAt, networkOf, simulateDay } from '../src/core';
+import { flowsAt, networkOf, simulateDay, twoSides } from '../src/core';
 import { dayInput, METRIC, setupOf } from '../src/model';
 import { temperatureText } from '../src/text/en';
-import { choose, expect, open, settled, stored, test, verdict } from './page';
+import { choose, expect, open, project, settled, stored, test, verdict } from './page';
 
 const setup = setupOf(demoProject);
 
@@ -174,4 +174,41 @@ test('sides that differ can be looked at one by one', async ({ page }) => {
     page.getByRole('menuitem', { name: 'Braking zones (CSV)' }).click(),
   ]);
   expect(file.suggestedFilename()).toBe('first-track-day-nettle-glen-braking-zones.csv');
+});
+
+test('inner and outer side that differ are shown, and judged by the hotter one where asked; a damp track slows', async ({
+  page,
+}) => {
+  await open(page);
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-ovel-nettle');
+  await settled(page);
+  const dry = await page.getByLabel('Verdict', { exact: true }).textContent();
+  await page.getByRole('link', { name: 'Inside' }).click();
+  const ovel = setupOf(demoProject, 'plan-ovel-nettle');
+  const [left] = twoSides(dayInput(ovel));
+  const sides = page.getByTestId('sides');
+  await expect(sides).toContainText('differ by up to 108 °C', { timeout: 20_000 });
+  const plates = sides.getByRole('row').filter({ hasText: 'Pad backing plate' });
+  await expect(plates).toContainText(temperatureText(left.outer.plate, METRIC));
+  await expect(plates).toContainText(temperatureText(left.inner.plate, METRIC));
+  await sides.getByRole('button', { name: 'Judge the front by its hotter side' }).click();
+  await expect.poll(async () => (await project(page)).cars[1].front.sides).toBe('apart');
+  await page.getByRole('link', { name: 'Workbench' }).click();
+  await settled(page);
+  const margins = page.getByRole('region', { name: 'Margins' });
+  await expect(margins).toContainText(temperatureText(left.outer.plate, METRIC));
+
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByLabel('Grip of the track').fill('60');
+  await page.getByLabel('Grip of the track').press('Enter');
+  await page.getByRole('link', { name: 'Workbench' }).click();
+  await settled(page);
+  const damp = await page.getByLabel('Verdict', { exact: true }).textContent();
+  const hotLap = (text: string | null) =>
+    /Hot lap\D*(\d+):([\d.]+)/
+      .exec(text ?? '')
+      ?.slice(1)
+      .map(Number) ?? [];
+  const seconds = ([minutes, rest]: number[]) => 60 * minutes + rest;
+  expect(seconds(hotLap(damp))).toBeGreaterThan(1.05 * seconds(hotLap(dry)));
 });

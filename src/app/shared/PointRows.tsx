@@ -35,7 +35,7 @@ export function PointRows<S extends Shelf, P extends Readonly<Record<string, num
 }) {
   return (
     <table>
-      <caption className="text-left font-[540]">{caption}</caption>
+      <caption className="text-left font-[540] whitespace-nowrap">{caption}</caption>
       <tbody>
         {points.map((point, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: points have no other name than their place

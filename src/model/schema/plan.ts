@@ -125,7 +125,8 @@ export const planSchema = z.strictObject({
     max: 150,
     usual: [0, 40],
     step: 1,
-    description: 'Drawn on the map; it does not enter the computation.',
+    description:
+      'Ten metres up, as weather services give it. It blows along the straights and over the brakes.',
   }),
   windFromDeg: numberField({
     title: 'Wind from',

@@ -126,12 +126,11 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
 }
 
 const CURVES = {
-  powerCurve: { caption: say.powerCurveCaption, note: say.powerCurveNote, column: 'Power', first: 40 },
+  powerCurve: { caption: say.powerCurveCaption, note: say.powerCurveNote, column: 'Power' },
   engineBrakingCurve: {
     caption: say.engineBrakingCurveCaption,
     note: say.engineBrakingCurveNote,
     column: 'Engine braking',
-    first: 60,
   },
 } as const;
 
@@ -143,7 +142,7 @@ function SpeedCurve({
   readonly editing: Editing<'cars'>;
   readonly of: 'powerCurve' | 'engineBrakingCurve';
 }) {
-  const { caption, note, column, first } = CURVES[of];
+  const { caption, note, column } = CURVES[of];
   return (
     <div>
       <PointRows
@@ -159,9 +158,7 @@ function SpeedCurve({
         what={caption}
         least={0}
         most={20}
-        another={(last) =>
-          last ? { speedKmh: last.speedKmh + 40, sharePercent: 100 } : { speedKmh: 40, sharePercent: first }
-        }
+        another={(last) => ({ speedKmh: last ? last.speedKmh + 40 : 40, sharePercent: 100 })}
       />
       <p className="caption mt-1">{note}</p>
     </div>

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { QUESTION } from '../../../compute';
 import { SIDES_DIFFER, type SidePeaks, type WheelSides } from '../../../core';
-import { dayInput, fromSi, type Setup, siText } from '../../../model';
-import { lengthText, temperatureText } from '../../../text/en';
+import { dayInput, type Setup, siText } from '../../../model';
+import { temperatureText } from '../../../text/en';
 import { say } from '../../../text/en/say/inside';
 import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -98,7 +98,7 @@ function SidesTable({ sides }: { readonly sides: readonly WheelSides[] }) {
             {sides.flatMap((one) =>
               (['outer', 'inner'] as const).map((side) => (
                 <td key={`${one.wheel} ${side}`} className="px-2 text-right">
-                  {lengthText(fromSi(one[side].worn, 'smallLength'), units)}
+                  {siText(one[side].worn, 'smallLength', units, units.smallLength === 'us' ? 3 : 2)}
                 </td>
               )),
             )}
