@@ -201,8 +201,8 @@ test('inner and outer side that differ are shown, and judged by the hotter one w
   await expect(margins).toContainText(temperatureText(hottest, METRIC));
 
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
-  await page.getByLabel('Grip of the track').fill('60');
-  await page.getByLabel('Grip of the track').press('Enter');
+  await page.getByRole('textbox', { name: 'Grip of the track' }).fill('60');
+  await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'Workbench' }).click();
   await settled(page);
   const damp = await page.getByLabel('Verdict', { exact: true }).textContent();
