@@ -203,7 +203,7 @@ test('inner and outer side that differ are shown, and judged by the hotter one w
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
   await page.getByRole('textbox', { name: 'Grip of the track' }).fill('60');
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: 'Workbench' }).click();
+  await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'Workbench' }).click();
   await settled(page);
   const damp = await page.getByLabel('Verdict', { exact: true }).textContent();
   const hotLap = (text: string | null) =>
