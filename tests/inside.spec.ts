@@ -183,9 +183,10 @@ test('inner and outer side that differ are shown, and judged by the hotter one w
   await choose(page.getByLabel('Plan on the workbench'), 'plan-ovel-nettle');
   await settled(page);
   const dry = await page.getByLabel('Verdict', { exact: true }).textContent();
+  await expect(page.getByTestId('sides-line')).toContainText('differ by up to 108 °C');
   await page.getByRole('link', { name: 'Inside' }).click();
   const ovel = setupOf(demoProject, 'plan-ovel-nettle');
-  const fronts = twoSides(dayInput(ovel)).filter(({ axle }) => axle === 'front');
+  const fronts = twoSides(dayInput(ovel)).wheels.filter(({ axle }) => axle === 'front');
   const [left] = fronts;
   const hottest = Math.max(...fronts.map(({ outer }) => outer.plate));
   const sides = page.getByTestId('sides');

@@ -10,6 +10,7 @@ const EngineContext = createContext<EngineClient | null>(null);
 export interface Background {
   readonly band: EngineClient;
   readonly outlook: EngineClient;
+  readonly sides: EngineClient;
   /** One long question at a time */
   readonly decide: EngineClient;
   /** Many short ones at once, on all cores */
@@ -28,6 +29,7 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
     () => ({
       band: new EngineClient(),
       outlook: new EngineClient(undefined, 120_000),
+      sides: new EngineClient(),
       decide: new EngineClient(undefined, 300_000),
       crew: new Crew(Math.max(1, Math.min(16, navigator.hardwareConcurrency || 1))),
       files: new EngineClient<FilesEngine>(createFileWorker, 600_000),

@@ -22,7 +22,7 @@ const even = {
   rotor: { ...tarn.car.front.rotor, mounting: 'floating' },
 } as const;
 const sidesOf = (setup: Setup) => {
-  const one = twoSides(dayInput(setup)).find((sides) => sides.axle === 'front');
+  const one = twoSides(dayInput(setup)).wheels.find((sides) => sides.axle === 'front');
   if (!one) throw new Error('a disc in front was expected');
   return one;
 };
@@ -71,7 +71,7 @@ describe('inner and outer side', () => {
     // A day that was driven as one is gone on from with each side as warm as both were.
     const before = simulateDay(dayInput(front({ ...even, shieldPercent: 80 }))).end;
     const after = twoSides({ ...dayInput(front({ ...even, shieldPercent: 80 })), start: before });
-    expect(after[0].inner.face).toBeGreaterThan(before.frontLeft.temperatures['cheek 0']);
+    expect(after.wheels[0].inner.face).toBeGreaterThan(before.frontLeft.temperatures['cheek 0']);
     expect(networkOf(input, 'frontLeft').network.nodes.map(({ name }) => name)).toContain('inner pad 0');
   });
 });

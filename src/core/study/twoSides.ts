@@ -1,6 +1,7 @@
 import { type AxleInput, type AxleName, axleOf, refitted, WHEELS, type WheelName } from '../brake';
-import { distinctWheels, networkOf, simulateDay } from '../run';
+import { type DayResult, distinctWheels, networkOf, simulateDay } from '../run';
 import type { DayInput } from '../schedule';
+import { type DaySummary, summarise } from './summary';
 
 /** What is told of one side of a brake, K; what its pad loses over the day, m. */
 export interface SidePeaks {
@@ -37,13 +38,29 @@ function withSidesApart(input: DayInput): DayInput {
   return { ...day, start: Object.fromEntries(begun) };
 }
 
-/**
- * The same day with inner and outer side of every disc on their own.
- * @returns one for each wheel with a disc, of two that brake and cool alike the left one
- */
-export function twoSides(input: DayInput): readonly WheelSides[] {
+/** A day with each side on its own. */
+export interface TwoSides {
+  /** One for each wheel with a disc, of two that brake and cool alike the left one */
+  readonly wheels: readonly WheelSides[];
+  /** Greatest difference of a peak between the sides of a wheel, K */
+  readonly apart: number;
+  /** The day judged by the hotter side of each brake */
+  readonly summary: DaySummary;
+}
+
+/** The same day with inner and outer side of every disc on their own. */
+export function twoSides(input: DayInput): TwoSides {
   const day = withSidesApart(input);
-  const { record, end } = simulateDay(day);
+  const result = simulateDay(day);
+  const wheels = wheelSides(day, result);
+  return {
+    wheels,
+    apart: wheels.reduce((most, { apart }) => Math.max(most, apart), 0),
+    summary: summarise(day, result),
+  };
+}
+
+function wheelSides(day: DayInput, { record, end }: DayResult): WheelSides[] {
   return distinctWheels(record.wheels).flatMap((wheel): WheelSides[] => {
     const { padFaces, recorded } = networkOf(day, wheel);
     if (padFaces.length < 2) return [];

@@ -1,30 +1,18 @@
-import { useQuery } from '@tanstack/react-query';
-import { QUESTION } from '../../../compute';
 import { SIDES_DIFFER, type SidePeaks, type WheelSides } from '../../../core';
-import { dayInput, type Setup, siText } from '../../../model';
+import { type Setup, siText } from '../../../model';
 import { temperatureText } from '../../../text/en';
 import { say } from '../../../text/en/say/inside';
-import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { type Editing, useItem } from '../../state/useItem';
-import { useSettled } from '../../state/useSettled';
-
-/** Time without a change until the sides are driven, ms. */
-const QUIET = 600;
+import { useSides } from '../../state/useSides';
 
 /** Inner and outer side of the day's disc brakes: a line where they are alike, a table where they are not. */
 export function SidesPanel({ setup }: { readonly setup: Setup }) {
-  const { outlook } = useBackground();
   const units = useUnits();
-  const settled = useSettled(setup, QUIET);
   const car = useItem('cars', setup.car.id);
-  const query = useQuery({
-    queryKey: settled ? QUESTION.sides(settled) : ['waiting'],
-    enabled: settled !== null,
-    queryFn: ({ signal }) => outlook.call((remote) => remote.twoSides(dayInput(settled as Setup)), signal),
-  });
-  const sides = query.data;
-  const most = Math.max(0, ...(sides ?? []).map(({ apart }) => apart));
+  const query = useSides(setup);
+  const sides = query.data?.wheels;
+  const most = query.data?.apart ?? 0;
   return (
     <section className="panel px-3 py-2.5" aria-label="Inner and outer side" data-testid="sides">
       <h2 className="text-[15px]">Inner and outer side</h2>

@@ -7,6 +7,7 @@ import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
 import { CoolingBand } from './CoolingBand';
 import { HowResult } from './HowResult';
+import { SidesLine } from './SidesLine';
 
 /** The sentence everything ends in, and the few figures behind it. */
 export const VerdictBar = memo(function VerdictBar({
@@ -45,6 +46,7 @@ export const VerdictBar = memo(function VerdictBar({
         ))}
         <p className="caption mt-1.5">{UNCALIBRATED_NOTE}</p>
         <CoolingBand computed={computed} />
+        <SidesLine computed={computed} />
       </div>
       <dl className="grid grid-cols-[auto_auto] gap-x-3 gap-y-0.5 text-right sm:grid-cols-[auto_auto_auto_auto]">
         {figures(computed, units).map(([name, value, topic]) => (

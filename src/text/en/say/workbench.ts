@@ -3,6 +3,8 @@ export const say = {
   rangeCouldNotComputed: (message: string) => `The range could not be computed. ${message}`,
   keptChoosePlanRename: (name: string) => `Kept as “${name}”: choose it in a plan, rename it in the library`,
   planGoesHere: 'For a plan that goes on from here',
+  byHotterSide: (apart: string, sentence: string) =>
+    `By the hotter of inner and outer side, which differ by up to ${apart}: ${sentence}`,
   asIfItHeld: 'over limit: from here as if all held',
   lapAfterLimit:
     'This lap comes after a limit was passed: its figures are computed as if all had held, and are no prediction.',

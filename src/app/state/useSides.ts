@@ -1,0 +1,19 @@
+import { useQuery } from '@tanstack/react-query';
+import { QUESTION } from '../../compute';
+import { dayInput, type Setup } from '../../model';
+import { useBackground } from './context';
+import { useSettled } from './useSettled';
+
+/** Time without a change until the sides are driven, ms. */
+const QUIET = 600;
+
+/** A setup's day with inner and outer side of its discs on their own, computed aside. */
+export function useSides(setup: Setup) {
+  const { sides } = useBackground();
+  const settled = useSettled(setup, QUIET);
+  return useQuery({
+    queryKey: settled ? QUESTION.sides(settled) : ['waiting'],
+    enabled: settled !== null,
+    queryFn: ({ signal }) => sides.call((remote) => remote.twoSides(dayInput(settled as Setup)), signal),
+  });
+}
