@@ -1,4 +1,4 @@
-import type { AxleForce, BrakeChain } from '../../src/core';
+import type { AxleForce, BrakeChain, Vehicle } from '../../src/core';
 
 const axle: AxleForce = {
   kind: 'disc',
@@ -38,4 +38,29 @@ export const plainChassis = {
   gravityHeight: 0.45,
   frontDownforce: 0.45,
   trackWidth: 1.5,
+};
+
+/** A road car with ABS on dry tyres, its brakes sharing in one fixed way. */
+export const plainCar: Vehicle = {
+  mass: 1500,
+  rotatingInertia: 1.04,
+  dragArea: 0.7,
+  downforceArea: 0.6,
+  power: 180_000,
+  powerOverSpeed: null,
+  intake: 'supercharged',
+  drivenShare: 0.6,
+  rollingResistance: 0.013,
+  engineBraking: 300,
+  engineBrakingOverSpeed: null,
+  lateralGrip: 1.2,
+  longitudinalGrip: 1.25,
+  loadSensitivity: 0.1,
+  slipShare: 0.05,
+  ...plainChassis,
+  brakes: plainBrakes(0.65),
+  wheelRadius: 0.31,
+  loadFollowing: 0,
+  recovery: null,
+  abs: true,
 };

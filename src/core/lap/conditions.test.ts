@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plainBrakes, plainChassis } from '../../../tests/support/vehicles';
+import { plainCar } from '../../../tests/support/vehicles';
 import { pointTable } from '../numeric';
 import { driveLap, prepareCircuit } from './driveLap';
 import { forcesOf, powerAt, resistance, topSpeed } from './forces';
@@ -7,29 +7,7 @@ import { lapTime } from './trace';
 import type { Driver, Vehicle } from './vehicle';
 import { airSpeed, WIND_AT_CAR, type Wind } from './wind';
 
-const car: Vehicle = {
-  mass: 1200,
-  rotatingInertia: 1.04,
-  dragArea: 0.7,
-  downforceArea: 0.6,
-  power: 150_000,
-  powerOverSpeed: null,
-  intake: 'supercharged',
-  drivenShare: 0.6,
-  rollingResistance: 0.013,
-  engineBraking: 300,
-  engineBrakingOverSpeed: null,
-  lateralGrip: 1.2,
-  longitudinalGrip: 1.25,
-  loadSensitivity: 0,
-  slipShare: 0.05,
-  ...plainChassis,
-  brakes: plainBrakes(0.65),
-  wheelRadius: 0.31,
-  loadFollowing: 0,
-  recovery: null,
-  abs: true,
-};
+const car: Vehicle = { ...plainCar, mass: 1200, power: 150_000, loadSensitivity: 0 };
 const driver: Driver = { brakingGripUsed: 0.9, corneringGripUsed: 0.92, brakeBuildUp: 0.25, pace: 1 };
 const air = { airDensity: 1.2, ductDragArea: 0 };
 /** Out and back on two long straights, the first in the direction the lap begins in. */

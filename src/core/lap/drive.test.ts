@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recordFigure } from '../../../tests/support/validation';
-import { plainBrakes, plainChassis } from '../../../tests/support/vehicles';
+import { plainCar } from '../../../tests/support/vehicles';
 import type { Segment } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
 import { driveLap, prepareCircuit } from './driveLap';
@@ -10,29 +10,7 @@ import { type LapTrace, lapHeat } from './trace';
 import { timeRange } from './typedZones';
 import type { Driver, Vehicle } from './vehicle';
 
-const car: Vehicle = {
-  mass: 1500,
-  rotatingInertia: 1.04,
-  dragArea: 0.7,
-  downforceArea: 0.6,
-  power: 180_000,
-  powerOverSpeed: null,
-  intake: 'supercharged' as const,
-  drivenShare: 0.6,
-  rollingResistance: 0.013,
-  engineBraking: 300,
-  engineBrakingOverSpeed: null,
-  lateralGrip: 1.2,
-  longitudinalGrip: 1.25,
-  loadSensitivity: 0.1,
-  slipShare: 0.05,
-  ...plainChassis,
-  brakes: plainBrakes(0.65),
-  wheelRadius: 0.31,
-  loadFollowing: 0,
-  recovery: null,
-  abs: true,
-};
+const car = plainCar;
 /** Nothing but mass: the heat is the kinetic energy. */
 const bare: Vehicle = {
   ...car,
