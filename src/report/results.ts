@@ -100,7 +100,7 @@ export function resultDocument(setup: Setup, result: DayResult) {
   const text = verdictText(result, METRIC);
   return rounded({
     format: RESULT_FORMAT,
-    version: 5,
+    version: 6,
     plan: setup.plan.name,
     car: setup.car.name,
     circuit: setup.circuit.name,
@@ -133,6 +133,10 @@ export function resultDocument(setup: Setup, result: DayResult) {
       Object.fromEntries(RECORDED_PARTS.map((part) => [`${part}C`, celsius(result.peaks[wheel][part])])),
     ),
     rotors: eachWheel((wheel) => rotorOf(result.strain[wheel])),
+    padLeftMm: {
+      front: fromSi(result.padLeft.front, 'smallLength'),
+      rear: fromSi(result.padLeft.rear, 'smallLength'),
+    },
     energy: {
       suppliedKj: fromSi(result.audit.supplied, 'energy'),
       storedKj: fromSi(result.audit.stored, 'energy'),
