@@ -110,7 +110,7 @@ test('the map zooms and moves by wheel, buttons and keys, and goes out in four f
   await page.getByRole('button', { name: 'Show all' }).click();
   await expect.poll(view).toBe(whole);
   await page.getByRole('button', { name: '4 Quench' }).click();
-  await expect(page.getByText(/Quench: 184 km\/h to 84 km\/h/)).toBeVisible();
+  await expect(page.getByText(/Quench: 182 km\/h to 84 km\/h/)).toBeVisible();
   const file = async (button: string) => {
     const [download] = await Promise.all([
       page.waitForEvent('download'),

@@ -184,7 +184,7 @@ test('inner and outer side that differ are shown, and judged by the hotter one w
   await settled(page);
   const dry = await page.getByLabel('Verdict', { exact: true }).textContent();
   await expect(page.getByTestId('sides-line')).toContainText('differ by up to 108 °C');
-  await page.getByRole('link', { name: 'Inside' }).click();
+  await page.getByTestId('sides-line').getByRole('link', { name: 'Inside' }).click();
   const ovel = setupOf(demoProject, 'plan-ovel-nettle');
   const fronts = twoSides(dayInput(ovel)).wheels.filter(({ axle }) => axle === 'front');
   const [left] = fronts;

@@ -47,7 +47,7 @@ test('the stop list sorts by a column, keeps the pick, and a margin leads to its
   await expect(list.locator('tr[aria-selected=true]')).toContainText('Slag');
   await page
     .getByRole('region', { name: 'Margins' })
-    .getByRole('button', { name: /742 °C of 700/ })
+    .getByRole('button', { name: /740 °C of 700/ })
     .click();
   await expect(page.getByRole('radio', { name: 'Braking zone 4, Quench' })).toBeChecked();
   await chosen(page.getByLabel('Lap shown'), '6');

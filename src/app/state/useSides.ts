@@ -5,7 +5,7 @@ import { useBackground } from './context';
 import { useSettled } from './useSettled';
 
 /** Time without a change until the sides are driven, ms. */
-const QUIET = 600;
+const QUIET = 1500;
 
 /** A setup's day with inner and outer side of its discs on their own, computed aside. */
 export function useSides(setup: Setup) {
