@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
@@ -6,5 +7,7 @@ export default defineConfig({
     environment: 'node',
     testTimeout: 180_000,
     setupFiles: ['scripts/testSetup.ts'],
+    // All cores: the suite is nothing but arithmetic, and nothing else runs beside it.
+    maxWorkers: availableParallelism(),
   },
 });

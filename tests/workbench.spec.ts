@@ -124,18 +124,11 @@ test.describe('dark on a phone', () => {
     for (const path of [
       '/',
       '/car',
-      '/circuit',
       '/plan',
       '/library',
-      '/garage',
       '/garage/balance',
-      '/garage/pedal',
-      '/garage/fit',
       '/garage/parts',
       '/circuits/map',
-      '/circuits/severity',
-      '/circuits/import',
-      '/log/logs',
       '/log/live',
     ]) {
       await page.goto(path);

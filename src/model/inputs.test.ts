@@ -81,7 +81,7 @@ describe('every number that can be typed', () => {
   };
   const short = (setup: Setup): Setup => ({
     ...setup,
-    plan: oneSession(setup.plan, { hotLaps: 2, paddockMin: 3 }),
+    plan: oneSession(setup.plan, { hotLaps: 1, paddockMin: 3 }),
   });
   const tarn = short(setupOf(demoProject, 'plan-tarn-anvil'));
   const ovel = short(setupOf(demoProject, 'plan-ovel-nettle'));
