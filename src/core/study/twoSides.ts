@@ -1,5 +1,5 @@
 import { type AxleInput, type AxleName, axleOf, refitted, WHEELS, type WheelName } from '../brake';
-import { type DayResult, distinctWheels, networkOf, simulateDay } from '../run';
+import { type DayResult, distinctWheels, judgedDay, networkOf } from '../run';
 import type { DayInput } from '../schedule';
 import { type DaySummary, summarise } from './summary';
 
@@ -48,10 +48,10 @@ export interface TwoSides {
   readonly summary: DaySummary;
 }
 
-/** The same day with inner and outer side of every disc on their own. */
+/** The same day with inner and outer side of every disc on their own, judged as the day itself is: two days' time. */
 export function twoSides(input: DayInput): TwoSides {
   const day = withSidesApart(input);
-  const result = simulateDay(day);
+  const result = judgedDay(day);
   const wheels = wheelSides(day, result);
   return {
     wheels,
