@@ -188,10 +188,10 @@ function PadSection({ editing, axle }: AxleProps) {
       {field('newPadMm')}
       {!brakes.drum && field('plateThicknessMm')}
       <SelectField
-        label="Backing plate is"
+        label="Kind of pad backing plate"
         value={brakes.plateKind}
         options={names(PLATES)}
-        onChange={set(['plateKind'], 'backing plate')}
+        onChange={set(['plateKind'], 'pad backing plate')}
         note={say.plateKinds}
       />
       <SelectField

@@ -59,7 +59,7 @@ export const axleSchema = z
       step: 0.5,
       description: 'Steel backing plate behind the friction material.',
     }),
-    plateKind: z.enum(PLATE_IDS).meta({ title: 'Backing plate is' }),
+    plateKind: z.enum(PLATE_IDS).meta({ title: 'Kind of pad backing plate' }),
     shim: z.enum(SHIM_IDS).meta({ title: 'Shim or cap' }),
     caliper: caliperSchema,
     wheel: wheelSchema,

@@ -37,7 +37,7 @@ export const caliperSchema = z.strictObject({
     usual: [0, 0.15],
     step: 0.01,
     description:
-      'What a corner at 1 g opens the gap by: worn bearings and soft hubs push the pads back. The first push after it is longer.',
+      'What a corner at 1 g adds to the pad running clearance: worn bearings and soft hubs push the pads back. The first push after it is longer.',
   }),
   bridgeMm: numberField({
     title: 'Height over the rotor',

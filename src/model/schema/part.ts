@@ -43,16 +43,20 @@ const padValues = z
     friction: z
       .array(
         z.strictObject({
-          celsius: celsius('Face', [20, 900], 'Temperature of the pad surface.'),
+          celsius: celsius('Surface', [20, 900], 'Temperature of the pad surface.'),
           mu: plain('µ', 'friction', 0.01, 1.2, [0.2, 0.6], 'Friction coefficient at it.'),
         }),
       )
       .min(2, 'must have at least two points of friction over temperature')
       .max(40),
-    windowLowC: celsius('Window from', [20, 300], 'Lowest face temperature at which it works well.'),
-    windowHighC: celsius('Window to', [300, 900], 'Highest face temperature at which it works well.'),
-    limitC: celsius('Fades over', [380, 1050], 'Face temperature over which it fades and glazes.'),
-    plateLimitC: celsius('Plate up to', [280, 850], 'Temperature that bond and plate stand.'),
+    windowLowC: celsius('Window from', [20, 300], 'Lowest surface temperature at which it works well.'),
+    windowHighC: celsius('Window to', [300, 900], 'Highest surface temperature at which it works well.'),
+    limitC: celsius('Fades over', [380, 1050], 'Surface temperature over which it fades and glazes.'),
+    plateLimitC: celsius(
+      'Pad backing plate up to',
+      [280, 850],
+      'Temperature that it and its bond to the material stand.',
+    ),
     conductivity: plain(
       'Conductivity',
       'factor',

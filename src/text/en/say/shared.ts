@@ -23,7 +23,7 @@ export const say = {
   sidesOnTheirOwn:
     'On its own each is computed and the hotter one judged; Inside shows by how much they differ. A day then takes about half as long again to compute.',
   plateKinds:
-    'Holes key the material into the plate and give a little; hooks hold it when the bond has gone, and stand 60 °C more. Values from memory.',
+    'Holes key the material into the pad backing plate and add a little compliance; hooks hold it when the bond has gone, and stand 60 °C more. Values from memory.',
   insulatingLayerBehindBacking:
     'An insulating layer behind the backing plate keeps heat from pistons and fluid. Values from memory.',
   pathBackingPlateFluid: 'The path from backing plate to fluid: titanium and caps keep heat out of it.',
