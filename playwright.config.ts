@@ -5,10 +5,10 @@ const port = 4317;
 
 export default defineConfig({
   testDir: 'tests',
-  timeout: 400_000,
+  timeout: 240_000,
   // A ladder of more than a hundred days takes a shared machine a minute and more.
   expect: { timeout: 120_000 },
-  retries: process.env.CI ? 2 : 0,
+  retries: process.env.CI ? 1 : 0,
   // One page at a time where the machine may be shared: each has up to three computing workers of its own.
   workers: process.env.CI ? 1 : 2,
   reporter: [['json'], ['list']],

@@ -60,7 +60,7 @@ test('looking inside shows the temperatures and flows of the very run, at any mo
 test('where the heat of a braking zone went adds up, on a drum as on a disc', async ({ page }) => {
   await open(page, '/');
   await page.getByRole('link', { name: 'Car', exact: true }).click();
-  await choose(page.getByRole('combobox', { name: 'Kind' }).nth(1), 'drum');
+  await choose(page.getByRole('combobox', { name: 'Kind', exact: true }).nth(1), 'drum');
   await expect(page.getByRole('heading', { name: 'Rear drums' })).toBeVisible();
   await page.getByRole('link', { name: 'Inside' }).click();
   await choose(page.getByLabel('Wheel', { exact: true }), 'rearLeft');
