@@ -9,8 +9,7 @@ export default defineConfig({
   // A ladder of more than a hundred days takes a shared machine a minute and more.
   expect: { timeout: 120_000 },
   retries: process.env.CI ? 1 : 0,
-  // One page at a time where the machine may be shared: each has up to three computing workers of its own.
-  workers: process.env.CI ? 1 : 2,
+  workers: 2,
   reporter: [['json'], ['list']],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

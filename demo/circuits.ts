@@ -27,6 +27,7 @@ function line(
     altitudeM,
     trackWidthM,
     place: { latitudeDeg, longitudeDeg: -31, bearingDeg, heightM: altitudeM },
+    source: 'typed',
     layout: { kind: 'line', segments },
   };
   const closed = closeCircuit(circuit);

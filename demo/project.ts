@@ -34,6 +34,8 @@ const club: Pick<
   | 'minutes'
   | 'compare'
   | 'uncertain'
+  | 'date'
+  | 'origins'
 > = {
   start: { kind: 'cold' },
   humidityPercent: 55,
@@ -49,6 +51,11 @@ const club: Pick<
   minutes: 20,
   compare: { setups: [], referenceId: null },
   uncertain: DEFAULT_UNCERTAIN,
+  date: null,
+  origins: {
+    rest: 'assumed',
+    known: { brakingGripUsedPercent: 'typed', corneringGripUsedPercent: 'typed', sessions: 'typed' },
+  },
 };
 
 /** The invented scenario: three cars, three circuits, and the plans of a two-person team. */

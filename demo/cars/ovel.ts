@@ -156,4 +156,8 @@ export const ovel: Car = {
     coolingFactor: 1,
     ...plainAir,
   },
+  origins: {
+    rest: 'assumed',
+    known: { massKg: 'typed', powerKw: 'typed', 'front.pad': 'typed', 'fluid.ageMonths': 'typed' },
+  },
 };

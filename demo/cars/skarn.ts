@@ -163,4 +163,22 @@ export const skarn: Car = {
     ...plainAir,
     toCaliperPercent: 15,
   },
+  origins: {
+    rest: 'assumed',
+    known: {
+      massKg: 'measured',
+      powerKw: 'typed',
+      downforceAreaM2: 'typed',
+      dragAreaM2: 'typed',
+      frontWeightPercent: 'measured',
+      'front.rotor.thicknessMm': 'measured',
+      'rear.rotor.thicknessMm': 'measured',
+      'front.caliper.pistonsMm': 'typed',
+      'rear.caliper.pistonsMm': 'typed',
+      'front.ductAreaCm2': 'measured',
+      'rear.ductAreaCm2': 'measured',
+      'fluid.kind': 'typed',
+      'fluid.ageMonths': 'typed',
+    },
+  },
 };

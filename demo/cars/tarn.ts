@@ -158,4 +158,23 @@ export const tarn: Car = {
     coolingFactor: 1,
     ...plainAir,
   },
+  origins: {
+    rest: 'assumed',
+    known: {
+      massKg: 'measured',
+      powerKw: 'typed',
+      'front.rotor.outerDiameterMm': 'typed',
+      'front.rotor.thicknessMm': 'measured',
+      'rear.rotor.outerDiameterMm': 'typed',
+      'rear.rotor.thicknessMm': 'measured',
+      'front.pad': 'typed',
+      'rear.pad': 'typed',
+      'front.padThicknessMm': 'measured',
+      'rear.padThicknessMm': 'measured',
+      'front.caliper.pistonsMm': 'typed',
+      'rear.caliper.pistonsMm': 'typed',
+      'fluid.kind': 'typed',
+      'fluid.ageMonths': 'typed',
+    },
+  },
 };

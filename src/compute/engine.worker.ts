@@ -23,14 +23,26 @@ import {
   twoSides,
   withCooling,
 } from '../core';
-import { type DocumentResult, dayInput, type Project, readDocument, type Setup } from '../model';
+import {
+  type CircuitFacts,
+  type DocumentResult,
+  dayInput,
+  type LapTimes,
+  type Project,
+  type Refused,
+  readDocument,
+  type Setup,
+} from '../model';
 import {
   type Assessed,
   assess,
   type Candidate,
+  circuitFromFacts,
   drivable,
   type ExposedReports,
   exposedReports,
+  lapTimes,
+  type MadeCircuit,
   singleSteps,
   uncertainPiece,
   uncertainStatistics,
@@ -101,6 +113,14 @@ const engine = {
   severity: circuitSeverity,
   /** Inner and outer side of the disc brakes over a day. */
   twoSides,
+  /** How long the laps of a session take. */
+  lapTimes(setup: Setup): LapTimes {
+    return lapTimes(setup);
+  },
+  /** A circuit made up from a few facts, for the setup's car. */
+  circuitFromFacts(facts: CircuitFacts, setup: Setup, id: string): MadeCircuit | Refused {
+    return circuitFromFacts(facts, setup, id);
+  },
   readDocument(text: string): DocumentResult {
     return readDocument(text);
   },

@@ -12,10 +12,12 @@ import {
   type ReadLog,
   readLog,
   readTrackFile,
+  readZoneTable,
   trackLog,
   writeLog,
+  type ZoneTable,
 } from '../io';
-import type { Refused, Setup } from '../model';
+import type { Refused, Setup, UnitChoice } from '../model';
 import {
   analyseLog,
   circuitFrom,
@@ -136,6 +138,11 @@ const files = {
   circuit(choice: LineChoice, id: string, name: string): FoundCircuit | Refused {
     if (!line) throw new Error(say.fileNotOpenAny);
     return circuitFrom(line, choice, id, name);
+  },
+
+  /** Braking zones from a pasted table. @param shown units where it does not say */
+  zoneTable(text: string, shown: UnitChoice): ZoneTable | Refused {
+    return readZoneTable(text, shown);
   },
 
   async openTable(file: File): Promise<OpenedTable | Refused> {

@@ -18,7 +18,10 @@ function keyOf<T extends object>(whole: T, driven: (whole: T) => unknown): strin
  */
 export function dayKey({ car, circuit, plan, parts, begun }: Setup): string {
   return [
-    keyOf(car, ({ name: _name, exposed: _exposed, driverSide: _side, ...driven }) => driven),
+    keyOf(
+      car,
+      ({ name: _name, exposed: _exposed, driverSide: _side, origins: _origins, ...driven }) => driven,
+    ),
     keyOf(circuit.layout, (layout) => layout),
     String(circuit.altitudeM),
     // Which way its straights point: the wind blows along them.
@@ -31,6 +34,8 @@ export function dayKey({ car, circuit, plan, parts, begun }: Setup): string {
         minutes: _minutes,
         compare: _compare,
         uncertain: _ranges,
+        date: _date,
+        origins: _known,
         ...day
       }) => day,
     ),

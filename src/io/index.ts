@@ -8,6 +8,7 @@ export { type StreamColumn, streamColumns } from './logs/streamColumns';
 export { writeLog } from './logs/writeLog';
 export { refuse } from './refusal';
 export type { CsvLayout } from './tables/csvLayout';
+export { readZoneTable, type TableZone, type ZoneTable } from './tables/zoneTable';
 export type { FileTrack } from './tracks/fileTrack';
 export { readTrackFile } from './tracks/trackFile';
 export { trackLog } from './tracks/trackLog';

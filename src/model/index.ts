@@ -53,6 +53,7 @@ export {
   type Shelf,
 } from './edit/library';
 export { alike, conflictText, differing, mergeProjects, type Sparse } from './edit/merge';
+export { countOrigins, originOf, valuesOf, withOrigin } from './edit/origins';
 export {
   applyWhatIf,
   changesOfWhatIf,
@@ -76,6 +77,25 @@ export {
   writeParts,
   writeProject,
 } from './file/readProject';
+export {
+  type CarAnswers,
+  carAnswersSchema,
+  FLUID_ANSWER_IDS,
+  nothingKnown,
+  PAD_ANSWER_IDS,
+} from './guided/carAnswers';
+export { carFromAnswers } from './guided/carFromAnswers';
+export { CAR_KIND_IDS, CAR_KINDS, type CarKindId, DRIVEN_IDS, TYRE_KIND_IDS } from './guided/carKinds';
+export { CHARACTER_IDS, type CircuitFacts, circuitFactsSchema } from './guided/circuitFacts';
+export {
+  COOL_PACE,
+  hotLapsIn,
+  type LapTimes,
+  OUT_PACE,
+  type PlanSentence,
+  planFromSentence,
+  planSentenceSchema,
+} from './guided/newPlan';
 export { MOVABLE_IDS, type MovableId, movable } from './parameters/movables';
 export { parameterInfo } from './parameters/parameterInfo';
 export {
@@ -116,6 +136,7 @@ export {
 } from './schema/compare';
 export { type Exposed, exposedPart, starterExposed } from './schema/exposed';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './schema/field';
+export { ORIGIN_IDS, type Origin, type Origins } from './schema/origin';
 export { type Part, type PartKind, partSchema } from './schema/part';
 export { getAt, infoAt, type Path, setAt } from './schema/paths';
 export { loadSchema, type Pedal, pistonField } from './schema/pedal';

@@ -240,6 +240,7 @@ describe('circuits', () => {
       name: 'c',
       altitudeM: 0,
       trackWidthM: 10,
+      source: 'typed',
       place: null,
       layout: { kind: 'zones', zones: [{ ...starterZone('a'), ...zone }] },
     });

@@ -27,6 +27,7 @@ export { rankedWays, waysToKeep } from './cooling/ways';
 export { analyseLog, type ListedPiece, type LogAnalysis, type MeasuredSeries } from './log/analyseLog';
 export { type Fitted, fitLap, type LapFit } from './log/fitLap';
 export { type LapsLeft, lapsLeft } from './log/lapsLeft';
+export { circuitFromFacts, type MadeCircuit } from './track/circuitFromFacts';
 export {
   circuitFrom,
   type FoundCircuit,
@@ -34,4 +35,5 @@ export {
   findLine,
   type LineChoice,
 } from './track/circuitFromTrack';
+export { lapTimes } from './track/solvedLap';
 export { pieceCount, RUNS_A_PIECE, uncertainPiece, uncertainStatistics } from './uncertain/uncertainRuns';

@@ -19,6 +19,7 @@ export function starterLine(id: string, name: string): Circuit {
     altitudeM: 0,
     trackWidthM: 12,
     place: null,
+    source: 'typed',
     layout: {
       kind: 'line',
       segments: [straight(600), bend('First bend'), straight(600), bend('Second bend')],

@@ -3,6 +3,7 @@ import type { Problem } from '../check/problem';
 import { issueProblem } from '../file/readProject';
 import { SCHEMAS, titleAt } from '../schema/paths';
 import { frameSchema, type Project } from '../schema/project';
+import { withOrigins } from './origins';
 
 export type Attempt =
   | { readonly ok: true; readonly project: Project }
@@ -22,6 +23,7 @@ export function attemptEdit(project: Project, change: (project: Project) => Proj
   let next: Project;
   try {
     next = change(project);
+    if (next !== project) next = withOrigins(project, next);
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     return { ok: false, problems: [{ path: '', message: error.message, severity: 'error' }] };

@@ -5,6 +5,7 @@
 import type { Leg } from '../../core';
 import type { Circuit } from '../schema/circuit';
 import type { Change, SetupVariant } from '../schema/compare';
+import type { Origins } from '../schema/origin';
 import type { Part } from '../schema/part';
 import type { Plan, PlanLeg } from '../schema/plan';
 import type { Project } from '../schema/project';
@@ -12,6 +13,7 @@ import type { KeptState, PlanStart } from '../schema/state';
 import type { Setup } from '../toCore/toCore';
 import { withChanges } from './changes';
 import { replaceItem } from './library';
+import { withOrigin } from './origins';
 
 export { withPrice } from '../catalogue/prices';
 export { addParts, copyItem, deleteItem, renameItem, replaceItem } from './library';
@@ -134,10 +136,13 @@ export function takeFit(project: Project, setup: Setup, fit: Fit): Project {
   const braking = setup.plan.brakingGripUsedPercent * fit.braking.factor;
   const within = (percent: number) => round(Math.min(100, Math.max(20, percent)), 1);
   const more = (percent: number) => Math.max(1, percent / 100);
+  const fitted = (origins: Origins, ...paths: string[]) =>
+    paths.reduce((known, path) => withOrigin(known, path, 'calibrated'), origins);
   const planned = changePlan(project, setup.plan.id, (plan) => ({
     ...plan,
     corneringGripUsedPercent: within(cornering),
     brakingGripUsedPercent: within(braking),
+    origins: fitted(plan.origins, 'corneringGripUsedPercent', 'brakingGripUsedPercent'),
   }));
   const car = project.cars.find(({ id }) => id === setup.car.id);
   if (!car) return planned;
@@ -149,5 +154,11 @@ export function takeFit(project: Project, setup: Setup, fit: Fit): Project {
       lateralGrip: round(car.tyres.lateralGrip * more(cornering), 3),
       longitudinalGrip: round(car.tyres.longitudinalGrip * more(braking), 3),
     },
+    origins: fitted(
+      car.origins,
+      ...(fit.power.atLimit ? [] : ['powerKw']),
+      ...(cornering > 100 ? ['tyres.lateralGrip'] : []),
+      ...(braking > 100 ? ['tyres.longitudinalGrip'] : []),
+    ),
   });
 }

@@ -276,6 +276,18 @@ function from7(project: Loose): Loose {
   };
 }
 
+/** Version 8 did not say how a value is known: whoever typed it knew. */
+function from8(project: Loose): Loose {
+  const typed = { rest: 'typed', known: {} };
+  return {
+    ...project,
+    version: 9,
+    cars: list(project.cars, (car) => ({ origins: typed, ...car })),
+    circuits: list(project.circuits, (circuit) => ({ source: 'typed', ...circuit })),
+    plans: list(project.plans, (plan) => ({ date: null, origins: typed, ...plan })),
+  };
+}
+
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {
   const second = project.version === 1 ? from1(project) : project;
@@ -285,5 +297,6 @@ export function migrate(project: Loose): Loose {
   const sixth = fifth.version === 5 ? from5(fifth) : fifth;
   const seventh = sixth.version === 6 ? from6(sixth) : sixth;
   const eighth = seventh.version === 7 ? from7(seventh) : seventh;
-  return { ...eighth, plans: list(eighth.plans, withEveryRange) };
+  const ninth = eighth.version === 8 ? from8(eighth) : eighth;
+  return { ...ninth, plans: list(ninth.plans, withEveryRange) };
 }

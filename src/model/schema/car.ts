@@ -3,6 +3,7 @@ import { axleSchema } from './axle';
 import { exposedSchema } from './exposed';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
+import { originsSchema } from './origin';
 import { loadSchema, pedalSchema } from './pedal';
 import { recoverySchema } from './recovery';
 
@@ -283,6 +284,8 @@ export const carSchema = z.strictObject({
   exposed: z.array(exposedSchema).max(20),
   front: axleSchema,
   rear: axleSchema,
+  /** How each of its values is known */
+  origins: originsSchema,
 });
 
 export type Car = z.infer<typeof carSchema>;

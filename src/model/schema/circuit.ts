@@ -191,6 +191,10 @@ export const circuitSchema = z
     }),
     /** Where its start line lies; null where it is nowhere in particular */
     place: placeSchema.nullable(),
+    source: z.enum(['typed', 'recorded', 'made-up']).meta({
+      title: 'Comes from',
+      description: 'Typed by hand, from a recording, or made up from a few facts.',
+    }),
     layout: z.discriminatedUnion('kind', [
       z.strictObject({ kind: z.literal('line'), segments: z.array(segmentSchema).min(2).max(400) }),
       z.strictObject({ kind: z.literal('zones'), zones: z.array(typedZoneSchema).min(1).max(200) }),

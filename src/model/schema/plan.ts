@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { compareSchema } from './compare';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
+import { originsSchema } from './origin';
 import { startSchema } from './state';
 import { uncertainSchema } from './uncertain';
 
@@ -200,6 +201,10 @@ export const planSchema = z.strictObject({
   }),
   compare: compareSchema,
   uncertain: uncertainSchema,
+  /** Day it is driven; null where that is not known */
+  date: z.iso.date('must be a date like 2027-05-01').nullable().meta({ title: 'Date' }),
+  /** How each of its values is known */
+  origins: originsSchema,
 });
 
 export type Plan = z.infer<typeof planSchema>;

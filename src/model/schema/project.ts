@@ -12,7 +12,7 @@ import { type KeptState, stateSchema } from './state';
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
 
-export const PROJECT_VERSION = 8;
+export const PROJECT_VERSION = 9;
 
 const priceSchema = z.strictObject({
   /** Id of a part, or a word for work and parts that are on no shelf */

@@ -186,6 +186,7 @@ export function circuitFrom(
             heightM: hasHeight ? round(line.height[0], 1) : 0,
           }
         : null,
+      source: 'recorded',
       layout: { kind: 'line', segments },
     },
     { reportInput: true },

@@ -129,6 +129,7 @@ function newItems(
           altitudeM: 0,
           trackWidthM: 12,
           place: null,
+          source: 'typed',
           layout: { kind: 'zones', zones: [starterZone('Braking zone 1')] },
         }),
     },

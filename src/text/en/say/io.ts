@@ -50,6 +50,15 @@ export const say = {
     `The file ends before its last element is closed: it looks cut off. (${why})`,
   hasPointsTimeLog: (name: string, timedCount: number) =>
     `“${name}” has ${timedCount} points with a time; a log needs at least 20. It can still be imported as a circuit.`,
+  zoneTableTooLong: (most: number) => `The table is too long: at most ${most} characters are read.`,
+  zoneTableTooMany: (rows: number, most: number) =>
+    `The table has ${rows} rows; a circuit has at most ${most} braking zones.`,
+  zoneTableEmpty: 'There are no braking zones in it: a row has at least three numbers.',
+  zoneTableColumns:
+    'Three columns of numbers are needed: speed from, speed to, and distance to the next braking zone, in this order or with headings that say so.',
+  zoneTableNoNumber: (column: string, cell: string) =>
+    cell === '' ? `“${column}” is empty` : `“${column}” is no number: “${cell}”`,
+  rowOf: (row: number) => `row ${row}`,
   gpxVersionCreatorFervent:
     '<gpx version="1.1" creator="Fervent Kettle" xmlns="http://www.topografix.com/GPX/1/1">',
 } as const;

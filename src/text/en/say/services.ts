@@ -25,5 +25,9 @@ export const say = {
     `The lap that was found is ${length} km long; a circuit has at most ${longest} km. Is it a road, or are its units wrong?`,
   lineCouldNotCut: 'The line could not be cut into straights and corners that close. Is it one whole lap?',
   lineMakesNoCircuit: (path: string, message: string) => `The line makes no circuit: its ${path} ${message}.`,
+  factsMakeNoLap: (corners: number) =>
+    `No lap with ${corners} corners and such a straight comes back to its start: look at the length, the corners and the longest straight again.`,
+  factsTakeOtherTime: (least: string, most: string) =>
+    `With this car a lap of that length takes ${least} to ${most} s, however tight its corners are made.`,
   nothingUncertainChooseLeast: 'Nothing is uncertain: choose at least one input.',
 } as const;

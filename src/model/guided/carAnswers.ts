@@ -1,0 +1,109 @@
+import { z } from 'zod';
+import { FLUIDS } from '../catalogue/fluids';
+import { carSchema } from '../schema/car';
+import { nameSchema } from '../schema/naming';
+import { rotorSchema } from '../schema/rotor';
+import { CAR_KIND_IDS, CAR_KINDS, DRIVEN_IDS, TYRE_KIND_IDS } from './carKinds';
+
+export const PAD_ANSWER_IDS = ['road', 'road-sport', 'track-day', 'endurance', 'sprint'] as const;
+export const FLUID_ANSWER_IDS = Object.keys(FLUIDS) as [keyof typeof FLUIDS, ...(keyof typeof FLUIDS)[]];
+export const REAR_IDS = ['disc', 'drum'] as const;
+
+/** What a solid disc is thick at most, and a vented one at least, mm: common practice. */
+const SOLID_MOST = 18;
+const VENTED_LEAST = 14;
+
+const { rotor, massKg, powerKw, ageMonths } = {
+  rotor: rotorSchema.shape,
+  massKg: carSchema.shape.massKg,
+  powerKw: carSchema.shape.powerKw,
+  ageMonths: carSchema.shape.fluid.shape.ageMonths,
+};
+
+/** What a driver can tell of a car; null is "don't know", and then what is typical for the kind stands. */
+export const carAnswersSchema = z
+  .strictObject({
+    name: nameSchema,
+    kind: z.enum(CAR_KIND_IDS),
+    massKg: massKg.nullable(),
+    powerKw: powerKw.nullable(),
+    driven: z.enum(DRIVEN_IDS).nullable(),
+    tyres: z.enum(TYRE_KIND_IDS).nullable(),
+    frontDiameterMm: rotor.outerDiameterMm.nullable(),
+    frontThicknessMm: rotor.thicknessMm.nullable(),
+    frontVented: z.enum(['vented', 'solid']).nullable(),
+    frontMounting: z.enum(['one-piece', 'floating']).nullable(),
+    frontCaliper: z.enum(['sliding', 'fixed']).nullable(),
+    frontPistons: z.int().min(1).max(12).nullable(),
+    rear: z.enum(REAR_IDS).nullable(),
+    rearDiameterMm: rotor.outerDiameterMm.nullable(),
+    pads: z.enum(PAD_ANSWER_IDS).nullable(),
+    fluid: z.enum(FLUID_ANSWER_IDS).nullable(),
+    fluidMonths: ageMonths.nullable(),
+  })
+  .check((ctx) => {
+    for (const { field, message } of contradictions(ctx.value))
+      ctx.issues.push({ code: 'custom', input: ctx.value[field], path: [field], message });
+  });
+export type CarAnswers = z.infer<typeof carAnswersSchema>;
+
+/** All questions answered with "don't know". */
+export const nothingKnown = (kind: CarAnswers['kind'], name: string): CarAnswers => ({
+  name,
+  kind,
+  massKg: null,
+  powerKw: null,
+  driven: null,
+  tyres: null,
+  frontDiameterMm: null,
+  frontThicknessMm: null,
+  frontVented: null,
+  frontMounting: null,
+  frontCaliper: null,
+  frontPistons: null,
+  rear: null,
+  rearDiameterMm: null,
+  pads: null,
+  fluid: null,
+  fluidMonths: null,
+});
+
+interface Contradiction {
+  readonly field: keyof CarAnswers;
+  readonly message: string;
+}
+
+/** Answers that cannot all be true of one car, each at the one to look at again. */
+function contradictions(a: CarAnswers): readonly Contradiction[] {
+  const kind = CAR_KINDS[a.kind];
+  const found: Contradiction[] = [];
+  const no = (field: keyof CarAnswers, message: string) => found.push({ field, message });
+  const thickness = a.frontThicknessMm;
+  const vented = a.frontVented;
+  if (thickness !== null && vented === 'solid' && thickness > SOLID_MOST)
+    no(
+      'frontThicknessMm',
+      `of a solid disc is ${SOLID_MOST} mm at most: look for a gap at its edge, or measure again`,
+    );
+  if (thickness !== null && vented === 'vented' && thickness < VENTED_LEAST)
+    no('frontThicknessMm', `of a vented disc is at least ${VENTED_LEAST} mm: measure over both cheeks`);
+  const caliper = a.frontCaliper ?? (kind.front.fixed ? 'fixed' : 'sliding');
+  const pistons = a.frontPistons;
+  if (pistons !== null && caliper === 'sliding' && pistons > 3)
+    no(
+      'frontPistons',
+      'of a sliding caliper sit on one side: one or two, rarely three. With more it is fixed',
+    );
+  if (pistons !== null && caliper === 'fixed' && pistons % 2 === 1)
+    no('frontPistons', 'of a fixed caliper come in pairs: count both sides');
+  const front = a.frontDiameterMm ?? kind.front.diameterMm;
+  if (front + 40 > kind.barrelMm && a.frontDiameterMm !== null && front > 1.2 * kind.front.diameterMm)
+    no('frontDiameterMm', `does not go into a wheel of this kind of car (about ${kind.barrelMm} mm inside)`);
+  if (a.rearDiameterMm !== null && a.rearDiameterMm > 1.15 * front)
+    no('rearDiameterMm', `is much more than at the front (${front} mm): are the two swapped?`);
+  if (a.rear === 'drum' && kind.race)
+    no('rear', 'are not on a car of this kind: choose another kind, or discs');
+  if (a.massKg !== null && a.powerKw !== null && a.powerKw > a.massKg)
+    no('powerKw', `is over one kilowatt for each kilogram of ${a.massKg} kg: one of the two is not right`);
+  return found;
+}

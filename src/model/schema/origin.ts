@@ -1,0 +1,32 @@
+import { z } from 'zod';
+
+/** How a value is known, from a guess to what was fitted to measurements. */
+export const ORIGIN_IDS = ['assumed', 'typed', 'measured', 'calibrated'] as const;
+export type Origin = (typeof ORIGIN_IDS)[number];
+
+const originSchema = z.enum(ORIGIN_IDS);
+
+/** Most values that an item says one by one how they are known. */
+const MOST = 400;
+
+/** How an item's values are known: those that are listed by their dotted path, and all others. */
+export const originsSchema = z
+  .strictObject({
+    rest: originSchema.meta({ title: 'Values that are not listed are' }),
+    known: z.record(z.string().min(1).max(120), originSchema).meta({ title: 'Values by path' }),
+  })
+  .check((ctx) => {
+    if (Object.keys(ctx.value.known).length <= MOST) return;
+    ctx.issues.push({
+      code: 'custom',
+      input: ctx.value.known,
+      path: ['known'],
+      message: `must list at most ${MOST} values`,
+    });
+  });
+export type Origins = z.infer<typeof originsSchema>;
+
+/** Nothing of it has been looked at. */
+export const ALL_ASSUMED: Origins = { rest: 'assumed', known: {} };
+/** Everything of it was told. */
+export const ALL_TYPED: Origins = { rest: 'typed', known: {} };
