@@ -42,7 +42,7 @@ const isSentence = (text) =>
   /[a-z]{2,} [a-z]/.test(text) && (words(text) > 6 || (words(text) > 2 && /[.?!](\s|$)/.test(text)));
 /** Lists whose entry is one thing with its words: the published schema, the shelf, the parameters, the limits. */
 const ENTRIES =
-  /^src\/(text\/|model\/(schema|catalogue|parameters)\/|core\/(study\/parameters|run\/limits)\.ts)/;
+  /^src\/(text\/|model\/(schema|catalogue|parameters|guided)\/|core\/(study\/parameters|run\/limits)\.ts)/;
 /** Core throws errors that name the argument and the need; who asked words them for the reader. */
 const isFault = (node) => node.type === 'NewExpression' && /Error$/.test(node.callee.value ?? '');
 /** What is drawn or styled, not read. */

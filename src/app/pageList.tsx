@@ -59,6 +59,10 @@ export const PAGES: readonly Page[] = [
     shown: { to: '/log', name: 'Log', icon: FileClock },
   },
   {
+    path: '/new/:step?',
+    lazy: async () => ({ Component: (await import('./pages/start/StartPage')).StartPage }),
+  },
+  {
     path: '/library',
     lazy: async () => ({ Component: (await import('./pages/library/LibraryPage')).LibraryPage }),
     shown: { to: '/library', name: 'Library', icon: LibraryBig },

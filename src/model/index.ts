@@ -28,8 +28,10 @@ export {
 } from './edit/changes';
 export { circuitClosing, closeCircuit } from './edit/closeCircuit';
 export {
+  addCar,
   addCircuit,
   addPart,
+  addPlan,
   addVariant,
   assignToPlan,
   fitChanges,
@@ -85,7 +87,8 @@ export {
   PAD_ANSWER_IDS,
 } from './guided/carAnswers';
 export { carFromAnswers } from './guided/carFromAnswers';
-export { CAR_KIND_IDS, CAR_KINDS, type CarKindId, DRIVEN_IDS, TYRE_KIND_IDS } from './guided/carKinds';
+export { CAR_KIND_IDS, type CarKind, type CarKindId, DRIVEN_IDS, TYRE_KIND_IDS } from './guided/carKind';
+export { CAR_KINDS } from './guided/carKinds';
 export { CHARACTER_IDS, type CircuitFacts, circuitFactsSchema } from './guided/circuitFacts';
 export {
   COOL_PACE,
@@ -96,6 +99,7 @@ export {
   planFromSentence,
   planSentenceSchema,
 } from './guided/newPlan';
+export { inG, meanDeceleration, tyreDeceleration, zoneFromTyped } from './guided/zonesTyped';
 export { MOVABLE_IDS, type MovableId, movable } from './parameters/movables';
 export { parameterInfo } from './parameters/parameterInfo';
 export {

@@ -72,6 +72,16 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
       (p) =>
         edits.assignToPlan(p, car ? 'carId' : 'circuitId', car ? at(p.cars, s).id : at(p.circuits, s).id),
   ),
+  addCar: fc.tuple(text, share).map(
+    ([name, s]) =>
+      (p) =>
+        edits.addCar(p, { ...at(p.cars, s), id: newId(), name }),
+  ),
+  addPlan: fc.tuple(text, share).map(
+    ([name, s]) =>
+      (p) =>
+        edits.addPlan(p, { ...at(p.plans, s), id: newId(), name }),
+  ),
   addCircuit: text.map((name) => (p) => edits.addCircuit(p, starterLine(newId(), name))),
   addPart: fc.tuple(part, text).map(
     ([of, name]) =>

@@ -3,6 +3,7 @@
  * `attemptEdit` does, for all of them alike.
  */
 import type { Leg } from '../../core';
+import type { Car } from '../schema/car';
 import type { Circuit } from '../schema/circuit';
 import type { Change, SetupVariant } from '../schema/compare';
 import type { Origins } from '../schema/origin';
@@ -59,6 +60,15 @@ export const setStart = (project: Project, planId: string, start: PlanStart): Pr
 export const addCircuit = (project: Project, circuit: Circuit): Project => ({
   ...project,
   circuits: [...project.circuits, circuit],
+});
+
+export const addCar = (project: Project, car: Car): Project => ({ ...project, cars: [...project.cars, car] });
+
+/** Adds a plan and puts it on the workbench. */
+export const addPlan = (project: Project, plan: Plan): Project => ({
+  ...project,
+  plans: [...project.plans, plan],
+  selectedPlanId: plan.id,
 });
 
 export const addPart = (project: Project, part: Part): Project => ({

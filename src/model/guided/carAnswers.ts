@@ -1,9 +1,11 @@
 import { z } from 'zod';
+import { say } from '../../text/en/say/model';
 import { FLUIDS } from '../catalogue/fluids';
 import { carSchema } from '../schema/car';
 import { nameSchema } from '../schema/naming';
 import { rotorSchema } from '../schema/rotor';
-import { CAR_KIND_IDS, CAR_KINDS, DRIVEN_IDS, TYRE_KIND_IDS } from './carKinds';
+import { CAR_KIND_IDS, DRIVEN_IDS, TYRE_KIND_IDS } from './carKind';
+import { CAR_KINDS } from './carKinds';
 
 export const PAD_ANSWER_IDS = ['road', 'road-sport', 'track-day', 'endurance', 'sprint'] as const;
 export const FLUID_ANSWER_IDS = Object.keys(FLUIDS) as [keyof typeof FLUIDS, ...(keyof typeof FLUIDS)[]];
@@ -81,29 +83,21 @@ function contradictions(a: CarAnswers): readonly Contradiction[] {
   const thickness = a.frontThicknessMm;
   const vented = a.frontVented;
   if (thickness !== null && vented === 'solid' && thickness > SOLID_MOST)
-    no(
-      'frontThicknessMm',
-      `of a solid disc is ${SOLID_MOST} mm at most: look for a gap at its edge, or measure again`,
-    );
+    no('frontThicknessMm', say.solidTooThick(thickness, SOLID_MOST));
   if (thickness !== null && vented === 'vented' && thickness < VENTED_LEAST)
-    no('frontThicknessMm', `of a vented disc is at least ${VENTED_LEAST} mm: measure over both cheeks`);
+    no('frontThicknessMm', say.ventedTooThin(thickness, VENTED_LEAST));
   const caliper = a.frontCaliper ?? (kind.front.fixed ? 'fixed' : 'sliding');
   const pistons = a.frontPistons;
   if (pistons !== null && caliper === 'sliding' && pistons > 3)
-    no(
-      'frontPistons',
-      'of a sliding caliper sit on one side: one or two, rarely three. With more it is fixed',
-    );
-  if (pistons !== null && caliper === 'fixed' && pistons % 2 === 1)
-    no('frontPistons', 'of a fixed caliper come in pairs: count both sides');
+    no('frontPistons', say.slidingHasFew(pistons));
+  if (pistons !== null && caliper === 'fixed' && pistons % 2 === 1) no('frontPistons', say.fixedHasPairs);
   const front = a.frontDiameterMm ?? kind.front.diameterMm;
   if (front + 40 > kind.barrelMm && a.frontDiameterMm !== null && front > 1.2 * kind.front.diameterMm)
-    no('frontDiameterMm', `does not go into a wheel of this kind of car (about ${kind.barrelMm} mm inside)`);
+    no('frontDiameterMm', say.rotorOutsideWheel(kind.barrelMm));
   if (a.rearDiameterMm !== null && a.rearDiameterMm > 1.15 * front)
-    no('rearDiameterMm', `is much more than at the front (${front} mm): are the two swapped?`);
-  if (a.rear === 'drum' && kind.race)
-    no('rear', 'are not on a car of this kind: choose another kind, or discs');
+    no('rearDiameterMm', say.rearOverFront(front));
+  if (a.rear === 'drum' && kind.race) no('rear', say.noDrumsOnRacer);
   if (a.massKg !== null && a.powerKw !== null && a.powerKw > a.massKg)
-    no('powerKw', `is over one kilowatt for each kilogram of ${a.massKg} kg: one of the two is not right`);
+    no('powerKw', say.powerOverMass(a.massKg));
   return found;
 }

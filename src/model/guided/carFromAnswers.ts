@@ -4,7 +4,8 @@ import type { Car } from '../schema/car';
 import type { Origins } from '../schema/origin';
 import { frontSharePercent, withFrontShare } from '../toCore/chain';
 import type { CarAnswers } from './carAnswers';
-import { CAR_KINDS, type CarKind, type DrivenId, type KindAxle, TYRE_KINDS } from './carKinds';
+import { type CarKind, type DrivenId, type KindAxle, TYRE_KINDS } from './carKind';
+import { CAR_KINDS } from './carKinds';
 
 /** Weight on the driven axle while the car accelerates moderately: a tenth of it moves back (common practice). */
 const drivenShare = (driven: DrivenId, frontWeight: number) =>

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { say } from '../../text/en/say/model';
 import { fromSi } from '../quantity/units';
 import { numberField } from '../schema/field';
 import { nameSchema } from '../schema/naming';
@@ -60,28 +61,13 @@ export const circuitFactsSchema = z
     const no = (field: string, message: string) =>
       ctx.issues.push({ code: 'custom', input: ctx.value, path: [field], message });
     const mean = fromSi(lengthM / lapTimeS, 'speed');
-    if (mean > FASTEST_MEAN || mean < SLOWEST_MEAN) {
-      no(
-        'lapTimeS',
-        `over that length is ${mean.toFixed(0)} km/h on average: nothing between ${SLOWEST_MEAN} and ${FASTEST_MEAN}`,
-      );
-    }
-    if (lengthM < LEAST_PER_CORNER * corners) {
-      no(
-        'corners',
-        `leave ${(lengthM / corners).toFixed(0)} m for each of them: at least ${LEAST_PER_CORNER} m`,
-      );
-    }
-    if (longestStraightM > 0.6 * lengthM) {
-      no(
-        'longestStraightM',
-        `must be under six tenths of the lap (${(0.6 * lengthM).toFixed(0)} m): it has to come back`,
-      );
-    } else if (longestStraightM * corners < 0.55 * lengthM) {
-      no(
-        'longestStraightM',
-        `is too short: with ${corners} corners and no straight longer, a lap is about ${(longestStraightM * corners * 1.8).toFixed(0)} m at most`,
-      );
-    }
+    if (mean > FASTEST_MEAN || mean < SLOWEST_MEAN)
+      no('lapTimeS', say.meanSpeedOdd(mean.toFixed(0), SLOWEST_MEAN, FASTEST_MEAN));
+    if (lengthM < LEAST_PER_CORNER * corners)
+      no('corners', say.cornersTooClose((lengthM / corners).toFixed(0), LEAST_PER_CORNER));
+    if (longestStraightM > 0.6 * lengthM)
+      no('longestStraightM', say.straightTooLong((0.6 * lengthM).toFixed(0)));
+    else if (longestStraightM * corners < 0.55 * lengthM)
+      no('longestStraightM', say.straightTooShort(corners, (1.8 * longestStraightM * corners).toFixed(0)));
   });
 export type CircuitFacts = z.infer<typeof circuitFactsSchema>;

@@ -12,7 +12,8 @@ import { frontSharePercent, wheelFit } from '../toCore/chain';
 import { dayInput, setupOf } from '../toCore/toCore';
 import { type CarAnswers, carAnswersSchema, nothingKnown, PAD_ANSWER_IDS } from './carAnswers';
 import { carFromAnswers } from './carFromAnswers';
-import { CAR_KIND_IDS, CAR_KINDS, DRIVEN_IDS, TYRE_KIND_IDS } from './carKinds';
+import { CAR_KIND_IDS, DRIVEN_IDS, TYRE_KIND_IDS } from './carKind';
+import { CAR_KINDS } from './carKinds';
 import { hotLapsIn, planFromSentence } from './newPlan';
 
 const sentence = {

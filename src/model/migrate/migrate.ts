@@ -288,15 +288,11 @@ function from8(project: Loose): Loose {
   };
 }
 
+/** Each makes the version after its own. */
+const STEPS = [from1, from2, from3, from4, from5, from6, from7, from8];
+
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {
-  const second = project.version === 1 ? from1(project) : project;
-  const third = second.version === 2 ? from2(second) : second;
-  const fourth = third.version === 3 ? from3(third) : third;
-  const fifth = fourth.version === 4 ? from4(fourth) : fourth;
-  const sixth = fifth.version === 5 ? from5(fifth) : fifth;
-  const seventh = sixth.version === 6 ? from6(sixth) : sixth;
-  const eighth = seventh.version === 7 ? from7(seventh) : seventh;
-  const ninth = eighth.version === 8 ? from8(eighth) : eighth;
-  return { ...ninth, plans: list(ninth.plans, withEveryRange) };
+  const now = STEPS.reduce((before, step, i) => (before.version === i + 1 ? step(before) : before), project);
+  return { ...now, plans: list(now.plans, withEveryRange) };
 }

@@ -26,7 +26,3 @@ export const originsSchema = z
   });
 export type Origins = z.infer<typeof originsSchema>;
 
-/** Nothing of it has been looked at. */
-export const ALL_ASSUMED: Origins = { rest: 'assumed', known: {} };
-/** Everything of it was told. */
-export const ALL_TYPED: Origins = { rest: 'typed', known: {} };

@@ -32,4 +32,26 @@ export const say = {
   projectVersionProgramReads: (version: number, newest: number) =>
     `The project is of version ${version}; this program reads up to version ${newest}. A newer program is needed.`,
   projectHasNoComplete: (planId: string) => `The project has no complete plan "${planId}".`,
+  solidTooThick: (mm: number, most: number) =>
+    `A solid disc is ${most} mm thick at most, not ${mm}: look for a gap at its edge, or measure again.`,
+  ventedTooThin: (mm: number, least: number) =>
+    `A vented disc is at least ${least} mm thick, not ${mm}: measure over both cheeks.`,
+  slidingHasFew: (pistons: number) =>
+    `A sliding caliper has one or two pistons, rarely three, not ${pistons}: with more it is a fixed one.`,
+  fixedHasPairs: 'The pistons of a fixed caliper come in pairs: count both sides.',
+  rotorOutsideWheel: (barrel: number) =>
+    `That does not go into a wheel of this kind of car, which is about ${barrel} mm inside.`,
+  rearOverFront: (front: number) =>
+    `That is much more than at the front (${front} mm): are the two swapped? There are no drums in front of discs.`,
+  noDrumsOnRacer: 'This kind of car has discs at the rear: choose another kind, or discs.',
+  powerOverMass: (mass: number) =>
+    `That is over one kilowatt for each kilogram of ${mass} kg: one of the two is not right.`,
+  meanSpeedOdd: (mean: string, least: number, most: number) =>
+    `Over that length this is ${mean} km/h on average; between ${least} and ${most} is believed.`,
+  cornersTooClose: (each: string, least: number) =>
+    `That leaves ${each} m for each corner; at least ${least} m are needed.`,
+  straightTooLong: (most: string) =>
+    `It has to be under six tenths of the lap (${most} m): the lap has to come back.`,
+  straightTooShort: (corners: number, most: string) =>
+    `With ${corners} corners and no straight longer than that, a lap is about ${most} m at most.`,
 } as const;

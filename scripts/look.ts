@@ -1,0 +1,37 @@
+import { withApplication } from './browser';
+const [,, ...which] = process.argv;
+await withApplication(4555, async (browser, address) => {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  page.on('pageerror', (e) => console.log('ERR', e.message));
+  page.on('console', (m) => m.type() === 'error' && console.log('CON', m.text()));
+  await page.goto(`${address}/new/car`);
+  await page.getByRole('heading', { name: 'Enter my car' }).waitFor();
+  await page.screenshot({ path: '/tmp/s1.png' });
+  await page.getByLabel('Mass with the driver', { exact: false }).first().fill('1390');
+  await page.getByLabel('Thickness').fill('32');
+  await page.getByRole('radio', { name: 'Solid' }).click();
+  await page.getByRole('button', { name: 'Next: the circuit' }).click();
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: '/tmp/s2.png', fullPage: true });
+  await page.getByRole('radio', { name: 'Vented' }).click();
+  await page.getByRole('button', { name: 'Next: the circuit' }).click();
+  await page.getByRole('heading', { name: 'Where it is driven' }).waitFor();
+  await page.getByLabel('From of braking zone 1').focus();
+  await page.evaluate(() => {
+    const text = 'Corner\tfrom km/h\tto km/h\tbraking distance\tto next m\nHairpin\t178\t62\t95\t310\n\nEsses\t150\t98\t\t240\nname only\t\t\t\t\nBridge\t160\t60\t20\t420\n';
+    const data = new DataTransfer(); data.setData('text/plain', text);
+    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  await page.getByText('were read').waitFor();
+  await page.screenshot({ path: '/tmp/s3.png' });
+  await page.getByRole('button', { name: 'Next: the day' }).click();
+  await page.getByRole('heading', { name: 'What is driven' }).waitFor();
+  await page.getByRole('button', { name: /Date/ }).click();
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: '/tmp/s4.png' });
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'To the verdict' }).click();
+  await page.getByTestId('verdict').waitFor();
+  await page.waitForTimeout(2500);
+  await page.screenshot({ path: '/tmp/s5.png' });
+});
