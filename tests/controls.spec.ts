@@ -83,7 +83,7 @@ test('edits over all pages are undone one by one, back to the very start', async
   };
   await edit('Car', 'Mass', '1175');
   await edit('Circuit', 'Radius of Hammer', '44');
-  await edit('Plan', 'Laps: hot laps, leg 2', '9');
+  await edit('Plan and decide', 'Laps: hot laps, leg 2', '9');
   await page.getByRole('link', { name: 'Library' }).click();
   await page.getByLabel('Circuits').getByRole('button', { name: 'Copy Anvil Park' }).click();
   await expect.poll(() => stored(page)).toContain('Anvil Park (copy)');
@@ -103,7 +103,7 @@ test('two pages of one browser do not overwrite each other', async ({ page, cont
   await open(page);
   const other = await context.newPage();
   await open(other);
-  await other.getByRole('link', { name: 'Plan', exact: true }).click();
+  await other.getByRole('link', { name: 'Plan and decide', exact: true }).click();
   await page.getByRole('link', { name: 'Car', exact: true }).click();
   await page.getByRole('textbox', { name: 'Mass', exact: true }).fill('1190');
   await expect.poll(() => stored(other)).toContain('"massKg": 1190');

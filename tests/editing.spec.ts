@@ -114,16 +114,10 @@ test('the library creates, copies, renames and deletes, with undo, and keeps wha
   await expect(cars.getByRole('textbox')).toHaveCount(3);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(cars.getByRole('textbox')).toHaveCount(4);
-  await page.getByRole('button', { name: 'New plan' }).click();
-  await expect(page.getByRole('heading', { name: 'New plan' })).toBeVisible();
+  await page.getByRole('link', { name: 'New plan' }).click();
   await choose(page.getByRole('combobox', { name: 'Car' }), { label: 'Skarn P9 prototype' });
-  await page.getByRole('link', { name: 'Library' }).click();
-  await page
-    .getByLabel('Plans')
-    .getByRole('listitem')
-    .filter({ hasText: 'Skarn P9 prototype at Anvil Park' })
-    .getByRole('button', { name: 'Use this plan' })
-    .click();
+  await page.getByRole('button', { name: 'To the verdict' }).click();
+  await expect(verdict(page)).toBeVisible();
   await settled(page);
   await expect(page.getByText('Skarn P9 prototype').first()).toBeVisible();
   await expect.poll(() => stored(page)).toContain('Tarn with a very long name');

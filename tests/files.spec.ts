@@ -80,7 +80,7 @@ test('storage that is full is said, the work stays on the page, and saving goes 
       IDBObjectStore.prototype.put = put;
     };
   });
-  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('link', { name: 'Plan and decide', exact: true }).click();
   await page.getByRole('textbox', { name: /^Laps: hot laps/ }).fill('7');
   await expect(
     page.getByRole('alert').filter({ hasText: 'Not saved: the browser’s storage for this page is full' }),

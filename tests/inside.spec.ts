@@ -136,7 +136,7 @@ test('the outlook says how many laps, how many to cool down, how long in the pad
 
 test('a day of sessions is put together, driven as a whole, and kept', async ({ page }) => {
   await open(page);
-  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('link', { name: 'Plan and decide', exact: true }).click();
   await page.getByRole('button', { name: 'Add a session' }).click();
   const second = page.getByRole('region', { name: 'Session 2' });
   await second.getByRole('textbox', { name: 'Name of the session' }).fill('After lunch');
@@ -201,7 +201,7 @@ test('inner and outer side that differ are shown, and judged by the hotter one w
   const margins = page.getByRole('region', { name: 'Margins' });
   await expect(margins).toContainText(temperatureText(hottest, METRIC));
 
-  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('link', { name: 'Plan and decide', exact: true }).click();
   await page.getByRole('textbox', { name: 'Grip of the track' }).fill('60');
   await page.keyboard.press('Enter');
   await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'Workbench' }).click();

@@ -15,7 +15,7 @@ test('the main job by keyboard alone: from a plan to a change that holds, kept, 
   await page.getByRole('button', { name: 'Keep as saved' }).focus();
   await page.keyboard.press('Enter');
   await settled(page);
-  await page.getByRole('link', { name: 'Plan', exact: true }).focus();
+  await page.getByRole('link', { name: 'Plan and decide', exact: true }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('textbox', { name: /^Laps: hot laps/ })).toHaveValue('2');
 });

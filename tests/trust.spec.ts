@@ -93,6 +93,7 @@ test('a second circuit file is read after the tab was left, and failures follow 
   await choose(1);
   await expect(name).toHaveValue('Nettle Glen');
 
+  await page.getByRole('link', { name: 'Car', exact: true }).click();
   await page.getByRole('link', { name: 'Garage', exact: true }).click();
   await page.getByRole('link', { name: 'If something fails' }).click();
   const distances = async () => (await page.getByRole('table').textContent()) ?? '';
@@ -103,6 +104,7 @@ test('a second circuit file is read after the tab was left, and failures follow 
     .getByRole('textbox', { name: /^Height/ })
     .first()
     .fill('4000');
+  await page.getByRole('link', { name: 'Car', exact: true }).click();
   await page.getByRole('link', { name: 'Garage', exact: true }).click();
   await page.getByRole('link', { name: 'If something fails' }).click();
   await expect.poll(distances).toMatch(/All in order/);
@@ -124,6 +126,7 @@ test('a page whose piece of the program is gone has a page of ours, with the way
   await expect(verdict(page)).toBeVisible();
   await page.unroute('**/assets/*Page-*.js');
   await page.route('**/assets/*Tab-*.js', (route) => route.abort());
+  await page.getByRole('link', { name: 'Car', exact: true }).click();
   await page.getByRole('link', { name: 'Garage', exact: true }).click();
   await page.getByRole('link', { name: 'If something fails' }).click();
   await expect(error.getByRole('button', { name: 'Reload' })).toBeVisible();
@@ -171,8 +174,8 @@ test('the focus never falls to the body: refusal, new car, add a change', async 
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Add a change' }).first()).toBeFocused();
   await visit(page, '/library');
-  await page.getByRole('button', { name: 'New car' }).click();
-  await expect(page).toHaveURL(/\/car\//);
+  await page.getByRole('link', { name: 'New car' }).click();
+  await expect(page).toHaveURL(/\/new\/car/);
   await expect(page.locator('#page')).toBeFocused();
 });
 

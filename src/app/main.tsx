@@ -4,7 +4,7 @@ import { createRoot, type Root } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { demoProject } from '../../demo/project';
 import { browserJournal, browserStore, type Found, openProject, readJournals } from '../storage';
-import { PAGES } from './pageList';
+import { PAGE_GROUPS, PAGES } from './pageList';
 import { download } from './shell/files';
 import { NotFound } from './shell/PageError';
 import { RouteError } from './shell/RouteError';
@@ -58,12 +58,12 @@ async function start(root: HTMLElement): Promise<void> {
   document.querySelector('title')?.remove();
   const router = createBrowserRouter([
     {
-      element: <Shell pages={PAGES.flatMap(({ shown }) => shown ?? [])} />,
+      element: <Shell groups={PAGE_GROUPS} />,
       hydrateFallbackElement: <div />,
       children: [
         {
           errorElement: <RouteError />,
-          children: [...PAGES.map(({ shown, ...route }) => route), { path: '*', element: <NotFound /> }],
+          children: [...PAGES, { path: '*', element: <NotFound /> }],
         },
       ],
     },

@@ -1,43 +1,58 @@
-import {
-  Activity,
-  CarFront,
-  ClipboardList,
-  FileClock,
-  LibraryBig,
-  Route,
-  Scale,
-  ScanLine,
-  Wrench,
-} from 'lucide-react';
+import { Activity, CarFront, FileClock, Route, Scale } from 'lucide-react';
 import type { RouteObject } from 'react-router';
 import { WorkbenchPage } from './pages/workbench/WorkbenchPage';
-import type { NamedPage } from './shell/Shell';
+import type { PageGroup } from './shell/PageNav';
 
-/** A page: its route, and, where it stands in the navigation, its name and sign there. */
-type Page = Pick<RouteObject, 'element' | 'lazy'> & { readonly path: string; readonly shown?: NamedPage };
+type Page = Pick<RouteObject, 'element' | 'lazy'> & { readonly path: string };
 
-/** Every page, in the order of the navigation; all but the first one are loaded when they are gone to. */
+/** The navigation, in the order of the work. What prepares a car and what keeps its log will stand between and after. */
+export const PAGE_GROUPS: readonly PageGroup[] = [
+  {
+    name: 'Workbench',
+    icon: Activity,
+    pages: [
+      { to: '/', name: 'Verdict' },
+      { to: '/inside', name: 'Inside' },
+    ],
+  },
+  {
+    name: 'Car',
+    icon: CarFront,
+    pages: [
+      { to: '/car', name: 'Values' },
+      { to: '/garage', name: 'Garage' },
+    ],
+  },
+  { name: 'Circuit', icon: Route, pages: [{ to: '/circuit', name: 'Circuit', also: '/circuits' }] },
+  {
+    name: 'Plan and decide',
+    icon: Scale,
+    pages: [
+      { to: '/plan', name: 'Plan' },
+      { to: '/decide', name: 'Decide' },
+    ],
+  },
+  { name: 'Track', icon: FileClock, pages: [{ to: '/log', name: 'Log' }] },
+];
+
+/** Every page; all but the first one are loaded when they are gone to. */
 export const PAGES: readonly Page[] = [
-  { path: '/', element: <WorkbenchPage />, shown: { to: '/', name: 'Workbench', icon: Activity } },
+  { path: '/', element: <WorkbenchPage /> },
   {
     path: '/inside',
     lazy: async () => ({ Component: (await import('./pages/inside/InsidePage')).InsidePage }),
-    shown: { to: '/inside', name: 'Inside', icon: ScanLine },
   },
   {
     path: '/garage/:tab?',
     lazy: async () => ({ Component: (await import('./pages/garage/GaragePage')).GaragePage }),
-    shown: { to: '/garage', name: 'Garage', icon: Wrench },
   },
   {
     path: '/car/:id?',
     lazy: async () => ({ Component: (await import('./pages/editors/CarPage')).CarPage }),
-    shown: { to: '/car', name: 'Car', icon: CarFront },
   },
   {
     path: '/circuit/:id?',
     lazy: async () => ({ Component: (await import('./pages/editors/CircuitPage')).CircuitPage }),
-    shown: { to: '/circuit', name: 'Circuit', icon: Route },
   },
   {
     path: '/circuits/:tab?',
@@ -46,17 +61,14 @@ export const PAGES: readonly Page[] = [
   {
     path: '/plan/:id?',
     lazy: async () => ({ Component: (await import('./pages/editors/PlanPage')).PlanPage }),
-    shown: { to: '/plan', name: 'Plan', icon: ClipboardList },
   },
   {
     path: '/decide/:tab?',
     lazy: async () => ({ Component: (await import('./pages/decide/DecidePage')).DecidePage }),
-    shown: { to: '/decide', name: 'Decide', icon: Scale },
   },
   {
     path: '/log/:tab?',
     lazy: async () => ({ Component: (await import('./pages/log/LogPage')).LogPage }),
-    shown: { to: '/log', name: 'Log', icon: FileClock },
   },
   {
     path: '/new/:step?',
@@ -65,6 +77,5 @@ export const PAGES: readonly Page[] = [
   {
     path: '/library',
     lazy: async () => ({ Component: (await import('./pages/library/LibraryPage')).LibraryPage }),
-    shown: { to: '/library', name: 'Library', icon: LibraryBig },
   },
 ];

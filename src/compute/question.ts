@@ -67,6 +67,14 @@ export const QUESTION = {
     setup.plan.minutes,
     session,
   ],
+  findOut: (setup: Setup) => [
+    'find out',
+    dayKey(setup),
+    keyOf(setup.car.origins, (origins) => origins),
+    keyOf(setup.plan.origins, (origins) => origins),
+  ],
+  /** @param prices of what the steps are made of @param budget most that may be spent */
+  first: (setup: Setup, prices: unknown, budget: number) => ['first', dayKey(setup), prices, budget],
   /** @param wanted what the ladder climbs to */
   ladder: (setup: Setup, wanted: unknown) => ['ladder', dayKey(setup), wanted],
   /** @param prices of what the ways are made of */

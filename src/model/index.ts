@@ -14,6 +14,7 @@ export {
 } from './catalogue/prices';
 export { SHIMS } from './catalogue/shims';
 export { STARTER_DRUM, starterLine, starterZone } from './catalogue/starters';
+export { TYRE_KIND_IDS, TYRE_KINDS, type TyreKindId } from './catalogue/tyres';
 export { type Problem, pathText } from './check/problem';
 export { circuitProblems, projectProblems } from './check/problems';
 export { attemptEdit, refusalText } from './edit/attempt';
@@ -55,7 +56,7 @@ export {
   type Shelf,
 } from './edit/library';
 export { alike, conflictText, differing, mergeProjects, type Sparse } from './edit/merge';
-export { countOrigins, originOf, valuesOf, withOrigin } from './edit/origins';
+export { countOrigins, originOf, withOrigin } from './edit/origins';
 export {
   applyWhatIf,
   changesOfWhatIf,
@@ -83,13 +84,13 @@ export {
   type CarAnswers,
   carAnswersSchema,
   FLUID_ANSWER_IDS,
-  nothingKnown,
   PAD_ANSWER_IDS,
 } from './guided/carAnswers';
 export { carFromAnswers } from './guided/carFromAnswers';
-export { CAR_KIND_IDS, type CarKind, type CarKindId, DRIVEN_IDS, TYRE_KIND_IDS } from './guided/carKind';
+export { CAR_KIND_IDS, type CarKind, type CarKindId, DRIVEN_IDS } from './guided/carKind';
 export { CAR_KINDS } from './guided/carKinds';
 export { CHARACTER_IDS, type CircuitFacts, circuitFactsSchema } from './guided/circuitFacts';
+export { type Doubt, doubtsOf } from './guided/doubts';
 export {
   COOL_PACE,
   hotLapsIn,
@@ -140,9 +141,9 @@ export {
 } from './schema/compare';
 export { type Exposed, exposedPart, starterExposed } from './schema/exposed';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './schema/field';
-export { ORIGIN_IDS, type Origin, type Origins } from './schema/origin';
+export { ORIGIN_IDS, type Origin } from './schema/origin';
 export { type Part, type PartKind, partSchema } from './schema/part';
-export { getAt, infoAt, type Path, setAt } from './schema/paths';
+export { getAt, infoAt, labelAt, type Path, setAt } from './schema/paths';
 export { loadSchema, type Pedal, pistonField } from './schema/pedal';
 export {
   lapLegSchema,

@@ -24,6 +24,17 @@ export {
 } from './cooling/exposedReport';
 export { isGood, type NoWay, type Way, type WayKind } from './cooling/way';
 export { rankedWays, waysToKeep } from './cooling/ways';
+export { rankedWorth, type Worth, widthOf, worthOf } from './first/findOut';
+export {
+  changesOf,
+  chooseStep,
+  type Failing,
+  type FirstStep,
+  failsFirst,
+  mending,
+  type Tried,
+} from './first/firstSteps';
+export { fluidRenewal } from './first/fluidRenewal';
 export { analyseLog, type ListedPiece, type LogAnalysis, type MeasuredSeries } from './log/analyseLog';
 export { type Fitted, fitLap, type LapFit } from './log/fitLap';
 export { type LapsLeft, lapsLeft } from './log/lapsLeft';

@@ -27,6 +27,7 @@ import { useProject } from '../state/context';
 import { useUnits } from '../state/preferences';
 import type { Editing } from '../state/useItem';
 import { SelectField } from '../ui/SelectField';
+import { OriginMark } from './OriginMark';
 import { Field, Section } from './Section';
 
 type Axle = 'front' | 'rear';
@@ -55,6 +56,12 @@ const title = (axle: Axle) => (axle === 'front' ? 'Front' : 'Rear');
 const fieldsOf =
   ({ editing, axle }: AxleProps) =>
   (...path: string[]) => <Field key={path.join('.')} shelf="cars" editing={editing} path={[axle, ...path]} />;
+
+/** How a choice of the axle is known, and its address. */
+const told = (editing: Editing<'cars'>, axle: Axle, path: string) => ({
+  place: `${axle}.${path}`,
+  mark: <OriginMark shelf="cars" editing={editing} path={[axle, ...path.split('.')]} />,
+});
 
 /** Disc or drum. */
 export function BrakeKind({ editing, axle }: AxleProps) {
@@ -95,6 +102,7 @@ function RotorSection({ editing, axle }: AxleProps) {
       <BrakeKind editing={editing} axle={axle} />
       <SelectField
         label="Material"
+        {...told(editing, axle, 'rotor.material')}
         value={rotor.material}
         options={materials}
         onChange={set('material', 'material')}
@@ -102,6 +110,7 @@ function RotorSection({ editing, axle }: AxleProps) {
       />
       <SelectField
         label="Mounting"
+        {...told(editing, axle, 'rotor.mounting')}
         value={rotor.mounting}
         options={names(MOUNTINGS)}
         onChange={set('mounting', 'mounting')}
@@ -111,6 +120,7 @@ function RotorSection({ editing, axle }: AxleProps) {
       {rotor.vaneGapMm > 0 && (
         <SelectField
           label="Vanes are"
+          {...told(editing, axle, 'rotor.vaneType')}
           value={rotor.vaneType}
           options={names(VANES)}
           onChange={set('vaneType', 'vanes')}
@@ -121,6 +131,7 @@ function RotorSection({ editing, axle }: AxleProps) {
       {rotor.vaneGapMm > 0 && field('rotor', 'vaneThicknessMm')}
       <SelectField
         label="Surface"
+        {...told(editing, axle, 'rotor.surface')}
         value={rotor.surface}
         options={names(SURFACES)}
         onChange={set('surface', 'surface')}
@@ -146,6 +157,7 @@ function DrumSection({ editing, axle }: AxleProps) {
       <BrakeKind editing={editing} axle={axle} />
       <SelectField
         label="Material"
+        {...told(editing, axle, 'drum.material')}
         value={drum.material}
         options={materials}
         onChange={(value) => editing.set([axle, 'drum', 'material'], value, `${title(axle)} drum material`)}
@@ -169,6 +181,7 @@ function PadSection({ editing, axle }: AxleProps) {
     <Section title={`${title(axle)} ${brakes.drum ? 'linings and wheel cylinders' : 'pads and calipers'}`}>
       <SelectField
         label={brakes.drum ? 'Lining' : 'Pad'}
+        {...told(editing, axle, 'pad')}
         value={brakes.pad}
         options={choices('pad', parts)}
         onChange={set(['pad'], 'pad')}
@@ -189,6 +202,7 @@ function PadSection({ editing, axle }: AxleProps) {
       {!brakes.drum && field('plateThicknessMm')}
       <SelectField
         label="Kind of pad backing plate"
+        {...told(editing, axle, 'plateKind')}
         value={brakes.plateKind}
         options={names(PLATES)}
         onChange={set(['plateKind'], 'pad backing plate')}
@@ -196,6 +210,7 @@ function PadSection({ editing, axle }: AxleProps) {
       />
       <SelectField
         label="Shim or cap"
+        {...told(editing, axle, 'shim')}
         value={brakes.shim}
         options={names(SHIMS)}
         onChange={set(['shim'], 'shim')}
@@ -203,12 +218,14 @@ function PadSection({ editing, axle }: AxleProps) {
       />
       <SelectField
         label={brakes.drum ? 'Cylinder body' : 'Caliper body'}
+        {...told(editing, axle, 'caliper.body')}
         value={brakes.caliper.body}
         options={names(CALIPER_BODIES)}
         onChange={set(['caliper', 'body'], 'caliper body')}
       />
       <SelectField
         label="Pistons"
+        {...told(editing, axle, 'caliper.pistons')}
         value={brakes.caliper.pistons}
         options={names(PISTONS)}
         onChange={set(['caliper', 'pistons'], 'pistons')}

@@ -1,4 +1,4 @@
-import { useId, useLayoutEffect, useRef, useState } from 'react';
+import { type ReactNode, useId, useLayoutEffect, useRef, useState } from 'react';
 import { type FieldInfo, type FieldLimits, formatQuantity, toShown, toStored, unitOf } from '../../model';
 import { say } from '../../text/en/say/shared';
 import { useUnits } from '../state/preferences';
@@ -18,6 +18,8 @@ interface NumberFieldProps {
   /** In a table: no caption, the label is for screen readers */
   readonly compact?: boolean;
   readonly label?: string;
+  /** Beside the caption: how the value is known */
+  readonly mark?: ReactNode;
 }
 
 /**
@@ -54,9 +56,12 @@ export function NumberField(props: NumberFieldProps) {
   const outside = value !== null && (value < info.usual[0] || value > info.usual[1]);
   return (
     <div>
-      <label htmlFor={id} className="font-[540]">
-        {label}
-      </label>
+      <div className="flex items-baseline justify-between gap-2">
+        <label htmlFor={id} className="font-[540]">
+          {label}
+        </label>
+        {props.mark}
+      </div>
       <div className="mt-0.5">{input}</div>
       {problem}
       <p id={`${id}-help`} className="caption mt-1">

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { infoAt, type Path, type Shelf } from '../../model';
 import type { Editing } from '../state/useItem';
 import { NumberField } from './NumberField';
+import { OriginMark } from './OriginMark';
 
 /** A titled group of fields. */
 export function Section({ title, children, note }: { title: string; children: ReactNode; note?: ReactNode }) {
@@ -26,11 +27,14 @@ export function Field<S extends Shelf>({
 }) {
   const info = infoAt(shelf, path);
   return (
-    <NumberField
-      info={info}
-      nullable={info.nullable}
-      value={editing.get(path) as number | null}
-      onCommit={(value) => editing.set(path, value, info.title)}
-    />
+    <div data-path={path.join('.')}>
+      <NumberField
+        info={info}
+        nullable={info.nullable}
+        value={editing.get(path) as number | null}
+        onCommit={(value) => editing.set(path, value, info.title)}
+        mark={<OriginMark shelf={shelf} editing={editing} path={path} />}
+      />
+    </div>
   );
 }

@@ -1,4 +1,4 @@
-import { type LucideIcon, Redo2, Undo2 } from 'lucide-react';
+import { LibraryBig, Redo2, Undo2 } from 'lucide-react';
 import { Suspense, useEffect, useRef } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -13,18 +13,12 @@ import { IconButton } from '../ui/IconButton';
 import { ImportTarget } from './ImportTarget';
 import { FilesMenu, SettingsMenu } from './Menus';
 import { PageError } from './PageError';
+import { BottomNav, type PageGroup, PageNav, SubNav } from './PageNav';
 import { ReplaceProject } from './ReplaceProject';
 import { SaveNotice } from './SaveNotice';
 
-/** A page as the navigation shows it. */
-export interface NamedPage {
-  readonly to: string;
-  readonly name: string;
-  readonly icon: LucideIcon;
-}
-
 /** What stands round every page. */
-export function Shell({ pages }: { pages: readonly NamedPage[] }) {
+export function Shell({ groups }: { groups: readonly PageGroup[] }) {
   const store = useStore();
   const theme = useTheme();
   const { pathname } = useLocation();
@@ -71,8 +65,12 @@ export function Shell({ pages }: { pages: readonly NamedPage[] }) {
         >
           Skip to the page
         </a>
-        <Header pages={pages} pathname={pathname} />
-        <main id="page" tabIndex={-1} className="mx-auto max-w-[1680px] px-3 py-3 outline-none">
+        <Header groups={groups} pathname={pathname} />
+        <main
+          id="page"
+          tabIndex={-1}
+          className="mx-auto max-w-[1680px] px-3 pt-3 pb-[72px] outline-none sm:pb-3"
+        >
           <SaveNotice />
           <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
             <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading the page" />}>
@@ -80,6 +78,7 @@ export function Shell({ pages }: { pages: readonly NamedPage[] }) {
             </Suspense>
           </ErrorBoundary>
         </main>
+        <BottomNav groups={groups} pathname={pathname} />
         <Toaster
           position="bottom-left"
           theme={theme === 'system' ? 'system' : theme}
@@ -91,7 +90,7 @@ export function Shell({ pages }: { pages: readonly NamedPage[] }) {
 }
 
 /** The mark, the pages, the plan, undo, files and settings. */
-function Header({ pages, pathname }: { pages: readonly NamedPage[]; pathname: string }) {
+function Header({ groups, pathname }: { groups: readonly PageGroup[]; pathname: string }) {
   return (
     <header className="sticky top-0 z-30 border-b border-rule bg-ground">
       <div className="mx-auto flex max-w-[1680px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-1.5">
@@ -104,35 +103,19 @@ function Header({ pages, pathname }: { pages: readonly NamedPage[]; pathname: st
           <img src="/kettle.svg" alt="" width={24} height={24} />
           <span className="hidden sm:inline">Fervent Kettle</span>
         </NavLink>
-        <nav
-          aria-label="Pages"
-          className="order-last flex w-full gap-0.5 overflow-x-auto sm:order-none sm:w-auto"
-        >
-          {pages.map(({ to, name, icon: Icon }) => (
-            <NavLink
-              key={to}
-              to={to}
-              end={to === '/'}
-              className={({ isActive }) =>
-                `btn btn-bare px-2 sm:px-2.5 ${
-                  isActive || (to === '/circuit' && pathname.startsWith('/circuits/'))
-                    ? 'bg-ink! text-ground!'
-                    : ''
-                }`
-              }
-            >
-              <Icon size={16} aria-hidden="true" className="hidden min-[1400px]:block" />
-              <span>{name}</span>
-            </NavLink>
-          ))}
-        </nav>
+        <PageNav groups={groups} pathname={pathname} />
         <div className="ml-auto flex min-w-0 items-center gap-0.5">
           <PlanPicker />
+          <NavLink to="/library" className="btn btn-bare px-2" aria-label="Library">
+            <LibraryBig size={16} aria-hidden="true" />
+            <span className="hidden lg:inline">Library</span>
+          </NavLink>
           <UndoRedo />
           <FilesMenu />
           <SettingsMenu />
         </div>
       </div>
+      <SubNav groups={groups} pathname={pathname} />
     </header>
   );
 }

@@ -8,19 +8,28 @@ export function SelectField<T extends string>({
   options,
   onChange,
   note,
+  mark,
+  place,
 }: {
   label: string;
   value: T;
   options: Options<T>;
   onChange: (value: T) => void;
   note?: ReactNode;
+  /** Beside the caption */
+  mark?: ReactNode;
+  /** Address of the value within what is edited, for links to it */
+  place?: string;
 }) {
   const id = useId();
   return (
-    <div>
-      <label htmlFor={id} className="font-[540]">
-        {label}
-      </label>
+    <div data-path={place}>
+      <div className="flex items-baseline justify-between gap-2">
+        <label htmlFor={id} className="font-[540]">
+          {label}
+        </label>
+        {mark}
+      </div>
       <Choice id={id} className="mt-0.5" value={value} options={options} onChange={onChange} />
       {note && <p className="caption mt-1">{note}</p>}
     </div>

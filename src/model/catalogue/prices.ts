@@ -4,6 +4,7 @@ import type { Part, PartKind } from '../schema/part';
 import type { Project } from '../schema/project';
 import { BUILT_IN } from './builtIn';
 import type { PriceClass } from './price';
+import { TYRE_KINDS } from './tyres';
 
 type Priced = Pick<Project, 'parts' | 'prices'>;
 
@@ -69,6 +70,8 @@ export function changePrice(project: Priced, change: Change, car: Pick<Car, 'fro
     case 'vanes':
     case 'thickness':
       return madeRotorPrice(project);
+    case 'tyres':
+      return TYRE_KINDS[change.tyres].price;
     case 'tape':
     case 'mass':
     case 'balance':

@@ -2,6 +2,7 @@ import { say } from '../../text/en/say/model';
 import { BUILT_IN } from '../catalogue/builtIn';
 import { type Axle, fitPart } from '../catalogue/choices';
 import { VANES } from '../catalogue/parts';
+import { gripOf, TYRE_KINDS } from '../catalogue/tyres';
 import { issueProblem } from '../file/readProject';
 import { formatQuantity, type UnitChoice } from '../quantity/units';
 import { type Car, carSchema } from '../schema/car';
@@ -52,6 +53,8 @@ export function withChange(car: Car, change: Change, parts: readonly Part[]): Ca
       return onAxle(car, change.axle, {
         rotor: { ...car[change.axle].rotor, thicknessMm: change.thicknessMm, weighedKg: null },
       });
+    case 'tyres':
+      return { ...car, tyres: { ...car.tyres, ...gripOf(change.tyres) } };
     case 'mass':
       return { ...car, massKg: change.massKg };
     case 'balance':
@@ -68,6 +71,7 @@ export function withChanges<S extends Pick<Setup, 'car' | 'parts'>>(setup: S, ch
 /** What a change sets: two that set the same cannot both stand. */
 function setBy(change: Change, parts: readonly Part[]): string {
   switch (change.kind) {
+    case 'tyres':
     case 'mass':
     case 'balance':
       return change.kind;
@@ -135,6 +139,8 @@ export function changeWords(change: Change, parts: readonly Part[], units: UnitC
       return `${axle} vanes: ${VANES[change.vaneType].name.toLowerCase()}`;
     case 'thickness':
       return `${axle} rotors ${formatQuantity(change.thicknessMm, 'smallLength', units)} thick`;
+    case 'tyres':
+      return TYRE_KINDS[change.tyres].name.toLowerCase();
     case 'mass':
       return `mass ${formatQuantity(change.massKg, 'mass', units, 0)}`;
     case 'balance':

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { say } from '../../text/en/say/model';
 import { FLUIDS } from '../catalogue/fluids';
+import { TYRE_KIND_IDS } from '../catalogue/tyres';
 import { carSchema } from '../schema/car';
 import { nameSchema } from '../schema/naming';
 import { rotorSchema } from '../schema/rotor';
-import { CAR_KIND_IDS, DRIVEN_IDS, TYRE_KIND_IDS } from './carKind';
+import { CAR_KIND_IDS, DRIVEN_IDS } from './carKind';
 import { CAR_KINDS } from './carKinds';
 
 export const PAD_ANSWER_IDS = ['road', 'road-sport', 'track-day', 'endurance', 'sprint'] as const;
@@ -28,6 +29,7 @@ export const carAnswersSchema = z
     name: nameSchema,
     kind: z.enum(CAR_KIND_IDS),
     massKg: massKg.nullable(),
+    /** As the papers have it: at the engine or motor */
     powerKw: powerKw.nullable(),
     driven: z.enum(DRIVEN_IDS).nullable(),
     tyres: z.enum(TYRE_KIND_IDS).nullable(),

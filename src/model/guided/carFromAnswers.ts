@@ -1,10 +1,11 @@
 import { STARTER_DRUM } from '../catalogue/starters';
+import { gripOf } from '../catalogue/tyres';
 import type { AxleBrakes } from '../schema/axle';
 import type { Car } from '../schema/car';
 import type { Origins } from '../schema/origin';
 import { frontSharePercent, withFrontShare } from '../toCore/chain';
 import type { CarAnswers } from './carAnswers';
-import { type CarKind, type DrivenId, type KindAxle, TYRE_KINDS } from './carKind';
+import type { CarKind, DrivenId, KindAxle } from './carKind';
 import { CAR_KINDS } from './carKinds';
 
 /** Weight on the driven axle while the car accelerates moderately: a tenth of it moves back (common practice). */
@@ -18,6 +19,13 @@ const PADS_OF: Readonly<Record<NonNullable<CarAnswers['pads']>, string>> = {
   'track-day': 'clubday',
   endurance: 'enduro',
   sprint: 'sprint',
+};
+
+/** Share of the papers' power that arrives at the wheels (from memory). */
+const ARRIVES: Readonly<Record<Car['intake'], number>> = {
+  natural: 0.88,
+  supercharged: 0.88,
+  electric: 0.93,
 };
 
 const round = (value: number, digits = 1) => Number(value.toFixed(digits));
@@ -237,13 +245,12 @@ function pedalOf(kind: CarKind): Car['pedal'] {
 export function carFromAnswers(a: CarAnswers, id: string): Car {
   const kind = CAR_KINDS[a.kind];
   const pads = a.pads === null || kind.carbon ? null : PADS_OF[a.pads];
-  const tyres = TYRE_KINDS[a.tyres ?? kind.tyres];
   const car: Car = {
     id,
     name: a.name,
     massKg: a.massKg ?? kind.massKg,
     rotatingInertia: kind.race ? 1.03 : 1.05,
-    powerKw: a.powerKw ?? kind.powerKw,
+    powerKw: Math.round((a.powerKw ?? kind.powerKw) * ARRIVES[kind.intake]),
     powerCurve: [],
     intake: kind.intake,
     drivenSharePercent: drivenShare(a.driven ?? kind.driven, kind.frontWeightPercent),
@@ -261,7 +268,7 @@ export function carFromAnswers(a: CarAnswers, id: string): Car {
     gravityHeightMm: kind.gravityHeightMm,
     trackWidthMm: kind.trackWidthMm,
     loadFollowingPercent: null,
-    tyres: { ...tyres, rollingRadiusMm: kind.rollingRadiusMm },
+    tyres: { ...gripOf(a.tyres ?? kind.tyres), rollingRadiusMm: kind.rollingRadiusMm },
     abs: kind.abs,
     recovery:
       kind.recoveryKw === null

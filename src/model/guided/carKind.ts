@@ -1,3 +1,4 @@
+import type { TyreKindId } from '../catalogue/tyres';
 import type { Car } from '../schema/car';
 
 /** Kinds of car that a new one begins from. */
@@ -14,18 +15,6 @@ export const CAR_KIND_IDS = [
   'carbon-prototype',
 ] as const;
 export type CarKindId = (typeof CAR_KIND_IDS)[number];
-
-export const TYRE_KIND_IDS = ['road', 'sport', 'track', 'slick'] as const;
-export type TyreKindId = (typeof TYRE_KIND_IDS)[number];
-/** Grip and what it loses with load, %, and in slip, %; from memory. */
-export const TYRE_KINDS: Readonly<
-  Record<TyreKindId, Car['tyres'] extends infer T ? Omit<T, 'rollingRadiusMm'> : never>
-> = {
-  road: { lateralGrip: 1, longitudinalGrip: 1.04, loadSensitivityPercent: 12, slipSharePercent: 4 },
-  sport: { lateralGrip: 1.1, longitudinalGrip: 1.13, loadSensitivityPercent: 11, slipSharePercent: 4.5 },
-  track: { lateralGrip: 1.22, longitudinalGrip: 1.25, loadSensitivityPercent: 10, slipSharePercent: 5 },
-  slick: { lateralGrip: 1.5, longitudinalGrip: 1.55, loadSensitivityPercent: 12, slipSharePercent: 6 },
-};
 
 export const DRIVEN_IDS = ['front', 'rear', 'all'] as const;
 export type DrivenId = (typeof DRIVEN_IDS)[number];

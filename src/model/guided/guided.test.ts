@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { simulateDay } from '../../core';
 import { fitPart, shelfOf } from '../catalogue/choices';
+import { TYRE_KIND_IDS } from '../catalogue/tyres';
 import { attemptEdit } from '../edit/attempt';
 import { replaceItem } from '../edit/library';
 import { countOrigins, originOf, valuesOf } from '../edit/origins';
@@ -12,7 +13,7 @@ import { frontSharePercent, wheelFit } from '../toCore/chain';
 import { dayInput, setupOf } from '../toCore/toCore';
 import { type CarAnswers, carAnswersSchema, nothingKnown, PAD_ANSWER_IDS } from './carAnswers';
 import { carFromAnswers } from './carFromAnswers';
-import { CAR_KIND_IDS, DRIVEN_IDS, TYRE_KIND_IDS } from './carKind';
+import { CAR_KIND_IDS, DRIVEN_IDS } from './carKind';
 import { CAR_KINDS } from './carKinds';
 import { hotLapsIn, planFromSentence } from './newPlan';
 

@@ -22,6 +22,8 @@ interface Movable {
   readonly write: (setup: Setup, value: number, saved: number) => Setup;
   /** The change of a car it makes; null where it is about the day */
   readonly change: ((value: number) => Change) | null;
+  /** Set, it does nothing where the circuit is a typed list of braking zones: their speeds are what they are */
+  readonly needsLine?: true;
   /** Parameters of the core that it moves, where it moves some */
   readonly parameters: readonly ParameterId[];
 }
@@ -118,6 +120,7 @@ export const MOVABLES = {
       return { ...setup, car: { ...setup.car, tyres: { ...tyres, lateralGrip, longitudinalGrip } } };
     },
     change: null,
+    needsLine: true,
     parameters: ['corneringGrip', 'brakingGrip'],
   },
   brakingGripUsedPercent: {
@@ -133,6 +136,7 @@ export const MOVABLES = {
       plan: { ...setup.plan, brakingGripUsedPercent },
     }),
     change: null,
+    needsLine: true,
     parameters: ['brakingGrip'],
   },
   hotLaps: {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { VANE_IDS } from '../catalogue/parts';
+import { TYRE_KIND_IDS } from '../catalogue/tyres';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 
@@ -34,6 +35,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
       description: 'Share of the duct’s mouth that is closed.',
     }),
   }),
+  z.strictObject({ kind: z.literal('tyres'), tyres: z.enum(TYRE_KIND_IDS).meta({ title: 'Tyres' }) }),
   z.strictObject({ kind: z.literal('vanes'), axle, vaneType: z.enum(VANE_IDS).meta({ title: 'Vanes' }) }),
   z.strictObject({
     kind: z.literal('thickness'),

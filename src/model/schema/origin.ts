@@ -25,4 +25,3 @@ export const originsSchema = z
     });
   });
 export type Origins = z.infer<typeof originsSchema>;
-

@@ -69,3 +69,9 @@ export function infoAt(shelf: Shelf, path: Path): FieldInfo & FieldLimits & { re
   if (!found) throw new RangeError(`infoAt: ${shelf} has no ${path.join('.')}`);
   return { ...fieldInfo(found.schema), nullable: found.nullable };
 }
+
+/** What the value at a path is called: of a number or a choice; its own name where it has no title. */
+export function labelAt(shelf: Shelf, path: Path): string {
+  const found = schemaAt(SCHEMAS[shelf], path.map(String));
+  return found?.schema.meta()?.title ?? String(path.at(-1));
+}

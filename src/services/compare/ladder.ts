@@ -10,6 +10,8 @@ import {
   type Project,
   type Setup,
   shelfOf,
+  TYRE_KIND_IDS,
+  TYRE_KINDS,
   type UnitChoice,
 } from '../../model';
 import { say } from '../../text/en/say/services';
@@ -116,7 +118,11 @@ export function singleSteps(setup: Setup): Candidate[] {
         });
     }),
   );
-  return [...fitted, ...tape];
+  // On other tyres the car is quicker or slower, and asks more or less of its brakes.
+  const tyres = TYRE_KIND_IDS.filter(
+    (kind) => Math.abs(TYRE_KINDS[kind].longitudinalGrip - car.tyres.longitudinalGrip) > 0.03,
+  ).map((kind): Candidate => ({ id: `tyres:${kind}`, changes: [{ kind: 'tyres', tyres: kind }] }));
+  return [...fitted, ...tape, ...tyres];
 }
 
 /** Pairs that gain more than either of their two does alone. */

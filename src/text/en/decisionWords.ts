@@ -1,6 +1,6 @@
 import { type AxleName, type AxleNeed, isCold, type Margin } from '../../core';
 import { formatQuantity, siText, type UnitChoice } from '../../model';
-import type { NoWay, WayKind } from '../../services';
+import type { Failing, NoWay, WayKind } from '../../services';
 import { LIMIT_TEXT } from './parts';
 
 const kelvin = (value: number, units: UnitChoice) => formatQuantity(Math.abs(value), 'difference', units);
@@ -13,6 +13,29 @@ export function marginWords(margin: Pick<Margin, 'axle' | 'part' | 'margin'>, un
     return `${margin.axle} cold bite, ${amount} ${margin.margin < 0 ? 'below' : 'above'} working temperature`;
   }
   return `${margin.axle} ${LIMIT_TEXT[margin.part].name}, ${amount} ${margin.margin < 0 ? 'over limit' : 'below limit'}`;
+}
+
+/** Over a limit by more than this a figure means little, K. */
+const FAR = 150;
+
+/** A limit that is passed, or holds again, in short: "front pads, 35 °C over limit on lap 6", "the pedal reaches the floor". */
+export function failingWords(failing: Failing, units: UnitChoice): string {
+  const lap = failing.passed?.lap ? ` on lap ${failing.passed.lap}` : '';
+  if ('axle' in failing) {
+    const name = `${failing.axle} ${LIMIT_TEXT[failing.part].name}`;
+    if (failing.margin < -FAR) return `${name}, far over limit${lap}`;
+    return `${marginWords(failing, units)}${lap}`;
+  }
+  const spare =
+    failing.part === 'pedal'
+      ? siText(failing.margin, 'force', units)
+      : siText(failing.margin, 'smallLength', units, 0);
+  if (failing.part === 'pedal') {
+    return failing.passed
+      ? `the pedal wants more force than the driver has${lap}`
+      : `${spare} of the driver’s force are left`;
+  }
+  return failing.passed ? `the pedal reaches the floor${lap}` : `the pedal keeps ${spare} to the floor`;
 }
 
 /** Why no duct holds a wish, in words. */

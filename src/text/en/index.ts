@@ -14,6 +14,7 @@ export {
 } from './decisionExplanations';
 export {
   AXLE_WORDS,
+  failingWords,
   marginWords,
   moneyText,
   NO_WAY_WORDS,

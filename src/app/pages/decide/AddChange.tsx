@@ -9,6 +9,9 @@ import {
   type Part,
   type PartKind,
   shelfOf,
+  TYRE_KIND_IDS,
+  TYRE_KINDS,
+  type TyreKindId,
   VANE_IDS,
   VANES,
 } from '../../../model';
@@ -17,7 +20,7 @@ import { NumberField } from '../../shared/NumberField';
 import { useProject } from '../../state/context';
 import { SelectField } from '../../ui/SelectField';
 
-type Kind = PartKind | 'ductArea' | 'tape' | 'vanes' | 'thickness' | 'mass' | 'balance';
+type Kind = PartKind | 'ductArea' | 'tape' | 'vanes' | 'tyres' | 'thickness' | 'mass' | 'balance';
 const KINDS: readonly (readonly [Kind, string])[] = [
   ['pad', 'Pads'],
   ['rotor', 'Rotors'],
@@ -29,6 +32,7 @@ const KINDS: readonly (readonly [Kind, string])[] = [
   ['vanes', 'Other vanes'],
   ['thickness', 'Rotor thickness'],
   ['line', 'Lines'],
+  ['tyres', 'Tyres'],
   ['cylinder', 'Master cylinder'],
   ['mass', 'Mass of the car'],
   ['balance', 'Brake balance (% front)'],
@@ -69,9 +73,7 @@ export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Cha
     );
   }
   const present = presentOf(car, axle);
-  const perAxle = isNumber(kind)
-    ? kind !== 'mass' && kind !== 'balance'
-    : kind === 'vanes' || (kind === 'cylinder' ? car.pedal.cylinders.kind === 'pair' : isForAxle({ kind }));
+  const perAxle = isNumber(kind) ? kind !== 'mass' && kind !== 'balance' : isAxleKind(kind, car);
   const options = optionsOf(kind, project.parts);
   const choice = options.some(([id]) => id === picked) ? (picked as string) : (options[0]?.[0] ?? '');
   const change = (): Change =>
@@ -79,7 +81,9 @@ export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Cha
       ? numberChange(kind, axle, typed ?? present[kind])
       : kind === 'vanes'
         ? { kind: 'vanes', axle, vaneType: choice as (typeof VANE_IDS)[number] }
-        : { kind: 'part', part: choice, axle: perAxle ? axle : 'front' };
+        : kind === 'tyres'
+          ? { kind: 'tyres', tyres: choice as TyreKindId }
+          : { kind: 'part', part: choice, axle: perAxle ? axle : 'front' };
   return (
     <div ref={form} className="flex w-full flex-wrap items-end gap-2 border-t border-rule/60 pt-2">
       <div className="w-[180px]">
@@ -128,6 +132,12 @@ export function AddChange({ carId, onAdd }: { carId: string; onAdd: (change: Cha
       </button>
     </div>
   );
+}
+
+/** Whether what is no number is for one axle. */
+function isAxleKind(kind: Exclude<Kind, NumberKind>, car: Car): boolean {
+  if (kind === 'vanes' || kind === 'tyres') return kind === 'vanes';
+  return kind === 'cylinder' ? car.pedal.cylinders.kind === 'pair' : isForAxle({ kind });
 }
 
 /** What had the focus goes away with each change of face: it is passed on. */
@@ -204,5 +214,6 @@ function numberChange(kind: NumberKind, axle: AxleName, value: number): Change {
 function optionsOf(kind: Kind, parts: readonly Part[]): readonly (readonly [string, string])[] {
   if (isNumber(kind)) return [];
   if (kind === 'vanes') return VANE_IDS.map((id) => [id, VANES[id].name]);
+  if (kind === 'tyres') return TYRE_KIND_IDS.map((id) => [id, TYRE_KINDS[id].name]);
   return shelfOf(kind, parts).map((part) => [part.id, part.name]);
 }

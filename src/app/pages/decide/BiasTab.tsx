@@ -3,19 +3,19 @@ import type { BalanceChoice, BalanceChoices } from '../../../core';
 import { fitChanges, formatQuantity, type Setup, setClicks, type UnitChoice } from '../../../model';
 import { explainBalance, fadeText } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
+import { AnswerState } from '../../shared/AnswerState';
 import { How } from '../../shared/How';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground, useSetup } from '../../state/context';
 import { usePickedZone } from '../../state/picked';
 import { useUnits } from '../../state/preferences';
+import { useAnswer } from '../../state/useAnswer';
 import { useEdit } from '../../state/useEdit';
 import { useSettled } from '../../state/useSettled';
 import { ConfirmButton } from '../../ui/ConfirmButton';
 import { ScrollPanel } from '../../ui/ScrollPanel';
-import { AnswerState } from './AnswerState';
 import { ShareChart } from './ShareChart';
 import { SweepChart } from './SweepChart';
-import { useAnswer } from './useAnswer';
 
 const QUIET = 500;
 const NAMES: Readonly<Record<BalanceChoice['kind'], string>> = {

@@ -3,14 +3,14 @@ import { QUESTION } from '../../../compute';
 import { type Car, carSchema, changePrice, variantSetup } from '../../../model';
 import type { Assessed } from '../../../services';
 import { say } from '../../../text/en/say/decide';
+import { AnswerState } from '../../shared/AnswerState';
 import { useBackground, useProject, useSetup } from '../../state/context';
+import { useAnswer } from '../../state/useAnswer';
 import { useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
-import { AnswerState } from './AnswerState';
 import { CompareTable } from './CompareTable';
 import { type Compared, carOf } from './compared';
 import { SetupList } from './SetupList';
-import { useAnswer } from './useAnswer';
 import { ZoneOverlay } from './ZoneOverlay';
 
 const QUIET = 250;

@@ -24,19 +24,19 @@ import {
   signedSeconds,
 } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
+import { AnswerState } from '../../shared/AnswerState';
 import { How } from '../../shared/How';
 import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
 import { addSetup } from '../../state/addSetup';
 import { useBackground, useProject, useSetup, useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { useAnswer } from '../../state/useAnswer';
 import { useEdit } from '../../state/useEdit';
 import { useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
 import { ScrollPanel } from '../../ui/ScrollPanel';
-import { AnswerState } from './AnswerState';
 import { DuctCurve } from './DuctCurve';
-import { useAnswer } from './useAnswer';
 import { WaysPanel } from './WaysPanel';
 
 const QUIET = 500;

@@ -11,6 +11,8 @@ import { CoolingTab } from './CoolingTab';
 
 const CompareTab = lazy(() => import('./CompareTab').then((m) => ({ default: m.CompareTab })));
 const LadderTab = lazy(() => import('./LadderTab').then((m) => ({ default: m.LadderTab })));
+const FindOutTab = lazy(() => import('./FindOutTab').then((m) => ({ default: m.FindOutTab })));
+const FirstTab = lazy(() => import('./FirstTab').then((m) => ({ default: m.FirstTab })));
 const PaceTab = lazy(() => import('./PaceTab').then((m) => ({ default: m.PaceTab })));
 const BiasTab = lazy(() => import('./BiasTab').then((m) => ({ default: m.BiasTab })));
 const SureTab = lazy(() => import('./SureTab').then((m) => ({ default: m.SureTab })));
@@ -18,6 +20,8 @@ const ExposedTab = lazy(() => import('./ExposedTab').then((m) => ({ default: m.E
 const SheetTab = lazy(() => import('./SheetTab').then((m) => ({ default: m.SheetTab })));
 
 const TABS = [
+  { path: 'first', name: 'What first', view: FirstTab },
+  { path: 'find-out', name: 'What to find out', view: FindOutTab },
   { path: 'cooling', name: 'Cooling need', view: CoolingTab },
   { path: 'compare', name: 'Compare setups', view: CompareTab },
   { path: 'next', name: 'What to buy next', view: LadderTab },

@@ -9,13 +9,13 @@ import {
 } from '../../../model';
 import type { ExposedReports } from '../../../services';
 import { say } from '../../../text/en/say/decide';
+import { AnswerState } from '../../shared/AnswerState';
 import { useBackground, useSetup } from '../../state/context';
+import { useAnswer } from '../../state/useAnswer';
 import { type Editing, useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
 import { SelectField } from '../../ui/SelectField';
-import { AnswerState } from './AnswerState';
 import { PartPanel } from './ExposedPart';
-import { useAnswer } from './useAnswer';
 
 const QUIET = 400;
 /** Leads, hoses, boots and seals near brakes and exhaust: how hot they get, and what would help. */

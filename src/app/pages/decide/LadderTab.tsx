@@ -16,18 +16,18 @@ import {
 } from '../../../services';
 import { explainLadder, marginWords, moneyText, signedKelvin } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
+import { AnswerState } from '../../shared/AnswerState';
 import { How } from '../../shared/How';
 import { useBackground, useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { type Answer, useAnswer } from '../../state/useAnswer';
 import { useEdit } from '../../state/useEdit';
 import { useSettled } from '../../state/useSettled';
 import { CheckField } from '../../ui/CheckField';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
-import { AnswerState } from './AnswerState';
 import { type Ladder, LadderStep, stepWords } from './LadderStep';
-import { type Answer, useAnswer } from './useAnswer';
 
 const QUIET = 500;
 const FIRST = 12;

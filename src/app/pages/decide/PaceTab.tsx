@@ -4,11 +4,13 @@ import type { FastestPlan, PlanOption } from '../../../core';
 import { formatQuantity, setLegs, siText, toShown, type UnitChoice, unitOf } from '../../../model';
 import { celsius, clockText, explainPlan, LIMIT_TEXT, limitText, momentText } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
+import { AnswerState } from '../../shared/AnswerState';
 import { How } from '../../shared/How';
 import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { useAnswer } from '../../state/useAnswer';
 import { useEdit } from '../../state/useEdit';
 import { useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
@@ -16,8 +18,6 @@ import { Key } from '../../ui/charts/Key';
 import { LineChart } from '../../ui/charts/LineChart';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { SelectField } from '../../ui/SelectField';
-import { AnswerState } from './AnswerState';
-import { useAnswer } from './useAnswer';
 
 const QUIET = 500;
 

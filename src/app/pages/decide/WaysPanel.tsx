@@ -21,6 +21,7 @@ import {
   WAY_WORDS,
 } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
+import { AnswerState } from '../../shared/AnswerState';
 import { How } from '../../shared/How';
 import { NumberField } from '../../shared/NumberField';
 import { StateMark } from '../../shared/StateMark';
@@ -28,10 +29,9 @@ import { addSetup } from '../../state/addSetup';
 import { useBackground, useProject, useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import type { ProjectStore } from '../../state/projectStore';
+import { useAnswer } from '../../state/useAnswer';
 import { useSettled } from '../../state/useSettled';
 import { ScrollPanel } from '../../ui/ScrollPanel';
-import { AnswerState } from './AnswerState';
-import { useAnswer } from './useAnswer';
 
 /** Ducts, vanes, iron, pads, cool-down laps and pace side by side: what keeps the margin for least. */
 export function WaysPanel({ need, setup }: { need: CoolingNeed; setup: Setup }) {

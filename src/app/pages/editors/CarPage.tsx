@@ -1,9 +1,19 @@
 import { Link, useParams } from 'react-router';
-import { choices, fluidBoilingPointC, fluidOf, fluidWater, formatQuantity } from '../../../model';
+import {
+  type Car,
+  choices,
+  countOrigins,
+  fluidBoilingPointC,
+  fluidOf,
+  fluidWater,
+  formatQuantity,
+} from '../../../model';
 import { say } from '../../../text/en/say/editors';
 import { AxleSections } from '../../shared/AxleSections';
+import { OriginMark } from '../../shared/OriginMark';
 import { PointRows } from '../../shared/PointRows';
 import { Field, Section } from '../../shared/Section';
+import { useFieldOfHash } from '../../shared/useFieldOfHash';
 import { useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { type Editing, useItem } from '../../state/useItem';
@@ -12,11 +22,32 @@ import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { Missing, PageHead } from './PageHead';
 
+/** How many of the car's values are its own, and the way to what should be found out next. */
+function OriginCount({ car }: { readonly car: Car }) {
+  const { all, assumed, typed, measured, calibrated } = countOrigins(car);
+  const yours = all - assumed;
+  return (
+    <section
+      className="panel flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2"
+      aria-label="Where the values come from"
+    >
+      <p data-testid="origins">
+        <strong className="font-[650]">{say.originsYours(yours, all)}</strong>{' '}
+        <span className="text-dim">{say.originsSplit(typed, measured, calibrated, assumed)}</span>
+      </p>
+      <Link className="btn ml-auto" to="/decide/find-out">
+        What to find out next
+      </Link>
+    </section>
+  );
+}
+
 /** A car and its brakes. */
 export function CarPage() {
   const setup = useSetup();
   const { id = setup.car.id } = useParams();
   const editing = useItem('cars', id);
+  useFieldOfHash();
   if (!editing) return <Missing what="car" id={id} />;
   return <CarForm key={id} editing={editing} />;
 }
@@ -32,6 +63,7 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <PageHead shelf="cars" item={car} />
+      <OriginCount car={car} />
       <Section title="The car as driven">
         <TextField
           label="Name"
@@ -44,6 +76,8 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
         {field('powerKw')}
         <SelectField
           label="Engine"
+          place="intake"
+          mark={<OriginMark shelf="cars" editing={editing} path={['intake']} />}
           value={car.intake}
           options={[
             ['natural', 'Naturally aspirated'],
@@ -97,6 +131,8 @@ function CarForm({ editing }: { editing: Editing<'cars'> }) {
       <Section title="Brake fluid">
         <SelectField
           label="Fluid"
+          place="fluid.kind"
+          mark={<OriginMark shelf="cars" editing={editing} path={['fluid', 'kind']} />}
           value={car.fluid.kind}
           options={choices('fluid', parts)}
           onChange={(kind) => editing.set(['fluid', 'kind'], kind, 'Brake fluid')}

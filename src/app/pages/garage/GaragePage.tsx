@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
 import { say } from '../../../text/en/say/garage';
+import { useFieldOfHash } from '../../shared/useFieldOfHash';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { useItem } from '../../state/useItem';
@@ -31,6 +32,7 @@ export function GaragePage() {
   const setup = useSetup();
   const { tab = 'chain' } = useParams();
   const editing = useItem('cars', setup.car.id);
+  useFieldOfHash();
   const found = TABS.find((t) => t.path === tab);
   if (!editing) return null;
   const View = found?.view;

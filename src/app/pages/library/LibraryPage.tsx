@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import {
   addCircuit,
+  type Circuit,
   copyItem,
   deleteItem,
   deletionObstacle,
@@ -64,9 +65,6 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
   const project = useProject();
   const edit = useEdit();
   const navigate = useNavigate();
-  const open = (change: (p: Project) => Project, label: string, id: string) => {
-    if (edit(label, change)) navigate(`${to}/${id}`);
-  };
   return (
     <section className="panel px-3 py-2.5" aria-label={title}>
       <h2 className="text-[16px]">{title}</h2>
@@ -76,65 +74,53 @@ function ShelfPanel({ shelf, title, noun, to }: (typeof SHELVES)[number]) {
         ))}
       </ul>
       <div className="mt-2 flex flex-wrap gap-2 border-t border-rule/60 pt-2.5">
-        {newItems(project, shelf).map(({ label, create }) => (
-          <button
-            key={label}
-            type="button"
-            className="btn"
-            onClick={() => {
-              const id = crypto.randomUUID();
-              open((p) => create(p, id), label, id);
-            }}
-          >
-            {label}
-          </button>
-        ))}
+        <Link className="btn" to={GUIDED[shelf]}>
+          New {noun}
+        </Link>
+        {shelf === 'circuits' &&
+          BARE.map(({ label, create }) => (
+            <button
+              key={label}
+              type="button"
+              className="btn"
+              onClick={() => {
+                const id = crypto.randomUUID();
+                if (edit(label, (p) => addCircuit(p, create(id)))) navigate(`${to}/${id}`);
+              }}
+            >
+              {label}
+            </button>
+          ))}
       </div>
     </section>
   );
 }
 
-function newItems(
-  project: Project,
-  shelf: Shelf,
-): { label: string; create: (p: Project, id: string) => Project }[] {
-  if (shelf === 'plans') {
-    return [
-      {
-        label: 'New plan',
-        create: (p, id) =>
-          renameItem(copyItem(p, 'plans', project.selectedPlanId, id), 'plans', id, 'New plan'),
-      },
-    ];
-  }
-  if (shelf === 'cars') {
-    return [
-      {
-        label: 'New car',
-        create: (p, id) => renameItem(copyItem(p, 'cars', p.cars[0].id, id), 'cars', id, 'New car'),
-      },
-    ];
-  }
-  return [
-    {
-      label: 'New circuit of straights and corners',
-      create: (p, id) => addCircuit(p, starterLine(id, 'New circuit')),
-    },
-    {
-      label: 'New list of braking zones',
-      create: (p, id) =>
-        addCircuit(p, {
-          id,
-          name: 'New list of braking zones',
-          altitudeM: 0,
-          trackWidthM: 12,
-          place: null,
-          source: 'typed',
-          layout: { kind: 'zones', zones: [starterZone('Braking zone 1')] },
-        }),
-    },
-  ];
-}
+const GUIDED: Readonly<Record<Listed, string>> = {
+  plans: '/new/plan',
+  cars: '/new/car',
+  circuits: '/new/circuit',
+};
+
+/** Circuits that begin from a bare one instead of a form. */
+const BARE: readonly { readonly label: string; readonly create: (id: string) => Circuit }[] = [
+  {
+    label: 'New circuit of straights and corners',
+    create: (id) => starterLine(id, 'New circuit'),
+  },
+  {
+    label: 'New list of braking zones',
+    create: (id) => ({
+      id,
+      name: 'New list of braking zones',
+      altitudeM: 0,
+      trackWidthM: 12,
+      place: null,
+      source: 'typed',
+      layout: { kind: 'zones', zones: [starterZone('Braking zone 1')] },
+    }),
+  },
+];
 
 function describe(project: Project, shelf: Shelf, id: string, units: ReturnType<typeof useUnits>): string {
   if (shelf === 'plans') {

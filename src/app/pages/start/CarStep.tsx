@@ -43,10 +43,10 @@ export function CarStep() {
           </div>
         </section>
         <Questions />
-        <footer className="panel flex flex-wrap items-center justify-between gap-3 px-4 py-2.5">
+        <footer className="panel sticky bottom-[62px] z-10 sm:bottom-2 flex flex-wrap items-center justify-between gap-3 px-4 py-2.5">
           <Told />
           <div className="flex flex-wrap items-center gap-3">
-            <span className="caption max-w-[60ch]">{say.stepsNote}</span>
+            <span className="caption hidden max-w-[60ch] sm:inline">{say.stepsNote}</span>
             <button type="submit" className="btn btn-main">
               Next: the circuit
             </button>

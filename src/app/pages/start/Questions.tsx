@@ -57,7 +57,7 @@ export function Questions() {
         <FormNumber<Typed>
           hidden
           name="powerKw"
-          label="Power at the wheels"
+          label="Power, from the papers"
           quantity="power"
           placeholder={typical(kind.powerKw, 'power')}
         />

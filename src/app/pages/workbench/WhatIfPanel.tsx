@@ -8,6 +8,7 @@ import {
   fluidWater,
   formatQuantity,
   MOVABLE_IDS,
+  movable,
   type Setup,
   savedValues,
   shelfOf,
@@ -156,6 +157,7 @@ function Controls({
           saved={saved[id]}
           bounds={bounds[id]}
           units={units}
+          off={movable(id).needsLine && setup.circuit.layout.kind === 'zones' ? say.typedListFixed : null}
           onChange={set}
         />
       ))}
@@ -186,6 +188,7 @@ function Controls({
         saved={saved.fluidAgeMonths}
         bounds={bounds.fluidAgeMonths}
         units={units}
+        off={null}
         onChange={set}
       />
     </div>

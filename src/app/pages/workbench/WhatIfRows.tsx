@@ -11,6 +11,7 @@ export const SliderRow = memo(function SliderRow({
   saved,
   bounds: [least, most],
   units,
+  off,
   onChange,
 }: {
   id: MovableId;
@@ -19,6 +20,8 @@ export const SliderRow = memo(function SliderRow({
   /** How far it may be moved at all */
   bounds: readonly [number, number];
   units: UnitChoice;
+  /** Why it can do nothing here; null where it can */
+  off: string | null;
   onChange: Setter;
 }) {
   const id = useId();
@@ -35,10 +38,16 @@ export const SliderRow = memo(function SliderRow({
         </label>
         <span className={changed ? 'font-[660]' : 'text-dim'}>{text(value)}</span>
       </div>
+      {off && (
+        <p id={`${id}-off`} className="caption">
+          {off}
+        </p>
+      )}
       <div className="flex items-center gap-1.5">
         <Slider.Root
           className="relative flex h-[16px] flex-1 touch-none items-center"
           value={[value]}
+          disabled={off !== null}
           min={low}
           max={high}
           step={control.step}
@@ -58,7 +67,8 @@ export const SliderRow = memo(function SliderRow({
             id={`${id}-thumb`}
             aria-labelledby={id}
             aria-valuetext={text(value)}
-            className="block h-[16px] w-[10px] rounded-[3px] border border-panel bg-ink"
+            aria-describedby={off ? `${id}-off` : undefined}
+            className="block h-[16px] w-[10px] rounded-[3px] border border-panel bg-ink data-[disabled]:bg-ghost"
           />
         </Slider.Root>
         <ResetOne name={control.title} shown={changed} onClick={() => onChange(movableId, saved)} />

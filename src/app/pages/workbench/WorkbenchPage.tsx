@@ -14,7 +14,9 @@ import { type Computed, useSession } from '../../state/useSession';
 import { PageTitle } from '../../ui/PageTitle';
 import { Tip } from '../../ui/Tip';
 import { useLatest } from '../../ui/useLatest';
+import { DemoNotice } from './DemoNotice';
 import { EndPanel } from './EndPanel';
+import { FirstPanel } from './FirstPanel';
 import { LapChart } from './LapChart';
 import { MarginBoard } from './MarginBoard';
 import { OutlookPanel } from './OutlookPanel';
@@ -67,10 +69,12 @@ function Workbench() {
     <div className="bench-areas grid gap-3">
       <PageTitle names={[setup.plan.name]} />
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 [grid-area:verdict]">
+        <DemoNotice />
         <Notices view={view} />
         {view.shown && <VerdictBar behind={view.behind} computed={view.shown} />}
+        <FirstPanel />
       </div>
-      <aside className="[grid-area:whatif] xl:sticky xl:top-[58px] xl:max-h-[calc(100vh-68px)] xl:self-start xl:overflow-y-auto">
+      <aside className="[grid-area:whatif] xl:sticky xl:top-[88px] xl:max-h-[calc(100vh-98px)] xl:self-start xl:overflow-y-auto">
         <WhatIfPanel setup={setup} whatIf={whatIf} onChange={setWhatIf} onKeep={keep} />
       </aside>
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 [grid-area:lap]">

@@ -1,6 +1,5 @@
 /** What decide says: sentences only; the labels of its fields and columns stand with them. */
 export const say = {
-  couldNotComputed: (message: string) => `It could not be computed. ${message} `,
   whatAnotherBalanceWould: 'What another balance would do to temperature',
   brakeBalanceFrontWritten: 'Brake balance (% front) written into the car',
   whatBestTemperatureNot:
@@ -175,4 +174,22 @@ export const say = {
     'In this range the front and the rear never keep alike: one axle is always the nearer to its limits.',
   bothAxlesKeepSame: (even: string) => `Both axles keep the same share of their rise at ${even}.`,
   todayTheClosest: (margin: string) => `Today the closest is the ${margin}.`,
+  findOutLead: (assumed: number, all: number) =>
+    `${assumed} of ${all} values of this car are assumed: typical for its kind, not yours. Each that is usually off was driven at both ends of what it may be, on this very plan. What moves the verdict most is worth finding out first.`,
+  findOutNothing:
+    'Nothing that matters is assumed any more: what is left of the doubt is cooling, which a measured temperature settles.',
+  findOutDecides: 'decides: the verdict turns on it',
+  findOutBy: {
+    weigh: 'Weigh it.',
+    tape: 'Measure it with a tape.',
+    caliper: 'Measure it with a caliper.',
+    papers: 'Look into the papers or the last bill.',
+    box: 'Read it on the box, the bottle or the part.',
+    'boil-test': 'Have the fluid in the car boil-tested.',
+    temperatures: 'Measure a temperature after a session: paint, strip or pyrometer.',
+    look: 'Look at the part, or ask its maker.',
+    driver: 'Compare with a logged lap.',
+    log: 'Log a lap and fit it.',
+  },
+  findOutTook: (runs: number) => `From ${runs} simulated days, each with one value moved.`,
 } as const;

@@ -41,4 +41,7 @@ export const say = {
   noWeatherCamePlan: (which: string) => `No weather came: ${which}. The plan is as it was.`,
   simulatedServiceComesProgram:
     'A simulated service that comes with the program; a real one would be asked the same way.',
+  originsYours: (yours: number, all: number) => `${yours} of ${all} values are yours.`,
+  originsSplit: (typed: number, measured: number, calibrated: number, assumed: number) =>
+    `${typed} typed, ${measured} measured, ${calibrated} calibrated; ${assumed} assumed, as is typical.`,
 } as const;

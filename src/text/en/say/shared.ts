@@ -48,4 +48,33 @@ export const say = {
     `On the scales ${kg}, ${apart} % ${which}${ending}. The weighed mass is used.`,
   checkTheMeasures: ': check the measures, most of all air gap and vanes',
   circuitCannotBeDriven: (message: string) => `The circuit cannot be driven yet: ${message}.`,
+  couldNotComputed: (message: string) => `It could not be computed. ${message} `,
+  firstHolds: 'Nothing passes a limit on this plan: nothing has to be done first.',
+  firstHoldsAfter: (steps: number, price: string) =>
+    `After ${steps === 1 ? 'this step' : `these ${steps} steps`} every limit holds, as predicted. Together ${price}.`,
+  firstRemains: (what: string, laps: string) => `What remains: ${what}. ${laps}`,
+  firstLapsHold: (laps: number) =>
+    laps <= 0
+      ? 'Not one hot lap holds: drive slower, or shorten the stint.'
+      : `${laps === 1 ? 'One hot lap holds' : `${laps} hot laps hold`}; then cool down.`,
+  firstMends: (what: string) => `Because ${what}.`,
+  firstThen: (what: string) => `With it: ${what}.`,
+  firstHelpsOnly: 'It helps, but is not enough alone.',
+  firstLapTime: (before: string, after: string) => `The hot lap goes from ${before} to ${after}.`,
+  firstBudget: 'Spend at most',
+  firstOrder:
+    'What fails first is mended first, each time by the cheapest step of the shelf that makes that limit hold; what comes to the fore then is mended next.',
+  firstOverPrice: 'Nothing that fits the budget helps with it.',
+  firstNothing: 'No step of the shelf helps with it.',
+  renewNow: 'Renew the fluid before this plan: it comes nearer to boiling than the margin to keep.',
+  renewBy: (day: string) =>
+    `Renew the fluid by ${day}: from then on its boiling point is too near for a plan like this one.`,
+  renewLater:
+    'By its boiling point the fluid does for years of plans like this one; renew it by the calendar.',
+  originOf: (title: string, origin: string) => `${title}: ${origin}. How is it known?`,
+  originAssumed: 'typical for the kind of car; nobody looked',
+  originTyped: 'from papers, a catalogue or by eye',
+  originMeasured: 'weighed or measured on this car',
+  originCalibrated: 'fitted to what was measured while driving',
+  firstDriving: 'Driving the day with what may help',
 } as const;

@@ -15,7 +15,7 @@ export const say = {
   massWhere:
     'Registration papers: mass in running order has a driver of 75 kg in it. Add passenger, gear and half a tank; best of all weigh it.',
   powerWhere:
-    'Registration papers, in kW. Papers tell it at the engine: about a tenth less arrives at the wheels.',
+    'As the registration papers have it. About a tenth less arrives at the wheels; that is taken off for you.',
   drivenWhere: 'Which wheels the engine or motor turns.',
   tyresWhere: 'On the sidewall and the bill: road, sporty road, road-legal track tyre, or slick.',
   rotorWhere:

@@ -51,4 +51,9 @@ export const say = {
   and: ' and ',
   axleNearerLockingHardest: 'Axle that is nearer to locking at the hardest instant',
   whatWouldHaveGive: 'What would have to give more for a shorter braking zone',
+  typedListFixed: 'Off: this circuit is a list of typed speeds, which grip does not move.',
+  demoShown: (car: string, circuit: string) =>
+    `This is an invented demo: the ${car} at ${circuit}. Look round, move what you like, or begin with your own car: three short forms to its verdict.`,
+  whatFirst: 'What should I do first?',
+  guessesMatter: 'Do my guesses matter?',
 } as const;

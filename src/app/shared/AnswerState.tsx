@@ -1,5 +1,5 @@
-import { say } from '../../../text/en/say/decide';
-import type { Answer } from './useAnswer';
+import { say } from '../../text/en/say/shared';
+import type { Answer } from '../state/useAnswer';
 
 /** What a long question is doing, when it has no fresh answer: running, cancelled or failed. */
 export function AnswerState<T>({ answer, doing }: { answer: Answer<T>; doing: string }) {

@@ -1,6 +1,6 @@
 import { hashKey, keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import type { CrewProgress } from '../../../compute';
+import type { CrewProgress } from '../../compute';
 
 /** A long question as a page shows it. */
 export interface Answer<T> {

@@ -1,0 +1,122 @@
+import { type ForceMargin, isCold, type Margin } from '../../core';
+import {
+  type Change,
+  changePrice,
+  type PartKind,
+  type Project,
+  partOf,
+  type Setup,
+  withOneMore,
+} from '../../model';
+import type { Assessed } from '../compare/assess';
+import { type Check, checksOf } from '../compare/compatibility';
+import { type Candidate, singleSteps } from '../compare/ladder';
+
+/** A limit that is passed. */
+export type Failing = Margin | ForceMargin;
+
+/** Kinds of steps that can mend each limit, most direct first. Braided hoses help a long pedal and nothing else. */
+const MENDS: Readonly<Record<string, readonly (PartKind | 'tyres')[]>> = {
+  fluid: ['fluid', 'duct', 'caliper', 'rotor'],
+  fluidWall: ['fluid', 'duct', 'caliper', 'rotor'],
+  seal: ['duct', 'caliper', 'rotor'],
+  padFace: ['pad', 'duct', 'rotor'],
+  plate: ['pad', 'duct', 'rotor'],
+  rotorFace: ['duct', 'rotor'],
+  rotorBulk: ['duct', 'rotor'],
+  hub: ['duct', 'rotor'],
+  pedal: ['pad', 'cylinder', 'duct', 'rotor'],
+  travel: ['line', 'pad', 'fluid', 'cylinder', 'caliper'],
+};
+
+/** Kelvin (of a temperature) or share of the limit (of the foot) that is better worth a step. */
+const WORTH = { temperature: 2, share: 0.01 } as const;
+
+const isForce = (margin: Failing): margin is ForceMargin => !('axle' in margin);
+
+/** What passes its limit first as the day goes; null where nothing does. Pads that are too cold pass none. */
+export function failsFirst({ summary }: Assessed): Failing | null {
+  const passed = [...summary.margins.filter((margin) => !isCold(margin)), ...summary.forceMargins].filter(
+    (margin) => margin.passed !== null,
+  );
+  const time = (margin: Failing) => margin.passed?.time ?? 0;
+  return passed.length === 0 ? null : passed.reduce((a, b) => (time(b) < time(a) ? b : a));
+}
+
+/** The same limit in another drive. */
+export function sameLimit({ summary }: Assessed, failing: Failing): Failing | null {
+  if (isForce(failing)) return summary.forceMargins.find(({ part }) => part === failing.part) ?? null;
+  const same = summary.margins.filter(({ axle, part }) => axle === failing.axle && part === failing.part);
+  return same.length === 0 ? null : same.reduce((a, b) => (b.margin < a.margin ? b : a));
+}
+
+function kindOf(change: Change, setup: Setup): PartKind | 'tyres' | null {
+  if (change.kind === 'tyres') return 'tyres';
+  return change.kind === 'part' ? partOf(change.part, setup.parts).kind : null;
+}
+
+/** Steps from the shelf that may mend what fails first, on the axle it fails at. @param budget most that one may cost */
+export function mending(project: Project, setup: Setup, failing: Failing, budget: number): Candidate[] {
+  const kinds = MENDS[failing.part] ?? [];
+  return singleSteps(setup).filter(({ changes: [change] }) => {
+    const kind = kindOf(change, setup);
+    if (kind === null || !kinds.includes(kind)) return false;
+    const here = isForce(failing) || !('axle' in change) || change.axle === failing.axle;
+    const anywhere = kind === 'fluid' || kind === 'line' || kind === 'cylinder';
+    return (here || anywhere) && changePrice(project, change, setup.car) <= budget;
+  });
+}
+
+/** A step that was driven. */
+export interface Tried {
+  readonly candidate: Candidate;
+  readonly assessed: Assessed;
+}
+
+/** One step of the order. */
+export interface FirstStep {
+  readonly change: Change;
+  readonly price: number;
+  /** What it mends, as it was before and as it is with the step */
+  readonly before: Failing;
+  readonly after: Failing | null;
+  /** Whether that limit holds now */
+  readonly mended: boolean;
+  readonly checks: readonly Check[];
+  readonly assessed: Assessed;
+}
+
+/**
+ * The next step: the cheapest that makes the limit hold; where none does, the one that brings it nearest.
+ * @param base the setup before it, driven
+ * @returns null where no step that can be taken helps
+ */
+export function chooseStep(
+  project: Project,
+  setup: Setup,
+  base: Assessed,
+  failing: Failing,
+  tried: readonly Tried[],
+): FirstStep | null {
+  const judged = tried.flatMap(({ candidate, assessed }): FirstStep[] => {
+    const [change] = candidate.changes;
+    const after = sameLimit(assessed, failing);
+    const checks = checksOf(setup, candidate.changes, base, assessed);
+    if (!after || checks.some(({ state }) => state === 'no')) return [];
+    const gain = after.margin - failing.margin;
+    if (gain < (isForce(failing) ? WORTH.share * failing.limit : WORTH.temperature)) return [];
+    const price = changePrice(project, change, setup.car);
+    return [{ change, price, before: failing, after, mended: after.passed === null, checks, assessed }];
+  });
+  const mended = judged.filter((step) => step.mended);
+  const better = (a: FirstStep, b: FirstStep) =>
+    mended.length > 0
+      ? b.price < a.price || (b.price === a.price && (b.after?.margin ?? 0) > (a.after?.margin ?? 0))
+      : (b.after?.margin ?? 0) > (a.after?.margin ?? 0);
+  const list = mended.length > 0 ? mended : judged;
+  return list.length === 0 ? null : list.reduce((a, b) => (better(a, b) ? b : a));
+}
+
+/** The changes that all steps make together. */
+export const changesOf = (steps: readonly FirstStep[], setup: Setup): Change[] =>
+  steps.reduce<Change[]>((changes, { change }) => withOneMore(changes, change, setup.parts), []);
