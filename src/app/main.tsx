@@ -3,7 +3,17 @@ import { StrictMode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { demoProject } from '../../demo/project';
-import { browserJournal, browserStore, type Found, openProject, readJournals } from '../storage';
+import {
+  browserJournal,
+  browserStore,
+  currentSlot,
+  type Found,
+  openProject,
+  pageOf,
+  readJournals,
+  slotJournal,
+  slotStore,
+} from '../storage';
 import { PAGE_GROUPS, PAGES } from './pageList';
 import { download } from './shell/files';
 import { NotFound } from './shell/PageError';
@@ -41,15 +51,17 @@ async function patiently(opening: Promise<Found>, page: Root): Promise<Found> {
 
 async function start(root: HTMLElement): Promise<void> {
   const page = createRoot(root);
-  const storage = browserStore();
-  const journal = browserJournal();
+  const slot = currentSlot();
+  const storage = slotStore(browserStore(), slot);
+  const journal = slotJournal(browserJournal(), slot);
   const found = await patiently(openProject(storage), page);
   const store = new ProjectStore({
     project: found.kind === 'project' ? found.project : demoProject,
     storage,
     journal,
-    page: crypto.randomUUID(),
-    neighbours: 'BroadcastChannel' in window ? new BroadcastChannel('fervent-kettle') : null,
+    page: pageOf(crypto.randomUUID(), slot),
+    neighbours:
+      'BroadcastChannel' in window ? new BroadcastChannel(`fervent-kettle${slot && `/${slot}`}`) : null,
     ...(found.kind === 'project' && { revision: found.revision }),
     ...(found.kind === 'blocked' && { save: { kind: 'failed', reason: found.reason } }),
   });

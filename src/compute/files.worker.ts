@@ -30,6 +30,8 @@ import {
   type LineChoice,
   type LogAnalysis,
   lapsLeft,
+  type RecordedLap,
+  recordedLap,
 } from '../services';
 import { browserLogStore, keepLog, type LogEntry, openKeptLog } from '../storage';
 import { say } from '../text/en/say/compute';
@@ -143,6 +145,12 @@ const files = {
   /** Braking zones from a pasted table. @param shown units where it does not say */
   zoneTable(text: string, shown: UnitChoice): ZoneTable | Refused {
     return readZoneTable(text, shown);
+  },
+  /** The fastest lap of a file with times, as it was recorded; null where it has none. */
+  recorded(track: number, choice: LineChoice, setup: Setup): RecordedLap | null {
+    if (!line) return null;
+    const made = circuitFrom(line, choice, 'circuit', 'circuit');
+    return made.ok ? recordedLap(tracks[track], made.circuit, setup) : null;
   },
 
   async openTable(file: File): Promise<OpenedTable | Refused> {

@@ -80,6 +80,7 @@ export {
   writeParts,
   writeProject,
 } from './file/readProject';
+export { blankProject, isPlaceholder } from './guided/blankProject';
 export {
   type CarAnswers,
   carAnswersSchema,

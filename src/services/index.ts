@@ -27,12 +27,10 @@ export { rankedWays, waysToKeep } from './cooling/ways';
 export { rankedWorth, type Worth, widthOf, worthOf } from './first/findOut';
 export {
   changesOf,
-  chooseStep,
   type Failing,
   type FirstStep,
-  failsFirst,
-  mending,
-  type Tried,
+  type Order,
+  orderOfSteps,
 } from './first/firstSteps';
 export { fluidRenewal } from './first/fluidRenewal';
 export { analyseLog, type ListedPiece, type LogAnalysis, type MeasuredSeries } from './log/analyseLog';
@@ -46,5 +44,6 @@ export {
   findLine,
   type LineChoice,
 } from './track/circuitFromTrack';
+export { type RecordedLap, recordedLap } from './track/recordedLap';
 export { lapTimes } from './track/solvedLap';
 export { pieceCount, RUNS_A_PIECE, uncertainPiece, uncertainStatistics } from './uncertain/uncertainRuns';

@@ -22,5 +22,16 @@ export {
   sweepLogs,
   unlistLog,
 } from './logStorage';
+export {
+  addProject,
+  chooseSlot,
+  currentSlot,
+  type ListedProject,
+  listProjects,
+  pageOf,
+  removeProject,
+  slotJournal,
+  slotStore,
+} from './projectSlots';
 export { type Found, openProject, saveProject } from './projectStorage';
 export { beginWork, browserRunStore, forgetWork, keepPiece, keptPieces } from './runStorage';

@@ -6,14 +6,11 @@ import { changeWords, fitChanges, type Setup, type UnitChoice, withChanges } fro
 import {
   type Assessed,
   changesOf,
-  chooseStep,
-  type Failing,
   type FirstStep,
-  failsFirst,
   fluidRenewal,
   isFreshFill,
-  mending,
-  type Tried,
+  type Order,
+  orderOfSteps,
 } from '../../services';
 import { checkText, clockText, failingWords, moneyText } from '../../text/en';
 import { say } from '../../text/en/say/shared';
@@ -28,19 +25,6 @@ import { AnswerState } from './AnswerState';
 import { StateMark } from './StateMark';
 
 const QUIET = 400;
-/** Steps that are looked for at most: with more, other brakes are the answer. */
-const MOST_STEPS = 7;
-
-/** The order in which a car is mended, and what it comes to. */
-interface Order {
-  readonly setup: Setup;
-  readonly base: Assessed;
-  readonly steps: readonly FirstStep[];
-  /** With all steps */
-  readonly last: Assessed;
-  readonly remains: Failing | null;
-}
-
 /** "What should I do first?", answered as steps in their order. */
 export function FirstSteps() {
   const [typed, setTyped] = useState('');
@@ -200,32 +184,14 @@ function useOrder(setup: Setup, budget: number) {
     settled && spend !== null ? QUESTION.first(settled, project.prices, spend) : null,
     async (signal, report) => {
       const asked = settled ?? setup;
-      const [base] = await crew.run([asked], (remote, job) => remote.assess(job) as Promise<Assessed>, {
-        signal,
-      });
-      let now = { setup: asked, assessed: base };
-      let left = spend ?? budget;
       let [done, all] = [0, 0];
-      const steps: FirstStep[] = [];
-      let failing = failsFirst(base);
-      while (failing && steps.length < MOST_STEPS) {
-        const candidates = mending(project, now.setup, failing, left);
-        all += candidates.length;
-        const from = now.setup;
-        const driven = await crew.run(
-          candidates,
-          (remote, { changes }) => remote.assess(withChanges(from, changes)) as Promise<Assessed>,
-          { signal, onDone: () => report({ done: ++done, all }) },
-        );
-        const tried = candidates.map((candidate, i): Tried => ({ candidate, assessed: driven[i] }));
-        const step = chooseStep(project, now.setup, now.assessed, failing, tried);
-        if (!step) break;
-        steps.push(step);
-        left -= step.price;
-        now = { setup: withChanges(now.setup, [step.change]), assessed: step.assessed };
-        failing = failsFirst(now.assessed);
-      }
-      return { setup: asked, base, steps, last: now.assessed, remains: failing };
+      return orderOfSteps(project, asked, spend ?? budget, (setups) => {
+        all += setups.length;
+        return crew.run(setups, (remote, one) => remote.assess(one) as Promise<Assessed>, {
+          signal,
+          onDone: () => report({ done: ++done, all }),
+        });
+      });
     },
   );
 }

@@ -5,6 +5,7 @@ import { type Project, writeProject } from '../../model';
 import { say } from '../../text/en/say/shell';
 import { useStore } from '../state/context';
 import { useEdit } from '../state/useEdit';
+import { useProjects } from '../state/useProjects';
 import { useReturnFocus } from '../ui/useReturnFocus';
 import { download } from './files';
 
@@ -47,6 +48,7 @@ export function ReplaceProject({ children }: { children: ReactNode }) {
     },
     [store, replace, remember],
   );
+  const { beside } = useProjects();
   const own = store.getState().history.value;
   return (
     <ReplaceContext value={ask}>
@@ -79,8 +81,13 @@ export function ReplaceProject({ children }: { children: ReactNode }) {
                 </button>
               </AlertDialog.Cancel>
               <AlertDialog.Action asChild>
-                <button type="button" className="btn btn-main" onClick={() => asked && replace(asked)}>
+                <button type="button" className="btn" onClick={() => asked && replace(asked)}>
                   Replace it
+                </button>
+              </AlertDialog.Action>
+              <AlertDialog.Action asChild>
+                <button type="button" className="btn btn-main" onClick={() => asked && beside(asked.project)}>
+                  Open it beside mine
                 </button>
               </AlertDialog.Action>
             </div>

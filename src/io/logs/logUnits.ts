@@ -20,6 +20,7 @@ const LENGTH = [
   unit('m', 1, ['meter', 'metre', 'meters', 'metres']),
   unit('km', 1000),
   unit('ft', 0.3048, ['feet']),
+  unit('yd', 0.9144, ['yds', 'yard', 'yards']),
   unit('mi', 1609.344, ['mile', 'miles']),
 ];
 const TEMPERATURE = [

@@ -33,7 +33,7 @@ const HEADINGS: readonly (readonly [Column, RegExp])[] = [
   ['over', /brak\w* (dist|length)|\bover\b|\bin m\b|zone length/i],
   ['entry', /entry|from|start|before|initial|v ?1\b|brake at|top/i],
   ['exit', /exit|\bto\b|end|after|apex|min|final|v ?2\b|corner speed/i],
-  ['name', /name|corner|place|turn|where|zone|^no\.?$|^#$/i],
+  ['name', /name|corner|place|turn|where|zone/i],
 ];
 
 const COLUMN_NAMES = { entry: 'From', exit: 'To', next: 'To the next' } as const;
@@ -65,6 +65,9 @@ function headingsOf(row: readonly string[]): readonly (Column | null)[] | null {
   return taken.has('entry') && taken.has('exit') ? columns : null;
 }
 
+/** A cell as a number, with or without its unit behind it; null where it is none. */
+const cellNumber = (cell: string, decimal: string) => numberOf(cell.replace(/\s*[a-z/]{1,8}$/i, ''), decimal);
+
 /** Columns of a table without headings: texts first are the name, numbers go from, to, to the next, over. */
 function plainColumns(rows: readonly (readonly string[])[], decimal: string): readonly (Column | null)[] {
   const width = Math.max(...rows.map((row) => row.length));
@@ -72,7 +75,7 @@ function plainColumns(rows: readonly (readonly string[])[], decimal: string): re
   let named = false;
   return Array.from({ length: width }, (_, i) => {
     const cells = rows.map((row) => row[i] ?? '').filter((cell) => cell !== '');
-    const values = cells.filter((cell) => numberOf(cell, decimal) !== null).length;
+    const values = cells.filter((cell) => cellNumber(cell, decimal) !== null).length;
     if (cells.length > 0 && values >= cells.length / 2) return PLAIN[numbers++] ?? null;
     if (named || cells.length === 0) return null;
     named = true;
@@ -131,8 +134,7 @@ export function readZoneTable(text: string, shown: UnitChoice): ZoneTable | Refu
   const leftOut: { row: number; reason: string }[] = [];
   for (const { row, cells } of body) {
     const cell = (column: Column) => (at(column) < 0 ? '' : (cells[at(column)] ?? ''));
-    // "160 km/h" in a cell is a number too.
-    const number = (column: Column) => numberOf(cell(column).replace(/\s*[a-z/]+$/i, ''), decimal);
+    const number = (column: Column) => cellNumber(cell(column), decimal);
     const missing = (['entry', 'exit', 'next'] as const).find((column) => number(column) === null);
     if (missing) {
       leftOut.push({ row, reason: say.zoneTableNoNumber(COLUMN_NAMES[missing], cell(missing).slice(0, 30)) });

@@ -3,6 +3,7 @@
  * `attemptEdit` does, for all of them alike.
  */
 import type { Leg } from '../../core';
+import { withoutPlaceholders } from '../guided/blankProject';
 import type { Car } from '../schema/car';
 import type { Circuit } from '../schema/circuit';
 import type { Change, SetupVariant } from '../schema/compare';
@@ -64,12 +65,9 @@ export const addCircuit = (project: Project, circuit: Circuit): Project => ({
 
 export const addCar = (project: Project, car: Car): Project => ({ ...project, cars: [...project.cars, car] });
 
-/** Adds a plan and puts it on the workbench. */
-export const addPlan = (project: Project, plan: Plan): Project => ({
-  ...project,
-  plans: [...project.plans, plan],
-  selectedPlanId: plan.id,
-});
+/** Adds a plan and puts it on the workbench; what only held its place until then goes. */
+export const addPlan = (project: Project, plan: Plan): Project =>
+  withoutPlaceholders({ ...project, plans: [...project.plans, plan], selectedPlanId: plan.id });
 
 export const addPart = (project: Project, part: Part): Project => ({
   ...project,

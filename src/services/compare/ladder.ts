@@ -120,7 +120,7 @@ export function singleSteps(setup: Setup): Candidate[] {
   );
   // On other tyres the car is quicker or slower, and asks more or less of its brakes.
   const tyres = TYRE_KIND_IDS.filter(
-    (kind) => Math.abs(TYRE_KINDS[kind].longitudinalGrip - car.tyres.longitudinalGrip) > 0.03,
+    (kind) => Math.abs(TYRE_KINDS[kind].longitudinalGrip - car.tyres.longitudinalGrip) > 0.05,
   ).map((kind): Candidate => ({ id: `tyres:${kind}`, changes: [{ kind: 'tyres', tyres: kind }] }));
   return [...fitted, ...tape, ...tyres];
 }

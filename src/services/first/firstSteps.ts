@@ -6,6 +6,7 @@ import {
   type Project,
   partOf,
   type Setup,
+  withChanges,
   withOneMore,
 } from '../../model';
 import type { Assessed } from '../compare/assess';
@@ -35,7 +36,7 @@ const WORTH = { temperature: 2, share: 0.01 } as const;
 const isForce = (margin: Failing): margin is ForceMargin => !('axle' in margin);
 
 /** What passes its limit first as the day goes; null where nothing does. Pads that are too cold pass none. */
-export function failsFirst({ summary }: Assessed): Failing | null {
+function failsFirst({ summary }: Assessed): Failing | null {
   const passed = [...summary.margins.filter((margin) => !isCold(margin)), ...summary.forceMargins].filter(
     (margin) => margin.passed !== null,
   );
@@ -44,7 +45,7 @@ export function failsFirst({ summary }: Assessed): Failing | null {
 }
 
 /** The same limit in another drive. */
-export function sameLimit({ summary }: Assessed, failing: Failing): Failing | null {
+function sameLimit({ summary }: Assessed, failing: Failing): Failing | null {
   if (isForce(failing)) return summary.forceMargins.find(({ part }) => part === failing.part) ?? null;
   const same = summary.margins.filter(({ axle, part }) => axle === failing.axle && part === failing.part);
   return same.length === 0 ? null : same.reduce((a, b) => (b.margin < a.margin ? b : a));
@@ -56,7 +57,7 @@ function kindOf(change: Change, setup: Setup): PartKind | 'tyres' | null {
 }
 
 /** Steps from the shelf that may mend what fails first, on the axle it fails at. @param budget most that one may cost */
-export function mending(project: Project, setup: Setup, failing: Failing, budget: number): Candidate[] {
+function mending(project: Project, setup: Setup, failing: Failing, budget: number): Candidate[] {
   const kinds = MENDS[failing.part] ?? [];
   return singleSteps(setup).filter(({ changes: [change] }) => {
     const kind = kindOf(change, setup);
@@ -68,7 +69,7 @@ export function mending(project: Project, setup: Setup, failing: Failing, budget
 }
 
 /** A step that was driven. */
-export interface Tried {
+interface Tried {
   readonly candidate: Candidate;
   readonly assessed: Assessed;
 }
@@ -91,7 +92,7 @@ export interface FirstStep {
  * @param base the setup before it, driven
  * @returns null where no step that can be taken helps
  */
-export function chooseStep(
+function chooseStep(
   project: Project,
   setup: Setup,
   base: Assessed,
@@ -120,3 +121,66 @@ export function chooseStep(
 /** The changes that all steps make together. */
 export const changesOf = (steps: readonly FirstStep[], setup: Setup): Change[] =>
   steps.reduce<Change[]>((changes, { change }) => withOneMore(changes, change, setup.parts), []);
+
+/** The order in which a car is mended, and what it comes to. */
+export interface Order {
+  readonly setup: Setup;
+  readonly base: Assessed;
+  readonly steps: readonly FirstStep[];
+  /** With all steps */
+  readonly last: Assessed;
+  readonly remains: Failing | null;
+}
+
+/** Steps that are looked for at most: with more, other brakes are the answer. */
+const MOST_STEPS = 7;
+
+/**
+ * Mends what fails first, then what fails first then, until every limit holds or nothing helps.
+ * @param budget most that all steps may cost together
+ * @param drive assesses setups, in their order
+ */
+export async function orderOfSteps(
+  project: Project,
+  setup: Setup,
+  budget: number,
+  drive: (setups: readonly Setup[]) => Promise<readonly Assessed[]>,
+): Promise<Order> {
+  const [base] = await drive([setup]);
+  let now = { setup, assessed: base };
+  let left = budget;
+  const steps: FirstStep[] = [];
+  let failing = failsFirst(base);
+  while (failing && steps.length < MOST_STEPS) {
+    const from = now.setup;
+    const candidates = mending(project, from, failing, left);
+    const driven = await drive(candidates.map(({ changes }) => withChanges(from, changes)));
+    const tried = candidates.map((candidate, i): Tried => ({ candidate, assessed: driven[i] }));
+    const step = chooseStep(project, from, now.assessed, failing, tried);
+    if (!step) break;
+    steps.push(step);
+    left -= step.price;
+    now = { setup: withChanges(from, [step.change]), assessed: step.assessed };
+    failing = failsFirst(now.assessed);
+  }
+  const kept = steps.filter(({ change }, i) => !supersededBy(change, steps.slice(i + 1), setup));
+  if (kept.length === steps.length) return { setup, base, steps, last: now.assessed, remains: failing };
+  // Pads that better ones took the place of were never bought: what is left is driven anew, step by step.
+  const prefixes = kept.map((_, i) => kept.slice(0, i + 1).map(({ change }) => change));
+  const driven = await drive(prefixes.map((changes) => withChanges(setup, changes)));
+  const told = kept.map((step, i): FirstStep => {
+    const before = i === 0 ? base : driven[i - 1];
+    return {
+      ...step,
+      before: sameLimit(before, step.before) ?? step.before,
+      after: sameLimit(driven[i], step.before),
+      mended: sameLimit(driven[i], step.before)?.passed === null,
+      assessed: driven[i],
+    };
+  });
+  return { setup, base, steps: told, last: driven[driven.length - 1], remains: failing };
+}
+
+/** Whether one of the later steps takes a change's place. */
+const supersededBy = (change: Change, later: readonly FirstStep[], { parts }: Setup): boolean =>
+  later.some((step) => withOneMore([change], step.change, parts).length === 1);

@@ -42,6 +42,8 @@ export interface LineChoice {
   readonly reverse: boolean;
 }
 
+/** Straights and corners that lie farther off the line make another circuit, m. */
+const FARTHEST_OFF = 60;
 /** Points of the drawn track at most. */
 const DRAWN = 4000;
 /** Longest lap that is taken, m; no circuit is as long. */
@@ -153,6 +155,7 @@ export function circuitFrom(
   const line = turnedLine(found.line, choice.start, choice.reverse);
   const corners = cornersOf(line);
   if (!corners) return refuse(say.lineCouldNotCut);
+  if (corners.off > FARTHEST_OFF) return refuse(say.lineFarOff(Math.round(corners.off), FARTHEST_OFF));
   const segments = corners.segments.map((segment, i): CircuitSegment => {
     const gradePercent = clamp(round(segment.grade * 100, 2), -25, 25);
     if (segment.kind === 'straight')

@@ -107,6 +107,7 @@ function Lines({ file, number, listed }: { file: File; number: number; listed: L
       {found.data && !found.data.ok && <Refusal name={file.name} problems={found.data.problems} />}
       {found.data?.ok && (
         <Shape
+          track={track}
           key={`${track}`}
           name={listed.tracks[track].name}
           file={file}

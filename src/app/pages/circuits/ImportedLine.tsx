@@ -11,11 +11,13 @@ import { CheckField } from '../../ui/CheckField';
 import { TextField } from '../../ui/TextField';
 import { FoundMap } from './FoundMap';
 import { FoundSummary } from './FoundSummary';
+import { RecordedPanel } from './RecordedPanel';
 
 export function Shape({
   name,
   file,
   id,
+  track,
   found,
   bound,
   settled,
@@ -24,6 +26,8 @@ export function Shape({
   name: string;
   file: File;
   id: string;
+  /** Which of the file's lines it is */
+  track: number;
   found: FoundLine;
   bound: number | null;
   /** False while the line is laid anew and an older one is shown */
@@ -65,6 +69,15 @@ export function Shape({
       </section>
       <aside className="grid content-start gap-3">
         <FoundSummary found={found} good={good} known={known} />
+        {good && (
+          <RecordedPanel
+            id={id}
+            track={track}
+            choice={{ bound, start: from, reverse }}
+            title={title}
+            settled={ready}
+          />
+        )}
         <Choices
           title={title}
           setTitle={setTitle}

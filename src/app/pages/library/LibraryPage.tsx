@@ -24,6 +24,7 @@ import { PageTitle } from '../../ui/PageTitle';
 import { TextField } from '../../ui/TextField';
 import { Tip } from '../../ui/Tip';
 import { KeptStates } from './KeptStates';
+import { ProjectsPanel } from './ProjectsPanel';
 
 type Listed = Exclude<Shelf, 'parts' | 'states'>;
 const SHELVES: readonly { shelf: Listed; title: string; noun: string; to: string }[] = [
@@ -57,6 +58,7 @@ export function LibraryPage() {
         ))}
       </div>
       <KeptStates />
+      <ProjectsPanel />
     </div>
   );
 }

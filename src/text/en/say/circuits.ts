@@ -32,4 +32,11 @@ export const say = {
   harderSideDiffersOnly:
     'The harder side is that of brakes that follow the wheel loads from side to side, by half where this car’s own do not (Car, side-to-side distribution); brakes with one pressure for both wheels of an axle work them alike.',
   middleLongestStraight: 'in the middle of the longest straight',
+  addedRecorded: (name: string) => `Added the braking zones of “${name}”`,
+  recordedLap: (time: string, zones: number, heat: string) =>
+    `Its fastest whole lap took ${time}, with ${zones} braking zones worth the name and ${heat} into the brakes of this plan’s car.`,
+  lineIsTame: (line: number, recording: number, heat: string) =>
+    `${line} ${line === 1 ? 'zone' : 'zones'} found along the line, the recording shows ${recording}: noise or drift has rounded corners away, and this circuit would be too easy on the brakes (${heat} a lap). Take the braking zones of the recording instead.`,
+  lineAgrees: (zones: number, time: string, heat: string) =>
+    `Along the line the plan’s car has ${zones} such zones, ${time} and ${heat}: they agree.`,
 } as const;

@@ -25,6 +25,8 @@ export const say = {
     `The lap that was found is ${length} km long; a circuit has at most ${longest} km. Is it a road, or are its units wrong?`,
   lineCouldNotCut: 'The line could not be cut into straights and corners that close. Is it one whole lap?',
   lineMakesNoCircuit: (path: string, message: string) => `The line makes no circuit: its ${path} ${message}.`,
+  lineFarOff: (metres: number, most: number) =>
+    `The straights and corners cut from this line lie up to ${metres} m off it; ${most} m at most are taken. Too much noise, or points of another place: choose another lap or file.`,
   factsMakeNoLap: (corners: number) =>
     `No lap with ${corners} corners and such a straight comes back to its start: look at the length, the corners and the longest straight again.`,
   factsTakeOtherTime: (least: string, most: string) =>

@@ -5,4 +5,7 @@ export const say = {
   anotherPageChangedProject:
     'Another page changed the project so that both together make none. What this page has was kept; the other is under Files, Texts kept aside.',
   nothingWasChanged: (message: string) => `Nothing was changed. ${message}`,
+  notSavedYet: 'This project could not be saved yet; it stays open. Export it first.',
+  projectNotAdded: (why: string) => `The project could not be added: ${why}`,
+  projectNotDeleted: (why: string) => `The project could not be deleted: ${why}`,
 } as const;

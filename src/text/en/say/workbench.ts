@@ -56,4 +56,6 @@ export const say = {
     `This is an invented demo: the ${car} at ${circuit}. Look round, move what you like, or begin with your own car: three short forms to its verdict.`,
   whatFirst: 'What should I do first?',
   guessesMatter: 'Do my guesses matter?',
+  placeholderShown:
+    'Nothing of yours is in this project yet: a typical car stands in its place. Enter yours, and it goes.',
 } as const;

@@ -1,0 +1,104 @@
+import { say } from '../text/en/say/storage';
+import type { JournalStore } from './journal';
+import { keepAside } from './keptAside';
+import type { KeyValueStore } from './keyValueStore';
+
+/** Where the first project of a browser is kept; those after it stand beside it under names of their own. */
+const FIRST = 'project';
+const OTHERS = 'project:';
+const CURRENT = 'fervent-kettle-current';
+
+/** A project that is kept in this browser. */
+export interface ListedProject {
+  /** '' for the first one */
+  readonly slot: string;
+  readonly name: string;
+}
+
+const keyOf = (slot: string) => (slot === '' ? FIRST : `${OTHERS}${slot}`);
+
+/** The store as one of several projects sees it: its project is its own, everything else is shared. */
+export function slotStore(store: KeyValueStore, slot: string): KeyValueStore {
+  const own = (key: string) => (key === FIRST ? keyOf(slot) : key);
+  return {
+    getItem: (key) => store.getItem(own(key)),
+    setItem: (key, value) => store.setItem(own(key), value),
+    removeItem: (key) => store.removeItem(own(key)),
+    keys: () => store.keys(),
+  };
+}
+
+/** A page's id among those that have the same project open. */
+export const pageOf = (page: string, slot: string): string => (slot === '' ? page : `${page}@${slot}`);
+
+/** The journals of one project alone. */
+export function slotJournal(journal: JournalStore | null, slot: string): JournalStore | null {
+  if (!journal) return null;
+  const own = (key: string | null) =>
+    key !== null && (slot === '' ? !key.includes('@') : key.endsWith(`@${slot}`));
+  const keys = () => Array.from({ length: journal.length }, (_, i) => journal.key(i)).filter(own);
+  return {
+    get length() {
+      return keys().length;
+    },
+    key: (index) => keys()[index] ?? null,
+    getItem: (key) => journal.getItem(key),
+    setItem: (key, value) => journal.setItem(key, value),
+    removeItem: (key) => journal.removeItem(key),
+  };
+}
+
+const textOf = (value: unknown): string =>
+  typeof value === 'string' ? value : String((value as { text?: unknown } | null)?.text ?? '');
+
+function nameOf(text: string): string | null {
+  try {
+    const { name } = JSON.parse(text) as { name?: unknown };
+    return typeof name === 'string' && name.trim() !== '' ? name : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Every project of this browser by name; one that cannot be read is listed all the same. */
+export async function listProjects(store: KeyValueStore): Promise<ListedProject[]> {
+  const keys = (await store.keys()).filter((key) => key === FIRST || key.startsWith(OTHERS));
+  const listed = await Promise.all(
+    keys.map(async (key) => {
+      const name = nameOf(textOf(await store.getItem(key)));
+      return { slot: key === FIRST ? '' : key.slice(OTHERS.length), name: name ?? say.unreadableProject };
+    }),
+  );
+  return listed.sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** Keeps a project beside the others. @param text as it is exported */
+export async function addProject(store: KeyValueStore, text: string, slot: string): Promise<void> {
+  await store.setItem(keyOf(slot), { revision: 0, text });
+}
+
+/** Takes a project out; its text is kept aside, so that nothing is lost. */
+export async function removeProject(store: KeyValueStore, slot: string): Promise<void> {
+  const text = textOf(await store.getItem(keyOf(slot)));
+  if (text !== '') await keepAside(store, text, []);
+  await store.removeItem(keyOf(slot));
+}
+
+/** Which project this page has open: its own choice, else the browser's last. */
+export function currentSlot(): string {
+  try {
+    return window.sessionStorage.getItem(CURRENT) ?? window.localStorage.getItem(CURRENT) ?? '';
+  } catch {
+    return '';
+  }
+}
+
+/** Has this page, and those opened after it, open a project; it takes effect when the page is loaded again. */
+export function chooseSlot(slot: string): void {
+  try {
+    window.sessionStorage.setItem(CURRENT, slot);
+    window.localStorage.setItem(CURRENT, slot);
+  } catch {
+    // Blocked: the first project opens.
+  }
+}
