@@ -75,6 +75,10 @@ export const PAGES: readonly Page[] = [
     lazy: async () => ({ Component: (await import('./pages/start/StartPage')).StartPage }),
   },
   {
+    path: '/help',
+    lazy: async () => ({ Component: (await import('./pages/help/HelpPage')).HelpPage }),
+  },
+  {
     path: '/library',
     lazy: async () => ({ Component: (await import('./pages/library/LibraryPage')).LibraryPage }),
   },

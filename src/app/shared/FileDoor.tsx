@@ -1,18 +1,24 @@
 import { FileUp } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef } from 'react';
+import { toast } from 'sonner';
 import { acceptedBy } from '../../io';
+import { say } from '../../text/en/say/shared';
 import { type HandedKind, takeHanded, useHanded } from '../shell/handedFile';
+import { SAMPLES, sampleFile } from './samples';
 
 /** A button that takes a file, and what is dropped on the window for it. */
 export function FileDoor({
   kind,
   label,
   testId,
+  samples,
   onFile,
 }: {
   kind: HandedKind;
   label: string;
   testId: string;
+  /** Invented files to try it with */
+  samples: readonly (keyof typeof SAMPLES)[];
   onFile: (file: File) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
@@ -40,6 +46,18 @@ export function FileDoor({
           if (file) onFile(file);
         }}
       />
+      {samples.map((id) => (
+        <button
+          key={id}
+          type="button"
+          className="btn"
+          onClick={() =>
+            void sampleFile(id).then(onFile, (error: Error) => toast.error(say.sampleNotThere(error.message)))
+          }
+        >
+          Try {SAMPLES[id].file}
+        </button>
+      ))}
     </>
   );
 }

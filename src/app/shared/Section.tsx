@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { infoAt, type Path, type Shelf } from '../../model';
 import type { Editing } from '../state/useItem';
+import { HowToMeasure } from './measure/HowToMeasure';
 import { NumberField } from './NumberField';
 import { OriginMark } from './OriginMark';
 
@@ -33,7 +34,12 @@ export function Field<S extends Shelf>({
         nullable={info.nullable}
         value={editing.get(path) as number | null}
         onCommit={(value) => editing.set(path, value, info.title)}
-        mark={<OriginMark shelf={shelf} editing={editing} path={path} />}
+        mark={
+          <span className="flex items-center">
+            <HowToMeasure place={path.join('.')} title={info.title} />
+            <OriginMark shelf={shelf} editing={editing} path={path} />
+          </span>
+        }
       />
     </div>
   );

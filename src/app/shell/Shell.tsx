@@ -1,4 +1,4 @@
-import { LibraryBig, Redo2, Undo2 } from 'lucide-react';
+import { CircleQuestionMark, LibraryBig, Redo2, Undo2 } from 'lucide-react';
 import { Suspense, useEffect, useRef } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -16,6 +16,8 @@ import { PageError } from './PageError';
 import { BottomNav, type PageGroup, PageNav, SubNav } from './PageNav';
 import { ReplaceProject } from './ReplaceProject';
 import { SaveNotice } from './SaveNotice';
+import { Shortcuts } from './Shortcuts';
+import { Tour } from './Tour';
 
 /** What stands round every page. */
 export function Shell({ groups }: { groups: readonly PageGroup[] }) {
@@ -79,6 +81,8 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
           </ErrorBoundary>
         </main>
         <BottomNav groups={groups} pathname={pathname} />
+        <Shortcuts />
+        <Tour />
         <Toaster
           position="bottom-left"
           theme={theme === 'system' ? 'system' : theme}
@@ -113,6 +117,9 @@ function Header({ groups, pathname }: { groups: readonly PageGroup[]; pathname: 
           <UndoRedo />
           <FilesMenu />
           <SettingsMenu />
+          <NavLink to="/help" className="btn btn-bare px-2" aria-label="Help">
+            <CircleQuestionMark size={16} aria-hidden="true" />
+          </NavLink>
         </div>
       </div>
       <SubNav groups={groups} pathname={pathname} />

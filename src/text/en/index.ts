@@ -25,6 +25,7 @@ export {
 } from './decisionWords';
 export type { Explanation } from './explanation';
 export { explain, type Topic } from './explanations';
+export { GLOSSARY, type Term } from './glossary';
 export { lapText } from './lapText';
 export { leftText } from './leftText';
 export { noteText } from './noteText';

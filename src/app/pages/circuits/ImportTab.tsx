@@ -34,6 +34,7 @@ export function ImportTab() {
             kind="tracks"
             label="Choose a file"
             testId="circuit-file"
+            samples={['circuit', 'recording']}
             onFile={(file) => setChosen({ file, number: nextNumber() })}
           />
           <p className="max-w-[80ch]">{say.gpxKmlGeojsonTable}</p>

@@ -165,7 +165,13 @@ function ChooseFile({ open }: { open: (file: File) => Promise<void> }) {
   return (
     <section className="panel px-4 py-3" aria-label="Log file">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <FileDoor kind="log" label="Open a log" testId="log-file" onFile={(file) => void open(file)} />
+        <FileDoor
+          kind="log"
+          label="Open a log"
+          testId="log-file"
+          samples={['log']}
+          onFile={(file) => void open(file)}
+        />
         <p className="max-w-[80ch]">
           {say.loggerSExportCsv}
           <a className="underline" href="/stand-in/logger.csv" download>

@@ -11,6 +11,8 @@ import {
 import { say } from '../../../text/en/say/start';
 import { FormRadio, FormSelect } from '../../shared/form/FormChoice';
 import { FormNumber } from '../../shared/form/FormNumber';
+import { Glossed } from '../../shared/Glossed';
+import { HowToMeasure } from '../../shared/measure/HowToMeasure';
 import { useUnits } from '../../state/preferences';
 import { PISTON_COUNTS, type CarTyped as Typed } from './carForm';
 
@@ -20,17 +22,25 @@ const unknown = ['', say.unknown] as const;
 function Question({
   title,
   where,
+  measure,
   children,
 }: {
   readonly title: string;
   readonly where: string;
+  /** Address of the value whose measuring is drawn */
+  readonly measure?: string;
   readonly children: ReactNode;
 }) {
   return (
     <fieldset className="panel min-w-0 px-3.5 py-2.5">
-      <legend className="float-left w-full font-[600]">{title}</legend>
+      <legend className="float-left flex w-full items-center justify-between gap-2 font-[600]">
+        {title}
+        {measure && <HowToMeasure place={measure} title={title} />}
+      </legend>
       <div className="clear-left grid gap-1.5 pt-1">{children}</div>
-      <p className="caption mt-1.5">{where}</p>
+      <p className="caption mt-1.5">
+        <Glossed>{where}</Glossed>
+      </p>
     </fieldset>
   );
 }
@@ -44,7 +54,7 @@ export function Questions() {
   const rear = useWatch({ control, name: 'rear' }) || (kind.rear.drum ? 'drum' : 'disc');
   return (
     <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-4">
-      <Question title="Mass with the driver" where={say.massWhere}>
+      <Question title="Mass with the driver" where={say.massWhere} measure="massKg">
         <FormNumber<Typed>
           hidden
           name="massKg"
@@ -133,7 +143,7 @@ type Typical = (value: number, quantity: Quantity) => string;
 function FrontQuestions({ kind, typical }: { readonly kind: CarKind; readonly typical: Typical }) {
   return (
     <>
-      <Question title="Front disc, size" where={say.rotorWhere}>
+      <Question title="Front disc, size" where={say.rotorWhere} measure="rotor.thicknessMm">
         <div className="grid grid-cols-2 gap-2">
           <FormNumber<Typed>
             name="frontDiameterMm"
@@ -149,7 +159,7 @@ function FrontQuestions({ kind, typical }: { readonly kind: CarKind; readonly ty
           />
         </div>
       </Question>
-      <Question title="Front disc, vented or solid" where={say.ventedWhere}>
+      <Question title="Front disc, vented or solid" where={say.ventedWhere} measure="rotor.vaneGapMm">
         <FormRadio<Typed>
           name="frontVented"
           label="Front disc, vented or solid"
@@ -163,7 +173,7 @@ function FrontQuestions({ kind, typical }: { readonly kind: CarKind; readonly ty
           options={[['one-piece', 'One piece'], ['floating', 'Floating'], unknown]}
         />
       </Question>
-      <Question title="Front caliper" where={say.caliperWhere}>
+      <Question title="Front caliper" where={say.caliperWhere} measure="caliper.pistonsMm">
         <FormRadio<Typed>
           name="frontCaliper"
           label="Front caliper"

@@ -3,6 +3,7 @@ import { demoProject } from '../../../../demo/project';
 import { isPlaceholder } from '../../../model';
 import { say } from '../../../text/en/say/workbench';
 import { useSetup } from '../../state/context';
+import { goToStop } from '../../state/tour';
 
 /** Says whose car this is while it is nobody's, and what to do next. */
 export function DemoNotice() {
@@ -15,9 +16,14 @@ export function DemoNotice() {
       aria-label="Demo"
     >
       <p className="min-w-0">{demo ? say.demoShown(car.name, circuit.name) : say.placeholderShown}</p>
-      <Link className="btn btn-main" to="/new/car">
-        Enter my car
-      </Link>
+      <div className="flex gap-2">
+        <button type="button" className="btn" onClick={() => goToStop(0)}>
+          Take the tour
+        </button>
+        <Link className="btn btn-main" to="/new/car">
+          Enter my car
+        </Link>
+      </div>
     </section>
   );
 }

@@ -9,7 +9,7 @@ const FirstSteps = lazy(() => import('../../shared/FirstSteps').then((m) => ({ d
 export function FirstPanel() {
   const [open, setOpen] = useState(false);
   return (
-    <Collapsible.Root open={open} onOpenChange={setOpen} className="panel px-4 py-2">
+    <Collapsible.Root open={open} onOpenChange={setOpen} data-tour="first" className="panel px-4 py-2">
       <div className="flex flex-wrap items-center gap-2">
         <Collapsible.Trigger className="btn" aria-expanded={open}>
           {say.whatFirst}

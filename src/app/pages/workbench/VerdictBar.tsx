@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { lapHeat, lapTime } from '../../../core';
 import { formatValue, siText, type UnitChoice, unitOf } from '../../../model';
 import { clockText, type Topic, UNCALIBRATED_NOTE, verdictText } from '../../../text/en';
+import { Glossed } from '../../shared/Glossed';
 import { StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
@@ -41,7 +42,7 @@ export const VerdictBar = memo(function VerdictBar({
         </p>
         {text.notes.map((note) => (
           <p key={note} className="mt-1 text-dim">
-            {note}
+            <Glossed>{note}</Glossed>
           </p>
         ))}
         <p className="caption mt-1.5">{UNCALIBRATED_NOTE}</p>

@@ -80,7 +80,10 @@ function Workbench() {
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 [grid-area:lap]">
         {ready ? (
           <>
-            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_270px]">
+            <div
+              data-tour="lap"
+              className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_270px]"
+            >
               <LapChart computed={computed} ghost={ghost} selection={selection} onSelect={setPicked} />
               <MapPanel computed={computed} selection={selection} onSelect={setPicked} />
             </div>

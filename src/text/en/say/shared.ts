@@ -77,4 +77,19 @@ export const say = {
   originMeasured: 'weighed or measured on this car',
   originCalibrated: 'fitted to what was measured while driving',
   firstDriving: 'Driving the day with what may help',
+  howToMeasure: (title: string) => `How to measure: ${title}`,
+  measureThickness:
+    'With a caliper at the edge, over both cheeks. Reach past the lip that wear leaves at the rim, and take the least of four places round.',
+  measureDiameter:
+    'With a tape across the friction ring, through the middle. Through the wheel, measure the radius and double it.',
+  measureGap: 'Between the cheeks at the edge, with the back of a caliper or a drill that just fits.',
+  measureRotorMass:
+    'The whole rotor with its bell on kitchen or parcel scales, clean and dry. New and worn differ by its mass.',
+  measurePad: 'Friction material alone, without its plate, at both ends and at both pads: the least counts.',
+  measurePistons:
+    'Look from behind: pistons on both sides of the rotor are all counted. Their diameter stands in the parts list.',
+  measureBoiling:
+    'A workshop heats a sample of the fluid in the car with a tester until it boils. It overrides class and age.',
+  measureMass: 'On four corner scales, or a weighbridge, with driver, helmet and the fuel of a session.',
+  sampleNotThere: (why: string) => `The sample could not be opened: ${why}`,
 } as const;

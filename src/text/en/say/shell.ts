@@ -29,4 +29,15 @@ export const say = {
   fileCouldNotRead: 'The file could not be read. Was it moved or is it a folder?',
   moreKettleCheckLists: (problemsCount: number) =>
     `and ${problemsCount} more; “kettle check” lists all of them.`,
+  tourVerdict:
+    'The verdict comes first: what passes its limit, on which lap, at which braking zone. Below it stand the same with 30 % less and more cooling.',
+  tourWhatIf:
+    'Move anything here and the whole session is driven again while it moves. What was saved stays faintly behind; keep it, or reset it.',
+  tourLap:
+    'The lap unrolled: speed, braking power and temperatures above each other. Pick a braking zone and it is picked everywhere.',
+  tourFirst:
+    'Ask what to do first: what fails first is mended first, with its price and what remains. Ask, too, whether your guesses matter.',
+  tourPlan: 'Every plan is a car, a circuit and a day. Switch between them here; the library has them all.',
+  tourPages:
+    'From left to right goes the work: verdict, car, circuit, decisions, track. The question mark has words, keys and sample files.',
 } as const;

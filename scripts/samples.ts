@@ -1,0 +1,49 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { demoProject } from '../demo/project';
+import { writeParts } from '../src/model';
+import { LOGGER_COLUMNS, loggerCsv, simulatedLog } from '../src/server/standIns/logger';
+import { exportedGpx } from '../tests/support/logs';
+
+/** Writes the sample files that ship with the program, from the demo. */
+const FOLDER = 'src/app/public/samples';
+mkdirSync(FOLDER, { recursive: true });
+const put = (name: string, text: string) => writeFileSync(`${FOLDER}/${name}`, text);
+
+put('anvil-park.gpx', exportedGpx(0));
+
+const of = (laps: number, rate: number) =>
+  simulatedLog({ planId: demoProject.selectedPlanId, laps, rate, noise: 1, seed: 3 });
+put('anvil-log.csv', [...loggerCsv(of(3, 4))].join(''));
+
+const at = (name: (typeof LOGGER_COLUMNS)[number]) => LOGGER_COLUMNS.indexOf(name);
+const begun = Date.UTC(2026, 4, 3, 9, 30);
+const points = [...of(3, 5).rows()].flatMap((row) => {
+  const [time, lat, lon] = [row[at('Time (s)')], row[at('Latitude (deg)')], row[at('Longitude (deg)')]];
+  if (time === null || lat === null || lon === null) return [];
+  return `<trkpt lat="${lat.toFixed(7)}" lon="${lon.toFixed(7)}"><time>${new Date(begun + 1000 * time).toISOString()}</time></trkpt>`;
+});
+put(
+  'sunday-recording.gpx',
+  `<?xml version="1.0" encoding="UTF-8"?>\n<gpx version="1.1" creator="Fervent Kettle" xmlns="http://www.topografix.com/GPX/1/1">\n<trk><name>Sunday</name><trkseg>\n${points.join('\n')}\n</trkseg></trk>\n</gpx>\n`,
+);
+
+put(
+  'braking-zones.csv',
+  'Corner,From (km/h),To (km/h),Braking distance (m),To the next (m)\nGatepost,168,72,,310\nOrchard,151,96,,240\nCrook,142,58,,180\nMill,176,88,,420\nStile,133,84,,150\nFord,149,61,,330\nBarn,187,104,,260\nRick,155,77,,390\n',
+);
+
+put(
+  'parts.json',
+  writeParts([
+    {
+      kind: 'duct',
+      id: 'sample-duct',
+      name: 'Hose of 80 mm, sample',
+      note: 'An invented part to try the import with.',
+      price: 2,
+      massKg: 0.5,
+      source: 'Invented',
+      values: { areaCm2: 50, coefficientPercent: 45 },
+    },
+  ]),
+);

@@ -1,0 +1,56 @@
+import { Popover } from 'radix-ui';
+import { Fragment, type ReactNode } from 'react';
+import { GLOSSARY, type Term } from '../../text/en';
+
+/** Every way each term is written, the longest first, so that none takes a part of another. */
+const WAYS = GLOSSARY.flatMap((entry) =>
+  [entry.term, ...(entry.also ?? [])].map((way) => [way, entry] as const),
+).sort(([a], [b]) => b.length - a.length);
+const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+const TERMS = new RegExp(
+  `(?<![\\p{L}-])(${WAYS.map(([way]) => escaped(way)).join('|')})(?![\\p{L}-])`,
+  'giu',
+);
+
+/** A text in which each term opens its meaning where it stands first. */
+export function Glossed({ children }: { readonly children: string }) {
+  const parts: ReactNode[] = [];
+  const seen = new Set<Term>();
+  let from = 0;
+  for (const match of children.matchAll(TERMS)) {
+    const entry = WAYS.find(([way]) => way.toLowerCase() === match[0].toLowerCase())?.[1];
+    if (!entry || seen.has(entry)) continue;
+    seen.add(entry);
+    parts.push(
+      <Fragment key={match.index}>
+        {children.slice(from, match.index)}
+        <Dotted entry={entry}>{match[0]}</Dotted>
+      </Fragment>,
+    );
+    from = match.index + match[0].length;
+  }
+  return (
+    <>
+      {parts}
+      {children.slice(from)}
+    </>
+  );
+}
+
+/** A dotted word that opens its meaning. */
+function Dotted({ entry, children }: { readonly entry: Term; readonly children: string }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="inline cursor-help border-b border-dotted border-dim text-left text-inherit hover:border-ink">
+        {children}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content className="menu max-w-[320px]" sideOffset={4} collisionPadding={8}>
+          <p className="px-1.5 py-1">
+            <strong className="font-[650]">{entry.term}.</strong> {entry.meaning}
+          </p>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
