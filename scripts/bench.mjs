@@ -99,6 +99,11 @@ const need = built('need');
 show('Cooling need of both axles, ways to it and the fastest plan: session runs and ms', need);
 const browser = last(run(['--import', 'tsx', 'bench/browser.ts']));
 show('In headless Chromium: control moved to new verdict on screen, and the first page', browser, 1);
+const stranger = last(run(['--import', 'tsx', 'bench/firstHour.ts']));
+show(
+  'A stranger’s way to a verdict on an own car, keyboard alone; every page on a phone in both themes',
+  stranger,
+);
 const deciding = last(run(['--import', 'tsx', 'bench/deciding.ts']));
 show(
   'In headless Chromium: uncertain runs on one core and on two, six setups compared, the whole ladder',
@@ -108,7 +113,7 @@ show(
 if (json) {
   console.log(
     JSON.stringify(
-      { machine: cpus()[0].model, node: process.version, ...node, files, need, browser, deciding },
+      { machine: cpus()[0].model, node: process.version, ...node, files, need, browser, stranger, deciding },
       null,
       2,
     ),

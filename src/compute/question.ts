@@ -57,6 +57,7 @@ export const QUESTION = {
     repeated,
   ],
   sides: (setup: Setup) => ['sides', dayKey(setup)],
+  lapTimes: (setup: Setup) => ['lap times', dayKey(setup)],
   severity: (setup: Setup) => ['severity', dayKey(setup)],
   /** @param log id of a kept one */
   log: (setup: Setup, log: string) => ['log', log, dayKey(setup)],

@@ -8,9 +8,11 @@ export const ROUTES = [
   ...['map', 'severity', 'import'].map((tab) => `/circuits/${tab}`),
   '/plan',
   ...['logs', 'laps', 'heat', 'live'].map((tab) => `/log/${tab}`),
-  ...['cooling', 'compare', 'ladder', 'pace', 'balance', 'sure', 'exposed', 'sheet'].map(
+  ...['first', 'find-out', 'cooling', 'compare', 'ladder', 'pace', 'balance', 'sure', 'exposed', 'sheet'].map(
     (tab) => `/decide/${tab}`,
   ),
   '/library',
+  '/help',
+  ...['car', 'circuit', 'plan'].map((step) => `/new/${step}`),
   '/nowhere',
 ];

@@ -74,7 +74,7 @@ export function SubNav(props: NavProps) {
   if (!open || open.pages.length < 2) return null;
   return (
     <nav
-      aria-label={`Pages of ${open.name}`}
+      aria-label={`Within ${open.name}`}
       className="mx-auto flex max-w-[1680px] gap-0.5 overflow-x-auto border-t border-rule/60 px-3 py-0.5"
     >
       {open.pages.map((page) => {

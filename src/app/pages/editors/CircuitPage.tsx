@@ -1,9 +1,12 @@
 import { useParams } from 'react-router';
+import { say } from '../../../text/en/say/editors';
 import { CircuitTabs } from '../../shared/CircuitTabs';
 import { Field, Section } from '../../shared/Section';
 import { useSetup } from '../../state/context';
 import { useItem } from '../../state/useItem';
+import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
+
 import { LineEditor } from './LineEditor';
 import { Missing, PageHead } from './PageHead';
 import { PlaceSection } from './PlaceSection';
@@ -30,6 +33,17 @@ export function CircuitPage() {
         />
         <Field shelf="circuits" editing={editing} path={['altitudeM']} />
         <Field shelf="circuits" editing={editing} path={['trackWidthM']} />
+        <SelectField
+          label="Comes from"
+          value={circuit.source}
+          options={[
+            ['typed', 'Typed'],
+            ['recorded', 'A recording'],
+            ['made-up', 'Made up from a few facts'],
+          ]}
+          onChange={(source) => editing.set(['source'], source, 'Where the circuit comes from')}
+          note={circuit.source === 'made-up' ? say.circuitMadeUp : undefined}
+        />
       </Section>
       <PlaceSection editing={editing} />
       {circuit.layout.kind === 'line' ? <LineEditor editing={editing} /> : <ZonesEditor editing={editing} />}

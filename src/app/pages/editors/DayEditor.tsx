@@ -6,6 +6,7 @@ import { Field } from '../../shared/Section';
 import type { Editing } from '../../state/useItem';
 import { TextField } from '../../ui/TextField';
 import { RowTools } from './RowTools';
+import { SessionMinutes } from './SessionMinutes';
 
 const INFO = {
   laps: fieldInfo(lapLegSchema.shape.laps),
@@ -103,6 +104,7 @@ function SessionEditor({
         />
         <Field shelf="plans" editing={editing} path={[...path, 'ambientC']} />
         <Field shelf="plans" editing={editing} path={[...path, 'gripPercent']} />
+        <SessionMinutes editing={editing} index={index} session={session} />
       </div>
       <div className="relative mt-3 overflow-x-auto">
         <Legs legs={legs} index={index} editing={editing} path={path} put={put} />

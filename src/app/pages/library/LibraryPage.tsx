@@ -144,9 +144,10 @@ function describe(project: Project, shelf: Shelf, id: string, units: ReturnType<
   }
   const circuit = project.circuits.find((c) => c.id === id);
   if (!circuit) return '';
+  const madeUp = circuit.source === 'made-up' ? ', made up' : '';
   return circuit.layout.kind === 'zones'
-    ? `${circuit.layout.zones.length} braking zones, typed`
-    : `${circuit.layout.segments.filter((s) => s.kind === 'corner').length} corners`;
+    ? `${circuit.layout.zones.length} braking zones, ${circuit.source === 'recorded' ? 'recorded' : 'typed'}${madeUp}`
+    : `${circuit.layout.segments.filter((s) => s.kind === 'corner').length} corners${madeUp}`;
 }
 
 /** An item of the library: renamed, opened, copied, deleted; a plan is put to use. */

@@ -134,7 +134,10 @@ const MapPanel = memo(function MapPanel({
         <h2 className="truncate px-1 text-[15px]">{setup.circuit.name}</h2>
       </Tip>
       <Tip text={setup.car.name}>
-        <p className="caption truncate px-1">{setup.car.name}</p>
+        <p className="caption truncate px-1">
+          {setup.car.name}
+          {setup.circuit.source === 'made-up' && <span className="text-close"> · made-up circuit</span>}
+        </p>
       </Tip>
       <div className="my-auto">
         <CircuitMap

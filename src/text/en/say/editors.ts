@@ -44,4 +44,8 @@ export const say = {
   originsYours: (yours: number, all: number) => `${yours} of ${all} values are yours.`,
   originsSplit: (typed: number, measured: number, calibrated: number, assumed: number) =>
     `${typed} typed, ${measured} measured, ${calibrated} calibrated; ${assumed} assumed, as is typical.`,
+  circuitMadeUp:
+    'Its corners stand for a circuit of this character, not for a real place. Type or record the real one when you can.',
+  sessionTakes: (time: string) => `Driven, this session takes about ${time} min.`,
+  sessionMinutes: 'Sets how many hot laps fit: out lap and cool-down lap are in the minutes.',
 } as const;
