@@ -137,7 +137,7 @@ test('every value says how it is known; what matters of the rest is found out fr
   await page.getByRole('textbox', { name: 'Wheelbase' }).fill('2310');
   await expect(count).toContainText('15 of');
   await page.getByRole('button', { name: 'Wheelbase: typed. How is it known?' }).click();
-  await page.getByRole('menuitemradio', { name: /measured/ }).click();
+  await page.getByRole('menuitemradio', { name: /^measured/ }).click();
   await expect(page.getByRole('button', { name: 'Wheelbase: measured. How is it known?' })).toBeVisible();
   await page.getByRole('button', { name: 'How to measure: Thickness' }).first().click();
   await expect(page.getByText('lip that wear leaves')).toBeVisible();
@@ -214,7 +214,7 @@ test('help: keys on “?”, words that open, the tour, minutes instead of laps'
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Braking zone before and after');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'brake reserve' }).click();
+  await page.getByRole('button', { name: 'brake reserve', exact: true }).click();
   await expect(page.getByRole('dialog')).toContainText('What is left of the driver’s force');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Take the tour' }).click();

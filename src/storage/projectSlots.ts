@@ -80,7 +80,8 @@ export async function addProject(store: KeyValueStore, text: string, slot: strin
 /** Takes a project out; its text is kept aside, so that nothing is lost. */
 export async function removeProject(store: KeyValueStore, slot: string): Promise<void> {
   const text = textOf(await store.getItem(keyOf(slot)));
-  if (text !== '') await keepAside(store, text, []);
+  const message = say.deletedProject(nameOf(text) ?? say.unreadableProject);
+  if (text !== '') await keepAside(store, text, [{ path: '', message, severity: 'warning' }]);
   await store.removeItem(keyOf(slot));
 }
 

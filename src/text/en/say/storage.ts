@@ -3,5 +3,6 @@ export const say = {
   browserSStorageFull: 'The browser’s storage is full; remove a log, or export it.',
   browserSStoragePage: 'the browser’s storage for this page is full',
   browserBlocksStoragePage: 'the browser blocks storage for this page',
+  deletedProject: (name: string) => `Deleted from the list: “${name}”`,
   unreadableProject: 'A project that cannot be read',
 } as const;
