@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import { loggedCsv } from '../tests/support/logs';
 import { withApplication } from './browser';
 import { choose } from './choose';
+import { EIGHT_ZONES, firstHour } from './firstHour';
 
 /** Takes one picture of each main view, from the demo data, into docs/screenshots. */
 const FOLDER = 'docs/screenshots';
@@ -35,12 +36,51 @@ const VIEWS: readonly View[] = [
       await choose(page.getByLabel('Plan on the workbench'), 'plan-skarn-fen');
     },
   },
+  {
+    name: 'start-car',
+    path: '/new/car',
+    prepare: async (page) => {
+      await page.getByLabel('Mass with the driver').last().fill('1390');
+      await page.getByRole('radio', { name: 'Front' }).click();
+      await page.getByLabel('Thickness').fill('28');
+    },
+  },
+  {
+    name: 'start-circuit',
+    path: '/new/circuit',
+    prepare: async (page) => {
+      await page.getByLabel('From of braking zone 1').focus();
+      await page.evaluate((text) => {
+        const clipboardData = new DataTransfer();
+        clipboardData.setData('text/plain', text);
+        document.activeElement?.dispatchEvent(
+          new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
+        );
+      }, EIGHT_ZONES);
+      await page.getByText('were read').waitFor();
+    },
+  },
+  {
+    name: 'first-steps',
+    path: '/',
+    prepare: async (page) => {
+      await page.addInitScript('globalThis.__name = (f) => f');
+      await page.reload();
+      await page.getByTestId('verdict').waitFor();
+      await firstHour(page);
+      await page.getByRole('button', { name: 'What should I do first?' }).click();
+      await page.getByTestId('first-steps').waitFor({ timeout: 180_000 });
+    },
+  },
+  {
+    name: 'find-out',
+    path: '/decide/find-out',
+    prepare: (page) => page.getByText('simulated days').waitFor({ timeout: 120_000 }),
+  },
   { name: 'inside', path: '/inside' },
   { name: 'garage-chain', path: '/garage/chain' },
   { name: 'car', path: '/car' },
-  { name: 'circuit', path: '/circuit' },
   { name: 'circuit-map', path: '/circuits/map' },
-  { name: 'log-laps', path: '/log/logs', prepare: openLog },
   {
     name: 'log-heat',
     path: '/log/logs',
@@ -79,22 +119,12 @@ const VIEWS: readonly View[] = [
     prepare: (page) => page.getByText('Today the closest').waitFor({ timeout: 120_000 }),
   },
   {
-    name: 'decide-pace',
-    path: '/decide/pace',
-    prepare: (page) => page.getByText('Ways through the session').waitFor({ timeout: 120_000 }),
-  },
-  {
     name: 'decide-sure',
     path: '/decide/sure',
     prepare: async (page) => {
       await page.getByRole('button', { name: /^Start .* runs/ }).click();
       await page.getByRole('region', { name: 'How likely' }).waitFor({ timeout: 300_000 });
     },
-  },
-  {
-    name: 'decide-exposed',
-    path: '/decide/exposed',
-    prepare: (page) => page.getByText('On the passenger’s side').first().waitFor({ timeout: 60_000 }),
   },
   {
     name: 'decide-sheet',

@@ -87,7 +87,11 @@ test('edits over all pages are undone one by one, back to the very start', async
   await page.getByRole('link', { name: 'Library' }).click();
   await page.getByLabel('Circuits').getByRole('button', { name: 'Copy Anvil Park' }).click();
   await expect.poll(() => stored(page)).toContain('Anvil Park (copy)');
+  // The way back outlives the page.
+  await page.waitForTimeout(600);
+  await page.reload();
   const undo = page.getByRole('button', { name: /^(Undo:|Nothing to undo)/ });
+  await expect(undo).toBeEnabled();
   for (let i = 0; i < 10 && (await undo.isEnabled()); i++) await undo.click();
   await expect(undo).toBeDisabled();
   await expect

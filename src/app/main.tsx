@@ -8,6 +8,7 @@ import {
   browserStore,
   currentSlot,
   type Found,
+  openHistory,
   openProject,
   pageOf,
   readJournals,
@@ -55,7 +56,9 @@ async function start(root: HTMLElement): Promise<void> {
   const storage = slotStore(browserStore(), slot);
   const journal = slotJournal(browserJournal(), slot);
   const found = await patiently(openProject(storage), page);
+  const past = found.kind === 'project' ? await openHistory(storage, found.revision, found.project) : [];
   const store = new ProjectStore({
+    past,
     project: found.kind === 'project' ? found.project : demoProject,
     storage,
     journal,

@@ -1,3 +1,4 @@
+export { keepHistory, openHistory, type PastStep } from './historyStorage';
 export {
   browserJournal,
   clearJournal,

@@ -6,6 +6,8 @@ import type { KeyValueStore } from './keyValueStore';
 /** Where the first project of a browser is kept; those after it stand beside it under names of their own. */
 const FIRST = 'project';
 const OTHERS = 'project:';
+/** Its way back stands beside each. */
+const HISTORY = 'history';
 const CURRENT = 'fervent-kettle-current';
 
 /** A project that is kept in this browser. */
@@ -19,7 +21,8 @@ const keyOf = (slot: string) => (slot === '' ? FIRST : `${OTHERS}${slot}`);
 
 /** The store as one of several projects sees it: its project is its own, everything else is shared. */
 export function slotStore(store: KeyValueStore, slot: string): KeyValueStore {
-  const own = (key: string) => (key === FIRST ? keyOf(slot) : key);
+  const own = (key: string) =>
+    key === FIRST ? keyOf(slot) : key === HISTORY && slot !== '' ? `${HISTORY}:${slot}` : key;
   return {
     getItem: (key) => store.getItem(own(key)),
     setItem: (key, value) => store.setItem(own(key), value),
@@ -83,6 +86,7 @@ export async function removeProject(store: KeyValueStore, slot: string): Promise
   const message = say.deletedProject(nameOf(text) ?? say.unreadableProject);
   if (text !== '') await keepAside(store, text, [{ path: '', message, severity: 'warning' }]);
   await store.removeItem(keyOf(slot));
+  await store.removeItem(slot === '' ? HISTORY : `${HISTORY}:${slot}`);
 }
 
 /** Which project this page has open: its own choice, else the browser's last. */

@@ -21,7 +21,16 @@ const MERGE_WITHIN = 1500;
 /** Steps kept; one is a few references, as unchanged parts are shared. */
 const KEPT = 500;
 
-export const startHistory = <T>(value: T): History<T> => ({ value, past: [], future: [] });
+/** @param past steps of an earlier page, the oldest first */
+export const startHistory = <T>(
+  value: T,
+  past: readonly { readonly value: T; readonly label: string }[] = [],
+): History<T> => ({
+  value,
+  // Long ago: no edit of this page joins one of them.
+  past: past.map((step) => ({ ...step, key: null, at: Number.NEGATIVE_INFINITY })),
+  future: [],
+});
 
 /** @param now ms, of any clock that rises */
 export function recordEdit<T>(

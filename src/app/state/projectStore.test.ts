@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { memoryJournal, memoryStore } from '../../../tests/support/memoryStore';
-import type { Project } from '../../model';
-import { keptTexts, openProject, readJournals } from '../../storage';
+import { copyItem, deleteItem, type Project, selectPlan } from '../../model';
+import { keptTexts, openHistory, openProject, readJournals } from '../../storage';
 import { ProjectStore } from './projectStore';
 
 type Memory = ReturnType<typeof memoryStore>;
@@ -45,6 +45,43 @@ function pages(storage: Memory, count: number): ProjectStore[] {
 
 beforeEach(() => void vi.useFakeTimers());
 afterEach(() => void vi.useRealTimers());
+
+describe('the way back', () => {
+  it('outlives the page: every edit made before it was closed can be undone after', async () => {
+    const storage = memoryStore();
+    const first = new ProjectStore({ project: demoProject, storage });
+    const edits: ((p: Project) => Project)[] = [
+      mass(0, 1111),
+      (p) => copyItem(p, 'circuits', p.circuits[1].id, 'copy'),
+      (p) => ({ ...p, cars: [...p.cars].reverse() }),
+      renamed('Another name'),
+      (p) => deleteItem(p, 'circuits', 'copy'),
+      (p) => selectPlan(p, p.plans[3].id),
+    ];
+    const values = [demoProject];
+    for (const [i, edit] of edits.entries()) {
+      expect(first.edit(`Edit ${i}`, edit).made).toBe(true);
+      values.push(first.getState().history.value);
+      await vi.advanceTimersByTimeAsync(1000);
+    }
+    const found = await openProject(storage);
+    if (found.kind !== 'project') throw new Error(found.kind);
+    const past = await openHistory(storage, found.revision, found.project);
+    expect(past.map(({ label }) => label)).toEqual(edits.map((_, i) => `Edit ${i}`));
+    const next = new ProjectStore({ project: found.project, revision: found.revision, past, storage });
+    for (const value of values.toReversed().slice(1)) {
+      next.undo();
+      expect(next.getState().history.value).toEqual(value);
+    }
+    // Of another revision, or garbled, it is no way back.
+    expect(await openHistory(storage, found.revision + 1, found.project)).toEqual([]);
+    await storage.setItem('history', {
+      revision: found.revision,
+      steps: [{ lists: { cars: { ids: ['x'], items: [] } } }],
+    });
+    expect(await openHistory(storage, found.revision, found.project)).toEqual([]);
+  });
+});
 
 describe('saving as one types', () => {
   it('waits at most 300 ms for the next keystroke', async () => {

@@ -15,7 +15,9 @@ import {
   journalKey,
   type KeyValueStore,
   keepAside,
+  keepHistory,
   openProject,
+  type PastStep,
   saveProject,
   writeJournal,
 } from '../../storage';
@@ -52,6 +54,8 @@ export interface Neighbours {
 
 export interface ProjectStoreOptions {
   readonly project: Project;
+  /** Steps that can be undone, of the page before; the oldest first */
+  readonly past?: readonly PastStep[];
   readonly storage: KeyValueStore;
   /** Revision `project` was stored as; −1 where nothing was */
   readonly revision?: number;
@@ -94,7 +98,7 @@ export class ProjectStore {
     this.page = options.page ?? 'page';
     this.stored = project;
     this.revision = revision;
-    this.state = { history: startHistory(project), save, notice: null };
+    this.state = { history: startHistory(project, options.past), save, notice: null };
     this.neighbours?.addEventListener('message', () => {
       this.queue = this.queue.then(() => this.adopt());
     });
@@ -198,6 +202,7 @@ export class ProjectStore {
       this.stored = project;
       this.revision = revision;
       this.neighbours?.postMessage('saved');
+      void this.keepHistory();
       if (this.state.history.value !== project) {
         // Edited while it was written.
         this.schedule();
@@ -209,6 +214,12 @@ export class ProjectStore {
     } catch (error) {
       this.set({ ...this.state, save: { kind: 'failed', reason: (error as Error).message } });
     }
+  }
+
+  /** The way back goes along with what was stored, unless there is something newer already. */
+  private keepHistory(): Promise<void> | undefined {
+    const { value, past } = this.state.history;
+    return value === this.stored ? keepHistory(this.storage, this.revision, value, past) : undefined;
   }
 
   /**
