@@ -11,6 +11,7 @@ import {
   isFreshFill,
   type Order,
   orderOfSteps,
+  zonesText,
 } from '../../services';
 import { checkText, clockText, failingWords, moneyText } from '../../text/en';
 import { say } from '../../text/en/say/shared';
@@ -99,6 +100,7 @@ function Ordered({ order, budget }: { readonly order: Order; readonly budget: nu
               : say.firstHoldsAfter(steps.length, moneyText(price, project.currency))}
         </span>
       </p>
+      {steps.length > 0 && <p className="mt-1 text-dim">{zonesText(base, last, units)}</p>}
       <p className="mt-1 text-dim">{renewalText(withChanges(setup, changes), last)}</p>
       {steps.length > 0 && (
         <div className="mt-2 flex flex-wrap gap-2">

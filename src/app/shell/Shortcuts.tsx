@@ -2,7 +2,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
-import { SHORTCUTS } from '../shared/shortcuts';
+import { ShortcutList } from '../shared/ShortcutList';
 import { useReturnFocus } from '../ui/useReturnFocus';
 
 /** The list of keys, opened by one of them. */
@@ -37,21 +37,5 @@ export function Shortcuts() {
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
-  );
-}
-
-/** Keys with what they do. */
-function ShortcutList() {
-  return (
-    <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-      {SHORTCUTS.map(([keys, what]) => (
-        <div key={keys} className="contents">
-          <dt>
-            <kbd className="rounded border border-rule bg-sunk px-1.5 py-0.5 text-[12.5px]">{keys}</kbd>
-          </dt>
-          <dd>{what}</dd>
-        </div>
-      ))}
-    </dl>
   );
 }

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { addCircuit, type Refused } from '../../../model';
 import type { FoundCircuit, FoundLine } from '../../../services';
 import { say } from '../../../text/en/say/circuits';
@@ -11,7 +10,8 @@ import { CheckField } from '../../ui/CheckField';
 import { TextField } from '../../ui/TextField';
 import { FoundMap } from './FoundMap';
 import { FoundSummary } from './FoundSummary';
-import { RecordedPanel } from './RecordedPanel';
+import { RecordedPanel, useRecorded } from './RecordedPanel';
+import { useAfterImport } from './useAfterImport';
 
 export function Shape({
   name,
@@ -35,7 +35,7 @@ export function Shape({
   onBound: (bound: number | null) => void;
 }) {
   const edit = useEdit();
-  const navigate = useNavigate();
+  const goOn = useAfterImport();
   const [start, setStart] = useState<number | null>(null);
   const [reverse, setReverse] = useState(false);
   const [known, setKnown] = useState<number | null>(null);
@@ -45,13 +45,14 @@ export function Shape({
   });
   const from = Math.round(Math.min(start ?? found.suggestedStart, found.line.length));
   const { good, wrong, ready } = useMade(id, { bound, start: from, reverse }, settled);
+  const recorded = useRecorded(id, track, { bound, start: from, reverse }, ready);
   const add = () => {
     if (!good) return;
     const circuit = { ...good.circuit, id: crypto.randomUUID(), name: title.trim() || 'Circuit from a file' };
     const made = edit(`Imported ${file.name}`, (p) => addCircuit(p, circuit), {
       done: `Added the circuit “${circuit.name}”`,
     });
-    if (made) navigate(`/circuit/${circuit.id}`);
+    if (made) goOn(circuit.id);
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1fr)_380px]">
@@ -69,15 +70,7 @@ export function Shape({
       </section>
       <aside className="grid content-start gap-3">
         <FoundSummary found={found} good={good} known={known} />
-        {good && (
-          <RecordedPanel
-            id={id}
-            track={track}
-            choice={{ bound, start: from, reverse }}
-            title={title}
-            settled={ready}
-          />
-        )}
+        {recorded && <RecordedPanel lap={recorded} title={title} />}
         <Choices
           title={title}
           setTitle={setTitle}
@@ -92,6 +85,7 @@ export function Shape({
           setReverse={setReverse}
           wrong={wrong}
           ready={ready}
+          tame={recorded?.tame ?? false}
           add={add}
         />
       </aside>
@@ -114,6 +108,7 @@ export function Choices({
   setReverse,
   wrong,
   ready,
+  tame,
   add,
 }: {
   title: string;
@@ -129,6 +124,8 @@ export function Choices({
   setReverse: (value: boolean) => void;
   wrong: string | null;
   ready: boolean;
+  /** The file's own times show that this line is too easy on the brakes */
+  tame: boolean;
   add: () => void;
 }) {
   return (
@@ -145,8 +142,13 @@ export function Choices({
           {wrong}
         </p>
       )}
-      <button type="button" className="btn btn-main justify-self-start" disabled={!ready} onClick={add}>
-        Add the circuit
+      <button
+        type="button"
+        className={`btn justify-self-start ${tame ? '' : 'btn-main'}`}
+        disabled={!ready}
+        onClick={add}
+      >
+        {tame ? 'Add the line all the same' : 'Add the circuit'}
       </button>
     </section>
   );

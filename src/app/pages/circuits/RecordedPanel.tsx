@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
 import { addCircuit, siText } from '../../../model';
 import type { LineChoice, RecordedLap } from '../../../services';
 import { clockText } from '../../../text/en';
@@ -7,26 +6,17 @@ import { say } from '../../../text/en/say/circuits';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
+import { useAfterImport } from './useAfterImport';
 
-/** What the file's own times say, beside the line: where it hides braking zones, the recording's are offered. */
-export function RecordedPanel({
-  id,
-  track,
-  choice,
-  title,
-  settled,
-}: {
-  readonly id: string;
-  readonly track: number;
-  readonly choice: LineChoice;
-  readonly title: string;
-  readonly settled: boolean;
-}) {
+/** The fastest lap of a file with times, as it was recorded; null while it is sought and where there is none. */
+export function useRecorded(
+  id: string,
+  track: number,
+  choice: LineChoice,
+  settled: boolean,
+): RecordedLap | null {
   const { files } = useBackground();
   const setup = useSetup();
-  const units = useUnits();
-  const edit = useEdit();
-  const navigate = useNavigate();
   const query = useQuery({
     queryKey: ['recorded', id, choice, setup.car, setup.plan],
     enabled: settled,
@@ -34,8 +24,14 @@ export function RecordedPanel({
     queryFn: () =>
       files.call((remote) => remote.recorded(track, choice, setup) as Promise<RecordedLap | null>),
   });
-  const lap = query.data;
-  if (!lap) return null;
+  return query.data ?? null;
+}
+
+/** What the file's own times say, beside the line: where it hides braking zones, the recording's are offered. */
+export function RecordedPanel({ lap, title }: { readonly lap: RecordedLap; readonly title: string }) {
+  const units = useUnits();
+  const edit = useEdit();
+  const goOn = useAfterImport();
   const add = () => {
     const circuit = {
       id: crypto.randomUUID(),
@@ -49,7 +45,7 @@ export function RecordedPanel({
     const made = edit('Imported a recording', (p) => addCircuit(p, circuit), {
       done: say.addedRecorded(circuit.name),
     });
-    if (made) navigate(`/circuit/${circuit.id}`);
+    if (made) goOn(circuit.id);
   };
   const time = (s: number) => clockText(Math.round(s));
   return (

@@ -1,7 +1,7 @@
 import { GLOSSARY } from '../../../text/en';
 import { say } from '../../../text/en/say/help';
+import { ShortcutList } from '../../shared/ShortcutList';
 import { SAMPLES } from '../../shared/samples';
-import { SHORTCUTS } from '../../shared/shortcuts';
 import { goToStop } from '../../state/tour';
 import { PageTitle } from '../../ui/PageTitle';
 
@@ -32,18 +32,7 @@ export function HelpPage() {
         <div className="grid gap-3">
           <section className="panel px-4 py-3" aria-label="Keys">
             <h2 className="text-[15px]">Keys</h2>
-            <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-              {SHORTCUTS.map(([keys, what]) => (
-                <div key={keys} className="contents">
-                  <dt>
-                    <kbd className="rounded border border-rule bg-sunk px-1.5 py-0.5 text-[12.5px]">
-                      {keys}
-                    </kbd>
-                  </dt>
-                  <dd>{what}</dd>
-                </div>
-              ))}
-            </dl>
+            <ShortcutList />
           </section>
           <section className="panel px-4 py-3" aria-label="Sample files">
             <h2 className="text-[15px]">Sample files</h2>

@@ -59,7 +59,7 @@ export function CircuitStep() {
       </Tabs.Content>
       <Tabs.Content value="file" className="panel px-4 py-3">
         <p className="max-w-[80ch]">{say.gpsHow}</p>
-        <Link className="btn mt-2" to="/circuits/import">
+        <Link className="btn mt-2" to={{ pathname: '/circuits/import', search: `?car=${car.id}` }}>
           Open a GPS file
         </Link>
       </Tabs.Content>

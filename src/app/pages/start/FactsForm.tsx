@@ -21,7 +21,7 @@ import { say } from '../../../text/en/say/start';
 import { FormRadio } from '../../shared/form/FormChoice';
 import { FormNumber } from '../../shared/form/FormNumber';
 import { FormText } from '../../shared/form/FormText';
-import { typedNumber } from '../../shared/form/typed';
+import { typedName, typedNumber } from '../../shared/form/typed';
 import { useEngine, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
@@ -37,7 +37,7 @@ const CHARACTERS = {
 const formSchema = (units: UnitChoice) =>
   z
     .strictObject({
-      name: z.string(),
+      name: typedName,
       lengthM: typedNumber(shape.lengthM, units),
       lapTimeS: typedNumber(shape.lapTimeS, units),
       corners: typedNumber(shape.corners, units),

@@ -22,7 +22,7 @@ import { FormRadio, FormSelect } from '../../shared/form/FormChoice';
 import { FormDate } from '../../shared/form/FormDate';
 import { FormNumber } from '../../shared/form/FormNumber';
 import { FormText } from '../../shared/form/FormText';
-import { typedNumber } from '../../shared/form/typed';
+import { typedName, typedNumber } from '../../shared/form/typed';
 import { useEngine, useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
@@ -31,7 +31,7 @@ const { shape } = planSentenceSchema;
 const formSchema = (units: UnitChoice) =>
   z
     .strictObject({
-      name: z.string(),
+      name: typedName,
       carId: z.string(),
       circuitId: z.string(),
       sessions: typedNumber(shape.sessions, units),

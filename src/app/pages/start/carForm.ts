@@ -8,7 +8,7 @@ import {
   TYRE_KIND_IDS,
   type UnitChoice,
 } from '../../../model';
-import { chosenOrUnknown, typedOrUnknown } from '../../shared/form/typed';
+import { chosenOrUnknown, typedName, typedOrUnknown } from '../../shared/form/typed';
 
 export const PISTON_COUNTS = ['1', '2', '4', '6', '8'] as const;
 
@@ -18,7 +18,7 @@ const rotor = carSchema.shape.front.shape.rotor.shape;
 export const carFormSchema = (units: UnitChoice) =>
   z
     .strictObject({
-      name: z.string(),
+      name: typedName,
       kind: carAnswersSchema.shape.kind,
       massKg: typedOrUnknown(carSchema.shape.massKg, units),
       powerKw: typedOrUnknown(carSchema.shape.powerKw, units),

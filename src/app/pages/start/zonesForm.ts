@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { TableZone } from '../../../io';
 import { toShown, typedZoneSchema, type UnitChoice, unitOf } from '../../../model';
 import { say } from '../../../text/en/say/start';
-import { typedNumber, typedOrUnknown } from '../../shared/form/typed';
+import { typedName, typedNumber, typedOrUnknown } from '../../shared/form/typed';
 
 const { shape } = typedZoneSchema;
 
@@ -35,7 +35,7 @@ const rowSchema = (units: UnitChoice) =>
 export const zonesFormSchema = (units: UnitChoice) => {
   const row = rowSchema(units);
   return z.object({
-    name: z.string().trim().min(1, say.nameNeeded).max(80),
+    name: typedName,
     rows: z.array(z.custom<TypedRow>()).transform((rows, ctx) => {
       const read = rows.flatMap((typed, i) => {
         if (isBlank(typed)) return [];

@@ -39,3 +39,6 @@ export const typedOrUnknown = (schema: z.ZodType<number>, units: UnitChoice) => 
 /** A choice of a form where the empty text means that nobody knows. */
 export const chosenOrUnknown = <const T extends readonly string[]>(options: T) =>
   z.enum(['', ...options]).transform((value) => (value === '' ? null : (value as T[number])));
+
+/** A name of a form. */
+export const typedName = z.string().trim().min(1, say.nameNeeded).max(80, say.nameTooLong);

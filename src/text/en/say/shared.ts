@@ -92,4 +92,6 @@ export const say = {
     'A workshop heats a sample of the fluid in the car with a tester until it boils. It overrides class and age.',
   measureMass: 'On four corner scales, or a weighbridge, with driver, helmet and the fuel of a session.',
   sampleNotThere: (why: string) => `The sample could not be opened: ${why}`,
+  nameNeeded: 'A name is needed.',
+  nameTooLong: 'At most 80 characters.',
 } as const;

@@ -35,13 +35,12 @@ export const say = {
   tableRead: (zones: number) =>
     `${zones} ${zones === 1 ? 'braking zone was' : 'braking zones were'} read from what was pasted.`,
   tableLeftOut: (row: number, reason: string) => `Row ${row} was left out: ${reason}.`,
-  nameNeeded: 'A name is needed.',
   tableTooFew: 'At least one braking zone is needed.',
   beyondTyres: (g: string, most: string) =>
     `That is ${g} g: more than these tyres can hold (about ${most} g). Look at the speeds or the length again; it is taken as typed.`,
   mustSlow: 'It must be under the speed it begins with.',
   gpsHow:
-    'A GPX, KML or GeoJSON file of a lap, or a table of points. It opens beside this, and shows what was found before anything is added. Then come back for the plan.',
+    'A GPX, KML or GeoJSON file of a lap, or a table of points. It shows what was found before anything is added, and then leads on to the day.',
   factsHow:
     'For a circuit nobody has driven yet: a line of this character is made up, its corners as tight as the lap time takes with your car. It is marked as made up until you have something better.',
   madeUp: (time: string, asked: string) =>
