@@ -41,7 +41,10 @@ test('a file that is no project says why, and nothing is lost', async ({ page })
     ['', 'The file is empty'],
     ['hello', 'not JSON'],
     ['{"type":"FeatureCollection","features":[]}', 'another kind'],
-    [writeProject({ ...demoProject, version: 10 } as never), 'version 10; this program reads up to version 9'],
+    [
+      writeProject({ ...demoProject, version: 10 } as never),
+      'version 10; this program reads up to version 9',
+    ],
     ['{"format":"fervent-kettle-project","version":1,"__proto__":{"x":1}}', '__proto__'],
     [
       JSON.stringify({ ...demoProject, cars: [{ ...car, massKg: -3 }, ...demoProject.cars.slice(1)] }),
