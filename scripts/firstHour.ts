@@ -14,14 +14,14 @@ export interface FirstHour {
 
 /** Eight braking zones of an invented circuit, as a spreadsheet gives them. */
 export const EIGHT_ZONES = `Corner\tFrom (km/h)\tTo (km/h)\tTo the next (m)
-Gatepost\t168\t72\t310
-Orchard\t151\t96\t240
-Crook\t142\t58\t180
-Mill\t176\t88\t420
+Gatepost\t158\t72\t310
+Orchard\t146\t96\t240
+Crook\t139\t58\t180
+Mill\t116\t70\t420
 Stile\t133\t84\t150
-Ford\t149\t61\t330
-Barn\t187\t104\t260
-Rick\t155\t77\t390
+Ford\t110\t61\t330
+Barn\t148\t96\t260
+Rick\t138\t77\t390
 `;
 
 /** Keys alone, counted. */

@@ -29,7 +29,7 @@ put(
 
 put(
   'braking-zones.csv',
-  'Corner,From (km/h),To (km/h),Braking distance (m),To the next (m)\nGatepost,168,72,,310\nOrchard,151,96,,240\nCrook,142,58,,180\nMill,176,88,,420\nStile,133,84,,150\nFord,149,61,,330\nBarn,187,104,,260\nRick,155,77,,390\n',
+  'Corner,From (km/h),To (km/h),Braking distance (m),To the next (m)\nGatepost,158,72,,310\nOrchard,146,96,,240\nCrook,139,58,,180\nMill,116,70,,420\nStile,133,84,,150\nFord,110,61,,330\nBarn,148,96,,260\nRick,138,77,,390\n',
 );
 
 put(

@@ -36,7 +36,7 @@ test('a stranger gets to a verdict on an own car at an own circuit, with the key
   const circuit = circuits.find(({ id }) => id === plan?.circuitId);
   expect(circuit?.layout).toMatchObject({
     kind: 'zones',
-    zones: { length: 8, 0: { name: 'Gatepost', entryKmh: 168 } },
+    zones: { length: 8, 0: { name: 'Gatepost', entryKmh: 158 } },
   });
   // Speeds that are typed are not moved by grip: the control says so.
   await expect(page.getByRole('slider', { name: 'Tyre grip, of the saved' })).toHaveAttribute(

@@ -101,7 +101,7 @@ export {
   planFromSentence,
   planSentenceSchema,
 } from './guided/newPlan';
-export { inG, meanDeceleration, tyreDeceleration, zoneFromTyped } from './guided/zonesTyped';
+export { inG, meanDeceleration, powerBetween, tyreDeceleration, zoneFromTyped } from './guided/zonesTyped';
 export { MOVABLE_IDS, type MovableId, movable } from './parameters/movables';
 export { parameterInfo } from './parameters/parameterInfo';
 export {

@@ -56,7 +56,7 @@ export function NumberField(props: NumberFieldProps) {
   const outside = value !== null && (value < info.usual[0] || value > info.usual[1]);
   return (
     <div>
-      <div className="flex items-baseline justify-between gap-2">
+      <div className="flex min-h-[24px] items-center justify-between gap-2">
         <label htmlFor={id} className="font-[540]">
           {label}
         </label>

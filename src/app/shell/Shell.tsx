@@ -101,14 +101,14 @@ function Header({ groups, pathname }: { groups: readonly PageGroup[]; pathname: 
         <NavLink
           to="/"
           aria-label="Fervent Kettle"
-          className="flex items-center gap-2 pr-2 font-[680]"
+          className="flex items-center gap-2 font-[680] sm:pr-2"
           style={{ fontStretch: '84%' }}
         >
           <img src="/kettle.svg" alt="" width={24} height={24} />
           <span className="hidden sm:inline">Fervent Kettle</span>
         </NavLink>
         <PageNav groups={groups} pathname={pathname} />
-        <div className="ml-auto flex min-w-0 items-center gap-0.5">
+        <div className="ml-auto flex min-w-0 items-center gap-0 max-sm:[&_.btn-bare]:px-1.5 sm:gap-0.5">
           <PlanPicker />
           <NavLink to="/library" className="btn btn-bare px-2" aria-label="Library">
             <LibraryBig size={16} aria-hidden="true" />
@@ -137,7 +137,7 @@ function PlanPicker() {
       </label>
       <Choice
         id="plan"
-        className="w-[clamp(150px,22vw,280px)]!"
+        className="w-[clamp(96px,22vw,280px)]!"
         value={project.selectedPlanId}
         options={project.plans.map((plan) => [plan.id, plan.name])}
         onChange={(id) => edit('Selected a plan', (p) => selectPlan(p, id))}

@@ -24,7 +24,7 @@ export function SelectField<T extends string>({
   const id = useId();
   return (
     <div data-path={place}>
-      <div className="flex items-baseline justify-between gap-2">
+      <div className="flex min-h-[24px] items-center justify-between gap-2">
         <label htmlFor={id} className="font-[540]">
           {label}
         </label>

@@ -29,7 +29,7 @@ export function TextField({
         : null;
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className={compact ? 'sr-only' : 'font-[540]'}>
+      <label htmlFor={id} className={compact ? 'sr-only' : 'flex min-h-[24px] items-center font-[540]'}>
         {label}
       </label>
       <input

@@ -19,6 +19,15 @@ export function tyreDeceleration(car: Car, kmh: number): number {
 export const meanDeceleration = (entryKmh: number, exitKmh: number, metres: number): number =>
   (toSi(entryKmh, 'speed') ** 2 - toSi(exitKmh, 'speed') ** 2) / (2 * metres);
 
+/**
+ * Power that getting from one speed to another over a length takes on the average, without any drag, W.
+ * @param fromKmh @param toKmh km/h @param metres m
+ */
+export function powerBetween(car: Car, fromKmh: number, toKmh: number, metres: number): number {
+  const [from, to] = [toSi(fromKmh, 'speed'), toSi(toKmh, 'speed')];
+  return (0.5 * car.massKg * (to ** 2 - from ** 2) * (from + to)) / (2 * metres);
+}
+
 /** A braking zone as it is typed: over a length where one is known, else as hard as the car's driver usually brakes. */
 export function zoneFromTyped(
   car: Car,

@@ -33,6 +33,9 @@ const MENDS: Readonly<Record<string, readonly (PartKind | 'tyres')[]>> = {
 /** Kelvin (of a temperature) or share of the limit (of the foot) that is better worth a step. */
 const WORTH = { temperature: 2, share: 0.01 } as const;
 
+/** A limit that holds by less is mended by a hair, K. */
+const FIRM = 5;
+
 const isForce = (margin: Failing): margin is ForceMargin => !('axle' in margin);
 
 /** What passes its limit first as the day goes; null where nothing does. Pads that are too cold pass none. */
@@ -56,12 +59,19 @@ function kindOf(change: Change, setup: Setup): PartKind | 'tyres' | null {
   return change.kind === 'part' ? partOf(change.part, setup.parts).kind : null;
 }
 
+/** Cracks begin at holes: for the track plain or slotted ones are advised. */
+function isDrilled(change: Change, { parts }: Setup): boolean {
+  if (change.kind !== 'part') return false;
+  const part = partOf(change.part, parts);
+  return part.kind === 'rotor' && part.values.surface === 'drilled';
+}
+
 /** Steps from the shelf that may mend what fails first, on the axle it fails at. @param budget most that one may cost */
 function mending(project: Project, setup: Setup, failing: Failing, budget: number): Candidate[] {
   const kinds = MENDS[failing.part] ?? [];
   return singleSteps(setup).filter(({ changes: [change] }) => {
     const kind = kindOf(change, setup);
-    if (kind === null || !kinds.includes(kind)) return false;
+    if (kind === null || !kinds.includes(kind) || isDrilled(change, setup)) return false;
     const here = isForce(failing) || !('axle' in change) || change.axle === failing.axle;
     const anywhere = kind === 'fluid' || kind === 'line' || kind === 'cylinder';
     return (here || anywhere) && changePrice(project, change, setup.car) <= budget;
@@ -109,7 +119,11 @@ function chooseStep(
     const price = changePrice(project, change, setup.car);
     return [{ change, price, before: failing, after, mended: after.passed === null, checks, assessed }];
   });
-  const mended = judged.filter((step) => step.mended);
+  // Not by a hair, where there is a choice.
+  const firm = judged.filter(
+    (step) => step.mended && (isForce(failing) || (step.after?.margin ?? 0) >= FIRM),
+  );
+  const mended = firm.length > 0 ? firm : judged.filter((step) => step.mended);
   const better = (a: FirstStep, b: FirstStep) =>
     mended.length > 0
       ? b.price < a.price || (b.price === a.price && (b.after?.margin ?? 0) > (a.after?.margin ?? 0))

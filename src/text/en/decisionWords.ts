@@ -23,7 +23,7 @@ export function failingWords(failing: Failing, units: UnitChoice): string {
   const lap = failing.passed?.lap ? ` on lap ${failing.passed.lap}` : '';
   if ('axle' in failing) {
     const name = `${failing.axle} ${LIMIT_TEXT[failing.part].name}`;
-    if (failing.margin < -FAR) return `${name}, far over limit${lap}`;
+    if (failing.margin < -FAR) return `${name}, more than ${kelvin(FAR, units)} over limit${lap}`;
     return `${marginWords(failing, units)}${lap}`;
   }
   const spare =

@@ -2,8 +2,10 @@ import { useParams } from 'react-router';
 import type { PlanStart } from '../../../model';
 import { say } from '../../../text/en/say/editors';
 import { Field, Section } from '../../shared/Section';
+import { useFieldOfHash } from '../../shared/useFieldOfHash';
 import { useProject, useSetup } from '../../state/context';
 import { useItem } from '../../state/useItem';
+import { DayField } from '../../ui/DayField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { DayEditor } from './DayEditor';
@@ -16,6 +18,7 @@ export function PlanPage() {
   const setup = useSetup();
   const project = useProject();
   const { id = setup.plan.id } = useParams();
+  useFieldOfHash();
   const editing = useItem('plans', id);
   if (!editing) return <Missing what="plan" id={id} />;
   const plan = editing.item;
@@ -48,6 +51,16 @@ export function PlanPage() {
           options={project.circuits.map((circuit) => [circuit.id, circuit.name] as const)}
           onChange={(circuitId) => editing.set(['circuitId'], circuitId, 'Circuit of the plan')}
         />
+        <div>
+          <p className="font-[540]">Day</p>
+          <div className="mt-0.5">
+            <DayField
+              label="Day"
+              value={plan.date ?? ''}
+              onChange={(day) => editing.set(['date'], day === '' ? null : day, 'Day of the plan')}
+            />
+          </div>
+        </div>
       </Section>
       <Section title="The driver and the air">
         {[

@@ -4,8 +4,11 @@ import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import type { ZoneTable } from '../../../io';
 import {
   type Car,
+  formatQuantity,
+  fromSi,
   inG,
   meanDeceleration,
+  powerBetween,
   type Refused,
   toStored,
   tyreDeceleration,
@@ -146,27 +149,45 @@ function Read({ read }: { readonly read: ZoneTable | Refused | null }) {
   );
 }
 
-/** A braking that no tyre of this car can hold is asked about. */
+/** What no tyre and no engine of this car can do is asked about. */
 function Beyond({ car, i }: { readonly car: Car; readonly i: number }) {
   const { control } = useFormContext<ZonesTyped>();
-  const row = useWatch({ control, name: `rows.${i}` });
+  const rows = useWatch({ control, name: 'rows' });
   const units = useUnits();
   const number = (text: string | undefined, of: 'speed' | 'distance') => {
     const value = parseNumber(text ?? '');
     return value === null ? null : toStored(value, unitOf(of, units));
   };
-  const [entry, exit, over] = [
-    number(row?.entry, 'speed'),
-    number(row?.exit, 'speed'),
-    number(row?.over, 'distance'),
-  ];
-  if (entry === null || exit === null || over === null || over <= 0 || exit >= entry) return null;
-  const asked = meanDeceleration(entry, exit, over);
+  const row = rows[i];
+  const filled = rows.filter((other) => !isBlank(other));
+  const after = filled[(filled.indexOf(row) + 1) % Math.max(1, filled.length)];
+  const [entry, exit] = [number(row?.entry, 'speed'), number(row?.exit, 'speed')];
+  const [over, next] = [number(row?.over, 'distance'), number(row?.next, 'distance')];
+  const then = number(after?.entry, 'speed');
+  if (entry === null || exit === null || exit >= entry) return null;
+  const asked = over === null || over <= 0 ? 0 : meanDeceleration(entry, exit, over);
   const most = tyreDeceleration(car, (entry + exit) / 2);
-  if (asked <= 1.05 * most) return null;
-  return (
-    <p role="status" className="mt-0.5 text-[12.5px] text-close">
-      {say.beyondTyres(inG(asked), inG(most))}
+  const power =
+    then === null || next === null || next <= 0 || filled.length < 2 || then <= exit
+      ? 0
+      : fromSi(powerBetween(car, exit, then, next), 'power');
+  const told = [
+    ...(asked > SLACK * most ? [say.beyondTyres(inG(asked), inG(most))] : []),
+    ...(power > SLACK * car.powerKw
+      ? [
+          say.beyondPower(
+            formatQuantity(power, 'power', units, 0),
+            formatQuantity(car.powerKw, 'power', units, 0),
+          ),
+        ]
+      : []),
+  ];
+  return told.map((text) => (
+    <p key={text} role="status" className="mt-0.5 text-[12.5px] text-close">
+      {text}
     </p>
-  );
+  ));
 }
+
+/** Speeds and lengths are read off by eye: so much more is not asked about. */
+const SLACK = 1.1;

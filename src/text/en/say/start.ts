@@ -38,6 +38,8 @@ export const say = {
   tableTooFew: 'At least one braking zone is needed.',
   beyondTyres: (g: string, most: string) =>
     `That is ${g} g: more than these tyres can hold (about ${most} g). Look at the speeds or the length again; it is taken as typed.`,
+  beyondPower: (asked: string, has: string) =>
+    `From there to the next takes about ${asked}; the car has ${has} at the wheels. Look at the speeds or the way again; it is taken as typed.`,
   mustSlow: 'It must be under the speed it begins with.',
   gpsHow:
     'A GPX, KML or GeoJSON file of a lap, or a table of points. It shows what was found before anything is added, and then leads on to the day.',
