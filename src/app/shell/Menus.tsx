@@ -1,6 +1,6 @@
 import { Check, Download, FileUp, Settings2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { type ReactNode, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { toast } from 'sonner';
 import { demoProject } from '../../../demo/project';
 import type { DayResult } from '../../core';
@@ -12,15 +12,16 @@ import {
   SWITCHABLE,
   writeProject,
 } from '../../model';
-import { resultDocument, tracesCsv, zonesCsv } from '../../report';
 import { say } from '../../text/en/say/shell';
 import { useEngine, useProject, useSetup } from '../state/context';
 import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
 import { Tip } from '../ui/Tip';
 import { download } from './files';
 import { useImport } from './ImportTarget';
-import { KeptAside } from './KeptAside';
 import { useReplaceProject } from './ReplaceProject';
+
+const KeptAside = lazy(() => import('./KeptAside').then((m) => ({ default: m.KeptAside })));
+type Report = typeof import('../../report');
 
 function Menu({
   id,
@@ -71,18 +72,25 @@ export function FilesMenu() {
   const engine = useEngine();
   const units = useUnits();
   const openImport = useImport();
-  const withResult = async (use: (result: DayResult) => void) => {
+  const withResult = async (use: (result: DayResult, report: Report) => void) => {
     try {
-      use(await engine.call((remote) => remote.simulate(dayInput(setup))));
+      // What only an export needs is fetched for it.
+      const report = await import('../../report');
+      use(await engine.call((remote) => remote.simulate(dayInput(setup))), report);
     } catch (error) {
       toast.error(say.nothingWasExported((error as Error).message));
     }
   };
   const { plan } = setup;
-  const [keptOpen, setKeptOpen] = useState(false);
+  // Not there before it is asked for; afterwards it stays, so that it can hand the focus back.
+  const [keptOpen, setKeptOpen] = useState<boolean | null>(null);
   return (
     <>
-      <KeptAside open={keptOpen} onClose={() => setKeptOpen(false)} />
+      {keptOpen !== null && (
+        <Suspense fallback={null}>
+          <KeptAside open={keptOpen} onClose={() => setKeptOpen(false)} />
+        </Suspense>
+      )}
       <Menu id="files-menu" label="Files" icon={<Download size={16} aria-hidden="true" />}>
         <Item onSelect={() => download('project', project.name, writeProject(project))}>
           Export the project (JSON)
@@ -95,21 +103,25 @@ export function FilesMenu() {
         <Head>Of “{plan.name}”, as saved</Head>
         <Item
           onSelect={() =>
-            withResult((r) => download('table', plan.name, zonesCsv(setup, r, units), '-braking-zones'))
+            withResult((r, { zonesCsv }) =>
+              download('table', plan.name, zonesCsv(setup, r, units), '-braking-zones'),
+            )
           }
         >
           Braking zones (CSV)
         </Item>
         <Item
           onSelect={() =>
-            withResult((r) => download('table', plan.name, tracesCsv(setup, r, units), '-trace'))
+            withResult((r, { tracesCsv }) =>
+              download('table', plan.name, tracesCsv(setup, r, units), '-trace'),
+            )
           }
         >
           Traces (CSV)
         </Item>
         <Item
           onSelect={() =>
-            withResult((r) =>
+            withResult((r, { resultDocument }) =>
               download('result', plan.name, `${JSON.stringify(resultDocument(setup, r))}\n`, '-result'),
             )
           }
