@@ -62,7 +62,7 @@ test('where the heat of a braking zone went adds up, on a drum as on a disc', as
   await page.getByRole('link', { name: 'Car', exact: true }).click();
   await choose(page.getByRole('combobox', { name: 'Kind', exact: true }).nth(1), 'drum');
   await expect(page.getByRole('heading', { name: 'Rear drums' })).toBeVisible();
-  await page.getByRole('link', { name: 'Workbench', exact: true }).click();
+  await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'Workbench' }).click();
   await page.getByRole('link', { name: 'Inside', exact: true }).click();
   await choose(page.getByLabel('Wheel', { exact: true }), 'rearLeft');
   await expect(page.getByRole('region', { name: 'Section of the brake' })).toContainText('rim, swept');
