@@ -85,8 +85,12 @@ class Keys {
     await this.goTo(label);
     this.inputs += 1;
     await this.press('Enter');
+    // A slow machine opens the list a moment later; keys before that are lost.
+    await this.page.getByRole('option').first().waitFor();
     await this.type(text);
+    await this.page.locator('[role=option][data-highlighted]').filter({ hasText: text }).waitFor();
     await this.press('Enter');
+    await this.page.getByRole('option').first().waitFor({ state: 'detached' });
   }
 
   async paste(label: string, text: string): Promise<void> {

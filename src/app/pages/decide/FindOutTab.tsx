@@ -50,9 +50,9 @@ function Worths({ shown, setup }: { readonly shown: readonly Worth[]; readonly s
       <thead>
         <tr className="caption border-b border-rule">
           <th className="py-1 font-normal">Value</th>
-          <th className="px-2 font-normal">How to find out</th>
           <th className="px-2 text-right font-normal">Moves the margin by</th>
           <th className="px-2 font-normal">Verdict</th>
+          <th className="px-2 font-normal">How to find out</th>
           <th>
             <span className="sr-only">To the field</span>
           </th>
@@ -62,9 +62,9 @@ function Worths({ shown, setup }: { readonly shown: readonly Worth[]; readonly s
         {shown.map((worth) => (
           <tr key={worth.path.join('.')} className="border-b border-rule/60 last:border-0">
             <th className="py-1.5 font-[560]">{nameOf(worth)}</th>
-            <td className="px-2">{say.findOutBy[worth.by]}</td>
             <td className="px-2 text-right font-[620]">±{siText(widthOf(worth), 'difference', units)}</td>
             <td className="px-2">{worth.decides ? say.findOutDecides : ''}</td>
+            <td className="px-2">{say.findOutBy[worth.by]}</td>
             <td className="py-1 text-right">
               <Link
                 className="btn min-h-[26px] px-2"

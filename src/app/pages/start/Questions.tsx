@@ -50,7 +50,11 @@ export function Questions() {
   const { control } = useFormContext<Typed>();
   const kind = CAR_KINDS[useWatch({ control, name: 'kind' })];
   const units = useUnits();
-  const typical: Typical = (value, quantity) => `typical ${formatQuantity(value, quantity, units, 0)}`;
+  const typical: Typical = (value, quantity) => {
+    // Whole millimetres, but no whole inches.
+    const decimals = quantity === 'smallLength' && units.smallLength === 'us' ? 2 : 0;
+    return `typical ${formatQuantity(value, quantity, units, decimals)}`;
+  };
   const rear = useWatch({ control, name: 'rear' }) || (kind.rear.drum ? 'drum' : 'disc');
   return (
     <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-4">
