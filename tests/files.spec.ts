@@ -111,7 +111,6 @@ test('storage that is blocked leaves a working page that says so', async ({ page
 test('a saved project that was corrupted is kept aside, can be exported, and the demo opens', async ({
   page,
 }) => {
-  await open(page, '/plan').catch(() => {});
   await page.goto('/plan');
   await page.getByRole('textbox', { name: /^Laps: hot laps/ }).fill('6');
   await expect.poll(() => stored(page)).toContain('"laps": 6');

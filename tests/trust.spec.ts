@@ -1,9 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { choose, expect, importText, open, project, stored, test, verdict, visit } from './page';
 import { exportedGpx } from './support/logs';
-import { ROUTES } from './support/routes';
-import { saidOtherwise } from './support/saidOtherwise';
 
 /** What costs trust for good: work that is lost, a page without a way back, an answer to another question. */
 
@@ -177,46 +174,4 @@ test('the focus never falls to the body: refusal, new car, add a change', async 
   await page.getByRole('link', { name: 'New car' }).click();
   await expect(page).toHaveURL(/\/new\/car/);
   await expect(page.locator('#page')).toBeFocused();
-});
-
-test('every route has a title of its own, targets large enough, the field’s words, and nothing that assistive technology trips over', async ({
-  page,
-}) => {
-  // One sweep over all pages: minutes on a slow machine.
-  test.setTimeout(600_000);
-  const titles = new Set<string>();
-  const found: string[] = [];
-  const looked = async (route: string, width: number) => {
-    // Long enough for what computes to say so.
-    await page.waitForTimeout(400);
-    await expect(
-      page.getByRole('status').filter({ hasText: /Computing|Loading|Driving|Braking/ }),
-    ).toHaveCount(0);
-    const { violations } = await new AxeBuilder({ page })
-      .options({ rules: { 'target-size': { enabled: true } } })
-      .analyze();
-    found.push(
-      ...violations.map((v) => `${route} ${width}: ${v.id}: ${v.nodes.map((n) => n.target).join(' | ')}`),
-    );
-    const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    if (wide > 0) found.push(`${route} ${width}: scrolls sideways`);
-    if (width > 400) found.push(...(await saidOtherwise(page, route)));
-  };
-  // Again on a phone held upright, where more must be scrolled.
-  const phone = ['/inside', '/garage/procedures', '/decide/compare'].map((route) => [route, 390] as const);
-  for (const [route, width] of [...ROUTES.map((route) => [route, 1280] as const), ...phone]) {
-    await page.setViewportSize({ width, height: 800 });
-    await visit(page, route);
-    await looked(route, width);
-    titles.add(await page.title());
-  }
-  // A circuit given as a list has a page of its own.
-  await page.setViewportSize({ width: 1280, height: 800 });
-  await visit(page, '/circuit');
-  await page.getByRole('button', { name: 'Make a list of braking zones' }).click();
-  await expect(page.getByRole('region', { name: 'List of braking zones' })).toBeVisible();
-  await looked('/circuit, a list', 1280);
-  expect(found).toEqual([]);
-  expect([...titles]).toHaveLength(ROUTES.length);
-  for (const title of titles) expect(title).toMatch(/ · Fervent Kettle$/);
 });
