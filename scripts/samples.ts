@@ -9,11 +9,17 @@ const FOLDER = 'src/app/public/samples';
 mkdirSync(FOLDER, { recursive: true });
 const put = (name: string, text: string) => writeFileSync(`${FOLDER}/${name}`, text);
 
-put('anvil-park.gpx', exportedGpx(0));
+/** The points of a track stand beside each other: a file of thousands of lines is nothing to look at. */
+const joined = (gpx: string) => gpx.replace(/>\s*\n\s*(?=<(trkpt|ele|time|\/trkpt))/g, '>');
+
+put('anvil-park.gpx', joined(exportedGpx(0)));
 
 const of = (laps: number, rate: number) =>
   simulatedLog({ planId: demoProject.selectedPlanId, laps, rate, noise: 1, seed: 3 });
-put('anvil-log.csv', [...loggerCsv(of(3, 4))].join(''));
+// The out lap and the first hot laps of it.
+const ROWS = 1000;
+const log = [...loggerCsv(of(2, 3))].join('').split('\n').slice(0, ROWS);
+put('anvil-log.csv', `${log.join('\n')}\n`);
 
 const at = (name: (typeof LOGGER_COLUMNS)[number]) => LOGGER_COLUMNS.indexOf(name);
 const begun = Date.UTC(2026, 4, 3, 9, 30);
@@ -24,7 +30,7 @@ const points = [...of(3, 5).rows()].flatMap((row) => {
 });
 put(
   'sunday-recording.gpx',
-  `<?xml version="1.0" encoding="UTF-8"?>\n<gpx version="1.1" creator="Fervent Kettle" xmlns="http://www.topografix.com/GPX/1/1">\n<trk><name>Sunday</name><trkseg>\n${points.join('\n')}\n</trkseg></trk>\n</gpx>\n`,
+  `<?xml version="1.0" encoding="UTF-8"?>\n<gpx version="1.1" creator="Fervent Kettle" xmlns="http://www.topografix.com/GPX/1/1">\n<trk><name>Sunday</name><trkseg>\n${points.join('')}\n</trkseg></trk>\n</gpx>\n`,
 );
 
 put(

@@ -38,7 +38,7 @@ const FIRM = 5;
 
 const isForce = (margin: Failing): margin is ForceMargin => !('axle' in margin);
 
-/** What passes its limit first as the day goes; null where nothing does. Pads that are too cold pass none. */
+/** What passes its limit first as the day goes; null where nothing does. Pads below their working temperature pass none. */
 function failsFirst({ summary }: Assessed): Failing | null {
   const passed = [...summary.margins.filter((margin) => !isCold(margin)), ...summary.forceMargins].filter(
     (margin) => margin.passed !== null,

@@ -14,7 +14,7 @@ export const GLOSSARY: readonly Term[] = [
       'Anti-lock brakes: they let go of a wheel that is about to lock. Where they work, the tyres are the limit, not the brakes.',
   },
   {
-    term: 'backing plate',
+    term: 'pad backing plate',
     meaning: 'The steel plate that a pad’s friction material is bonded to. The pistons push on it.',
   },
   {

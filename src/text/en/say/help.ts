@@ -9,7 +9,7 @@ export const say = {
     'Every braking zone turns speed into heat; how much, follows from mass and speeds alone.',
     'The rotor stores the heat, air and radiation carry it off between the zones; the pads and the fluid get their share.',
     'The core follows the laps; the surface follows each braking. Pads and rotors fail by the surface, fluid by the core and by standing.',
-    'Each limit (pads, rotor, plate, seals, fluid, bearing, the foot) has its own margin; the verdict leads with what ends the drive.',
+    'Each limit (pads, rotor, pad backing plate, seals, fluid, bearing, the foot) has its own margin; the verdict leads with what ends the drive.',
     'What is drawn faintly behind is the saved state; what moves is a what-if until you keep it.',
     'Values you did not type are typical ones, marked assumed. Which of them matter, the program works out for your plan.',
     'Until a temperature was measured on your car, cooling is uncertain by about 30 percent, and the margins are shown for both ends.',

@@ -25,7 +25,7 @@ export const say = {
   caliperWhere:
     'Pistons on both sides of the disc: fixed. On the inside only, with a frame that slides: sliding. Count all pistons.',
   rearWhere: 'Through the rear wheel: a disc, or a closed drum. Measure its outer diameter.',
-  padsWhere: 'On the box, or the backing plate. If nobody changed them, they are standard road pads.',
+  padsWhere: 'On the box, or the pad backing plate. If nobody changed them, they are standard road pads.',
   fluidWhere:
     'Cap of the reservoir says what may go in; the last bill says what is in. Age since it was last changed.',
   tablePaste:
