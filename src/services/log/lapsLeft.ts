@@ -24,7 +24,7 @@ export function lapsLeft(prepared: PreparedLog, looked = 20): LapsLeft | null {
   const day = simulateDay(goneOn(soFar, last, looked));
   let first: LapsLeft = { laps: null, looked, margin: null };
   for (const margin of day.margins) {
-    // Pads too cold to bite end no session.
+    // Pads below their working temperature end no session.
     if (isCold(margin) || !margin.passed) continue;
     const laps = margin.passed.lap === null ? 0 : Math.max(0, margin.passed.lap - 1 - driven);
     if (first.laps === null || laps < first.laps) first = { laps, looked, margin };

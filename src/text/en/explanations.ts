@@ -141,7 +141,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     ...TOPICS.fluid(facts),
     title: 'Fluid at the pistons',
     relation:
-      'The wetted ends of the pistons, where vapour forms first: backing plate to rims by dry contact, along the walls k·π·(D − w)·w over 25 mm, by natural convection of 250 W/(m²·K) on π/4·D² into the fluid behind them, and through the film in the bore behind the seals into the body (from memory). Judged against the boiling point like the fluid itself.',
+      'The wetted ends of the pistons, where vapour forms first: pad backing plate to rims by dry contact, along the walls k·π·(D − w)·w over 25 mm, by natural convection of 250 W/(m²·K) on π/4·D² into the fluid behind them, and through the film in the bore behind the seals into the body (from memory). Judged against the boiling point like the fluid itself.',
     limits:
       'Bubbles fall in again where the fluid around is colder. A wall’s conductance differs with rust and grease.',
   }),

@@ -7,7 +7,7 @@ import type { Computed } from '../../state/useSession';
 const ZONES = 6;
 const clicksText = (clicks: number) => (clicks === 0 ? '0' : `${clicks > 0 ? '+' : '−'}${Math.abs(clicks)}`);
 
-/** Braking zones of the session's last hot lap that count: hottest, most energy, least in hand. */
+/** Braking zones of the session's last hot lap that count: hottest, most energy, least reserve. */
 export function ZonesThatMatter({
   computed,
   session,

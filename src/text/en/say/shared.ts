@@ -25,8 +25,8 @@ export const say = {
   plateKinds:
     'Holes key the material into the pad backing plate and add a little compliance; hooks hold it when the bond has gone, and stand 60 °C more. Values from memory.',
   insulatingLayerBehindBacking:
-    'An insulating layer behind the backing plate keeps heat from pistons and fluid. Values from memory.',
-  pathBackingPlateFluid: 'The path from backing plate to fluid: titanium and caps keep heat out of it.',
+    'An insulating layer behind the pad backing plate keeps heat from pistons and fluid. Values from memory.',
+  pathBackingPlateFluid: 'The path from pad backing plate to fluid: titanium and caps keep heat out of it.',
   measuresRotorWeighsRing: (kg: string, kg2: string, kg3: string, ending: string) =>
     `From its measures the rotor weighs ${kg}: ring ${kg2}, hat ${kg3}. ${ending}`,
   listBrakingZonesDrawn: 'list of braking zones: drawn as a ring',
