@@ -4,6 +4,7 @@ import { ovel } from './cars/ovel';
 import { skarn } from './cars/skarn';
 import { tarn } from './cars/tarn';
 import { anvilPark, longFen, nettleGlen } from './circuits';
+import { demoDrives } from './drives';
 
 /** One session: an out lap, hot laps, a cool-down lap, then the paddock. */
 const session = (name: string, ambientC: number, hotLaps: number, paddockMin = 30): PlanSession => ({
@@ -58,6 +59,15 @@ const club: Pick<
   },
 };
 
+const atAnvil: Plan = {
+  id: 'plan-tarn-anvil',
+  name: 'Twenty minutes at Anvil Park',
+  carId: tarn.id,
+  circuitId: anvilPark.id,
+  ...club,
+  sessions: [session('Twenty minutes', 24, 11)],
+};
+
 /** The invented scenario: three cars, three circuits, and the plans of a two-person team. */
 export const demoProject: Project = {
   format: PROJECT_FORMAT,
@@ -66,14 +76,7 @@ export const demoProject: Project = {
   cars: [tarn, ovel, skarn],
   circuits: [anvilPark, nettleGlen, longFen],
   plans: [
-    {
-      id: 'plan-tarn-anvil',
-      name: 'Twenty minutes at Anvil Park',
-      carId: tarn.id,
-      circuitId: anvilPark.id,
-      ...club,
-      sessions: [session('Twenty minutes', 24, 11)],
-    },
+    atAnvil,
     {
       id: 'plan-ovel-nettle',
       name: 'First track day, Nettle Glen',
@@ -130,6 +133,8 @@ export const demoProject: Project = {
     },
   ],
   states: [],
+  drives: demoDrives(atAnvil),
+  calibrations: [],
   parts: [],
   currency: '€',
   prices: [],

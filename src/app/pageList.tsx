@@ -32,7 +32,15 @@ export const PAGE_GROUPS: readonly PageGroup[] = [
       { to: '/decide', name: 'Decide' },
     ],
   },
-  { name: 'Track', icon: FileClock, pages: [{ to: '/log', name: 'Log' }] },
+  {
+    name: 'Track',
+    icon: FileClock,
+    pages: [
+      { to: '/log', name: 'Log' },
+      { to: '/calibrate', name: 'Calibrate' },
+      { to: '/happened', name: 'What happened?' },
+    ],
+  },
 ];
 
 /** Every page; all but the first one are loaded when they are gone to. */
@@ -69,6 +77,14 @@ export const PAGES: readonly Page[] = [
   {
     path: '/log/:tab?',
     lazy: async () => ({ Component: (await import('./pages/log/LogPage')).LogPage }),
+  },
+  {
+    path: '/calibrate/:tab?',
+    lazy: async () => ({ Component: (await import('./pages/calibrate/CalibratePage')).CalibratePage }),
+  },
+  {
+    path: '/happened',
+    lazy: async () => ({ Component: (await import('./pages/happened/HappenedPage')).HappenedPage }),
   },
   {
     path: '/new/:step?',

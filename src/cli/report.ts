@@ -4,13 +4,13 @@ import { type ZoneRow, zoneRows } from '../report';
 import {
   beyondSense,
   clockText,
+  doubtNote,
   fadeText,
   LIMIT_TEXT,
   limitText,
   marginText,
   momentText,
   temperatureText,
-  UNCALIBRATED_NOTE,
   verdictText,
   wheelWords,
 } from '../text/en';
@@ -33,7 +33,7 @@ export function reportText(setup: Setup, result: DayResult): string {
     '',
     `${verdict.state}. ${verdict.sentence}`,
     ...verdict.notes,
-    UNCALIBRATED_NOTE,
+    doubtNote(result.doubt),
     '',
     say.lapSBrakeEnergy(
       clockText(seconds),

@@ -2,13 +2,16 @@ import * as Comlink from 'comlink';
 import {
   type BalanceChoices,
   balanceChoices,
+  type CoolingDoubt,
   type CoolingNeed,
   circuitSeverity,
   coldStop,
   coolingNeed,
   type DayInput,
   type DayResult,
+  type Drive,
   type FastestPlan,
+  type Free,
   failureCases,
   fastestPlan,
   hotStop,
@@ -43,6 +46,7 @@ import {
   exposedReports,
   lapTimes,
   type MadeCircuit,
+  predictReadings,
   singleSteps,
   uncertainPiece,
   uncertainStatistics,
@@ -58,9 +62,9 @@ const engine = {
     const result = judgedDay(input);
     return Comlink.transfer(result, buffersOf(result));
   },
-  /** The same day with all forced cooling multiplied by a factor. */
-  simulateCooled(input: DayInput, coolingFactor: number): DayResult {
-    const result = simulateDay(withCooling(input, coolingFactor));
+  /** The same day at one end of what is known of its cooling. */
+  simulateCooled(input: DayInput, factors: CoolingDoubt['less']): DayResult {
+    const result = simulateDay(withCooling(input, factors));
     return Comlink.transfer(result, buffersOf(result));
   },
   /** How long a session can go on; takes a second or more. */
@@ -113,6 +117,14 @@ const engine = {
   severity: circuitSeverity,
   /** Inner and outer side of the disc brakes over a day. */
   twoSides,
+  /** Readings of drives with numbers moved. */
+  predictReadings(
+    drives: readonly Drive[],
+    free: readonly Free[],
+    places: readonly (readonly number[])[],
+  ): number[][] {
+    return predictReadings(drives, free, places);
+  },
   /** How long the laps of a session take. */
   lapTimes(setup: Setup): LapTimes {
     return lapTimes(setup);

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
-import type { RawLog } from '../core';
-import { LogError, mendLog } from '../core';
+import type { DayInput, RawLog } from '../core';
+import { LogError, loggedDay, mendLog } from '../core';
 import {
   type CsvLayout,
   type FileTrack,
@@ -32,6 +32,8 @@ import {
   lapsLeft,
   type RecordedLap,
   recordedLap,
+  type SensorReading,
+  sensorReadings,
 } from '../services';
 import { browserLogStore, keepLog, type LogEntry, openKeptLog } from '../storage';
 import { say } from '../text/en/say/compute';
@@ -184,6 +186,15 @@ const files = {
   async analyse(id: string, setup: Setup): Promise<LogAnalysis> {
     // Copied, not moved: the traces are asked for again.
     return analyseLog(await preparedFor(id, setup), setup);
+  },
+  /** A log as a day to be driven. */
+  async loggedDay(id: string, setup: Setup): Promise<DayInput> {
+    const { input, pieces, ambient } = await preparedFor(id, setup);
+    return loggedDay(input, 'Log', pieces, ambient);
+  },
+  /** What the sensors of a log read, thinned to what carries information. */
+  async sensorReadings(id: string, setup: Setup): Promise<SensorReading[]> {
+    return sensorReadings((await preparedFor(id, setup)).log);
   },
   /** A recording that is still growing. */
   analyseLive(raw: RawLog, setup: Setup): Analysed {

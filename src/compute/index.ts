@@ -2,4 +2,5 @@ export { CancelledError, Crew, type CrewProgress } from './crew';
 export { type Computed, Days } from './days';
 export { createFileWorker, EngineClient } from './engineClient';
 export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';
+export { crewPredicting } from './predicting';
 export { QUESTION } from './question';

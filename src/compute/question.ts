@@ -16,7 +16,7 @@ function keyOf<T extends object>(whole: T, driven: (whole: T) => unknown): strin
  * All of a setup that its day depends on, as one canonical text: a project that was saved and opened again, or has its
  * keys in another order, is the same question; names, wishes, prices and comparisons are left out.
  */
-export function dayKey({ car, circuit, plan, parts, begun }: Setup): string {
+export function dayKey({ car, circuit, plan, parts, begun, calibration }: Setup): string {
   return [
     keyOf(
       car,
@@ -41,6 +41,7 @@ export function dayKey({ car, circuit, plan, parts, begun }: Setup): string {
     ),
     keyOf(parts, (list) => list),
     begun ? keyOf(begun.brakes, (brakes) => brakes) : '',
+    calibration ? keyOf(calibration, ({ id: _id, name: _name, ...measured }) => measured) : '',
   ].join();
 }
 
@@ -74,6 +75,7 @@ export const QUESTION = {
     keyOf(setup.car.origins, (origins) => origins),
     keyOf(setup.plan.origins, (origins) => origins),
   ],
+  nextReadings: (setup: Setup) => ['next readings', dayKey(setup)],
   /** @param prices of what the steps are made of @param budget most that may be spent */
   first: (setup: Setup, prices: unknown, budget: number) => ['first', dayKey(setup), prices, budget],
   /** @param wanted what the ladder climbs to */
@@ -92,7 +94,7 @@ export const QUESTION = {
   uncertain: (setup: Setup) => [
     'uncertain',
     dayKey(setup),
-    uncertainRanges(setup.plan.uncertain),
+    uncertainRanges(setup.plan.uncertain, setup.calibration),
     setup.plan.uncertain.runs,
     setup.plan.uncertain.seed,
   ],

@@ -1,3 +1,6 @@
+export { type AppliedCalibration, calibrationOf, type LostValue, lostValues } from './calibration/applied';
+export { driveOf } from './calibration/driveOf';
+export { changedSince, isOfTheDay } from './calibration/touches';
 export { type Axle, choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './catalogue/choices';
 export { EXPOSED_KIND_IDS, EXPOSED_KINDS, type ExposedKind } from './catalogue/exposed';
 export { MATERIAL_IDS, ROTOR_MATERIALS } from './catalogue/materials';
@@ -29,19 +32,24 @@ export {
 } from './edit/changes';
 export { circuitClosing, closeCircuit } from './edit/closeCircuit';
 export {
+  addCalibration,
   addCar,
   addCircuit,
+  addDrive,
   addPart,
   addPlan,
   addVariant,
   assignToPlan,
+  countDrive,
   fitChanges,
   keepState,
+  noteSymptom,
   renameProject,
   selectPlan,
   setClicks,
   setCurrency,
   setLegs,
+  setObservations,
   setWeather,
   takeFit,
 } from './edit/edits';
@@ -121,6 +129,7 @@ export {
   unitOf,
 } from './quantity/units';
 export type { AxleBrakes } from './schema/axle';
+export type { Calibration } from './schema/calibration';
 export { type Car, carSchema } from './schema/car';
 export {
   type Circuit,
@@ -140,6 +149,25 @@ export {
   type SetupVariant,
   setupSchema,
 } from './schema/compare';
+export {
+  driveSchema,
+  INSTRUMENTS,
+  type Instrument,
+  LIGHTS,
+  MOST_OBSERVATIONS,
+  type NotedSymptom,
+  type Observation,
+  type ObservationKind,
+  type ObservationOf,
+  observationSchema,
+  observationSchemas,
+  PAINT_PLACES,
+  SENSOR_PLACES,
+  SPOT_PLACES,
+  type StoredDrive,
+  SYMPTOMS,
+  type Symptom,
+} from './schema/drive';
 export { type Exposed, exposedPart, starterExposed } from './schema/exposed';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './schema/field';
 export { ORIGIN_IDS, type Origin } from './schema/origin';

@@ -1,3 +1,24 @@
+export { type ObservationProblem, observationsOf } from './calibrate/driveReadings';
+export {
+  type CalibrationAnswer,
+  type CalibrationCase,
+  caseOf,
+  type EstimateProgress,
+  estimate,
+  type HeldOut,
+  NothingObserved,
+  type Predicting,
+  predictReadings,
+} from './calibrate/estimate';
+export { INSTRUMENT_ERROR } from './calibrate/instruments';
+export { type NextReading, type NextReadings, nextReadings, type Outcome } from './calibrate/nextReadings';
+export { calibrationRecord, canBeKept, UNTOLD } from './calibrate/record';
+export {
+  type Cause,
+  type Evidence,
+  type RankedCause,
+  whatHappened,
+} from './calibrate/whatHappened';
 export { type Assessed, assess } from './compare/assess';
 export type { Check, Finding, PadTrade } from './compare/compatibility';
 export {
@@ -36,6 +57,7 @@ export { fluidRenewal } from './first/fluidRenewal';
 export { analyseLog, type ListedPiece, type LogAnalysis, type MeasuredSeries } from './log/analyseLog';
 export { type Fitted, fitLap, type LapFit } from './log/fitLap';
 export { type LapsLeft, lapsLeft } from './log/lapsLeft';
+export { type SensorReading, sensorReadings } from './log/sensorReadings';
 export { circuitFromFacts, type MadeCircuit } from './track/circuitFromFacts';
 export {
   circuitFrom,

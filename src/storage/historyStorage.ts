@@ -6,7 +6,7 @@ const KEY = 'history';
 const KEPT = 100;
 
 /** Lists of a project whose items have ids of their own. */
-const SHELVES = ['cars', 'circuits', 'plans', 'parts', 'states'] as const;
+const SHELVES = ['cars', 'circuits', 'plans', 'parts', 'states', 'drives', 'calibrations'] as const;
 type Shelf = (typeof SHELVES)[number];
 type Item = Project[Shelf][number];
 

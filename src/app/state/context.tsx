@@ -104,6 +104,9 @@ export function useProject(): Project {
 /** Car, circuit and plan that are selected; the same object while none of them changes. */
 export function useSetup(): Setup {
   const project = useProject();
-  const { car, circuit, plan, parts, begun } = setupOf(project);
-  return useMemo(() => ({ car, circuit, plan, parts, begun }), [car, circuit, plan, parts, begun]);
+  const { car, circuit, plan, parts, begun, calibration } = setupOf(project);
+  return useMemo(
+    () => ({ car, circuit, plan, parts, begun, calibration }),
+    [car, circuit, plan, parts, begun, calibration],
+  );
 }

@@ -40,6 +40,8 @@ export interface NetworkConstants {
   readonly plateToFluid: number;
   /** Dynamic heads that a duct's air loses at the opening it blows into, 1 to 2 */
   readonly ductInletLoss: number;
+  /** Factor on the friction material that the work takes off, 1 */
+  readonly padWear: number;
 }
 
 /** As computed for a brake that has not been measured; the bell's surface and the loss are from memory. */
@@ -50,4 +52,5 @@ export const DEFAULT_CONSTANTS: NetworkConstants = {
   ringToHat: 1,
   plateToFluid: 1,
   ductInletLoss: 1.5,
+  padWear: 1,
 };

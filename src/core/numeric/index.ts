@@ -1,9 +1,11 @@
 export { bandedSolve } from './bandedSolve';
 export { cos, cubeRoot, exp, log, power, sin } from './elementary';
 export { largestThat } from './largestThat';
+export { logNormalProbability, normalDensity, normalProbability } from './normal';
 export { normalQuantile } from './normalQuantile';
 export { type PointTable, pointTable, pointTableAt } from './pointTable';
 export { randomNumbers } from './random';
+export { choleskyFactor, type Matrix, symmetricInverse, symmetricSolve } from './symmetric';
 export {
   integralAt,
   integralInverse,

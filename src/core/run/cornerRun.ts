@@ -173,9 +173,10 @@ export class CornerRun {
   private wear(work: number, sample: number): void {
     const { layout, record, corner } = this;
     const { padFaces } = layout;
+    const rate = corner.constants.padWear;
     const faceOf = (side: number) => record.nodes[sample * record.nodeCount + padFaces[side]];
-    this.worn.outer += wornVolume(0.5 * work, faceOf(0)) / corner.pad.area;
-    this.worn.inner += wornVolume(0.5 * work, faceOf(padFaces.length - 1)) / corner.pad.area;
+    this.worn.outer += (rate * wornVolume(0.5 * work, faceOf(0))) / corner.pad.area;
+    this.worn.inner += (rate * wornVolume(0.5 * work, faceOf(padFaces.length - 1))) / corner.pad.area;
   }
 
   /** Friction of the pads at a row of node temperatures: the mean of both sides. */

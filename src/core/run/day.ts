@@ -8,7 +8,14 @@ import {
   wheelOf,
 } from '../brake';
 import { forcesOf, lapTime, liftSpeed } from '../lap';
-import { type DayInput, DEFAULT_NUMERICS, daySchedule, type LegPlan, type Numerics } from '../schedule';
+import {
+  type DayInput,
+  DEFAULT_NUMERICS,
+  daySchedule,
+  type LegPlan,
+  type Numerics,
+  UNMEASURED,
+} from '../schedule';
 import { dayForces } from './forces';
 import { dayMargins, peaksOf, unbrakedOf, verdictOf } from './margins';
 import type { Observer } from './observer';
@@ -38,6 +45,7 @@ export function simulateDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
   const forces = dayForces(input, record, driven);
   const first = driven.find((lap) => lap.kind === 'hot') ?? driven[0];
   return {
+    doubt: input.doubt ?? UNMEASURED,
     trace: first.trace,
     laps: driven,
     legs,

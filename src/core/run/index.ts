@@ -3,7 +3,7 @@ export { simulateDay } from './day';
 export { type Failure, type FailureCase, failureCases, MODEST } from './failure';
 export { type FlowEnd, flowsAt, type HeatBalance, heatBalance, nodesAt, type PartFlow } from './flows';
 export { hottestLap } from './hottestLap';
-export { judgedDay, LESS_COOLING, withCooling } from './judgedDay';
+export { judgedDay, withCooling } from './judgedDay';
 export {
   endsTheDrive,
   FOOT_LIMITS,

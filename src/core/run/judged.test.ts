@@ -23,7 +23,7 @@ describe('a day judged with what nobody knows of its cooling', () => {
     for (const factor of [0.5, 0.8, 1.2, 1.8, 3]) {
       const input = short(fen, 5, cooling(factor));
       const day = judgedDay(input);
-      const worse = simulateDay(withCooling(input, 0.7));
+      const worse = simulateDay(withCooling(input, { front: 0.7, rear: 0.7 }));
       expect(day.peaks).toEqual(simulateDay(input).peaks);
       const hot = [...day.margins.filter((m) => !isCold(m)), ...day.forceMargins];
       const there = [...worse.margins.filter((m) => !isCold(m)), ...worse.forceMargins];

@@ -1,6 +1,6 @@
 import type { AxleName, CarState, RecordedPart, Side, WheelName } from '../brake';
 import type { LapTrace } from '../lap';
-import type { LapKind, LegKind, StandKind } from '../schedule';
+import type { CoolingDoubt, LapKind, LegKind, StandKind } from '../schedule';
 import type { ForcePart, LimitedPart } from './limits';
 import type { DayRecord } from './record';
 import type { ZoneForce, ZoneLimit } from './zoneResult';
@@ -87,7 +87,7 @@ export interface Margin {
   readonly share: number;
   /** First moment past the limit, null when it never is */
   readonly passed: Moment | null;
-  /** The margin with 0.7 times the cooling, K; null where that was not driven */
+  /** The margin at the worse end of what is known of the cooling, K; null where that was not driven */
   readonly lessCooling: number | null;
 }
 
@@ -101,7 +101,7 @@ export interface ForceMargin {
   readonly margin: number;
   readonly share: number;
   readonly passed: Moment | null;
-  /** The margin with 0.7 times the cooling, N or m; null where that was not driven */
+  /** The margin at the worse end of what is known of the cooling, N or m; null where that was not driven */
   readonly lessCooling: number | null;
 }
 
@@ -164,6 +164,8 @@ export interface RotorStrain {
 }
 
 export interface DayResult {
+  /** What is known of the cooling it was computed with */
+  readonly doubt: CoolingDoubt;
   /** The lap as driven hot; the first hot one of the day, or the first lap when there is none */
   readonly trace: LapTrace;
   readonly laps: readonly LapResult[];

@@ -48,8 +48,25 @@ export interface BrakedCar extends Readonly<Record<AxleName, AxleInput>> {
 /** What the brakes are like when a run begins: all parts as warm as one temperature, K, or each as it was left. */
 export type Start = number | CarState;
 
+/** How far a car's cooling may be off what is computed: factors to its worse and its better end, 95 % lie between. */
+export interface CoolingDoubt {
+  readonly less: Readonly<Record<AxleName, number>>;
+  readonly more: Readonly<Record<AxleName, number>>;
+  /** Day of the calibration it comes of, ISO 8601; null for a car that was not measured */
+  readonly calibrated: string | null;
+}
+
+/** Of a car that was not measured (own estimate). */
+export const UNMEASURED: CoolingDoubt = {
+  less: { front: 0.7, rear: 0.7 },
+  more: { front: 1.3, rear: 1.3 },
+  calibrated: null,
+};
+
 /** All that a day's computation needs, in SI. */
 export interface DayInput extends BrakedCar, Site {
+  /** Left out, the car was not measured */
+  readonly doubt?: CoolingDoubt;
   readonly circuit: CircuitInput;
   /** Over the circuit; null where none blows or its directions are not known */
   readonly wind: Wind | null;

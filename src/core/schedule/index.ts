@@ -1,15 +1,17 @@
 export { circuitSeverity } from './circuitSeverity';
 export { DEFAULT_NUMERICS, daySchedule, ductDragArea } from './day';
-export type {
-  BrakedCar,
-  DayInput,
-  LapKind,
-  Leg,
-  LegKind,
-  Numerics,
-  SessionPlan,
-  StandKind,
-  Start,
+export {
+  type BrakedCar,
+  type CoolingDoubt,
+  type DayInput,
+  type LapKind,
+  type Leg,
+  type LegKind,
+  type Numerics,
+  type SessionPlan,
+  type StandKind,
+  type Start,
+  UNMEASURED,
 } from './dayInput';
 export { ScheduleError } from './faults';
 export {

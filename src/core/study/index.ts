@@ -1,5 +1,7 @@
 export { type BalanceChoice, type BalanceChoices, balanceChoices } from './balanceChoices';
+export * from './calibration';
 export { type AxleNeed, type CoolingNeed, coolingNeed } from './coolingNeed';
+export { correlated } from './correlate';
 export type { ZoneShares } from './evenShares';
 export { type ExposedPart, exposedTemperature, type Protection, USUAL_RIM } from './exposedPart';
 export { type FastestPlan, fastestPlan } from './fastestPlan';

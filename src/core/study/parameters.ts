@@ -1,5 +1,16 @@
-import type { AxleInput, AxleName, Corner } from '../brake';
+import type { AxleInput, Corner } from '../brake';
 import type { DayInput } from '../schedule';
+import {
+  bothGripUsed,
+  constant,
+  cooled,
+  gripUsed,
+  onAxle,
+  onBoth,
+  rubbed,
+  sided,
+  warmerStart,
+} from './parameterActs';
 
 /** A number of a day that may be moved, drawn, compared, fitted or calibrated. */
 interface Parameter {
@@ -12,62 +23,6 @@ interface Parameter {
   /** The day with it moved by a value within the bounds */
   readonly act: (day: DayInput, value: number) => DayInput;
 }
-
-const eachCorner = (axle: AxleInput, change: (corner: Corner) => Corner): AxleInput => {
-  const left = change(axle.left);
-  // What both sides share stays one object, so that they are seen to be alike.
-  const right =
-    axle.right.pad === axle.left.pad ? { ...left, air: change(axle.right).air } : change(axle.right);
-  return { ...axle, left, right };
-};
-const onAxle =
-  (axle: AxleName, change: (corner: Corner, value: number) => Corner) => (day: DayInput, value: number) => ({
-    ...day,
-    [axle]: eachCorner(day[axle], (corner) => change(corner, value)),
-  });
-const onBoth =
-  (change: (corner: Corner, value: number) => Corner) =>
-  (day: DayInput, value: number): DayInput => ({
-    ...day,
-    front: eachCorner(day.front, (corner) => change(corner, value)),
-    rear: eachCorner(day.rear, (corner) => change(corner, value)),
-  });
-
-const cooled = ({ air, ...corner }: Corner, value: number): Corner => ({
-  ...corner,
-  air: { ...air, coolingFactor: Math.max(0.05, air.coolingFactor * value) },
-});
-const rubbed = ({ pad, ...corner }: Corner, value: number): Corner => ({
-  ...corner,
-  pad: {
-    ...pad,
-    friction: { ...pad.friction, values: pad.friction.values.map((mu) => Math.max(0.01, mu * value)) },
-    nominalFriction: Math.max(0.01, pad.nominalFriction * value),
-  },
-});
-const constant =
-  (key: keyof Corner['constants']) =>
-  ({ constants, ...corner }: Corner, value: number): Corner => ({
-    ...corner,
-    constants: { ...constants, [key]: constants[key] * value },
-  });
-const bothGripUsed =
-  (...which: readonly ('brakingGripUsed' | 'corneringGripUsed')[]) =>
-  (day: DayInput, value: number): DayInput => ({
-    ...day,
-    driver: {
-      ...day.driver,
-      ...Object.fromEntries(which.map((key) => [key, Math.min(1, Math.max(0.05, day.driver[key] * value))])),
-    },
-  });
-
-/** Grip that is used, whether the tyres have more or the driver takes more of it: a product that a log can tell. */
-const gripUsed =
-  (key: 'brakingGripUsed' | 'corneringGripUsed') =>
-  (day: DayInput, value: number): DayInput => ({
-    ...day,
-    driver: { ...day.driver, [key]: day.driver[key] * value },
-  });
 
 /**
  * Every parameter of a day, in the order they are drawn and listed in: what-if, uncertainty, the range of the cooling and
@@ -85,6 +40,22 @@ export const PARAMETERS = {
     bounds: [0.1, 4],
     prior: { low: 0.7, high: 1.3, source: 'own estimate: no car is measured yet' },
     act: onAxle('rear', cooled),
+  },
+  frontSides: {
+    how: 'factor',
+    bounds: [0.25, 4],
+    prior: {
+      low: 0.8,
+      high: 1.25,
+      source: 'own estimate: hoses, wind and wheel arches differ from side to side',
+    },
+    act: sided('front'),
+  },
+  rearSides: {
+    how: 'factor',
+    bounds: [0.25, 4],
+    prior: { low: 0.8, high: 1.25, source: 'own estimate: as at the front' },
+    act: sided('rear'),
   },
   frontFriction: {
     how: 'factor',
@@ -212,6 +183,18 @@ export const PARAMETERS = {
     bounds: [0.3, 3],
     prior: { low: 0.9, high: 1.1, source: 'own estimate; a log tells' },
     act: gripUsed('brakingGripUsed'),
+  },
+  startTemperature: {
+    how: 'added',
+    bounds: [-60, 300],
+    prior: { low: -4, high: 12, source: 'own estimate: brakes that stood are seldom quite cold' },
+    act: (day, value) => ({ ...day, start: warmerStart(day, value) }),
+  },
+  padWear: {
+    how: 'factor',
+    bounds: [0.1, 10],
+    prior: { low: 0.4, high: 2.5, source: 'from memory: wear rates of friction materials scatter widely' },
+    act: onBoth(constant('padWear')),
   },
   power: {
     how: 'factor',

@@ -48,6 +48,7 @@ export interface DaySummary
     | 'strain'
     | 'peaks'
     | 'drivingTime'
+    | 'doubt'
     | 'heldByLift'
   > {
   readonly laps: readonly SummaryLap[];
@@ -96,6 +97,7 @@ export function summarise(input: DayInput, result: DayResult): DaySummary {
     return series[series.length - 1];
   };
   return {
+    doubt: result.doubt,
     legs: result.legs,
     padLeft: result.padLeft,
     verdict: result.verdict,

@@ -1,4 +1,4 @@
-import { normalQuantile } from '../numeric';
+import { exp, log, normalQuantile } from '../numeric';
 import type { DayInput } from '../schedule';
 import { moved, PARAMETERS, type ParameterId } from './parameters';
 
@@ -11,6 +11,8 @@ export interface UncertainRange {
   readonly low: number;
   readonly high: number;
   readonly shape: RangeShape;
+  /** A bell of its logarithm: a factor that was measured */
+  readonly log?: boolean;
 }
 
 /**
@@ -18,7 +20,16 @@ export interface UncertainRange {
  * the range.
  * @param place over 0 and under 1
  */
-export function valueIn({ low, high, shape }: UncertainRange, place: number): number {
+export function valueIn(
+  {
+    low,
+    high,
+    shape,
+    log: ofLog = false,
+  }: Omit<UncertainRange, 'input'> & Partial<Pick<UncertainRange, 'input'>>,
+  place: number,
+): number {
+  if (ofLog) return exp(valueIn({ low: log(low), high: log(high), shape }, place));
   if (shape === 'even') return low + place * (high - low);
   return 0.5 * (low + high) + ((high - low) / (2 * normalQuantile(0.975))) * normalQuantile(place);
 }

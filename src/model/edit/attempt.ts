@@ -68,9 +68,9 @@ function readItems(items: readonly object[], shelf: keyof typeof SCHEMAS, proble
 export function refusalText(project: Project, problems: readonly Problem[], named = true): string {
   const [{ path, message }] = problems;
   const more = problems.length > 1 ? ` (and ${problems.length - 1} more)` : '';
-  const list = /^(cars|circuits|plans|parts|states|prices)$/.exec(path);
+  const list = /^(cars|circuits|plans|parts|states|drives|calibrations|prices)$/.exec(path);
   if (list) return sentence(`${message.replace(/^must have/, 'a project has')} ${list[1]}${more}`);
-  const at = /^(cars|circuits|plans|parts|states)\[(\d+)\](?:\.(.*))?$/.exec(path);
+  const at = /^(cars|circuits|plans|parts|states|drives|calibrations)\[(\d+)\](?:\.(.*))?$/.exec(path);
   if (!at) return sentence(`${path} ${message}${more}`);
   const [, shelf, index, rest = ''] = at as unknown as [string, keyof typeof SCHEMAS, string, string?];
   const name = named ? project[shelf][Number(index)]?.name : undefined;

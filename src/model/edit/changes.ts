@@ -1,4 +1,5 @@
 import { say } from '../../text/en/say/model';
+import { type AppliedCalibration, afterChange, calibrationOf } from '../calibration/applied';
 import { BUILT_IN } from '../catalogue/builtIn';
 import { type Axle, fitPart } from '../catalogue/choices';
 import { VANES } from '../catalogue/parts';
@@ -63,9 +64,13 @@ export function withChange(car: Car, change: Change, parts: readonly Part[]): Ca
 }
 
 /** A setup with changes made to its car, one after the other. */
-export function withChanges<S extends Pick<Setup, 'car' | 'parts'>>(setup: S, changes: readonly Change[]): S {
+export function withChanges<S extends Pick<Setup, 'car' | 'parts'> & Partial<Pick<Setup, 'calibration'>>>(
+  setup: S,
+  changes: readonly Change[],
+): S {
   const car = changes.reduce((now, change) => withChange(now, change, setup.parts), setup.car);
-  return { ...setup, car };
+  const { calibration } = setup;
+  return { ...setup, car, ...(calibration && { calibration: afterChange(calibration, setup.car, car) }) };
 }
 
 /** What a change sets: two that set the same cannot both stand. */
@@ -107,17 +112,33 @@ export function changesProblem(setup: Setup, changes: readonly Change[]): string
 /** Cars made of variants: as long as nothing of one changes it stays the same object, and what is known of it is known. */
 const made = new WeakMap<
   SetupVariant,
-  { readonly of: Car; readonly parts: readonly Part[]; readonly car: Car }
+  {
+    readonly of: Car;
+    readonly parts: readonly Part[];
+    readonly measured: AppliedCalibration | null;
+    readonly car: Car;
+    readonly calibration: AppliedCalibration | null;
+  }
 >();
 
 /** A plan's variant as a setup on the plan's own laps. */
 export function variantSetup(project: Project, planId: string, variant: SetupVariant): Setup {
   const base = setupOf(project, planId);
   const of = project.cars.find((c) => c.id === variant.carId) ?? base.car;
+  // What was measured of another car goes with it.
+  const calibration = of === base.car ? base.calibration : calibrationOf(project, of);
   const known = made.get(variant);
-  if (known && known.of === of && known.parts === base.parts) return { ...base, car: known.car };
-  const changed = withChanges({ ...base, car: of }, variant.changes);
-  made.set(variant, { of, parts: base.parts, car: changed.car });
+  if (known && known.of === of && known.parts === base.parts && known.measured === calibration) {
+    return { ...base, car: known.car, calibration: known.calibration };
+  }
+  const changed = withChanges({ ...base, car: of, calibration }, variant.changes);
+  made.set(variant, {
+    of,
+    parts: base.parts,
+    measured: calibration,
+    car: changed.car,
+    calibration: changed.calibration,
+  });
   return changed;
 }
 

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { anyProject } from '../../../tests/support/anyProject';
+import { driveOf } from '../calibration/driveOf';
 import { BUILT_IN } from '../catalogue/builtIn';
 import { starterLine } from '../catalogue/starters';
 import { readProject, writeProject } from '../file/readProject';
@@ -45,6 +46,7 @@ const wheel = (glazedPercent: number) => ({
   waterPercent: 1.4,
   fatigue: 0.02,
 });
+const seen = (id: string) => ({ id, excluded: null, note: '' });
 const keptOf = (of: string, name: string, glazedPercent: number) => ({
   id: newId(),
   name,
@@ -170,6 +172,56 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
           cornering: { factor: grip / 50 },
           braking: { factor: grip / 60 },
           power: { factor: power / 100, atLimit: false },
+        }),
+  ),
+  addDrive: fc.tuple(text, text).map(
+    ([name, date]) =>
+      (p) =>
+        edits.addDrive(p, driveOf(setupOf(p), { id: newId(), name, date: date || '2026-06-13', log: null })),
+  ),
+  setObservations: fc.tuple(number, share).map(
+    ([n, of]) =>
+      (p) =>
+        edits.setObservations(p, idAt(p.drives, of), [
+          {
+            ...seen('paint'),
+            kind: 'paint',
+            wheel: 'frontLeft',
+            place: 'caliper',
+            thresholdC: n,
+            turned: true,
+          },
+          { ...seen('boiled'), kind: 'boiled', axle: 'rear', lap: Math.round(n), sign: 'boiled' },
+        ]),
+  ),
+  noteSymptom: fc.tuple(number, share).map(
+    ([n, of]) =>
+      (p) =>
+        edits.noteSymptom(
+          p,
+          idAt(p.drives, of),
+          { id: newId(), symptom: 'long pedal', lap: n, note: '' },
+          { ...seen(newId()), kind: 'faded', axle: 'front', lap: null },
+        ),
+  ),
+  countDrive: fc.tuple(number, share, text).map(
+    ([n, of, date]) =>
+      (p) =>
+        edits.countDrive(p, idAt(p.drives, of), date, [[n]]),
+  ),
+  addCalibration: fc.tuple(number, text).map(
+    ([n, name]) =>
+      (p) =>
+        edits.addCalibration(p, {
+          id: newId(),
+          name,
+          carId: carId(p),
+          date: '2026-06-13',
+          car: setupOf(p).car,
+          drives: ['morning'],
+          observations: 3,
+          values: [{ parameter: 'frontCooling', value: n / 100, spread: 0.05, shrunk: 0.4 }],
+          correlations: [[1]],
         }),
   ),
   keepWhatIf: fc

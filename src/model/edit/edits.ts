@@ -4,9 +4,11 @@
  */
 import type { Leg } from '../../core';
 import { withoutPlaceholders } from '../guided/blankProject';
+import type { Calibration } from '../schema/calibration';
 import type { Car } from '../schema/car';
 import type { Circuit } from '../schema/circuit';
 import type { Change, SetupVariant } from '../schema/compare';
+import type { NotedSymptom, Observation, StoredDrive } from '../schema/drive';
 import type { Origins } from '../schema/origin';
 import type { Part } from '../schema/part';
 import type { Plan, PlanLeg } from '../schema/plan';
@@ -52,6 +54,76 @@ const COLD: PlanStart = { kind: 'cold' };
 export const keepState = (project: Project, state: KeptState): Project => ({
   ...project,
   states: [...project.states, state],
+});
+
+/** Adds a session that was driven. */
+export const addDrive = (project: Project, drive: StoredDrive): Project => ({
+  ...project,
+  drives: [...project.drives, drive],
+});
+
+/** What was observed of a drive. */
+export const setObservations = (
+  project: Project,
+  driveId: string,
+  observations: readonly Observation[],
+): Project => ({
+  ...project,
+  drives: project.drives.map((drive) =>
+    drive.id === driveId ? { ...drive, observations: [...observations] } : drive,
+  ),
+});
+
+/** What a driver noticed on a drive, and what of it says something of the brakes' heat. */
+export const noteSymptom = (
+  project: Project,
+  driveId: string,
+  symptom: NotedSymptom,
+  observation: Observation | null,
+): Project => ({
+  ...project,
+  drives: project.drives.map((drive) =>
+    drive.id === driveId
+      ? {
+          ...drive,
+          symptoms: [...drive.symptoms, symptom],
+          observations: observation ? [...drive.observations, observation] : drive.observations,
+        }
+      : drive,
+  ),
+});
+
+/** Day of a drive, and how many laps of each leg were counted; stands and their legs stay. @param laps by session and leg */
+export const countDrive = (
+  project: Project,
+  driveId: string,
+  date: string,
+  laps: readonly (readonly (number | null)[])[],
+): Project => ({
+  ...project,
+  drives: project.drives.map((drive) =>
+    drive.id === driveId
+      ? {
+          ...drive,
+          date,
+          plan: {
+            ...drive.plan,
+            sessions: drive.plan.sessions.map((session, i) => ({
+              ...session,
+              legs: session.legs.map((leg, k) =>
+                'laps' in leg ? { ...leg, laps: laps[i]?.[k] ?? leg.laps } : leg,
+              ),
+            })),
+          },
+        }
+      : drive,
+  ),
+});
+
+/** Keeps what measurements told of a car. */
+export const addCalibration = (project: Project, calibration: Calibration): Project => ({
+  ...project,
+  calibrations: [...project.calibrations, calibration],
 });
 
 /** How the brakes begin a plan. */

@@ -4,7 +4,7 @@ import type { Part } from '../schema/part';
 import type { Project } from '../schema/project';
 
 /** The lists of a project. */
-export type Shelf = 'cars' | 'circuits' | 'plans' | 'parts' | 'states';
+export type Shelf = 'cars' | 'circuits' | 'plans' | 'parts' | 'states' | 'drives' | 'calibrations';
 export type ItemOf<S extends Shelf> = Project[S][number];
 
 const NOUNS: Record<Shelf, string> = {
@@ -13,6 +13,8 @@ const NOUNS: Record<Shelf, string> = {
   plans: 'plan',
   parts: 'part',
   states: 'kept state',
+  drives: 'drive',
+  calibrations: 'calibration',
 };
 
 function freshName(name: string, taken: readonly string[]): string {
@@ -63,6 +65,7 @@ export function deletionObstacle(project: Project, shelf: Shelf, id: string): st
     if (fitted.length === 0) return comparedIn(project, id);
     return say.fittedFitAnotherPart(fitted.map((car) => `“${car.name}”`).join(', '));
   }
+  if (shelf === 'drives' || shelf === 'calibrations') return null;
   if (shelf === 'states') {
     const begun = project.plans.filter(({ start }) => start.kind === 'state' && start.stateId === id);
     if (begun.length === 0) return null;
@@ -89,8 +92,14 @@ export function deleteItem(project: Project, shelf: Shelf, id: string): Project 
   if (obstacle) throw new RangeError(obstacle);
   const list = (project[shelf] as readonly { id: string }[]).filter((item) => item.id !== id);
   const next = { ...project, [shelf]: list } as Project;
-  // Brakes go with their car.
-  if (shelf === 'cars') return { ...next, states: next.states.filter((state) => state.carId !== id) };
+  // Brakes and what was measured of them go with their car; what was driven stays, it has its own copy.
+  if (shelf === 'cars') {
+    return {
+      ...next,
+      states: next.states.filter(({ carId }) => carId !== id),
+      calibrations: next.calibrations.filter(({ carId }) => carId !== id),
+    };
+  }
   if (shelf === 'plans' && project.selectedPlanId === id)
     return { ...next, selectedPlanId: next.plans[0].id };
   return next;

@@ -20,11 +20,11 @@ export interface Merged {
 }
 
 /** A project or a part of one: only what was changed, with what it was before. */
-export type Sparse = Partial<Omit<Project, 'cars' | 'circuits' | 'plans' | 'parts' | 'states' | 'prices'>> & {
+export type Sparse = Partial<Omit<Project, Shelf>> & {
   readonly [K in Shelf]?: Project[K];
 };
 
-const SHELVES = ['cars', 'circuits', 'plans', 'parts', 'states', 'prices'] as const;
+const SHELVES = ['cars', 'circuits', 'plans', 'parts', 'states', 'drives', 'calibrations', 'prices'] as const;
 type Shelf = (typeof SHELVES)[number];
 type Item = Project[Shelf][number];
 type Loose = Readonly<Record<string, unknown>>;

@@ -1,4 +1,6 @@
+import { afterChange } from '../calibration/applied';
 import { MOVABLE_IDS, type MovableId, movable } from '../parameters/movables';
+import type { Car } from '../schema/car';
 import type { Change } from '../schema/compare';
 import type { Project } from '../schema/project';
 import type { Setup } from '../toCore/toCore';
@@ -29,15 +31,14 @@ export function savedValues(setup: Setup): WhatIfValues {
 export function applyWhatIf(setup: Setup, whatIf: WhatIf): Setup {
   const { car } = setup;
   const { frontPad = car.front.pad, rearPad = car.rear.pad, fluid = car.fluid.kind } = whatIf;
-  const fitted: Setup = {
-    ...setup,
-    car: {
-      ...car,
-      front: { ...car.front, pad: frontPad },
-      rear: { ...car.rear, pad: rearPad },
-      fluid: { ...car.fluid, kind: fluid },
-    },
+  const withParts: Car = {
+    ...car,
+    front: { ...car.front, pad: frontPad },
+    rear: { ...car.rear, pad: rearPad },
+    fluid: { ...car.fluid, kind: fluid },
   };
+  const calibration = setup.calibration && afterChange(setup.calibration, car, withParts);
+  const fitted: Setup = { ...setup, car: withParts, calibration };
   // Only a moved share is set; another pad may move the one that follows from the parts.
   return MOVABLE_IDS.reduce((now, id) => {
     const value = whatIf[id];

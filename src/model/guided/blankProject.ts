@@ -28,6 +28,8 @@ export function blankProject(name: string): Project {
     circuits: [{ ...starterLine(CIRCUIT, 'A plain oval'), source: 'made-up' }],
     plans: [planFromSentence(sentence, 5, PLAN)],
     states: [],
+    drives: [],
+    calibrations: [],
     parts: [],
     currency: '€',
     prices: [],

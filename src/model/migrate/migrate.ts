@@ -1,81 +1,8 @@
 import { RADIAL_CELLS } from '../../core';
 import { DEFAULT_UNCERTAIN } from '../schema/uncertain';
+import { from1 } from './from1';
 import { type Loose, list, record } from './loose';
 import { NECK_7, partTo7, partTo8, walled } from './parts';
-
-/** What version 2 added to an axle, as version 1 computed it. */
-const AXLE_2 = {
-  drum: null,
-  shim: 'none',
-  rightDuctAreaCm2: null,
-  tapePercent: 0,
-  toCaliperPercent: 0,
-  shieldPercent: 0,
-  opennessPercent: 50,
-  leftFactor: 1,
-  rightFactor: 1,
-};
-const ROTOR_2 = {
-  vaneType: 'straight',
-  surface: 'plain',
-  holeCount: 60,
-  holeDiameterMm: 6,
-  slotCount: 8,
-  slotWidthMm: 1.5,
-  slotDepthMm: 1,
-  weighedKg: null,
-};
-
-/** Version 1 had one session a plan, both sides alike, straight vanes and plain faces. */
-function from1(project: Loose): Loose {
-  const axle = (value: unknown) => ({
-    ...AXLE_2,
-    ...record(value),
-    rotor: { ...ROTOR_2, ...record(record(value).rotor) },
-  });
-  return {
-    ...project,
-    version: 2,
-    cars: list(project.cars, (car) => ({
-      gravityHeightMm: 480,
-      trackWidthMm: 1500,
-      innerReliefPercent: 0,
-      ...car,
-      fluid: { measuredBoilingC: null, ...record(car.fluid) },
-      front: axle(car.front),
-      rear: axle(car.rear),
-    })),
-    plans: list(project.plans, (plan) => {
-      const {
-        outLaps,
-        outPacePercent,
-        hotLaps,
-        coolDownLaps,
-        coolDownPacePercent,
-        paddockMin,
-        ambientC,
-        ...kept
-      } = plan;
-      const drive = (kind: string, laps: unknown, pacePercent: unknown) =>
-        laps === 0 ? [] : [{ kind, laps, pacePercent }];
-      return {
-        ...kept,
-        sessions: [
-          {
-            name: 'Session',
-            ambientC,
-            legs: [
-              ...drive('out', outLaps, outPacePercent),
-              ...drive('hot', hotLaps, 100),
-              ...drive('cool', coolDownLaps, coolDownPacePercent),
-              ...(paddockMin === 0 ? [] : [{ kind: 'paddock', minutes: paddockMin, fanKmh: 0 }]),
-            ],
-          },
-        ],
-      };
-    }),
-  };
-}
 
 /** Generic hydraulics, fit and weight for what version 2 did not know; a typed front share goes on to rule. */
 const CALIPER_3 = {
@@ -288,11 +215,19 @@ function from8(project: Loose): Loose {
   };
 }
 
+/** Version 9 kept nothing of what was driven and measured. */
+const from9 = (project: Loose): Loose => ({ drives: [], calibrations: [], ...project, version: 10 });
+
 /** Each makes the version after its own. */
-const STEPS = [from1, from2, from3, from4, from5, from6, from7, from8];
+const STEPS = [from1, from2, from3, from4, from5, from6, from7, from8, from9];
 
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {
   const now = STEPS.reduce((before, step, i) => (before.version === i + 1 ? step(before) : before), project);
-  return { ...now, plans: list(now.plans, withEveryRange) };
+  return {
+    ...now,
+    plans: list(now.plans, withEveryRange),
+    // A drive keeps the plan it was driven by.
+    drives: list(now.drives, (drive) => ({ ...drive, plan: withEveryRange(record(drive.plan)) })),
+  };
 }

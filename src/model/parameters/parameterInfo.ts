@@ -22,6 +22,18 @@ const DESCRIBED: Readonly<Record<ParameterId, Described>> = {
     usual: [70, 130],
     description: 'Of what is computed.',
   },
+  frontSides: {
+    title: 'Front cooling, left to right',
+    quantity: 'percent',
+    usual: [80, 125],
+    description: 'How much better the left front cools than the right; 100 % is alike.',
+  },
+  rearSides: {
+    title: 'Rear cooling, left to right',
+    quantity: 'percent',
+    usual: [80, 125],
+    description: 'How much better the left rear cools than the right; 100 % is alike.',
+  },
   frontFriction: {
     title: 'Front µ',
     quantity: 'percent',
@@ -123,6 +135,18 @@ const DESCRIBED: Readonly<Record<ParameterId, Described>> = {
     quantity: 'percent',
     usual: [90, 110],
     description: 'Tyres’ grip times the share the driver uses, of what is planned.',
+  },
+  startTemperature: {
+    title: 'Brakes at the start',
+    quantity: 'difference',
+    usual: [-5, 40],
+    description: 'Warmer or colder than the plan begins.',
+  },
+  padWear: {
+    title: 'Pad wear',
+    quantity: 'percent',
+    usual: [40, 250],
+    description: 'Of the friction material that the work is taken to cost.',
   },
   power: {
     title: 'Power',

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import type { Shelf } from '../edit/library';
+import { calibrationSchema } from './calibration';
 import { carSchema } from './car';
 import { circuitSchema } from './circuit';
+import { driveSchema } from './drive';
 import { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 import { partSchema } from './part';
 import { planSchema } from './plan';
@@ -13,6 +15,8 @@ export const SCHEMAS = {
   plans: planSchema,
   parts: partSchema,
   states: stateSchema,
+  drives: driveSchema,
+  calibrations: calibrationSchema,
 } as const;
 
 export type Path = readonly (string | number)[];

@@ -2,8 +2,10 @@ import { z } from 'zod';
 import { BUILT_IN } from '../catalogue/builtIn';
 import { FLUIDS } from '../catalogue/fluids';
 import { PADS } from '../catalogue/pads';
+import { type Calibration, calibrationSchema } from './calibration';
 import { type Car, carSchema } from './car';
 import { type Circuit, circuitSchema } from './circuit';
+import { driveSchema, type StoredDrive } from './drive';
 import { fieldInfo, numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 import { type Part, partSchema } from './part';
@@ -12,7 +14,7 @@ import { type KeptState, stateSchema } from './state';
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
 
-export const PROJECT_VERSION = 9;
+export const PROJECT_VERSION = 10;
 
 const priceSchema = z.strictObject({
   /** Id of a part, or a word for work and parts that are on no shelf */
@@ -52,6 +54,8 @@ export const MOST_ITEMS = {
   plans: 500,
   parts: 300,
   states: 100,
+  drives: 100,
+  calibrations: 100,
   prices: 600,
 } as const;
 
@@ -62,7 +66,17 @@ function documentOf<
   P extends z.ZodType<Plan>,
   Q extends z.ZodType<Part>,
   S extends z.ZodType<KeptState>,
->(items: { readonly car: C; readonly circuit: L; readonly plan: P; readonly part: Q; readonly state: S }) {
+  D extends z.ZodType<StoredDrive>,
+  K extends z.ZodType<Calibration>,
+>(items: {
+  readonly car: C;
+  readonly circuit: L;
+  readonly plan: P;
+  readonly part: Q;
+  readonly state: S;
+  readonly drive: D;
+  readonly calibration: K;
+}) {
   return z.strictObject({
     format: z.literal(PROJECT_FORMAT),
     version: z.literal(PROJECT_VERSION),
@@ -74,6 +88,10 @@ function documentOf<
     parts: z.array(items.part).max(MOST_ITEMS.parts),
     /** Brakes as they were once, for plans to begin from */
     states: z.array(items.state).max(MOST_ITEMS.states),
+    /** Sessions that were driven, with what was observed of them */
+    drives: z.array(items.drive).max(MOST_ITEMS.drives),
+    /** What observations told of a car; the newest that its parts still fit is used */
+    calibrations: z.array(items.calibration).max(MOST_ITEMS.calibrations),
     /** What prices are in: a sign or a few letters */
     currency: z.string().trim().min(1).max(6).meta({ title: 'Currency' }),
     /** Prices of the user's own; other parts have the usual price of their class */
@@ -84,12 +102,19 @@ function documentOf<
 
 /** Names that must be unique, and names that must name something. */
 function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
-  const { cars, circuits, plans, parts, states, prices, selectedPlanId } = value;
+  const { cars, circuits, plans, parts, states, drives, calibrations, prices, selectedPlanId } = value;
   uniqueIds(cars, 'cars', issues);
   uniqueIds(circuits, 'circuits', issues);
   uniqueIds(plans, 'plans', issues);
   uniqueIds(parts, 'parts', issues);
   uniqueIds(states, 'states', issues);
+  uniqueIds(drives, 'drives', issues);
+  uniqueIds(calibrations, 'calibrations', issues);
+  drives.forEach(({ observations }, i) => {
+    const found: z.core.$ZodRawIssue[] = [];
+    uniqueIds(observations, 'observations', found);
+    issues.push(...found.map((issue) => ({ ...issue, path: ['drives', i, ...(issue.path ?? [])] })));
+  });
   prices.forEach(({ key }, i) => {
     if (prices.findIndex((p) => p.key === key) < i) {
       issues.push({
@@ -154,6 +179,9 @@ function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
   states.forEach((state, i) => {
     if (!cars.some((c) => c.id === state.carId)) missing(['states', i, 'carId'], state.carId, 'car');
   });
+  calibrations.forEach(({ carId }, i) => {
+    if (!cars.some((c) => c.id === carId)) missing(['calibrations', i, 'carId'], carId, 'car');
+  });
   if (!plans.some((p) => p.id === selectedPlanId)) missing(['selectedPlanId'], selectedPlanId, 'plan');
 }
 
@@ -164,6 +192,8 @@ export const projectSchema = documentOf({
   plan: planSchema,
   part: partSchema,
   state: stateSchema,
+  drive: driveSchema,
+  calibration: calibrationSchema,
 }).check((ctx) => referenceIssues(ctx.value, ctx.issues));
 
 /** The same for a project whose items have each been read already: its lists, names and references. */
@@ -173,6 +203,8 @@ export const frameSchema = documentOf({
   plan: z.custom<Plan>(),
   part: z.custom<Part>(),
   state: z.custom<KeptState>(),
+  drive: z.custom<StoredDrive>(),
+  calibration: z.custom<Calibration>(),
 }).check((ctx) => referenceIssues(ctx.value, ctx.issues));
 
 /** A whole project. */
@@ -185,6 +217,8 @@ export interface Project {
   readonly plans: Plan[];
   readonly parts: Part[];
   readonly states: KeptState[];
+  readonly drives: StoredDrive[];
+  readonly calibrations: Calibration[];
   readonly currency: string;
   readonly prices: { readonly key: string; readonly price: number }[];
   readonly selectedPlanId: string;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PARAMETER_IDS, type ParameterId, type UncertainRange } from '../../core';
+import { NINETY_FIVE, PARAMETER_IDS, PARAMETERS, type ParameterId, type UncertainRange } from '../../core';
 import { PRIORS, parameterInfo, parameterToCore } from '../parameters/parameterInfo';
 import { numberField } from './field';
 
@@ -77,9 +77,29 @@ export const DEFAULT_UNCERTAIN: Uncertain = {
   seed: 1,
 };
 
-/** The ranges of a plan that are used, in SI: factors, K or kg. */
-export function uncertainRanges({ ranges }: Uncertain): UncertainRange[] {
+/**
+ * The ranges of a plan that are used, in SI: factors, K or kg. What was measured of the car is as uncertain as that left it,
+ * about the measured value, whatever the plan says.
+ */
+export function uncertainRanges(
+  { ranges }: Uncertain,
+  calibration: {
+    readonly values: readonly { readonly parameter: ParameterId; readonly spread: number }[];
+  } | null = null,
+): UncertainRange[] {
   return PARAMETER_IDS.filter((id) => ranges[id].use).map((id) => {
+    const measured = calibration?.values.find(({ parameter }) => parameter === id);
+    if (measured) {
+      const far = NINETY_FIVE * measured.spread;
+      const factor = PARAMETERS[id].how === 'factor';
+      return {
+        input: id,
+        low: factor ? Math.exp(-far) : -far,
+        high: factor ? Math.exp(far) : far,
+        shape: 'bell',
+        log: factor,
+      };
+    }
     const { low, high, shape } = ranges[id];
     return { input: id, low: parameterToCore(id, low), high: parameterToCore(id, high), shape };
   });

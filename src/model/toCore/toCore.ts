@@ -5,6 +5,7 @@ import {
   type CircuitInput,
   type DayInput,
   type Leg,
+  movedBy,
   pointTable,
   pressureOf,
   type Site,
@@ -14,6 +15,7 @@ import {
   ZERO_CELSIUS,
 } from '../../core';
 import { say } from '../../text/en/say/model';
+import { type AppliedCalibration, calibrationOf, doubtOf } from '../calibration/applied';
 import { fluidOf } from '../catalogue/choices';
 import { toSi } from '../quantity/units';
 import type { AxleBrakes } from '../schema/axle';
@@ -40,6 +42,8 @@ export interface Setup {
   readonly parts: readonly Part[];
   /** The kept state the plan begins from; null where it begins from none */
   readonly begun: KeptState | null;
+  /** What was measured of the car and holds for it as it is fitted; null where nothing was */
+  readonly calibration: AppliedCalibration | null;
 }
 
 /** Car, circuit and plan behind a plan's id; the selected plan's by default. @throws RangeError for an unknown id */
@@ -50,7 +54,14 @@ export function setupOf(project: Project, planId = project.selectedPlanId): Setu
   if (!plan || !car || !circuit) throw new RangeError(say.projectHasNoComplete(planId));
   const { start } = plan;
   const begun = start.kind === 'state' ? project.states.find(({ id }) => id === start.stateId) : null;
-  return { car, circuit, plan, parts: project.parts, begun: begun ?? null };
+  return {
+    car,
+    circuit,
+    plan,
+    parts: project.parts,
+    begun: begun ?? null,
+    calibration: calibrationOf(project, car),
+  };
 }
 
 /** Water a car's fluid has met by today, % by mass of a glycol fluid. */
@@ -205,8 +216,17 @@ const legOf = (leg: PlanLeg): Leg =>
     ? { kind: leg.kind, laps: leg.laps, pace: toSi(leg.pacePercent, 'percent') }
     : { kind: leg.kind, duration: toSi(leg.minutes, 'minutes'), fan: toSi(leg.fanKmh, 'speed') };
 
-/** Everything the computation needs, in SI, from a valid setup. */
+/** Everything the computation needs, in SI, from a valid setup: as calibrated, where the car is. */
 export function dayInput(setup: Setup): DayInput {
+  const { calibration } = setup;
+  const day = asComputed(setup);
+  if (!calibration) return day;
+  const by = Object.fromEntries(calibration.values.map(({ parameter, value }) => [parameter, value]));
+  return { ...movedBy(day, by), doubt: doubtOf(calibration) };
+}
+
+/** The same without what was measured of the car. */
+function asComputed(setup: Setup): DayInput {
   const { car, circuit, plan, parts, begun } = setup;
   const boiling = kelvin(boilingThereC(setup));
   const axle = (brakes: AxleBrakes): AxleInput => {

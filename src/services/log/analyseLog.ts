@@ -12,6 +12,7 @@ import {
 import { isDriven, type PreparedLog } from '../../io';
 import type { Setup } from '../../model';
 import { say } from '../../text/en/say/services';
+import { MEASURED } from './measured';
 
 /** A part of a log as it is listed. */
 export interface ListedPiece {
@@ -77,19 +78,6 @@ export interface LogAnalysis {
 const OTHER = 0.04;
 /** Points of a measured series that are drawn. */
 const DRAWN = 3000;
-
-const MEASURED: readonly (readonly [Channel, WheelName, RecordedPart])[] = [
-  ['rotorFrontLeft', 'frontLeft', 'rotorBulk'],
-  ['rotorFrontRight', 'frontRight', 'rotorBulk'],
-  ['rotorRearLeft', 'rearLeft', 'rotorBulk'],
-  ['rotorRearRight', 'rearRight', 'rotorBulk'],
-  ['caliperFrontLeft', 'frontLeft', 'caliper'],
-  ['caliperFrontRight', 'frontRight', 'caliper'],
-  ['caliperRearLeft', 'rearLeft', 'caliper'],
-  ['caliperRearRight', 'rearRight', 'caliper'],
-  ['fluidFront', 'frontLeft', 'fluid'],
-  ['fluidRear', 'rearLeft', 'fluid'],
-];
 
 /**
  * Lays a log over a setup: laps, braking zones, temperatures, SI.

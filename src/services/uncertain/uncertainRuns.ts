@@ -1,4 +1,5 @@
 import {
+  correlated,
   drawn,
   latinHypercube,
   type RunStatistics,
@@ -57,8 +58,21 @@ export function uncertainStatistics(setup: Setup, pieces: readonly Float32Array[
 
 function prepared(setup: Setup) {
   const day = dayInput(setup);
-  const ranges = uncertainRanges(setup.plan.uncertain);
+  const { calibration } = setup;
+  const ranges = uncertainRanges(setup.plan.uncertain, calibration);
   if (ranges.length === 0) throw new RangeError(say.nothingUncertainChooseLeast);
   const { runs, seed } = setup.plan.uncertain;
-  return { day, ranges, design: latinHypercube(runs, ranges.length, seed), width: runLayout(day).width };
+  const even = latinHypercube(runs, ranges.length, seed);
+  // What was measured together is uncertain together.
+  const measured = (calibration?.values ?? []).flatMap(({ parameter }, i) => {
+    const column = ranges.findIndex(({ input }) => input === parameter);
+    return column < 0 ? [] : [{ column, i }];
+  });
+  const design = correlated(
+    even,
+    ranges.length,
+    measured.map(({ column }) => column),
+    measured.map(({ i }) => measured.map(({ i: k }) => calibration?.correlations[i][k] ?? 0)),
+  );
+  return { day, ranges, design, width: runLayout(day).width };
 }

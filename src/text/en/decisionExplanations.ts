@@ -195,7 +195,7 @@ export function explainChances(
   setup: Setup,
   units: UnitChoice,
 ): Explanation {
-  const ranges = uncertainRanges(setup.plan.uncertain);
+  const ranges = uncertainRanges(setup.plan.uncertain, setup.calibration);
   const text = (input: (typeof ranges)[number]['input'], end: 'low' | 'high') => {
     const { quantity } = parameterInfo(input);
     return formatQuantity(setup.plan.uncertain.ranges[input][end], quantity, units, 0).replace('-', '−');

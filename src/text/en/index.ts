@@ -23,12 +23,22 @@ export {
   signedSeconds,
   WAY_WORDS,
 } from './decisionWords';
+export { doubtNote, doubtText, lessText, moreText } from './doubt';
 export type { Explanation } from './explanation';
 export { explain, type Topic } from './explanations';
 export { GLOSSARY, type Term } from './glossary';
+export { CAUSE_WORDS, SYMPTOM_NAMES } from './happened';
 export { lapText } from './lapText';
 export { leftText } from './leftText';
 export { noteText } from './noteText';
+export {
+  INSTRUMENT_NAMES,
+  LIGHT_NAMES,
+  OBSERVATION_NAMES,
+  observationText,
+  PLACE_NAMES,
+  WHEEL_NAMES,
+} from './observations';
 export { padTradesText } from './padTrades';
 export { LIMIT_TEXT, PART_NAMES } from './parts';
 export { windText } from './windText';
@@ -47,7 +57,6 @@ export {
   overrunText,
   pedalText,
   temperatureText,
-  UNCALIBRATED_NOTE,
   verdictText,
   wheelWords,
   worstText,

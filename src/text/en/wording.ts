@@ -1,5 +1,6 @@
 import type {
   AxleName,
+  CoolingDoubt,
   DayResult,
   ForceMargin,
   ForcePart,
@@ -14,6 +15,7 @@ import type {
 import { ZERO_CELSIUS } from '../../core';
 import { formatQuantity, fromSi, siText, type UnitChoice } from '../../model';
 import { liftNotes, wornNotes } from './dayNotes';
+import { lessText } from './doubt';
 import { LIMIT_TEXT } from './parts';
 
 /** "front", or "front left" where the sides differ. */
@@ -34,7 +36,9 @@ export function clockText(seconds: number): string {
 }
 
 /** As much of a day as words need: a whole result, or a summary of it. */
-export interface Told extends Pick<DayResult, 'verdict' | 'fade' | 'heldByLift' | 'padLeft'>, ToldPlaces {}
+export interface Told
+  extends Pick<DayResult, 'doubt' | 'verdict' | 'fade' | 'heldByLift' | 'padLeft'>,
+    ToldPlaces {}
 /** As much of it as names a place. */
 export interface ToldPlaces {
   readonly legs: readonly { readonly session: number }[];
@@ -264,7 +268,7 @@ export function verdictText(result: Told, units: UnitChoice): VerdictText {
   return verdict.kind === 'close'
     ? {
         state: 'Close to a limit',
-        sentence: `Everything stays within its limit in ${laps(hot)}, but it is close: ${closest}${lessCoolingText(margin, units)}.`,
+        sentence: `Everything stays within its limit in ${laps(hot)}, but it is close: ${closest}${lessCoolingText(margin, result.doubt, units)}.`,
         notes,
       }
     : {
@@ -274,13 +278,9 @@ export function verdictText(result: Told, units: UnitChoice): VerdictText {
       };
 }
 
-/** How far a limit is passed with 0.7 times the cooling, as the rest of a sentence. */
-function lessCoolingText(margin: Margin | ForceMargin, units: UnitChoice): string {
+/** How far a limit is passed at the worse end of the cooling, as the rest of a sentence. */
+function lessCoolingText(margin: Margin | ForceMargin, doubt: CoolingDoubt, units: UnitChoice): string {
   const { lessCooling } = margin;
   if (lessCooling === null || lessCooling >= 0) return '';
-  return `, and ${amountText({ ...margin, margin: lessCooling }, units)} over it with 30 % less cooling`;
+  return `, and ${amountText({ ...margin, margin: lessCooling }, units)} over it with ${lessText(doubt)}`;
 }
-
-/** Stands beside every verdict. */
-export const UNCALIBRATED_NOTE =
-  'Not calibrated on this car: cooling is uncertain by about ±30 %. A prediction is no proof that brakes will hold.';

@@ -1,13 +1,6 @@
 import { AXLES, HEAT_LIMITS, isCold, type Outlook } from '../../../core';
 import { formatQuantity, padOf, siText, type UnitChoice } from '../../../model';
-import {
-  fadeText,
-  LIMIT_TEXT,
-  marginText,
-  momentText,
-  UNCALIBRATED_NOTE,
-  verdictText,
-} from '../../../text/en';
+import { doubtNote, fadeText, LIMIT_TEXT, marginText, momentText, verdictText } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
 import { marginState, StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
@@ -64,7 +57,7 @@ export function RunSheet({
         <Settings computed={computed} units={units} />
       </div>
       <ZonesThatMatter computed={computed} session={session} units={units} />
-      <Checks />
+      <Checks result={result} />
     </article>
   );
 }
@@ -218,7 +211,7 @@ const AFTER = [
   'Fluid test (strip, refractometer, boil): ______',
 ];
 
-function Checks() {
+function Checks({ result }: Pick<Computed, 'result'>) {
   return (
     <>
       <div className="mt-2.5 grid gap-4 text-[12.5px] sm:grid-cols-[1fr_1fr] print:grid-cols-[1fr_1fr]">
@@ -241,7 +234,7 @@ function Checks() {
         ))}
       </div>
       <p className="mt-2 border-t-2 border-ink pt-1 text-[11.5px] leading-snug">
-        {say.brakePartsSafetyParts(UNCALIBRATED_NOTE)}
+        {say.brakePartsSafetyParts(doubtNote(result.doubt))}
       </p>
     </>
   );

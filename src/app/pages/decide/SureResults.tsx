@@ -80,7 +80,7 @@ export function SureResults({ statistics, setup }: { statistics: RunStatistics; 
 }
 
 function mattersText(risk: LimitRisk, setup: Setup): string {
-  const inputs = uncertainRanges(setup.plan.uncertain).map(({ input }) => input);
+  const inputs = uncertainRanges(setup.plan.uncertain, setup.calibration).map(({ input }) => input);
   const [first] = inputs
     .map((input, i) => ({ input, share: risk.matters[i] }))
     .sort((a, b) => b.share - a.share);
@@ -226,7 +226,7 @@ function Matters({
   onPick: (key: string) => void;
 }) {
   const units = useUnits();
-  const inputs = uncertainRanges(setup.plan.uncertain).map(({ input }) => input);
+  const inputs = uncertainRanges(setup.plan.uncertain, setup.calibration).map(({ input }) => input);
   const rows = inputs
     .map((input, i) => ({ input, share: risk.matters[i] }))
     .sort((a, b) => b.share - a.share);

@@ -7,7 +7,7 @@ import { useEdit } from '../../state/useEdit';
 import { PageTitle } from '../../ui/PageTitle';
 import { Tip } from '../../ui/Tip';
 
-type Headed = Exclude<Shelf, 'parts' | 'states'>;
+type Headed = Exclude<Shelf, 'parts' | 'states' | 'drives' | 'calibrations'>;
 const WORDS: Record<Headed, string> = { cars: 'Car', circuits: 'Circuit', plans: 'Plan' };
 
 /** Name of what is edited, and whether the selected plan uses it. */

@@ -3,7 +3,7 @@ import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YA
 import { LOG_COLUMN_NAMES } from '../../../io';
 import { formatQuantity, siText, toShown, unitOf } from '../../../model';
 import type { LogAnalysis, MeasuredSeries } from '../../../services';
-import { celsius, clockText, PART_NAMES, UNCALIBRATED_NOTE, verdictText } from '../../../text/en';
+import { celsius, clockText, doubtNote, PART_NAMES, verdictText } from '../../../text/en';
 import { say } from '../../../text/en/say/log';
 import { StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
@@ -32,7 +32,7 @@ export function HeatTab({ analysis }: LogViewProps) {
             begins(analysis),
             siText(analysis.ambient, 'temperature', units),
             analysis.ambientLogged ? 'as logged' : 'from the plan',
-            UNCALIBRATED_NOTE,
+            doubtNote(analysis.day.doubt),
           )}
         </p>
       </section>

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { QUESTION } from '../../../compute';
-import { LESS_COOLING } from '../../../core';
+import { UNMEASURED } from '../../../core';
 import { dayInput } from '../../../model';
-import { verdictText } from '../../../text/en';
+import { doubtText, lessText, moreText, verdictText } from '../../../text/en';
 import { say } from '../../../text/en/say/workbench';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground } from '../../state/context';
@@ -10,12 +10,10 @@ import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
 import { useSettled } from '../../state/useSettled';
 
-/** What uncalibrated cooling may be off by, as factors. */
-const FACTORS = [LESS_COOLING, 1.3] as const;
 /** Time without a change until the band is computed, ms. */
 const QUIET = 450;
 
-/** The verdict again with 30 % less and 30 % more cooling: the same brakes, within what nobody knows of them yet. */
+/** The verdict again at both ends of what is known of the cooling: the same brakes, within what nobody knows of them. */
 export function CoolingBand({ computed }: { computed: Computed }) {
   const { band } = useBackground();
   const units = useUnits();
@@ -25,32 +23,34 @@ export function CoolingBand({ computed }: { computed: Computed }) {
     enabled: settled !== null,
     queryFn: async ({ signal }) => {
       const input = dayInput((settled as Computed).setup);
+      const { less, more } = input.doubt ?? UNMEASURED;
       const results = [];
-      for (const factor of FACTORS)
-        results.push(await band.call((remote) => remote.simulateCooled(input, factor), signal));
+      for (const factors of [less, more])
+        results.push(await band.call((remote) => remote.simulateCooled(input, factors), signal));
       return results;
     },
   });
   if (query.isError) return <p className="caption mt-1">{say.rangeCouldNotComputed(query.error.message)}</p>;
   const fresh = settled === computed && query.data;
+  const { doubt } = computed.result;
   return (
     <ul
       className="mt-1.5 grid gap-0.5 text-[13px]"
-      aria-label="Within ±30 % cooling"
+      aria-label={`Within ${doubtText(doubt)} cooling`}
       data-testid="cooling-band"
     >
-      {FACTORS.map((factor, k) => {
+      {[lessText(doubt), moreText(doubt)].map((name, k) => {
         const result = fresh ? fresh[k] : null;
         const { kind } = result?.verdict ?? {};
         return (
-          <li key={factor} className="flex items-start gap-1.5 text-dim">
+          <li key={name} className="flex items-start gap-1.5 text-dim">
             {kind ? (
               <StateMark kind={kind} className="mt-[3px] h-[13px] w-[13px]" />
             ) : (
               <span className="w-[13px]" />
             )}
             <span>
-              {factor < 1 ? '30 % less cooling: ' : '30 % more cooling: '}
+              {`${name.charAt(0).toUpperCase()}${name.slice(1)}: `}
               {result ? verdictText(result, units).sentence : 'computing …'}
             </span>
           </li>

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { lapHeat, lapTime } from '../../../core';
 import { formatValue, siText, type UnitChoice, unitOf } from '../../../model';
-import { clockText, type Topic, UNCALIBRATED_NOTE, verdictText } from '../../../text/en';
+import { clockText, doubtNote, type Topic, verdictText } from '../../../text/en';
 import { Glossed } from '../../shared/Glossed';
 import { StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
@@ -45,7 +45,7 @@ export const VerdictBar = memo(function VerdictBar({
             <Glossed>{note}</Glossed>
           </p>
         ))}
-        <p className="caption mt-1.5">{UNCALIBRATED_NOTE}</p>
+        <p className="caption mt-1.5">{doubtNote(result.doubt)}</p>
         <CoolingBand computed={computed} />
         <SidesLine computed={computed} />
       </div>

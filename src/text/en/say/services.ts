@@ -32,4 +32,17 @@ export const say = {
   factsTakeOtherTime: (least: string, most: string) =>
     `With this car a lap of that length takes ${least} to ${most} s, however tight its corners are made.`,
   nothingUncertainChooseLeast: 'Nothing is uncertain: choose at least one input.',
+  readTwice: 'This is entered twice; it counts once.',
+  noSuchLap: (lap: number, laps: number) =>
+    `Lap ${lap} is not one of this drive: it has ${laps} laps, the out lap first.`,
+  noDiscThere: 'This wheel has a drum: there is no disc to be read or painted.',
+  belowTheAir: 'Below the air’s temperature: brakes are never colder. Was it in °F, or from another day?',
+  didNotStop: (lap: number) =>
+    `The car did not stop after lap ${lap} in this drive. Choose the lap before it stood, or put the standing into the plan.`,
+  droveOn: (stood: number) =>
+    `The car drove on ${stood} s after it stopped there: nothing could be read later.`,
+  marksContradict: 'One mark turned and a lower one at the same place did not: one of them is mistaken.',
+  allTurned:
+    'All marks here turned: they say only that it was at least so hot. A higher one would say how hot.',
+  noneTurned: 'No mark here turned: they say only that it was less hot. A lower one would say how hot.',
 } as const;

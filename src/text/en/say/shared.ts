@@ -92,6 +92,10 @@ export const say = {
     'A workshop heats a sample of the fluid in the car with a tester until it boils. It overrides class and age.',
   measureMass: 'On four corner scales, or a weighbridge, with driver, helmet and the fuel of a session.',
   sampleNotThere: (why: string) => `The sample could not be opened: ${why}`,
+  calibratedOn: (day: string, doubt: string) => `Calibrated on ${day}: cooling uncertain by about ${doubt}.`,
+  notCalibrated: (doubt: string) => `Not calibrated on this car: cooling is uncertain by about ${doubt}.`,
+  noLongerHolds: (what: string, changed: string) =>
+    `What was measured of ${what} no longer holds: other ${changed} since then.`,
   nameNeeded: 'A name is needed.',
   nameTooLong: 'At most 80 characters.',
 } as const;

@@ -1,0 +1,37 @@
+import { format, parseISO } from 'date-fns';
+import { Link } from 'react-router';
+import { UNMEASURED } from '../../core';
+import { dayInput, lostValues, parameterInfo } from '../../model';
+import { doubtText } from '../../text/en';
+import { say } from '../../text/en/say/shared';
+import { useProject, useSetup } from '../state/context';
+
+/** How well the car's cooling is known, and from when; what no longer holds is named. */
+export function CalibrationLine() {
+  const setup = useSetup();
+  const { calibrations } = useProject();
+  const { calibration, car } = setup;
+  const newest = calibrations.filter(({ carId }) => carId === car.id).at(-1);
+  const lost = newest ? lostValues(newest, car) : [];
+  const { doubt = UNMEASURED } = dayInput(setup);
+  return (
+    <div className="panel max-w-[660px] px-3 py-1.5" data-testid="calibration-line">
+      <p>
+        {calibration
+          ? say.calibratedOn(format(parseISO(calibration.date), 'd MMM yyyy'), doubtText(doubt))
+          : say.notCalibrated(doubtText(doubt))}{' '}
+        <Link className="underline" to="/calibrate/kept">
+          Calibrations
+        </Link>
+      </p>
+      {lost.length > 0 && (
+        <p className="text-[13px]" role="status">
+          {say.noLongerHolds(
+            lost.map(({ parameter }) => parameterInfo(parameter).title.toLowerCase()).join(', '),
+            [...new Set(lost.flatMap(({ changed }) => changed))].join(', '),
+          )}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { PARAMETER_IDS } from '../../core';
+import { carSchema } from './car';
+import { idSchema, nameSchema } from './naming';
+
+/** What measurements told of a car, as stored: the most likely values and how far they are uncertain together. */
+export const calibrationSchema = z
+  .strictObject({
+    id: idSchema,
+    name: nameSchema,
+    carId: idSchema,
+    date: z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' }),
+    /** The car as it was fitted then: another pad or duct takes away what it touches */
+    car: carSchema,
+    /** Drives it comes of, by name, and how many observations were used */
+    drives: z.array(nameSchema).min(1).max(20),
+    observations: z.int().min(1).max(2000).meta({ title: 'Observations used' }),
+    values: z
+      .array(
+        z.strictObject({
+          parameter: z.enum(PARAMETER_IDS),
+          /** A factor on what is computed, or K or kg added to it */
+          value: z.number().min(-1000).max(1000).meta({ title: 'Value' }),
+          /** One standard deviation: of a factor's natural logarithm, or of what is added */
+          spread: z.number().positive().max(1000).meta({ title: 'Spread' }),
+          /** Spread over the one before anything was measured */
+          shrunk: z.number().positive().max(10).meta({ title: 'Spread left' }),
+        }),
+      )
+      .min(1)
+      .max(PARAMETER_IDS.length),
+    /** Of the values with each other, row by row */
+    correlations: z
+      .array(z.array(z.number().min(-1).max(1)).max(PARAMETER_IDS.length))
+      .max(PARAMETER_IDS.length),
+  })
+  .check((ctx) => {
+    const { values, correlations } = ctx.value;
+    const twice = values.findIndex(
+      ({ parameter }, i) => values.findIndex((other) => other.parameter === parameter) < i,
+    );
+    const issue = (path: (string | number)[], message: string) =>
+      ctx.issues.push({ code: 'custom', input: ctx.value, path, message });
+    if (twice >= 0) issue(['values', twice, 'parameter'], 'must be named once');
+    if (correlations.length !== values.length || correlations.some((row) => row.length !== values.length)) {
+      issue(['correlations'], `must have a row and a column for each of the ${values.length} values`);
+    }
+  });
+export type Calibration = z.infer<typeof calibrationSchema>;
