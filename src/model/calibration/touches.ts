@@ -57,8 +57,13 @@ export const isOfTheDay = (parameter: ParameterId): boolean => TOUCHES[parameter
 
 /** Wear goes on while a car is driven: what it takes is no other part. */
 const WORN: ReadonlySet<string> = new Set(['thicknessMm', 'weighedKg']);
+/** A value as text, whatever the order of its keys. */
 const plain = (value: unknown): string =>
-  JSON.stringify(value, (key, inner) => (WORN.has(key) ? undefined : inner)) ?? '';
+  JSON.stringify(value, (key, inner: unknown) => {
+    if (WORN.has(key)) return undefined;
+    if (typeof inner !== 'object' || inner === null || Array.isArray(inner)) return inner;
+    return Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)));
+  }) ?? '';
 
 const AXLE_WORDS: Readonly<Record<AxleName, string>> = { front: 'front', rear: 'rear' };
 

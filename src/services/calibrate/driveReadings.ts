@@ -53,8 +53,8 @@ export function driveReadings(day: DayInput, observations: readonly Observation[
   const seen = new Set<string>();
   const good = used.filter((own) => {
     const wrong = wrongWith(own, day, ends) ?? (seen.has(sameness(own)) ? say.readTwice : null);
-    seen.add(sameness(own));
     if (wrong) refuse(own.id, wrong);
+    else seen.add(sameness(own));
     return wrong === null;
   });
   const longest = Math.max(

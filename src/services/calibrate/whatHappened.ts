@@ -11,6 +11,7 @@ import {
   wheelOf,
 } from '../../core';
 import { dayInput, type Setup, type Symptom } from '../../model';
+import type { Outcome } from './nextReadings';
 
 /** What may be behind a symptom. */
 const CAUSES = [
@@ -124,6 +125,11 @@ export interface RankedCause {
   readonly weight: number;
 }
 
+/** How far the hottest of a part is uncertain over the whole day, one standard deviation, K. */
+export type Spread = Pick<Outcome, 'axle' | 'part' | 'spread'>;
+/** Parts as uncertain as another. */
+const SAME_HEAT: Readonly<Partial<Record<HotPart, HotPart>>> = { rotorFace: 'rotorBulk', fluidWall: 'fluid' };
+
 /** A cause that needs heat which was not there counts this little of what is usual. */
 const COLD = 0.04;
 /** A cause that needs heat and had it counts this much more. */
@@ -134,15 +140,17 @@ const BLUNT = 8;
 /**
  * Causes of a symptom, the likeliest first, with what this drive's temperatures say of each.
  * @param lap on which it happened, from 1; null when it is not known: the whole drive counts
+ * @param spreads of the hottest parts with all that is uncertain; left out, cooling's doubt alone
  */
 export function whatHappened(
   symptom: Symptom,
   lap: number | null,
   setup: Setup,
   result: DayResult,
+  spreads: readonly Spread[] = [],
 ): RankedCause[] {
   const weighed = BEHIND[symptom].map(({ cause, usual, needs }) => {
-    const evidence = needs ? evidenceOf(needs, lap, setup, result) : null;
+    const evidence = needs ? evidenceOf(needs, lap, setup, result, spreads) : null;
     const factor = evidence ? COLD + (HOT - COLD) * evidence.chance : 1;
     return { cause, evidence, weight: usual * factor };
   });
@@ -151,19 +159,28 @@ export function whatHappened(
 }
 
 /** The axle at which a part was closest to its limit by the end of a lap. */
-function evidenceOf(part: HotPart, lap: number | null, setup: Setup, result: DayResult): Evidence {
+function evidenceOf(
+  part: HotPart,
+  lap: number | null,
+  setup: Setup,
+  result: DayResult,
+  spreads: readonly Spread[],
+): Evidence {
   const day = dayInput(setup);
   const entry = HOT_LIMITS.find((own) => own.part === part) as (typeof HOT_LIMITS)[number];
   const own = AXLES.map((axle): Evidence => {
     const limit = entry.limit(day[axle].left, day[axle]);
     const value = hottestBy(result, axle, entry.reads, lap);
     const margin = result.margins.find((m) => m.axle === axle && m.part === part);
-    // Cooling's doubt as the day has it, in proportion to how far it had warmed by then.
-    const doubt =
+    const known = spreads.find((one) => one.axle === axle && one.part === (SAME_HEAT[part] ?? part));
+    // Else cooling's doubt alone, as the day has it.
+    const cooling =
       margin?.lessCooling === null || margin === undefined
         ? 0
         : Math.abs(margin.margin - margin.lessCooling) / NINETY_FIVE;
+    const doubt = known?.spread ?? cooling;
     const { ambient } = day.sessions[0];
+    // In proportion to how far it had warmed by then.
     const whole = Math.max(1, (margin?.worst ?? value) - ambient);
     const spread = Math.hypot((doubt * Math.max(0, value - ambient)) / whole, BLUNT);
     return { axle, part, value, spread, limit, chance: normalProbability((value - limit) / spread) };

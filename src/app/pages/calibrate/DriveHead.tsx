@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import { Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import {
@@ -42,7 +43,10 @@ export function DriveHead({ drive }: { readonly drive: StoredDrive }) {
     return null;
   };
   return (
-    <section className="panel px-4 py-3" aria-label="Drive">
+    <details className="panel px-4 py-2.5" open={drive.observations.length === 0}>
+      <summary className="cursor-pointer">
+        {format(parseISO(drive.date), 'd MMM yyyy')}, {countedText(drive)}
+      </summary>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <div className="w-[300px] max-w-full">
           <TextField
@@ -103,6 +107,19 @@ export function DriveHead({ drive }: { readonly drive: StoredDrive }) {
           )}
         </ul>
       )}
-    </section>
+    </details>
   );
 }
+
+/** "1 out lap, 7 hot laps, 1 cool-down lap", or that a log has it. */
+function countedText({ log, plan }: StoredDrive): string {
+  if (log) return `driven as “${log.name}”`;
+  return plan.sessions
+    .flatMap(({ legs }) =>
+      legs.flatMap((leg) =>
+        'laps' in leg ? [`${leg.laps} ${WORDS[leg.kind]}${leg.laps === 1 ? '' : 's'}`] : [],
+      ),
+    )
+    .join(', ');
+}
+const WORDS = { out: 'out lap', hot: 'hot lap', cool: 'cool-down lap' } as const;

@@ -73,7 +73,7 @@ export function FitReadings({ done }: { readonly done: EstimateDone }) {
             <th className="py-1 font-normal">Reading</th>
             <th className="px-2 text-right font-normal">Predicted before</th>
             <th className="px-2 text-right font-normal">Predicted now</th>
-            <th className="px-2 text-right font-normal">Off by</th>
+            <th className="px-2 text-right font-normal">Now less read</th>
             <th className="px-2 font-normal">Fits</th>
           </tr>
         </thead>

@@ -1,6 +1,6 @@
 import { format, parseISO } from 'date-fns';
 import { Trash2 } from 'lucide-react';
-import { PARAMETERS } from '../../../core';
+import { NINETY, PARAMETERS } from '../../../core';
 import {
   type Calibration,
   deleteItem,
@@ -101,12 +101,14 @@ function Kept({ kept, used }: { readonly kept: Calibration; readonly used: boole
   );
 }
 
-/** A kept value with one standard deviation. */
+/** A kept value, and within what 90 % of it lies. */
 function valueText({ parameter, value, spread }: Calibration['values'][number], units: UnitChoice): string {
+  const far = NINETY * spread;
   if (PARAMETERS[parameter].how === 'factor') {
-    return `${Math.round(100 * value)} % ±${Math.round(100 * value * spread)} %`;
+    const percent = (factor: number) => `${Math.round(100 * factor)} %`;
+    return `${percent(value)} (${percent(value * Math.exp(-far))} to ${percent(value * Math.exp(far))})`;
   }
   const quantity = parameterInfo(parameter).quantity === 'mass' ? 'mass' : 'difference';
   const sign = value < 0 ? '−' : '+';
-  return `${sign}${siText(Math.abs(value), quantity, units)} ±${siText(spread, quantity, units)}`;
+  return `${sign}${siText(Math.abs(value), quantity, units)} ±${siText(far, quantity, units)}`;
 }

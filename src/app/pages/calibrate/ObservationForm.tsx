@@ -85,7 +85,7 @@ export function ObservationForm({
           }
           void submit(event);
         }}
-        className="panel grid gap-3 px-4 py-3"
+        className="panel big-keys grid gap-3 px-4 py-3"
         noValidate
         aria-label={editing ? 'Change a reading' : 'New reading'}
       >

@@ -1,18 +1,23 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
+import { crewPredicting, QUESTION } from '../../../compute';
 import { noteSymptom, type Observation, SYMPTOMS, type Symptom, type WhatIf } from '../../../model';
-import { whatHappened } from '../../../services';
+import { type NextReadings, nextReadings, whatHappened } from '../../../services';
 import { SYMPTOM_NAMES } from '../../../text/en';
 import { say } from '../../../text/en/say/happened';
-import { useProject, useSetup } from '../../state/context';
+import { AnswerState } from '../../shared/AnswerState';
+import { useBackground, useProject, useSetup } from '../../state/context';
+import { useAnswer } from '../../state/useAnswer';
 import { useEdit } from '../../state/useEdit';
 import { type Computed, useSession } from '../../state/useSession';
+import { useSettled } from '../../state/useSettled';
 import { Choice } from '../../ui/Choice';
 import { PageTitle } from '../../ui/PageTitle';
 import { Causes } from './Causes';
 
 const NOTHING: WhatIf = {};
+const QUIET = 500;
 
 /** From what a driver noticed to what may be behind it, with this plan's own temperatures. */
 export function HappenedPage() {
@@ -79,9 +84,17 @@ function Ranked({
   readonly symptom: Symptom;
   readonly lap: number | null;
 }) {
-  const causes = whatHappened(symptom, lap, computed.setup, computed.result);
+  const { crew } = useBackground();
+  const { setup, result } = computed;
+  const settled = useSettled(setup, QUIET);
+  // How far fluid and pads are uncertain with all that is guessed; the same as what to measure next asks.
+  const answer = useAnswer<NextReadings>(settled && QUESTION.nextReadings(settled), (signal) =>
+    nextReadings(settled ?? setup, crewPredicting(crew, signal)),
+  );
+  const causes = whatHappened(symptom, lap, setup, result, answer.data?.outcomes ?? []);
   return (
     <>
+      <AnswerState answer={answer} doing="Weighing what is uncertain" />
       <Causes causes={causes} />
       <WriteDown
         symptom={symptom}

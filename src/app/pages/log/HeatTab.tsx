@@ -1,19 +1,23 @@
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { LOG_COLUMN_NAMES } from '../../../io';
-import { formatQuantity, siText, toShown, unitOf } from '../../../model';
+import { addDrive, driveOf, formatQuantity, type Observation, siText, toShown, unitOf } from '../../../model';
 import type { LogAnalysis, MeasuredSeries } from '../../../services';
 import { celsius, clockText, doubtNote, PART_NAMES, verdictText } from '../../../text/en';
 import { say } from '../../../text/en/say/log';
 import { StateMark } from '../../shared/StateMark';
+import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { useEdit } from '../../state/useEdit';
 import { AXIS, TOOLTIP } from '../../ui/charts/chartStyle';
 import { Key } from '../../ui/charts/Key';
 import { SelectField } from '../../ui/SelectField';
 import type { LogViewProps } from './logView';
 
 /** The heat computed with the logged trace itself, and what was measured over it. */
-export function HeatTab({ analysis }: LogViewProps) {
+export function HeatTab({ entry, analysis }: LogViewProps) {
   const units = useUnits();
   const text = verdictText(analysis.day, units);
   const [channel, setChannel] = useState<string | null>(null);
@@ -39,6 +43,7 @@ export function HeatTab({ analysis }: LogViewProps) {
       {series ? (
         <>
           <Residuals analysis={analysis} />
+          <ToCalibration entry={entry} />
           <section className="panel px-3 py-2" aria-label="Measured over predicted">
             <div className="w-[240px]">
               <SelectField
@@ -66,6 +71,57 @@ function begins({ begun, setup }: LogAnalysis): string {
   if (begun === 'sensed') return say.brakesWarmLogS;
   return setup.plan.start.kind === 'cold' ? say.brakesColdAir : say.brakesWarmPlanBegins;
 }
+
+/** Takes a log's sensors to the calibration of the car. */
+function ToCalibration({ entry }: Pick<LogViewProps, 'entry'>) {
+  const setup = useSetup();
+  const { files } = useBackground();
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const taken = useMutation({
+    mutationFn: async () => {
+      const as = { ...setup, calibration: null };
+      const sensors = await files.call((remote) => remote.sensorReadings(entry.id, as));
+      const id = crypto.randomUUID();
+      const drive = driveOf(setup, {
+        id,
+        name: entry.name,
+        date: setup.plan.date ?? entry.added.slice(0, 10),
+        log: { id: entry.id, name: entry.name },
+      });
+      const observations = sensors.map(
+        ({ channel, wheel, place, samples }): Observation => ({
+          kind: 'sensor',
+          id: channel,
+          excluded: null,
+          note: '',
+          wheel,
+          place,
+          channel: LOG_COLUMN_NAMES[channel],
+          errorK: SENSOR_ERROR,
+          samples: [...samples],
+        }),
+      );
+      return { ...drive, observations };
+    },
+    onSuccess: (drive) => {
+      if (edit('New drive', (p) => addDrive(p, drive))) navigate(`/calibrate/readings?drive=${drive.id}`);
+    },
+  });
+  return (
+    <section className="panel flex flex-wrap items-center gap-3 px-4 py-3" aria-label="Calibrate">
+      <button type="button" className="btn" disabled={taken.isPending} onClick={() => taken.mutate()}>
+        Take to the calibration
+      </button>
+      <p className="max-w-[80ch] text-dim" role={taken.error ? 'alert' : undefined}>
+        {taken.error ? say.couldNotLaidOver(entry.name, taken.error.message) : say.takeMeans}
+      </p>
+    </section>
+  );
+}
+
+/** Usual error of a logged thermocouple's sample, K (from memory); offset and lag are found besides. */
+const SENSOR_ERROR = 12;
 
 function Residuals({ analysis }: { analysis: LogAnalysis }) {
   const units = useUnits();

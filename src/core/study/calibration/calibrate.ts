@@ -104,9 +104,12 @@ export async function tellable(drives: readonly Drive[], predict: Predict): Prom
     'ahead',
   );
   const readings = drives.flatMap((drive) => drive.readings);
-  const told = CALIBRATED.flatMap((_, i) =>
-    slopes.some((row, k) => Math.abs(row[i]) > MATTERS * readings[k].seen.error) ? [i] : [],
-  );
+  const worn = readings.some(({ look }) => look.kind === 'worn');
+  const told = CALIBRATED.flatMap((id, i) => {
+    // Thinner pads pass a little more heat: no reading of heat tells how fast they wear.
+    if (id === 'padWear' && !worn) return [];
+    return slopes.some((row, k) => Math.abs(row[i]) > MATTERS * readings[k].seen.error) ? [i] : [];
+  });
   return {
     parameters: told.map((i) => CALIBRATED[i]),
     slopes: { predicted, slopes: slopes.map((row) => told.map((i) => row[i])) },
@@ -140,8 +143,15 @@ export async function calibrate(
     return predict(places);
   };
   const readings = drives.flatMap((own, drive) => own.readings.map((reading) => ({ drive, reading })));
-  const residuals = (predicted: readonly number[]) =>
-    predicted.map((value, k) => residual(readings[k].reading.seen, value));
+  const residuals = Object.assign(
+    (predicted: readonly number[], softened?: readonly number[]) =>
+      predicted.map((value, k) => {
+        const { seen } = readings[k].reading;
+        if (!softened) return residual(seen, value);
+        return residual({ ...seen, error: Math.sqrt(seen.error ** 2 + softened[k]) }, value);
+      }),
+    { errors: readings.map(({ reading }) => reading.seen.error) },
+  );
   const start = from && from.place.length === free.length ? from : searchStart(free.length);
   const before = first?.predicted ?? (await counted([new Array<number>(free.length).fill(0)]))[0];
   const optimum = await leastSquares(start, counted, residuals, {

@@ -31,6 +31,13 @@ export const searchStart = (count: number): SearchState => ({
   settled: false,
 });
 
+/** Residuals of readings from their predictions; with variances, each reading's is widened by its own. */
+export interface Residuals {
+  (predicted: readonly number[], softened?: readonly number[]): number[];
+  /** Errors of the readings, one standard deviation; left out, nothing is widened */
+  readonly errors?: readonly number[];
+}
+
 interface SearchOptions {
   /** Told of every step */
   readonly told?: (state: SearchState) => void;
@@ -59,7 +66,7 @@ const halfSquares = (values: readonly number[]) => 0.5 * values.reduce((sum, v) 
 export async function leastSquares(
   start: SearchState,
   predict: Predict,
-  residuals: (predicted: readonly number[]) => number[],
+  residuals: Residuals,
   { told = () => {}, first = null }: SearchOptions = {},
 ): Promise<Optimum> {
   let state = start;
@@ -67,8 +74,12 @@ export async function leastSquares(
   while (!state.settled && state.steps < MOST_STEPS && state.place.length > 0) {
     const at: Slopes = known ?? (await slopesAt(state.place, predict, 'ahead'));
     known = null;
-    const taken = await stepFrom(state, at, predict, residuals);
-    state = { place: taken.place, damping: taken.damping, settled: taken.settled, steps: state.steps + 1 };
+    const softened = softness(at, residuals, state.steps);
+    const taken = await stepFrom(state, at, predict, (predicted) =>
+      residuals(predicted, softened ?? undefined),
+    );
+    const settled = taken.settled && softened === null;
+    state = { place: taken.place, damping: taken.damping, settled, steps: state.steps + 1 };
     told(state);
     // Where no step helps, none will.
     if (taken.stuck) break;
@@ -89,12 +100,26 @@ export async function leastSquares(
   };
 }
 
+/**
+ * What each reading's variance is widened by in the first steps: by how far its prediction is uncertain itself, less with each
+ * step (graduated non-convexity, Blake and Zisserman 1987). A likelihood that forgives wrong readings is flat far from
+ * what was read, and a precise reading may be many of its errors away at first.
+ * @returns null once it would hardly widen any
+ */
+function softness({ slopes }: Slopes, residuals: Residuals, steps: number): number[] | null {
+  const share = 10 ** -steps;
+  const errors = residuals.errors;
+  if (!errors) return null;
+  const wide = slopes.map((row) => share * row.reduce((sum, v) => sum + v * v, 0));
+  return wide.some((variance, k) => variance > errors[k] ** 2) ? wide : null;
+}
+
 /** One step that lowers the cost, with as much damping as that takes. */
 async function stepFrom(
   { place, damping: begun }: SearchState,
   at: Slopes,
   predict: Predict,
-  residuals: (predicted: readonly number[]) => number[],
+  residuals: Residuals,
 ) {
   const errors = residuals(at.predicted);
   const before = halfSquares([...errors, ...place]);
@@ -159,7 +184,7 @@ export async function slopesAt(
 function normalEquations(
   { predicted, slopes }: Slopes,
   errors: readonly number[],
-  residuals: (predicted: readonly number[]) => number[],
+  residuals: Residuals,
   place: readonly number[],
 ) {
   // Slope of each residual by its own prediction; a hundredth of a kelvin is small for all of them.

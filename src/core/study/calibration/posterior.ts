@@ -106,7 +106,7 @@ export async function ensembleCheck(
   optimum: Optimum,
   predict: Predict,
   cost: (predicted: readonly number[], place: readonly number[]) => number,
-  draws = 24,
+  draws = 20,
 ): Promise<EnsembleCheck> {
   const { place, covariance } = optimum;
   const count = place.length;

@@ -20,6 +20,8 @@ export const say = {
   fitHadNotQuite: ' The fit had not quite settled; fit again from here once it is applied.',
   computedLoggedSpeedsAir: (begins: string, ambient: string, which: string, note: string) =>
     `Computed with the logged speeds, ${begins}, in air of ${ambient} (${which}). ${note}`,
+  takeMeans:
+    'The drive as logged and its sensors, thinned, become readings of this car; each sensor’s own offset and lag are found with the rest.',
   logHasNoTemperatures:
     'This log has no temperatures. What is predicted for it stands alone; with rotor, caliper or fluid temperatures in the log they would be drawn over it here.',
   brakesWarmLogS: 'from brakes as warm as the log’s own sensors find them at its start',

@@ -1,0 +1,38 @@
+import { withApplication } from './browser';
+
+await withApplication(4555, async (browser, address) => {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  page.on('pageerror', (e) => console.log('ERR', e.message));
+  page.on('console', (m) => m.type() === 'error' && console.log('CON', m.text()));
+  await page.addInitScript('globalThis.__name = (f) => f');
+  await page.goto(address);
+  await page.getByTestId('verdict').waitFor();
+  await page.goto(`${address}/calibrate/readings?drive=drive-anvil-morning`);
+  await page.getByTestId('observations').waitFor();
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: '/tmp/s1.png' });
+  await page.goto(`${address}/calibrate/fit`);
+  await page.getByText('Anvil Park, afternoon').click();
+  const t = Date.now();
+  await page.getByRole('button', { name: 'Calibrate', exact: true }).click();
+  await page.getByTestId('estimates').waitFor({ timeout: 120000 });
+  console.log('estimated in', Date.now() - t);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: '/tmp/s2.png', fullPage: true });
+  await page.getByRole('button', { name: 'Keep with the car' }).click();
+  await page.getByTestId('calibrations').waitFor();
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: '/tmp/s3.png' });
+  await page.getByRole('link', { name: 'Measure next' }).click();
+  await page.getByTestId('next-readings').waitFor({ timeout: 60000 });
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: '/tmp/s4.png', fullPage: true });
+  await page.goto(`${address}/happened?symptom=long+pedal&lap=9`);
+  await page.getByTestId('causes').waitFor({ timeout: 60000 });
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: '/tmp/s5.png' });
+  await page.goto(address);
+  await page.getByTestId('cooling-band').waitFor({ timeout: 60000 });
+  await page.waitForTimeout(2500);
+  await page.screenshot({ path: '/tmp/s6.png' });
+});
