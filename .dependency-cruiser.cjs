@@ -46,7 +46,7 @@ module.exports = {
     layer('storage', ['io', 'model', 'core', SAY]),
     layer('compute', ['services', 'io', 'storage', 'text', 'model', 'core']),
     layer('server', ['io', 'text', 'model', 'core', 'demo']),
-    layer('cli', ['report', 'text', 'io', 'model', 'core', 'demo']),
+    layer('cli', ['report', 'text', 'services', 'io', 'model', 'core', 'demo']),
     layer('app', ['compute', 'report', 'text', 'services', 'storage', 'io', 'model', 'core', 'demo']),
     {
       name: 'pages-stand-alone',

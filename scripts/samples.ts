@@ -53,3 +53,17 @@ put(
     },
   ]),
 );
+
+put(
+  'readings.csv',
+  [
+    'kind,wheel,axle,place,value (°C),turned,lap,seconds after the stop,instrument,note',
+    'spot,FL,,disc,386,,9,60,contact,',
+    'spot,FR,,disc,385,,9,90,contact,',
+    'spot,RL,,disc,160,,9,120,contact,',
+    'paint,FL,,caliper,160,yes,,,,strip',
+    'paint,FL,,caliper,171,no,,,,strip',
+    'boiled,,front,,,,,,,the pedal stayed firm',
+    '',
+  ].join('\n'),
+);

@@ -3,10 +3,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { judgedDay } from '../core';
+import { driveFor, judgedDay, movedBy, readingsOf, type WheelName } from '../core';
 import { dayInput, readProject, setupOf, starterZone, writeProject } from '../model';
 import { resultDocument } from '../report';
-import { CliError, runCli } from './runCli';
+import { CliError } from './error';
+import { runCli } from './runCli';
 
 let folder = '';
 const file = (name: string) => join(folder, name);
@@ -15,7 +16,7 @@ function kettle(...args: string[]): { code: number; text: string } {
   const code = runCli(args, (part) => {
     text += part;
   });
-  return { code, text };
+  return { code: code as number, text };
 }
 
 beforeAll(() => {
@@ -132,4 +133,50 @@ describe('kettle', () => {
   it('publishes the schema', () => {
     expect(JSON.parse(kettle('schema').text).title).toBe('Fervent Kettle project');
   });
+
+  it('calibrates from readings: values, what is not told, what does not fit, what is next; the project it writes is calibrated', async () => {
+    const [morning] = demoProject.drives;
+    const legs = [
+      { kind: 'hot' as const, laps: 2, pacePercent: 100 },
+      { kind: 'paddock' as const, minutes: 4, fanKmh: 0 },
+    ];
+    const plan = {
+      ...morning.plan,
+      brakesEarlier: false,
+      sessions: morning.plan.sessions.map((session) => ({ ...session, legs })),
+    };
+    const day = dayInput({ ...morning, plan, calibration: null });
+    const drive = driveFor(movedBy(day, { frontCooling: 0.7 }));
+    const fahrenheit = (wheel: WheelName, after: number) => {
+      const look = { kind: 'standing' as const, wheel, part: 'rotorFace' as const, lap: 2, after };
+      const [kelvin] = readingsOf(drive, [{ id: 'r', look, seen: { kind: 'value', value: 0, error: 1 } }]);
+      return Math.round(1.8 * (kelvin - 273.15) + 32);
+    };
+    const readings = [
+      'kind,wheel,place,value (°F),lap,seconds,instrument,error (°F)',
+      `spot,FL,disc,${fahrenheit('frontLeft', 55)},2,55,contact,4`,
+      `spot,FR,disc,${fahrenheit('frontRight', 85)},2,85,contact,4`,
+      `spot,RL,disc,${fahrenheit('rearLeft', 120)},2,120,contact,4`,
+      `spot,RR,disc,${fahrenheit('rearRight', 150) + 180},2,150,contact,4`,
+    ].join('\n');
+    writeFileSync(file('readings.csv'), readings);
+    const project = { ...demoProject, plans: [plan], selectedPlanId: plan.id, drives: [] };
+    writeFileSync(file('morning.json'), writeProject(project));
+    let text = '';
+    const print = (part: string) => {
+      text += part;
+    };
+    const args = ['calibrate', file('morning.json'), '--readings', file('readings.csv')];
+    expect(await runCli([...args, '--out', file('out.json')], print)).toBe(0);
+    expect(text).toMatch(/Front cooling +(6[4-9]|7[0-6])\.\d %/);
+    expect(text).toMatch(/Front µ .*not told/);
+    expect(text).toMatch(/does not fit the others: reading-4/);
+    expect(text).toMatch(/Measure next: /);
+    const read = readProject(readFileSync(file('out.json'), 'utf8'));
+    expect(read.ok && setupOf(read.project).calibration?.values.length).toBeGreaterThan(0);
+    writeFileSync(file('bad.csv'), 'kind,wheel,value\nspot,FL,hot');
+    const bad = runCli(['calibrate', file('morning.json'), '--readings', file('bad.csv')], print);
+    await expect(bad).rejects.toThrow(/line 2: valueC/);
+    expect(() => runCli(['calibrate', file('morning.json')], print)).toThrow(/--readings is needed/);
+  }, 120_000);
 });

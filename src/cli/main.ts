@@ -1,10 +1,11 @@
 import { realpathSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { CliError, runCli } from './runCli';
+import { CliError } from './error';
+import { runCli } from './runCli';
 
 if (process.argv[1] && realpathSync(process.argv[1]) === fileURLToPath(import.meta.url)) {
   try {
-    process.exitCode = runCli(process.argv.slice(2), (text) => process.stdout.write(text));
+    process.exitCode = await runCli(process.argv.slice(2), (text) => process.stdout.write(text));
   } catch (error) {
     if (!(error instanceof CliError)) throw error;
     process.stderr.write(`kettle: ${error.message}\n`);

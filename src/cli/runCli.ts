@@ -2,6 +2,7 @@ import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { demoProject } from '../../demo/project';
 import { type DayInput, type DayResult, judgedDay, networkRun, WHEELS } from '../core';
+import { readingsJsonSchema } from '../io';
 import {
   dayInput,
   LARGEST_FILE,
@@ -16,10 +17,9 @@ import {
 } from '../model';
 import { networkDocument, resultDocument, tracesCsv, zonesCsv } from '../report';
 import { say } from '../text/en/say/cli';
+import { calibrateCommand } from './calibrate';
+import { CliError } from './error';
 import { reportText } from './report';
-
-/** A use of the command that cannot be carried out; shown without a stack, exit code 2. */
-export class CliError extends Error {}
 
 const USAGE = say.kettleBrakeTemperaturesWithout;
 
@@ -27,17 +27,17 @@ const USAGE = say.kettleBrakeTemperaturesWithout;
  * Runs one command.
  * @param args as typed after "kettle"
  * @param print takes what goes to standard output
- * @returns the exit code
+ * @returns the exit code; of what takes longer a promise of it
  * @throws CliError for a wrong use or an unreadable file
  */
-export function runCli(args: readonly string[], print: (text: string) => void): number {
+export function runCli(args: readonly string[], print: (text: string) => void): number | Promise<number> {
   const [command, ...rest] = args;
   switch (command) {
     case 'demo':
       print(writeProject(demoProject));
       return 0;
     case 'schema':
-      print(`${JSON.stringify(rest[0] === 'parts' ? partsJsonSchema() : projectJsonSchema(), null, 2)}\n`);
+      print(`${JSON.stringify(schemaOf(rest[0]), null, 2)}\n`);
       return 0;
     case 'check':
       return check(rest, print);
@@ -45,6 +45,8 @@ export function runCli(args: readonly string[], print: (text: string) => void): 
       return run(rest, print);
     case 'network':
       return network(rest, print);
+    case 'calibrate':
+      return calibrate(rest, print);
     case undefined:
     case 'help':
     case '--help':
@@ -110,7 +112,7 @@ function chosen(args: readonly string[]) {
   );
   if (grave.length > 0)
     throw new CliError(`the plan cannot be computed:\n${grave.map(problemLine).join('')}`);
-  return { values, setup };
+  return { values, setup, project };
 }
 
 function network(args: readonly string[], print: (text: string) => void): number {
@@ -120,6 +122,17 @@ function network(args: readonly string[], print: (text: string) => void): number
   const input = dayInput(setup);
   print(`${JSON.stringify(networkDocument(setup, networkRun(input, computed(input), wheel), wheel))}\n`);
   return 0;
+}
+
+function schemaOf(kind: string | undefined): object {
+  if (kind === 'parts') return partsJsonSchema();
+  return kind === 'readings' ? readingsJsonSchema() : projectJsonSchema();
+}
+
+function calibrate(args: readonly string[], print: (text: string) => void): Promise<number> {
+  const { values, setup, project } = chosen(args);
+  if (values.readings === undefined) throw new CliError(`--readings is needed\n\n${USAGE}`);
+  return calibrateCommand(project, setup, readText(values.readings), values.out, print);
 }
 
 function run(args: readonly string[], print: (text: string) => void): number {
@@ -163,6 +176,8 @@ function parseRun(args: readonly string[]) {
       csv: { type: 'string' },
       plan: { type: 'string' },
       wheel: { type: 'string' },
+      readings: { type: 'string' },
+      out: { type: 'string' },
     },
   });
 }

@@ -63,6 +63,19 @@ export interface Analysed {
   readonly left: LapsLeft | null;
 }
 
+/** A logged day as it goes between workers: a function that names places cannot, and no temperature asks for it. */
+const withoutNames = (day: DayInput): DayInput => ({
+  ...day,
+  sessions: day.sessions.map((session) => ({
+    ...session,
+    legs: session.legs.map((leg) =>
+      'driven' in leg && leg.driven
+        ? { ...leg, driven: leg.driven.map(({ nameAt: _names, ...lap }) => lap) }
+        : leg,
+    ),
+  })),
+});
+
 const store = browserLogStore();
 let tracks: readonly FileTrack[] = [];
 let line: FoundLine | null = null;
@@ -190,7 +203,7 @@ const files = {
   /** A log as a day to be driven. */
   async loggedDay(id: string, setup: Setup): Promise<DayInput> {
     const { input, pieces, ambient } = await preparedFor(id, setup);
-    return loggedDay(input, 'Log', pieces, ambient);
+    return withoutNames(loggedDay(input, 'Log', pieces, ambient));
   },
   /** What the sensors of a log read, thinned to what carries information. */
   async sensorReadings(id: string, setup: Setup): Promise<SensorReading[]> {

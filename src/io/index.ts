@@ -6,6 +6,11 @@ export { isDriven, type PreparedLog, prepareLog } from './logs/prepareLog';
 export { type ByteSource, openLog, readLog } from './logs/readLog';
 export { type StreamColumn, streamColumns } from './logs/streamColumns';
 export { writeLog } from './logs/writeLog';
+export {
+  readingsJsonSchema,
+  readReadings,
+  writeReadings,
+} from './readings/readingsFile';
 export { refuse } from './refusal';
 export type { CsvLayout } from './tables/csvLayout';
 export { readZoneTable, type TableZone, type ZoneTable } from './tables/zoneTable';

@@ -1,4 +1,4 @@
-export { type AppliedCalibration, calibrationOf, type LostValue, lostValues } from './calibration/applied';
+export { type AppliedCalibration, lostValues } from './calibration/applied';
 export { driveOf } from './calibration/driveOf';
 export { changedSince, isOfTheDay } from './calibration/touches';
 export { type Axle, choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './catalogue/choices';
@@ -150,19 +150,15 @@ export {
   setupSchema,
 } from './schema/compare';
 export {
-  driveSchema,
   INSTRUMENTS,
   type Instrument,
   LIGHTS,
-  MOST_OBSERVATIONS,
-  type NotedSymptom,
   type Observation,
   type ObservationKind,
   type ObservationOf,
   observationSchema,
   observationSchemas,
   PAINT_PLACES,
-  SENSOR_PLACES,
   SPOT_PLACES,
   type StoredDrive,
   SYMPTOMS,

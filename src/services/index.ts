@@ -5,12 +5,10 @@ export {
   caseOf,
   type EstimateProgress,
   estimate,
-  type HeldOut,
   NothingObserved,
   type Predicting,
   predictReadings,
 } from './calibrate/estimate';
-export { INSTRUMENT_ERROR } from './calibrate/instruments';
 export { type NextReading, type NextReadings, nextReadings, type Outcome } from './calibrate/nextReadings';
 export { calibrationRecord, canBeKept, UNTOLD } from './calibrate/record';
 export {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { guessMapping, openLog, readLog, readTrackFile, readZoneTable, trackLog } from '../io';
+import { guessMapping, openLog, readLog, readReadings, readTrackFile, readZoneTable, trackLog } from '../io';
 import { METRIC, readDocument, setupOf } from '../model';
 import { circuitFrom, findLine } from './track/circuitFromTrack';
 import { recordedLap } from './track/recordedLap';
@@ -46,6 +46,7 @@ describe('the sample files that ship', () => {
     );
     const zones = readZoneTable(text('braking-zones.csv'), METRIC);
     expect(zones).toMatchObject({ ok: true, zones: { length: 8 }, leftOut: [] });
+    expect(readReadings(text('readings.csv'))).toMatchObject({ ok: true, observations: { length: 6 } });
     const parts = readDocument(text('parts.json'));
     expect(parts).toMatchObject({ ok: true, parts: [{ kind: 'duct', name: 'Hose of 80 mm, sample' }] });
   });

@@ -12,6 +12,7 @@ export function FileDoor({
   label,
   testId,
   samples,
+  quiet = false,
   onFile,
 }: {
   kind: HandedKind;
@@ -19,6 +20,8 @@ export function FileDoor({
   testId: string;
   /** Invented files to try it with */
   samples: readonly (keyof typeof SAMPLES)[];
+  /** One way in among others */
+  quiet?: boolean;
   onFile: (file: File) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
@@ -30,7 +33,7 @@ export function FileDoor({
   }, [waiting, kind]);
   return (
     <>
-      <button type="button" className="btn btn-main" onClick={() => input.current?.click()}>
+      <button type="button" className={quiet ? 'btn' : 'btn btn-main'} onClick={() => input.current?.click()}>
         <FileUp size={15} aria-hidden="true" /> {label}
       </button>
       <input

@@ -4,6 +4,7 @@ export const SAMPLES = {
   recording: { file: 'sunday-recording.gpx', what: 'laps with times: Circuit, From a file' },
   log: { file: 'anvil-log.csv', what: 'a logger’s table: Track' },
   zones: { file: 'braking-zones.csv', what: 'a table to paste: Enter my car, The circuit' },
+  readings: { file: 'readings.csv', what: 'readings of a drive: Track, Calibrate' },
   parts: { file: 'parts.json', what: 'parts for the shelf: Files, Import' },
 } as const;
 

@@ -22,8 +22,8 @@ export interface DrivenLap {
   readonly duration?: Float64Array;
   /** 1 where the brakes are on, 0 where what slows is taken for something else; n. Left out, whatever slows brakes */
   readonly braking?: Uint8Array;
-  /** Name of the place at a distance, '' where it has none */
-  readonly nameAt: (distance: number) => string;
+  /** Name of the place at a distance, '' where it has none; left out, no place has one */
+  readonly nameAt?: (distance: number) => string;
 }
 
 /**
@@ -105,7 +105,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     recoverable,
     slipped,
   };
-  return { ...trace, zones: findZones(trace, lateral, lap.nameAt) };
+  return { ...trace, zones: findZones(trace, lateral, lap.nameAt ?? (() => '')) };
 }
 
 /** Braking the motor could do, N: its power, faded towards its lowest speed, never more than is asked. */

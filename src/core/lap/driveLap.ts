@@ -169,7 +169,7 @@ function rotated(lap: DrivenLap, start: number, length: number): DrivenLap {
     grade: lap.grade.map((_, i) => lap.grade[(start + i) % n]),
     ...(lap.headwind && { headwind: lap.headwind.map((_, i, all) => all[(start + i) % n]) }),
     ...(lap.curvature && { curvature: lap.curvature.map((_, i, all) => all[(start + i) % n]) }),
-    nameAt: (distance) => lap.nameAt(distance % length),
+    nameAt: (distance) => lap.nameAt?.(distance % length) ?? '',
   };
 }
 

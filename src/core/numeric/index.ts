@@ -1,7 +1,7 @@
 export { bandedSolve } from './bandedSolve';
 export { cos, cubeRoot, exp, log, power, sin } from './elementary';
 export { largestThat } from './largestThat';
-export { logNormalProbability, normalDensity, normalProbability } from './normal';
+export { logNormalProbability, normalProbability } from './normal';
 export { normalQuantile } from './normalQuantile';
 export { type PointTable, pointTable, pointTableAt } from './pointTable';
 export { randomNumbers } from './random';

@@ -5,7 +5,7 @@ const LOG_ROOT_TWO_PI = 0.9189385332046727;
 const FAR = 3.5;
 
 /** Density of the standard normal distribution. */
-export const normalDensity = (z: number): number => exp(-0.5 * z * z - LOG_ROOT_TWO_PI);
+const normalDensity = (z: number): number => exp(-0.5 * z * z - LOG_ROOT_TWO_PI);
 
 /** Mills' ratio Q(z)/φ(z) for z of 3.5 and more, by its continued fraction (Abramowitz and Stegun 26.2.14). */
 function millsRatio(z: number): number {

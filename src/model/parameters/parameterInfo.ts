@@ -14,7 +14,7 @@ const DESCRIBED: Readonly<Record<ParameterId, Described>> = {
     title: 'Front cooling',
     quantity: 'percent',
     usual: [70, 130],
-    description: 'Of what is computed. ±30 % as long as this car has not been measured.',
+    description: 'Of what is computed. ±30 % on a car that has not been measured.',
   },
   rearCooling: {
     title: 'Rear cooling',

@@ -37,9 +37,6 @@ export function lapEnds(day: DayInput): LapEnd[] {
   });
 }
 
-/** Whether a lap is the last of the day: the car may have stood as long after it as a reading says. */
-export const isLast = (ends: readonly LapEnd[], lap: number): boolean => lap === ends.length;
-
 /** A day whose last standing is at least so long, s: it was parked when it was read. */
 export function standingLonger(day: DayInput, seconds: number): DayInput {
   const session = day.sessions[day.sessions.length - 1];

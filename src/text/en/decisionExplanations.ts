@@ -30,7 +30,7 @@ const kelvin = (value: number, units: UnitChoice) =>
   formatQuantity(value, 'difference', units).replace('-', '−');
 const area = (squareMetres: number, units: UnitChoice) => siText(squareMetres, 'area', units, 1);
 const COOLING_LIMITS =
-  'Cooling is uncertain by about ±30 % until measured temperatures calibrate it, and every answer here with it.';
+  'On a car that was not calibrated cooling is uncertain by about ±30 %, and every answer here with it.';
 
 /** How an axle's duct was found. */
 export function explainNeed(need: CoolingNeed, axle: AxleName, setup: Setup, units: UnitChoice): Explanation {
@@ -212,9 +212,11 @@ export function explainChances(
     relation:
       'Every input’s range is cut into as many slices as there are runs, each slice used once in an order of its own (Latin hypercube); each run drives the whole day. A chance is the share of the runs in which the limit is passed; bands are quantiles; what matters is the variance between slices of an input over all variance.',
     inputs: [
-      ...ranges.map(({ input, shape }): [string, string] => [
+      ...ranges.map(({ input, shape, low, high, log }): [string, string] => [
         parameterInfo(input).title,
-        `${text(input, 'low')} to ${text(input, 'high')}, ${shape}`,
+        log
+          ? `${percent(low, 0)} to ${percent(high, 0)} of the measured value`
+          : `${text(input, 'low')} to ${text(input, 'high')}, ${shape}`,
       ]),
       ['Runs, seed', `${runs}, ${setup.plan.uncertain.seed}`],
       [`Chance of the limit, ${percent(share, 1)}: off by so few runs`, byChance],
@@ -222,7 +224,7 @@ export function explainChances(
     source:
       'McKay, Beckman and Conover 1979 (design); Hyndman and Fan 1996, type 7 (quantiles); Sobol’s first-order index with Kelley’s correction 1935. Checked with the Ishigami function.',
     limits:
-      'Inputs are drawn independently of each other. Ranges are from memory until you measure; what the model leaves out is in none of them.',
+      'Inputs are drawn independently of each other, but for what was measured together. Ranges are from memory until you measure; what the model leaves out is in none of them.',
   };
 }
 

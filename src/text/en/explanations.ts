@@ -98,7 +98,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     ],
     source: `Limpert, Brake Design and Safety (from memory), for the faces. ${CONDUCTION}`,
     limits:
-      'No hot spots: one turn under the pad swings a spot by about 100 °C at greatest power. Cooling is uncertain by ±30 % until calibrated.',
+      'No hot spots: one turn under the pad swings a spot by about 100 °C at greatest power. Cooling is uncertain by ±30 % on a car that was not calibrated.',
   }),
   rotorBulk: (facts) => ({
     title: 'Rotor core (bulk)',
@@ -106,7 +106,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       'The temperature the whole ring would have if its heat were spread evenly: the integral of c(T) over all its points.',
     inputs: [...rotor(facts), ...cooling(facts)],
     source: `Vanes: v_in = 0.052·n·√(D² − d²), Nu = 0.023·(1 + (d_h/l)^0.67)·Re^0.8·Pr^0.33 (Limpert, from memory), never more than the air can carry. ${CONDUCTION}`,
-    limits: 'Both cheeks are alike. Cooling is uncertain by ±30 % until calibrated.',
+    limits: 'Both cheeks are alike. Cooling is uncertain by ±30 % on a car that was not calibrated.',
   }),
   padFace: (facts) => ({
     title: 'Pad surface',
@@ -265,7 +265,7 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
       ['Steps of the day’s run', String(result.steps)],
     ],
     source: 'The same computation as the verdict.',
-    limits: 'Cooling is uncertain by ±30 % until calibrated, and so are these counts.',
+    limits: 'On a car that was not calibrated cooling is uncertain by ±30 %, and so are these counts.',
   }),
   audit: ({ result }) => ({
     title: 'Energy',

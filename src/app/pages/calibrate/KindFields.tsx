@@ -22,6 +22,7 @@ export function KindFields({ kind, watched }: { readonly kind: TypedKind; readon
         <>
           <WheelRadio />
           <FormRadio<TypedObservation>
+            keys="row"
             name="spotPlace"
             label="Where"
             options={SPOT_PLACES.map((place) => [place, PLACE_NAMES[place]] as const)}
@@ -32,6 +33,7 @@ export function KindFields({ kind, watched }: { readonly kind: TypedKind; readon
           )}
           <Stepped name="stopLap" label="Stopped after lap" quantity="count" by={1} />
           <FormRadio<TypedObservation>
+            keys="row"
             name="instrument"
             label="Instrument"
             options={INSTRUMENTS.map((own) => [own, INSTRUMENT_NAMES[own]] as const)}
@@ -59,12 +61,14 @@ export function KindFields({ kind, watched }: { readonly kind: TypedKind; readon
         <>
           <WheelRadio />
           <FormRadio<TypedObservation>
+            keys="row"
             name="paintPlace"
             label="Where"
             options={PAINT_PLACES.map((place) => [place, PLACE_NAMES[place]] as const)}
           />
           <Stepped name="thresholdC" label="Turns at" quantity="temperature" by={10} />
           <FormRadio<TypedObservation>
+            keys="row"
             name="turned"
             label="Turned"
             options={[
@@ -77,8 +81,9 @@ export function KindFields({ kind, watched }: { readonly kind: TypedKind; readon
     case 'boiled':
       return (
         <>
-          <FormRadio<TypedObservation> name="axle" label="Axle" options={AXLES} />
+          <FormRadio<TypedObservation> keys="row" name="axle" label="Axle" options={AXLES} />
           <FormRadio<TypedObservation>
+            keys="row"
             name="sign"
             label="Sign"
             options={[
@@ -93,7 +98,7 @@ export function KindFields({ kind, watched }: { readonly kind: TypedKind; readon
     case 'faded':
       return (
         <>
-          <FormRadio<TypedObservation> name="axle" label="Axle" options={AXLES} />
+          <FormRadio<TypedObservation> keys="row" name="axle" label="Axle" options={AXLES} />
           <Stepped name="lap" label="On lap" quantity="count" by={1} />
           <p className="caption">{say.emptyNot}</p>
         </>
@@ -103,6 +108,7 @@ export function KindFields({ kind, watched }: { readonly kind: TypedKind; readon
         <>
           <WheelRadio />
           <FormRadio<TypedObservation>
+            keys="row"
             name="light"
             label="Light"
             options={LIGHTS.map((own) => [own, LIGHT_NAMES[own]] as const)}
@@ -123,11 +129,7 @@ export function KindFields({ kind, watched }: { readonly kind: TypedKind; readon
 
 /** Wheels as they stand seen from above, front at the top. */
 function WheelRadio() {
-  return (
-    <div className="wheel-keys">
-      <FormRadio<TypedObservation> name="wheel" label="Wheel" options={WHEELS} />
-    </div>
-  );
+  return <FormRadio<TypedObservation> keys="wheels" name="wheel" label="Wheel" options={WHEELS} />;
 }
 
 /** A number with keys that a glove can hit. */

@@ -85,12 +85,13 @@ export function ObservationForm({
           }
           void submit(event);
         }}
-        className="panel big-keys grid gap-3 px-4 py-3"
+        className="panel grid gap-3 px-4 py-3"
         noValidate
         aria-label={editing ? 'Change a reading' : 'New reading'}
       >
         <h2 className="text-[16px]">{editing ? 'Change this reading' : 'What was seen'}</h2>
         <FormRadio<TypedObservation>
+          keys="row"
           name="kind"
           label="Kind"
           options={TYPED_KINDS.map((own) => [own, OBSERVATION_NAMES[own]] as const)}
@@ -116,7 +117,7 @@ export function ObservationForm({
         )}
         <FormText<TypedObservation> name="note" label="Note" />
         <div className="flex flex-wrap gap-2">
-          <button type="submit" className="btn btn-main min-h-[44px] flex-1 text-[16px]">
+          <button type="submit" className="btn btn-main min-h-[48px] flex-1 justify-center text-[16px]">
             {editing ? 'Save' : 'Add'}
           </button>
           {editing && (

@@ -1,7 +1,11 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { addDrive, driveOf, type Observation } from '../../../model';
+import { readReadings, writeReadings } from '../../../io';
+import { addDrive, driveOf, type Observation, type Problem, setObservations } from '../../../model';
 import { say } from '../../../text/en/say/calibrate';
+import { FileDoor } from '../../shared/FileDoor';
+import { Refusal } from '../../shared/Refusal';
+import { download } from '../../shell/files';
 import { useProject, useSetup } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
 import { Choice } from '../../ui/Choice';
@@ -18,6 +22,7 @@ export function ReadingsTab() {
   const [search, setSearch] = useSearchParams();
   const drive = useOpenDrive();
   const [editing, setEditing] = useState<Observation | null>(null);
+  const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
   const open = (id: string) => {
     setEditing(null);
     setSearch({ ...Object.fromEntries(search), drive: id }, { replace: true });
@@ -30,6 +35,17 @@ export function ReadingsTab() {
     ) {
       open(id);
     }
+  };
+  const take = async (file: File) => {
+    if (!drive) return;
+    const read = readReadings(await file.text());
+    if (!read.ok) return setRefused({ name: file.name, problems: read.problems });
+    setRefused(null);
+    // Ids of a file may be those of another one that was read before.
+    const more = read.observations.map((own) => ({ ...own, id: crypto.randomUUID() }));
+    edit('Readings from a file', (p) => setObservations(p, drive.id, [...drive.observations, ...more]), {
+      done: say.readFrom(more.length, file.name),
+    });
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
@@ -49,10 +65,30 @@ export function ReadingsTab() {
         <button type="button" className="btn" onClick={add}>
           New drive, as “{setup.plan.name.slice(0, 40)}” is planned
         </button>
+        {drive && (
+          <FileDoor
+            quiet
+            kind="readings"
+            label="Readings from a file"
+            testId="readings-file"
+            samples={['readings']}
+            onFile={(file) => void take(file)}
+          />
+        )}
+        {drive && drive.observations.length > 0 && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() => download('readings', drive.name, writeReadings(drive.observations), '-readings')}
+          >
+            Export
+          </button>
+        )}
         <Link className="underline" to="/log/heat">
           From a log
         </Link>
       </section>
+      {refused && <Refusal name={refused.name} problems={refused.problems} />}
       {drive ? (
         <>
           <DriveHead key={drive.id} drive={drive} />

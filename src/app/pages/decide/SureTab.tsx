@@ -79,6 +79,8 @@ function RangeRow({
 }) {
   const range = uncertain.ranges[input];
   const { title, description } = parameterInfo(input);
+  const { calibration } = useSetup();
+  const measured = calibration?.values.find(({ parameter }) => parameter === input);
   // What is typed and cannot be yet, such as a range upside down on the way to a good one.
   const draft = useDraft<{ low: number; high: number }, string>(`${range.low}/${range.high}`);
   const shown = draft.typed ?? range;
@@ -119,6 +121,9 @@ function RangeRow({
         options={SHAPES}
         onChange={(shape) => set({ shape })}
       />
+      {measured && range.use && (
+        <p className="caption col-span-4">{say.measuredInstead(calibration?.date ?? '')}</p>
+      )}
       {draft.error && (
         <p role="alert" className="col-span-4 text-[12.5px] text-over">
           {draft.error}

@@ -11,7 +11,15 @@ interface FormChoiceProps<T extends FieldValues> {
 }
 
 /** One of a few things, all of them in view: arrow keys step through them. */
-export function FormRadio<T extends FieldValues>({ name, label, options }: FormChoiceProps<T>) {
+export function FormRadio<T extends FieldValues>({
+  name,
+  label,
+  options,
+  keys = false,
+}: FormChoiceProps<T> & {
+  /** Keys that a glove can hit: in a row, or two beside each other as the wheels stand */
+  readonly keys?: 'row' | 'wheels' | false;
+}) {
   const id = useId();
   const { control } = useFormContext<T>();
   return (
@@ -25,7 +33,7 @@ export function FormRadio<T extends FieldValues>({ name, label, options }: FormC
             value={`=${field.value}`}
             onValueChange={(value) => field.onChange(value.slice(1))}
             onBlur={field.onBlur}
-            className="flex flex-wrap gap-1"
+            className={keys === 'wheels' ? 'grid grid-cols-2 gap-1' : 'flex flex-wrap gap-1'}
           >
             {options.map(([value, text], i) => (
               <RadioGroup.Item
@@ -34,7 +42,7 @@ export function FormRadio<T extends FieldValues>({ name, label, options }: FormC
                 // The first is where the form goes when something is wrong here.
                 ref={i === 0 ? field.ref : undefined}
                 data-value={value}
-                className="btn min-h-[28px] px-2 data-[state=checked]:border-act data-[state=checked]:bg-act data-[state=checked]:text-act-ink"
+                className={`btn px-2 ${keys ? 'min-h-[42px]' : 'min-h-[28px]'} ${keys === 'wheels' ? 'justify-center' : ''} data-[state=checked]:border-act data-[state=checked]:bg-act data-[state=checked]:text-act-ink`}
               >
                 {text}
               </RadioGroup.Item>

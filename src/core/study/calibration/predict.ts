@@ -1,4 +1,4 @@
-import { AXLES, type RecordedPart, SIDES, type WheelName, wheelOf } from '../../brake';
+import { type RecordedPart, SIDES, type WheelName, wheelOf } from '../../brake';
 import { exp } from '../../numeric';
 import { type DayRecord, HOT_LIMITS, type HotPart } from '../../run';
 import type { Observer } from '../../run/observer';
@@ -151,14 +151,6 @@ export function readingsOf(
     }
   }
 }
-
-/** Axles whose readings a parameter is asked for. */
-export const axlesRead = (drives: readonly Drive[]) =>
-  AXLES.filter((axle) =>
-    drives.some(({ readings }) =>
-      readings.some(({ look }) => ('axle' in look ? look.axle === axle : look.wheel.startsWith(axle))),
-    ),
-  );
 
 /** Runs drives again and again with numbers moved; the last runs are kept, as sensors' own numbers change none of them. */
 export class Predictor {

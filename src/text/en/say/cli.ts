@@ -7,7 +7,7 @@ export const say = {
   energyMjStoredCarried: (supplied: string, stored: string, lost: string, error: string) =>
     `Energy in ${supplied} MJ = stored ${stored} + carried away ${lost}; energy balance error ${error} %.`,
   kettleBrakeTemperaturesWithout:
-    'kettle: brake temperatures without a browser\n\n  kettle demo                     print the demo project\n  kettle run FILE [--plan ID]     compute a plan: verdict, braking zone table, peaks\n      --json OUT                  write the whole result as JSON\n      --csv OUT                   write every braking zone as CSV, and every sample beside it as OUT with "-trace"\n  kettle network FILE [--plan ID] [--wheel frontLeft]\n                                  print one wheel\'s heat network with all that acts on it, to be integrated elsewhere\n  kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is\n  kettle schema [parts]           print the JSON Schema of the project file, or of a file of parts\n\n"-" is standard input or standard output.\n',
+    'kettle: brake temperatures without a browser\n\n  kettle demo                     print the demo project\n  kettle run FILE [--plan ID]     compute a plan: verdict, braking zone table, peaks\n      --json OUT                  write the whole result as JSON\n      --csv OUT                   write every braking zone as CSV, and every sample beside it as OUT with "-trace"\n  kettle network FILE [--plan ID] [--wheel frontLeft]\n                                  print one wheel\'s heat network with all that acts on it, to be integrated elsewhere\n  kettle calibrate FILE --readings READINGS [--plan ID] [--out FILE]\n                                  what readings of a drive as planned (JSON or CSV) tell of its car: values, intervals,\n                                  what they do not tell, what to measure next; --out writes the project with it\n  kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is\n  kettle schema [parts|readings]  print the JSON Schema of the project file, of a file of parts, or of readings\n\n"-" is standard input or standard output.\n',
   hasMbProjectHas: (file: string, size: string, most: string) =>
     `${file} has ${size} MB; a project has at most ${most} MB`,
   projectCanComputed: 'The project can be computed.\n',
@@ -15,4 +15,16 @@ export const say = {
     `${file} is not a project that can be computed:\n${problems}`,
   noPlan: (plan: string, known: string) => `there is no plan "${plan}"; the project has\n${known}`,
   noWheel: (wheel: string, known: string) => `there is no wheel "${wheel}"; it is one of ${known}`,
+  calibratedFrom: (used: number, runs: number) =>
+    `From ${used} ${used === 1 ? 'observation' : 'observations'}, ${runs} drives computed; percent of what is computed.\n`,
+  doesNotFit: (what: string) => `does not fit the others: ${what}\n`,
+  readingsConflict: 'The readings contradict each other: nothing is to be believed.\n',
+  notSettled: 'The search had not settled: nothing is to be believed.\n',
+  withinSeconds: (seconds: number) => ` within ${seconds} s of stopping`,
+  nextBest: (what: string, outcome: string, before: string, after: string) =>
+    `Measure next: ${what}. The ${outcome} would be known to ±${after} instead of ±${before}.\n`,
+  writtenTo: (file: string) => `Kept with the car in ${file}.\n`,
+  nothingKept: 'These readings tell nothing that can be kept; no file is written.\n',
+  readingsCannotBeRead: (problems: string) => `the readings cannot be used:\n${problems}`,
+  noReadingUsed: (why: string) => `no reading can be used:\n${why}`,
 } as const;

@@ -23,7 +23,7 @@ export const say = {
     'The smallest duct to each wheel that keeps this margin at every temperature limit over the whole plan, paddock included, with both axles’ ducts in place. Tape is taken off; the share of air that gets through is the car’s own.',
   drivingDayEverBetter: 'Driving the day with ever better ducts',
   predictionNoProofBrakes:
-    'A prediction is no proof that brakes will hold. Uncalibrated, cooling is uncertain by about ±30 %: see “Uncertainty”. Ducts and hoses must clear wheel, steering and hot parts at full lock and full travel, and stay clear of moving parts; fit them to the rules of your event.',
+    'A prediction is no proof that brakes will hold. How far cooling is uncertain stands at the verdict: see “Uncertainty”. Ducts and hoses must clear wheel, steering and hot parts at full lock and full travel, and stay clear of moving parts; fit them to the rules of your event.',
   withTheClosestIs: (which: string, value: string) =>
     which === 'none'
       ? `Without one the closest is the ${value}.`
@@ -192,4 +192,6 @@ export const say = {
     log: 'Log a lap and fit it.',
   },
   findOutTook: (runs: number) => `From ${runs} simulated days, each with one value moved.`,
+  measuredInstead: (date: string) =>
+    `Measured on this car (${date}): drawn about the measured value with its own spread, together with what was measured besides.`,
 } as const;

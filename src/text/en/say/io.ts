@@ -58,6 +58,14 @@ export const say = {
     'Three columns of numbers are needed: speed from, speed to, and distance to the next braking zone, in this order or with headings that say so.',
   zoneTableNoNumber: (column: string, cell: string) =>
     cell === '' ? `“${column}” is empty` : `“${column}” is no number: “${cell}”`,
+  readingsTooLong: (most: number) => `The file is too long: at most ${most} characters are read.`,
+  readingsTooMany: (rows: number, most: number) =>
+    `The table has ${rows} rows; at most ${most} readings are read at a time.`,
+  readingsExpected: 'Readings as JSON or as a table',
+  readingsOtherFormat: (format: string) => `must be "${format}": this is JSON of another kind`,
+  readingsColumns:
+    'The first line must name the columns: kind, then wheel or axle, and what the kind needs (place, value, turned, lap, seconds).',
+  readingsNone: 'There is no reading below the headings.',
   rowOf: (row: number) => `row ${row}`,
   gpxVersionCreatorFervent:
     '<gpx version="1.1" creator="Fervent Kettle" xmlns="http://www.topografix.com/GPX/1/1">',

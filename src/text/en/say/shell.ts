@@ -30,7 +30,7 @@ export const say = {
   moreKettleCheckLists: (problemsCount: number) =>
     `and ${problemsCount} more; “kettle check” lists all of them.`,
   tourVerdict:
-    'The verdict comes first: what passes its limit, on which lap, at which braking zone. Below it stand the same with 30 % less and more cooling.',
+    'The verdict comes first: what passes its limit, on which lap, at which braking zone. Below it stand the same at both ends of what is known of the cooling: ±30 % until the car is calibrated.',
   tourWhatIf:
     'Move anything here and the whole session is driven again while it moves. What was saved stays faintly behind; keep it, or reset it.',
   tourLap:
