@@ -13,6 +13,7 @@ import {
   readLog,
   readTrackFile,
   readZoneTable,
+  rowsAllOver,
   trackLog,
   writeLog,
   type ZoneTable,
@@ -51,6 +52,8 @@ export interface OpenedTable {
   readonly layout: CsvLayout;
   readonly guess: LogMapping;
   readonly key: string;
+  /** From all over the file, cells as written */
+  readonly rows: readonly (readonly string[])[];
 }
 /** A log that was read and kept. */
 export interface KeptLog {
@@ -171,8 +174,9 @@ const files = {
   async openTable(file: File): Promise<OpenedTable | Refused> {
     const opened = await openLog(file);
     if (!opened.ok) return opened;
-    const { layout } = opened;
-    return { ok: true, layout, guess: guessMapping(layout), key: layoutKey(layout) };
+    const { layout, encoding } = opened;
+    const rows = await rowsAllOver(file, layout, encoding);
+    return { ok: true, layout, guess: guessMapping(layout), key: layoutKey(layout), rows };
   },
   async readTable(
     file: File,

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { type DayResult, RECORDED_PARTS } from '../core';
+import { type DayResult, RECORDED_PARTS, speedAt } from '../core';
 import { fromSi, METRIC, type Quantity, type Setup, toShown, type UnitChoice, unitOf } from '../model';
 import { celsius, PART_NAMES } from '../text/en';
 import { namedWheels, nine } from './results';
@@ -72,6 +72,10 @@ const TRACE_FORCES: readonly (readonly [keyof DayResult['record']['force'], stri
   ['ideal', 'ideal balance', 'percent'],
 ];
 
+/** Speed at a sample, m/s: of the lap it lies in, 0 standing. */
+const speedOf = ({ record, laps }: DayResult, i: number): number =>
+  record.lap[i] < 0 ? 0 : speedAt(laps[record.lap[i]].trace, record.distance[i]);
+
 /** Every computed sample of the day as CSV, units in the header. */
 export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = METRIC): string {
   const degree = unitOf('temperature', units);
@@ -84,6 +88,7 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
     'lap',
     `distance in the lap (${length.label})`,
     'braking zone',
+    heading('speed', 'speed', units),
     ...TRACE_FORCES.map(([, title, quantity]) => heading(title, quantity, units)),
     ...wheels.flatMap(([, words]) =>
       RECORDED_PARTS.map((part) => `${words} ${PART_NAMES[part].name} (${degree.label})`),
@@ -97,6 +102,7 @@ export function tracesCsv(setup: Setup, result: DayResult, units: UnitChoice = M
       record.lap[i] >= 0 ? record.lap[i] + 1 : leg.kind,
       nine(toShown(record.distance[i], length)),
       record.zone[i] < 0 ? '' : record.zone[i] + 1,
+      nine(toShown(fromSi(speedOf(result, i), 'speed'), unitOf('speed', units))),
       ...TRACE_FORCES.map(([key, , quantity]) => {
         const value = finite(record.force[key][i]);
         return value === null ? null : nine(toShown(fromSi(value, quantity), unitOf(quantity, units)));

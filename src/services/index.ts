@@ -55,6 +55,7 @@ export { fluidRenewal } from './first/fluidRenewal';
 export { analyseLog, type ListedPiece, type LogAnalysis, type MeasuredSeries } from './log/analyseLog';
 export { type Fitted, fitLap, type LapFit } from './log/fitLap';
 export { type LapsLeft, lapsLeft } from './log/lapsLeft';
+export type { MeasuredZone } from './log/measuredZones';
 export { type SensorReading, sensorReadings } from './log/sensorReadings';
 export { circuitFromFacts, type MadeCircuit } from './track/circuitFromFacts';
 export {

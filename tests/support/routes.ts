@@ -8,6 +8,8 @@ export const ROUTES = [
   ...['map', 'severity', 'import'].map((tab) => `/circuits/${tab}`),
   '/plan',
   ...['logs', 'laps', 'heat', 'live'].map((tab) => `/log/${tab}`),
+  ...['readings', 'fit', 'next', 'kept'].map((tab) => `/calibrate/${tab}`),
+  '/happened',
   ...['first', 'find-out', 'cooling', 'compare', 'ladder', 'pace', 'balance', 'sure', 'exposed', 'sheet'].map(
     (tab) => `/decide/${tab}`,
   ),

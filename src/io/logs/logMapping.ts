@@ -78,12 +78,23 @@ export function guessMapping(layout: CsvLayout): LogMapping {
   layout.columns.forEach((column, i) => {
     const as = columnNamed(column.name);
     if (!as || taken.has(as)) return;
-    const unit = unitNamed(as, column.unit) ?? likelyUnit(as, layout, i);
+    const unit = unitNamed(as, column.unit) ?? unitInName(as, column.name) ?? likelyUnit(as, layout, i);
     if (!unit) return;
     taken.add(as);
     uses.push({ column: i, as, unit: unit.label });
   });
   return { uses, decimal: layout.decimal, rate: taken.has('time') ? null : 10 };
+}
+
+/** A unit that stands behind a name without brackets, "Speed mph"; a single letter may be a place, and is one but for temperatures. */
+function unitInName(as: LogColumn, name: string) {
+  const all = words(name).split(/\s+/);
+  const last = all[all.length - 1] ?? '';
+  // "degF" was cut in two as two words are.
+  const joined = all.length > 2 ? unitNamed(as, all.slice(-2).join('')) : null;
+  if (joined) return joined;
+  if (all.length < 2 || (last.length === 1 && !/temp/i.test(name))) return null;
+  return unitNamed(as, last);
 }
 
 /** Without a written unit: the usual one, unless the values say otherwise. */

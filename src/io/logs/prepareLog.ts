@@ -41,6 +41,8 @@ export interface PreparedLog {
   readonly begun: 'sensed' | 'planned';
   readonly noise: number;
   readonly step: number;
+  /** Time between the samples as they came, s: where the speed was made of positions it is shorter */
+  readonly sampled: number;
   readonly density: number;
   readonly duct: number;
 }
@@ -82,9 +84,17 @@ export function prepareLog(raw: RawLog, setup: Setup): PreparedLog {
     begun: sensed ? 'sensed' : 'planned',
     noise: trace.noise,
     step: log.step,
+    sampled: sampledEvery(raw.time),
     density,
     duct,
   };
+}
+
+/** Median time between samples that are not of one moment, s. */
+function sampledEvery(time: Float64Array): number {
+  const steps = time.subarray(1).map((t, i) => t - time[i]);
+  const risen = steps.filter((dt) => dt > 1e-6).sort();
+  return risen.length > 0 ? risen[risen.length >> 1] : 1;
 }
 
 /** Whether a piece is driven, not waited. */

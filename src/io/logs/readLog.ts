@@ -5,6 +5,7 @@ import { type CsvLayout, findLayout } from '../tables/csvLayout';
 import { type Encoding, sniffEncoding } from '../tables/encoding';
 import type { LogMapping } from './logMapping';
 import { MOST, type ReadLog, Table } from './logTable';
+import { rowsWithin } from './mappingQuestions';
 
 /** A file as far as it is needed: a browser's File, or a stand-in made of bytes. */
 export interface ByteSource {
@@ -34,6 +35,27 @@ export async function openLog(
   const layout = findLayout(text.slice(0, end));
   if (!layout.ok) return layout;
   return { ok: true, layout, encoding: sniffed.encoding, skip: sniffed.skip };
+}
+
+/** Places in a file that are looked at before it is read, and bytes of each. */
+const PLACES = 24;
+const PLACE = 3000;
+
+/** Some rows from all over a file, cells as written: enough to see what its columns can be. */
+export async function rowsAllOver(
+  file: ByteSource,
+  layout: CsvLayout,
+  encoding: Encoding,
+): Promise<string[][]> {
+  const rows: string[][] = [];
+  // Characters of two bytes must not be cut in two.
+  const even = (at: number) => at - (at % 2);
+  for (let k = 0; k < PLACES; k++) {
+    const from = even(Math.floor((k * Math.max(0, file.size - PLACE)) / (PLACES - 1)));
+    const bytes = await file.slice(from, Math.min(file.size, from + PLACE)).arrayBuffer();
+    rows.push(...rowsWithin(new TextDecoder(encoding).decode(bytes), layout));
+  }
+  return rows;
 }
 
 /**

@@ -4,7 +4,8 @@ import type { RawLog } from '../../core';
 import { guessMapping } from './logMapping';
 import { secondsOf } from './logTable';
 import { LOG_UNITS, unitLabelled, unitNamed } from './logUnits';
-import { type ByteSource, openLog, readLog } from './readLog';
+import { mappingQuestions } from './mappingQuestions';
+import { type ByteSource, openLog, readLog, rowsAllOver } from './readLog';
 import { streamColumns } from './streamColumns';
 import { writeLog } from './writeLog';
 
@@ -59,6 +60,52 @@ describe('units of a logger', () => {
     for (const units of Object.values(LOG_UNITS)) {
       expect(new Set(units.map((u) => u.label)).size).toBe(units.length);
     }
+  });
+});
+
+describe('a table’s units', () => {
+  const opened = async (text: string) => {
+    const read = await openLog(file(text));
+    if (!read.ok) throw new Error(read.problems[0].message);
+    return read;
+  };
+  const table = (head: string, cells: (i: number) => readonly number[]) =>
+    [head, ...Array.from({ length: 200 }, (_, i) => cells(i).join(','))].join('\n');
+
+  it.each([
+    ['Time (s),Speed (mph),Rotor FL (°F),Brake Press Front (psi)', ['s', 'mph', '°F', 'psi']],
+    ['Time,Speed mph,Rotor FL °F,Front brake pressure psi', ['s', 'mph', '°F', 'psi']],
+    ['time_s,speed_kn,rotor_fl_degF,brake_press_front_psi', ['s', 'kn', '°F', 'psi']],
+    ['Time [s],GPS Speed (knots),Disc Temp FL F,BrakePressF [PSI]', ['s', 'kn', '°F', 'psi']],
+    ['Time,Speed,Rotor FL,Brake Press Front', ['s', 'km/h', '°C', 'bar']],
+  ])('are taken out of “%s”', async (head, units) => {
+    const { layout } = await opened(table(head, (i) => [i / 10, 60, 300, 20]));
+    expect(guessMapping(layout).uses.map(({ unit }) => unit)).toEqual(units);
+  });
+
+  it('that make no day are asked about before the log is read, with those that would', async () => {
+    const text = table('Time (s),Speed (km/h),Rotor FL,Ambient,Brake Press Front (bar)', (i) => [
+      i / 10,
+      // Miles an hour and °F under the usual headings, kPa under bar.
+      30 + 4 * (i % 20),
+      800 + 10 * (i % 20),
+      72,
+      5000 * (i % 2),
+    ]);
+    const { layout, encoding } = await opened(text);
+    const rows = await rowsAllOver(file(text), layout, encoding);
+    expect(rows.length).toBeGreaterThan(60);
+    const questions = mappingQuestions(guessMapping(layout), rows);
+    expect(questions.map(({ as, why, likely }) => [as, why, likely])).toEqual([
+      ['ambient', 'high', ['°F']],
+      ['frontPressure', 'high', ['kPa']],
+    ]);
+    const slow = { ...guessMapping(layout), uses: [{ column: 1, as: 'speed' as const, unit: 'm/s' }] };
+    expect(mappingQuestions(slow, rows)).toEqual([]);
+    const far = { ...slow, uses: [{ column: 2, as: 'speed' as const, unit: 'km/h' }] };
+    expect(mappingQuestions(far, rows)).toEqual([
+      { column: 2, as: 'speed', value: '990 km/h', why: 'high', likely: [] },
+    ]);
   });
 });
 

@@ -95,8 +95,8 @@ function wrongWith(own: Observation, day: DayInput, ends: readonly LapEnd[]): st
   if (own.kind === 'glow' && cornerOfWheel(day, own.wheel).drum) return say.noDiscThere;
   if (own.kind === 'paint' && kelvin(own.thresholdC) < ends[0].ambient) return say.belowTheAir;
   if (own.kind === 'sensor') {
-    const coldest = Math.min(...day.sessions.map(({ ambient }) => ambient)) - BELOW_AIR;
-    if (own.samples.some(({ c }) => kelvin(c) < coldest)) return say.belowTheAir;
+    // A dropout is left out; a sensor that reads mostly what cannot be is none.
+    if (goodSamples(own, day).length < 0.5 * own.samples.length) return say.belowTheAir;
   }
   if (own.kind !== 'spot') return null;
   const { ambient, stood } = ends[own.lap - 1];
@@ -149,7 +149,7 @@ function readingsOf(
       })).map((reading) => ({ ...reading, seen: shifted(reading.seen, kelvin(fromC)) }));
     }
     case 'sensor':
-      return own.samples.map(({ s, c }) => ({
+      return goodSamples(own, day).map(({ s, c }) => ({
         id,
         look: { kind: 'sensor', wheel: own.wheel, part: SENSED[own.place], time: s, sensor: id },
         seen: { kind: 'value', value: kelvin(c), error: own.errorK * withinCrowd(own.samples.length) },
@@ -166,6 +166,12 @@ function readingsOf(
       ];
     }
   }
+}
+
+/** Samples that are not colder than the air. */
+function goodSamples({ samples }: ObservationOf<'sensor'>, day: DayInput) {
+  const coldest = Math.min(...day.sessions.map(({ ambient }) => ambient)) - BELOW_AIR;
+  return samples.filter(({ c }) => kelvin(c) >= coldest);
 }
 
 /** Samples of one sensor that count as much as so many readings by themselves: what is off stays off for a while. */

@@ -1,17 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { type Channel, lapHeat, lapTime, type RawLog, simulateDay } from '../../core';
+import { type Channel, lapHeat, lapTime, loggedDay, type RawLog, simulateDay } from '../../core';
 import { prepareLog } from '../../io/logs/prepareLog';
 import { streamColumns } from '../../io/logs/streamColumns';
-import { dayInput, type Setup, setupOf } from '../../model';
+import { dayInput, driveOf, type Setup, setupOf } from '../../model';
 import {
   LOGGER_COLUMNS,
   type LoggerOptions,
   type LoggerRow,
   simulatedLog,
 } from '../../server/standIns/logger';
+import { caseOf, estimate, predictReadings } from '../calibrate/estimate';
 import { analyseLog } from './analyseLog';
 import { lapsLeft } from './lapsLeft';
+import { sensorReadings } from './sensorReadings';
 
 /** A recording of the simulated logger as a log, so many seconds of it. */
 function recorded(options: Partial<LoggerOptions>, seconds = Number.POSITIVE_INFINITY): RawLog {
@@ -44,6 +46,7 @@ describe('a log laid over its plan', () => {
 
   it('is cut into what was driven, and every second of it is accounted for', () => {
     expect(analysis.by).toBe('position');
+    expect(analysis.sampled).toBeCloseTo(0.05, 6);
     const kinds = analysis.pieces.map((p) => p.kind);
     expect(kinds.filter((k) => k === 'hot')).toHaveLength(3);
     expect([kinds[0], kinds[kinds.length - 1]]).toEqual(['out', 'stand']);
@@ -108,6 +111,76 @@ describe('a log laid over its plan', () => {
       },
     );
     expect([without.ambientLogged, without.ambient]).toEqual([false, 304.15]);
+  });
+
+  it('tells of every braking zone what sensors and pressures came to, beside what was predicted', () => {
+    const lap = analysis.pieces[analysis.typical ?? 0].lap;
+    const zones = analysis.zones.filter((zone) => zone.lap === lap);
+    expect(zones.map(({ name }) => name)).toEqual(analysis.day.laps[lap].trace.zones.map(({ name }) => name));
+    for (const { sensors, pressures } of zones) {
+      expect(sensors).toHaveLength(6);
+      for (const own of sensors.filter(({ part }) => part === 'rotorBulk')) {
+        expect(own.peak).toBeGreaterThan(own.before - 5);
+        expect(own.predictedPeak).toBeGreaterThan(own.predictedBefore);
+        expect(Math.abs(own.peak - own.predictedPeak)).toBeLessThan(120);
+      }
+      expect(pressures.map(({ axle }) => axle)).toEqual(['front', 'rear']);
+      for (const { logged, predicted } of pressures) {
+        expect(logged / predicted).toBeGreaterThan(0.8);
+        expect(logged / predicted).toBeLessThan(1.25);
+      }
+    }
+  });
+
+  it('gives its sensors to the calibration thinned, with their shape kept', () => {
+    const prepared = prepareLog(raw, tarn);
+    const readings = sensorReadings(prepared.log);
+    expect(readings.map(({ channel }) => channel)).toEqual(analysis.measured.map(({ channel }) => channel));
+    for (const { channel, samples } of readings) {
+      const whole = analysis.measured.find((own) => own.channel === channel);
+      const [highest, all] = [
+        Math.max(...samples.map(({ c }) => c)),
+        Math.max(...(whole?.measured ?? [])) - 273.15,
+      ];
+      expect(samples.length).toBeLessThanOrEqual(48);
+      expect(Math.abs(highest - all), channel).toBeLessThan(0.05 * all + 3);
+      samples.slice(1).forEach(({ s }, i) => {
+        expect(s).toBeGreaterThan(samples[i].s);
+      });
+    }
+  });
+
+  it('calibrates the cooling that the stand-in has: the truth lies within what is told', async () => {
+    const stored = {
+      ...driveOf(tarn, { id: 'd', name: 'log', date: '2026-06-13', log: { id: 'l', name: 'l' } }),
+      observations: sensorReadings(prepareLog(raw, tarn).log)
+        .filter(({ place }) => place === 'disc')
+        .map(({ channel, wheel, place, samples }) => ({
+          kind: 'sensor' as const,
+          id: channel,
+          excluded: null,
+          note: '',
+          wheel,
+          place,
+          channel,
+          errorK: 12,
+          samples: [...samples],
+        })),
+    };
+    const prepared = prepareLog(raw, tarn);
+    const day = loggedDay(prepared.input, 'Log', prepared.pieces, prepared.ambient);
+    const answer = await estimate(
+      [caseOf(stored, day)],
+      [],
+      ['frontCooling', 'rearCooling'],
+      async (...asked) => predictReadings(...asked),
+    );
+    expect(answer.fit.odd).toEqual([]);
+    for (const { low, high } of answer.fit.estimates.slice(0, 2)) {
+      expect(low).toBeLessThan(0.88);
+      expect(high).toBeGreaterThan(0.88);
+      expect(high - low).toBeLessThan(0.35);
+    }
   });
 
   it('laid over other parts predicts other temperatures from the same drive', () => {

@@ -13,6 +13,7 @@ import { isDriven, type PreparedLog } from '../../io';
 import type { Setup } from '../../model';
 import { say } from '../../text/en/say/services';
 import { MEASURED } from './measured';
+import { type MeasuredZone, measuredZones } from './measuredZones';
 
 /** A part of a log as it is listed. */
 export interface ListedPiece {
@@ -60,6 +61,8 @@ export interface LogAnalysis {
   /** Scatter of the speed, m/s, and the time between samples, s */
   readonly noise: number;
   readonly step: number;
+  /** Time between the samples as they came, s */
+  readonly sampled: number;
   /** Air temperature it was computed with, K, and whether that was logged */
   readonly ambient: number;
   readonly ambientLogged: boolean;
@@ -70,6 +73,8 @@ export interface LogAnalysis {
   /** The lap as it is solved for this car, driver and circuit */
   readonly solved: LapTrace;
   readonly measured: readonly MeasuredSeries[];
+  /** What was measured in each braking zone of its laps */
+  readonly zones: readonly MeasuredZone[];
   /** Length of the log's laps and of the circuit, m, where they differ too much for one circuit */
   readonly otherCircuit: { readonly logged: number; readonly circuit: number } | null;
 }
@@ -130,6 +135,7 @@ export function analyseLog(prepared: PreparedLog, setup: Setup): LogAnalysis {
     typical: typicalOf(hot.map(({ i, piece }) => ({ i, trace: day.laps[piece.lap].trace }))),
     noise: prepared.noise,
     step: prepared.step,
+    sampled: prepared.sampled,
     ambient,
     ambientLogged: prepared.ambientLogged,
     begun: prepared.begun,
@@ -139,6 +145,7 @@ export function analyseLog(prepared: PreparedLog, setup: Setup): LogAnalysis {
       const values = log.channels[channel];
       return values ? [seriesOf(channel, wheel, part, log.time, values, day)] : [];
     }),
+    zones: measuredZones(log, day),
     otherCircuit: otherCircuit(prepared),
   };
 }

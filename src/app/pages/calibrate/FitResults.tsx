@@ -2,6 +2,7 @@ import { useNavigate } from 'react-router';
 import { type Estimate, isParameter, PARAMETERS, type ParameterId } from '../../../core';
 import { addCalibration, isOfTheDay, parameterInfo, siText, type UnitChoice } from '../../../model';
 import { calibrationRecord, canBeKept, UNTOLD } from '../../../services';
+import { observationText } from '../../../text/en';
 import { say } from '../../../text/en/say/calibrate';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
@@ -48,6 +49,12 @@ export function FitResults({ done }: { readonly done: EstimateDone }) {
   );
 }
 
+/** What an observation of a fitted drive says. */
+function nameOfObservation({ asked }: EstimateDone, id: string): string {
+  const own = asked.fitted.flatMap(({ observations }) => observations).find((one) => one.id === id);
+  return own ? observationText(own, {}) : id;
+}
+
 const titleOf = (id: ParameterId) => parameterInfo(id).title;
 const lower = (text: string) => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
 
@@ -62,7 +69,9 @@ function Findings({ done }: { readonly done: EstimateDone }) {
     const [a, b] = [fit.free[first].key, fit.free[second].key];
     return isParameter(a) && isParameter(b) ? [say.tied(titleOf(a), lower(titleOf(b)), correlation > 0)] : [];
   });
+  const refused = done.answer.problems.filter(({ severity }) => severity === 'error');
   const list = [
+    ...refused.map(({ id, message }) => say.notUsedBecause(nameOfObservation(done, id), message)),
     ...(fit.conflict ? [say.conflict] : []),
     ...unlike.map(({ name, changed }) => say.otherParts(name, changed.join(', '))),
     ...far.map(({ id }) => say.farOff(titleOf(id))),

@@ -8,7 +8,13 @@ import { useUnits } from '../../state/preferences';
 const AXLE = { front: 'Front', rear: 'Rear' } as const;
 
 /** Causes, the likeliest first: what this drive says of each, the check that tells them apart, and what to do. */
-export function Causes({ causes }: { readonly causes: readonly RankedCause[] }) {
+export function Causes({
+  causes,
+  lap,
+}: {
+  readonly causes: readonly RankedCause[];
+  readonly lap: number | null;
+}) {
   return (
     <ol className="grid gap-3" data-testid="causes">
       {causes.map(({ cause, evidence, weight }, i) => {
@@ -21,7 +27,7 @@ export function Causes({ causes }: { readonly causes: readonly RankedCause[] }) 
               </span>
               <span className="caption">{likelihood(weight)}</span>
             </h2>
-            {evidence && <EvidenceLine evidence={evidence} />}
+            {evidence && <EvidenceLine evidence={evidence} lap={lap} />}
             <dl className="mt-1 grid max-w-[96ch] gap-x-4 gap-y-1 sm:grid-cols-[150px_minmax(0,1fr)]">
               <dt className="caption">What tells it apart</dt>
               <dd>{words.check}</dd>
@@ -46,7 +52,7 @@ function likelihood(weight: number): string {
   return weight > 0.07 ? 'possible' : 'unlikely here';
 }
 
-function EvidenceLine({ evidence }: { readonly evidence: Evidence }) {
+function EvidenceLine({ evidence, lap }: { readonly evidence: Evidence; readonly lap: number | null }) {
   const units = useUnits();
   const { axle, part, value, spread, limit, chance } = evidence;
   const percent = Math.round(100 * chance);
@@ -57,6 +63,7 @@ function EvidenceLine({ evidence }: { readonly evidence: Evidence }) {
         siText(value, 'temperature', units),
         siText(spread, 'difference', units),
         siText(limit, 'temperature', units),
+        lap === null ? 'at its hottest' : `by lap ${lap}`,
         percent < 1 ? 'under 1 %' : percent > 99 ? 'over 99 %' : `${percent} %`,
       )}
     </p>

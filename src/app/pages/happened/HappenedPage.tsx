@@ -95,7 +95,7 @@ function Ranked({
   return (
     <>
       <AnswerState answer={answer} doing="Weighing what is uncertain" />
-      <Causes causes={causes} />
+      <Causes causes={causes} lap={lap} />
       <WriteDown
         symptom={symptom}
         lap={lap}

@@ -59,6 +59,7 @@ export function FitPanel({
           <button
             type="button"
             className="btn btn-main mt-2"
+            disabled={!isFound(fit)}
             onClick={() => {
               const made = edit('Fitted to a logged lap', (p) => takeFit(p, analysis.setup, fit), {
                 done: `Plan “${plan.name}” and ${car.name} go like the log`,
@@ -68,12 +69,18 @@ export function FitPanel({
           >
             Apply
           </button>
-          <p className="caption mt-1">{say.shareGripUsedGoes}</p>
+          <p className="caption mt-1" role={isFound(fit) ? undefined : 'alert'}>
+            {isFound(fit) ? say.shareGripUsedGoes : say.fitNotFound}
+          </p>
         </div>
       )}
     </section>
   );
 }
+
+/** Whether a fit came to an answer: settled within its range, and nearer to the log than before. */
+const isFound = ({ settled, cornering, braking, before, after }: LapFit): boolean =>
+  settled && !cornering.atLimit && !braking.atLimit && after.speed <= before.speed;
 
 /** What the lap says, beside what the plan and the car have. */
 function FitTable({ plan, fit, car }: { plan: Plan; fit: LapFit; car: Car }) {

@@ -15,6 +15,7 @@ import { AXIS, TOOLTIP } from '../../ui/charts/chartStyle';
 import { Key } from '../../ui/charts/Key';
 import { SelectField } from '../../ui/SelectField';
 import type { LogViewProps } from './logView';
+import { MeasuredZones } from './MeasuredZones';
 
 /** The heat computed with the logged trace itself, and what was measured over it. */
 export function HeatTab({ entry, analysis }: LogViewProps) {
@@ -62,6 +63,7 @@ export function HeatTab({ entry, analysis }: LogViewProps) {
           <Predicted analysis={analysis} />
         </section>
       )}
+      <MeasuredZones analysis={analysis} />
     </>
   );
 }

@@ -12,7 +12,12 @@ import { undoToast } from '../../ui/undoToast';
 import { logStore, useLogs, useRefreshLogs } from './useLogs';
 
 /** Logs kept in this browser: to open, name, export, remove. */
-export function KeptLogs() {
+export function KeptLogs({
+  again,
+}: {
+  /** Opens the columns of a log anew whose file is still at hand; null where it is not */
+  readonly again: (id: string) => (() => void) | null;
+}) {
   const { files } = useBackground();
   const logs = useLogs();
   const refresh = useRefreshLogs();
@@ -67,6 +72,7 @@ export function KeptLogs() {
                 notes={notes}
                 save={save}
                 remove={remove}
+                again={again(entry.id)}
               />
             );
           })}
@@ -83,12 +89,14 @@ function LogRow({
   notes,
   save,
   remove,
+  again,
 }: {
   entry: LogEntry;
   refresh: () => Promise<void>;
   notes: string[];
   save: (entry: LogEntry) => Promise<void>;
   remove: (entry: LogEntry) => Promise<void>;
+  again: (() => void) | null;
 }) {
   return (
     <tr className="border-t border-rule/60 align-top">
@@ -124,6 +132,16 @@ function LogRow({
         <Link className="btn px-2 py-0.5" to={`/log/laps?log=${entry.id}`}>
           Open
         </Link>{' '}
+        {again && (
+          <button
+            type="button"
+            className="btn px-2 py-0.5"
+            aria-label={`Columns of ${entry.name}`}
+            onClick={again}
+          >
+            Columns
+          </button>
+        )}{' '}
         <button
           type="button"
           className="btn px-2 py-0.5"

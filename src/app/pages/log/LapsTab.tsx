@@ -31,7 +31,7 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
           <strong className="font-[640]">{entry.name}</strong>
           {say.samplesSecondSpeedScatters(
             entry.samples,
-            (1 / analysis.step).toFixed(analysis.step > 0.9 ? 1 : 0),
+            rateText(analysis),
             siText(analysis.noise, 'speed', units, 2),
             BY[analysis.by],
           )}
@@ -71,6 +71,12 @@ export function LapsTab({ entry, analysis }: LogViewProps) {
       )}
     </>
   );
+}
+
+/** Samples a second as they came, and as the speed was made of positions. */
+function rateText({ sampled, step }: LogAnalysis): string {
+  const rate = (every: number) => (1 / every).toFixed(every > 0.9 ? 1 : 0);
+  return step > 1.5 * sampled ? say.speedMadeAt(rate(sampled), rate(step)) : rate(sampled);
 }
 
 /** The laps and other pieces of the log; one is picked. */

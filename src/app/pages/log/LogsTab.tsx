@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import type { EngineClient, FilesEngine, KeptLog, ListedTracks, OpenedTable } from '../../../compute';
 import { type LogMapping, mappingSchema } from '../../../io';
 import type { Problem, Refused } from '../../../model';
-import { rememberedMapping, rememberMapping, sweepLogs } from '../../../storage';
+import { rememberedMapping, rememberMapping, sweepLogs, unlistLog } from '../../../storage';
 import { say } from '../../../text/en/say/log';
 import { FileDoor } from '../../shared/FileDoor';
 import { Refusal } from '../../shared/Refusal';
@@ -32,6 +32,12 @@ const problem = (message: string): Problem[] => [{ path: '', message, severity: 
 
 let swept = false;
 
+/** Files that were read in this visit, by the log they became: their columns can be named anew. */
+const readHere = new Map<
+  string,
+  { readonly file: File; readonly table: OpenedTable; readonly mapping: LogMapping }
+>();
+
 /** Logs: read from files, kept in the browser. */
 export function LogsTab() {
   useEffect(() => {
@@ -56,6 +62,7 @@ export function LogsTab() {
           key={`${step.file.name}${step.file.size}`}
           name={step.file.name}
           layout={step.table.layout}
+          rows={step.table.rows}
           start={step.mapping}
           known={step.known}
           onCancel={() => setStep({ kind: 'none' })}
@@ -64,7 +71,12 @@ export function LogsTab() {
       )}
       {step.kind === 'tracks' && <TrackChoice step={step} readTrack={readTrack} />}
       {step.kind === 'reading' && <Reading step={step} cancel={cancel} />}
-      <KeptLogs />
+      <KeptLogs
+        again={(id) => {
+          const own = readHere.get(id);
+          return own ? () => setStep({ kind: 'mapping', known: true, ...own }) : null;
+        }}
+      />
     </>
   );
 }
@@ -117,6 +129,13 @@ function useReading() {
         signal,
       );
       await rememberMapping(logStore, table.key, mapping).catch(() => {});
+      // Read anew with other columns, it takes the place of what was read before.
+      const before = [...readHere].find(([, own]) => own.file === file)?.[0];
+      if (before && taken.ok) {
+        await unlistLog(logStore, before);
+        readHere.delete(before);
+      }
+      if (taken.ok) readHere.set(taken.entry.id, { file, table, mapping });
       await take(file, taken);
     } catch (error) {
       if (signal.aborted) {

@@ -7,6 +7,7 @@ import {
   type LogColumn,
   type LogMapping,
   mappingProblems,
+  mappingQuestions,
 } from '../../../io';
 import { say } from '../../../text/en/say/log';
 import { NumberField } from '../../shared/NumberField';
@@ -38,6 +39,7 @@ const SEPARATORS: Readonly<Record<string, string>> = {
 export function MappingStep({
   name,
   layout,
+  rows,
   start,
   known,
   onRead,
@@ -45,6 +47,8 @@ export function MappingStep({
 }: {
   name: string;
   layout: CsvLayout;
+  /** Of values, from all over the file */
+  rows: readonly (readonly string[])[];
   start: LogMapping;
   /** Confirmed before for a file of this layout */
   known: boolean;
@@ -53,6 +57,7 @@ export function MappingStep({
 }) {
   const { mapping, setMapping, pickedFor, set, setUnit } = useMapping(start);
   const problems = mappingProblems(mapping, layout);
+  const questions = mappingQuestions(mapping, rows);
   const timed = mapping.uses.some((use) => use.as === 'time');
   return (
     <section className="panel px-4 py-3" aria-label="What the columns are">
@@ -88,6 +93,27 @@ export function MappingStep({
           ))}
         </ul>
       )}
+      {questions.length > 0 && (
+        <ul className="mt-2 grid gap-1" aria-label="Questions" data-testid="mapping-questions">
+          {questions.map(({ column, as, value, why, likely }) => (
+            <li key={column} className="flex flex-wrap items-center gap-2 text-close">
+              {why === 'high'
+                ? say.tooHigh(LOG_COLUMN_NAMES[as], value)
+                : say.tooLow(LOG_COLUMN_NAMES[as], value)}
+              {likely.map((unit) => (
+                <button
+                  key={unit}
+                  type="button"
+                  className="btn min-h-[26px]"
+                  onClick={() => setUnit(column, unit)}
+                >
+                  It is {unit}
+                </button>
+              ))}
+            </li>
+          ))}
+        </ul>
+      )}
       <div className="mt-3 flex gap-2">
         <button
           type="button"
@@ -95,7 +121,7 @@ export function MappingStep({
           disabled={problems.length > 0}
           onClick={() => onRead(mapping)}
         >
-          Read the log
+          {questions.length > 0 ? 'Read it all the same' : 'Read the log'}
         </button>
         <button type="button" className="btn" onClick={onCancel}>
           Not now

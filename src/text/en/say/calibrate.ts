@@ -10,6 +10,7 @@ export const say = {
   readingsOf: (all: number, used: number) =>
     all === used ? `${all} ${all === 1 ? 'reading' : 'readings'}` : `${all} readings, ${used} used`,
   readFrom: (count: number, file: string) => `${count} ${count === 1 ? 'reading' : 'readings'} from ${file}`,
+  notUsedBecause: (what: string, why: string) => `Not used: ${what}. ${why}`,
   logIsGone: (why: string) =>
     `The log of this drive cannot be read: ${why} Import it again, or count the laps.`,
   whatHelps:

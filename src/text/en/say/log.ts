@@ -20,6 +20,13 @@ export const say = {
   fitHadNotQuite: ' The fit had not quite settled; fit again from here once it is applied.',
   computedLoggedSpeedsAir: (begins: string, ambient: string, which: string, note: string) =>
     `Computed with the logged speeds, ${begins}, in air of ${ambient} (${which}). ${note}`,
+  tooHigh: (what: string, value: string) => `${what} goes up to ${value}: is that its unit?`,
+  tooLow: (what: string, value: string) => `${what} only comes to ${value}: is that its unit?`,
+  fitNotFound:
+    'The fit was not found: it goes to the end of its range, or has not settled. It cannot be applied. Choose another lap, or look at car, circuit and air first.',
+  speedMadeAt: (rate: string, made: string) => `${rate} a second, speed made of positions ${made}`,
+  zonesMeasured:
+    'Within each braking zone and three seconds after it: what sensors read, and in brackets what was predicted for it. Predicted pressure is what this car needs for the logged braking.',
   takeMeans:
     'The drive as logged and its sensors, thinned, become readings of this car; each sensor’s own offset and lag are found with the rest.',
   logHasNoTemperatures:
