@@ -58,7 +58,13 @@ describe('kettle', () => {
     expect(readFileSync(file('out.csv'), 'utf8')).toMatch(
       /^session,lap,kind,braking zone,place,Entry speed \(km\/h\)/,
     );
-    expect(readFileSync(file('out-trace.csv'), 'utf8')).toMatch(/^time \(s\)/);
+    const trace = readFileSync(file('out-trace.csv'), 'utf8').split('\n');
+    expect(trace[0]).toMatch(/^time \(s\)/);
+    const at = trace[0].split(',').indexOf('speed (km/h)');
+    const fastest = Math.max(...trace.slice(1, -1).map((row) => Number(row.split(',')[at])));
+    const lap = judgedDay(dayInput(setup)).trace;
+    expect(fastest).toBeGreaterThan(3.6 * Math.max(...lap.speed) - 3);
+    expect(fastest).toBeLessThanOrEqual(3.6 * Math.max(...lap.speed) + 1e-6);
     const { text } = kettle('run', file('demo.json'), '--json', '-');
     expect(JSON.parse(text).format).toBe('fervent-kettle-result');
   });

@@ -230,7 +230,11 @@ describe('a telephone’s track, once a second and without speed', () => {
     const read = trackLog({ ...track, time: column(0) });
     if (!read.ok) throw new Error('not read');
     const setup = setupOf(demoProject, 'plan-tarn-anvil');
-    const { otherCircuit } = analyseLog(prepareLog(read.raw, setup), setup);
+    const prepared = prepareLog(read.raw, setup);
+    // Five fixes a second are said to be five, though the speed is made of fewer.
+    expect(prepared.sampled).toBeCloseTo(0.2, 6);
+    expect(prepared.step).toBeGreaterThan(0.4);
+    const { otherCircuit } = analyseLog(prepared, setup);
     expect(otherCircuit?.logged).toBeGreaterThan(2200);
     expect(otherCircuit?.circuit).toBeGreaterThan(3500);
     const untimed = trackLog({ ...track, time: column(0).fill(Number.NaN) });
