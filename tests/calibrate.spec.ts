@@ -36,7 +36,7 @@ test('readings of a drive become a calibration: the wrong one is named and left 
   );
   const odd = page.getByTestId('fit-readings').getByRole('row', { name: /Rear right disc: 251 °C/ });
   await expect(odd).toContainText('Does not fit');
-  await expect(page.getByText('Does not fit')).toHaveCount(1);
+  await expect(page.getByText('Does not fit', { exact: true })).toHaveCount(1);
   await axe(page);
   await odd.getByRole('button', { name: 'Leave out' }).click();
   await expect
@@ -44,7 +44,7 @@ test('readings of a drive become a calibration: the wrong one is named and left 
     .toBe(1);
   await page.getByRole('button', { name: 'Calibrate', exact: true }).click();
   await expect(page.getByTestId('fit-readings')).toBeVisible();
-  await expect(page.getByText('Does not fit')).toHaveCount(0);
+  await expect(page.getByText('Does not fit', { exact: true })).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Keep with the car' }).click();
   await expect(page.getByTestId('calibrations')).toContainText('Used everywhere now');
@@ -102,7 +102,7 @@ test('in the pit lane: a reading with the stopwatch, what cannot be is said, a s
   await expect(list.getByRole('listitem')).toHaveCount(1);
 
   await page.getByRole('radio', { name: 'Paint or strip' }).click();
-  await page.getByLabel('Turns at').fill('300');
+  await page.getByLabel('Turns at', { exact: true }).fill('300');
   await page.getByRole('radio', { name: 'did not turn' }).click();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(list).toContainText('300 °C did not turn');
