@@ -133,7 +133,15 @@ const VIEWS: readonly View[] = [
     prepare: (page) => page.getByText('At most').waitFor({ timeout: 60_000 }),
   },
   { name: 'plan', path: '/plan' },
-  { name: 'library', path: '/library' },
+  {
+    name: 'calibrate',
+    path: '/calibrate/fit',
+    prepare: async (page) => {
+      await page.getByLabel(/Anvil Park, afternoon/).click();
+      await page.getByRole('button', { name: 'Calibrate', exact: true }).click();
+      await page.getByTestId('estimates').waitFor({ timeout: 120_000 });
+    },
+  },
   { name: 'phone', path: '/', size: [390, 844] },
 ];
 
