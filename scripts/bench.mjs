@@ -109,11 +109,23 @@ show(
   'In headless Chromium: uncertain runs on one core and on two, six setups compared, the whole ladder',
   deciding,
 );
+const calibrating = last(run(['--import', 'tsx', 'bench/calibrating.ts']));
+show('In headless Chromium: calibrations of four readings, of a session, of a logged drive', calibrating);
 
 if (json) {
   console.log(
     JSON.stringify(
-      { machine: cpus()[0].model, node: process.version, ...node, files, need, browser, stranger, deciding },
+      {
+        machine: cpus()[0].model,
+        node: process.version,
+        ...node,
+        files,
+        need,
+        browser,
+        stranger,
+        deciding,
+        calibrating,
+      },
       null,
       2,
     ),
