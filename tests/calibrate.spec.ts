@@ -101,6 +101,16 @@ test('in the pit lane: a reading with the stopwatch, what cannot be is said, a s
   await list.getByRole('button', { name: /^Delete Front (left|right) disc: 12/ }).click();
   await expect(list.getByRole('listitem')).toHaveCount(1);
 
+  // A front disc predicted near 355 °C: 720 is asked about, as it would be likely in °F.
+  await page.getByRole('radio', { name: 'Front left' }).click();
+  await page.getByLabel('Stopped after lap', { exact: true }).fill('13');
+  await page.getByLabel('Reading', { exact: true }).fill('720');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(list).toContainText(/predicted \d+ °C/);
+  await expect(list.getByRole('alert')).toContainText('Was it 720 °F? That is 382 °C');
+  await list.getByRole('button', { name: /^Delete Front left disc: 720/ }).click();
+  await expect(list.getByRole('listitem')).toHaveCount(1);
+
   await page.getByRole('radio', { name: 'Paint or strip' }).click();
   await page.getByLabel('Turns at', { exact: true }).fill('300');
   await page.getByRole('radio', { name: 'did not turn' }).click();

@@ -140,12 +140,17 @@ function unmeasured(setup: Setup): Doubt[] {
   return found;
 }
 
+const isMeasured = ({ calibration }: Setup, id: string): boolean =>
+  calibration?.values.some(({ parameter }) => parameter === id) ?? false;
+
 /** Everything about a setup that is assumed and may matter, each with both ends of what it may be. */
 export function doubtsOf(setup: Setup): Doubt[] {
   const values = { cars: valuesOf(setup.car), plans: valuesOf(setup.plan) };
   const listed = DOUBTED.flatMap((doubted): Doubt[] => {
     const { shelf, path, by } = doubted;
     const dotted = path.join('.');
+    // What was measured of the car is no assumption.
+    if (path[1] === 'coolingFactor' && isMeasured(setup, `${path[0]}Cooling`)) return [];
     if (!values[shelf].has(dotted) || originOf(partOfSetup(setup, shelf).origins, dotted) !== 'assumed')
       return [];
     const ends = endsOf(setup, doubted);

@@ -11,6 +11,7 @@ import {
   type Project,
   readProject,
   type Setup,
+  STARTER_DRUM,
   setupOf,
   variantSetup,
   writeProject,
@@ -212,6 +213,14 @@ describe('observations that cannot be', () => {
       'good',
     ]);
     expect(said([{ ...spot('out', 12), excluded: 'misread' }])).toEqual([]);
+    const drummed = { ...brief, car: { ...brief.car, rear: { ...brief.car.rear, drum: STARTER_DRUM } } };
+    const { problems } = driveReadings(dayInput({ ...drummed, calibration: null }), [
+      { ...paint('drum', 500, true), wheel: 'rearLeft' } as Observation,
+      spot('web', 180, { wheel: 'rearLeft' }),
+    ]);
+    expect(problems).toEqual([
+      { id: 'drum', severity: 'error', message: expect.stringContaining('has a drum') },
+    ]);
   });
 
   it('contradict at one place where a lower mark did not turn', () => {

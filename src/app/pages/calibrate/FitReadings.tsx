@@ -16,6 +16,8 @@ import { say } from '../../../text/en/say/calibrate';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { ScrollPanel } from '../../ui/ScrollPanel';
+import { predictedText, wornText } from './predictedText';
+import { ResidualLine } from './ResidualLine';
 import type { EstimateDone } from './useEstimate';
 
 /** Readings that come of one observation, with the one that fits worst. */
@@ -24,7 +26,8 @@ interface Row {
   readonly id: string;
   readonly observations: readonly Observation[];
   readonly worst: ReadingFit;
-  readonly count: number;
+  /** All of them: a sensor has many */
+  readonly all: readonly ReadingFit[];
 }
 
 function rowsOf({ answer, asked }: EstimateDone): Row[] {
@@ -34,14 +37,22 @@ function rowsOf({ answer, asked }: EstimateDone): Row[] {
     const before = rows.get(key);
     if (before) {
       const worst = Math.abs(fit.apart) > Math.abs(before.worst.apart) ? fit : before.worst;
-      rows.set(key, { ...before, worst, count: before.count + 1 });
+      rows.set(key, { ...before, worst, all: [...before.all, fit] });
       continue;
     }
     const ids = observationsOf(fit.reading.id);
     const observations = asked.fitted[fit.drive].observations.filter(({ id }) => ids.includes(id));
-    rows.set(key, { drive: fit.drive, id: fit.reading.id, observations, worst: fit, count: 1 });
+    rows.set(key, { drive: fit.drive, id: fit.reading.id, observations, worst: fit, all: [fit] });
   }
-  return [...rows.values()];
+  return [...rows.values()].sort((a, b) => orderOf(a) - orderOf(b));
+}
+
+const ORDER = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'];
+/** By drive, then wheel by wheel; what is of an axle stands before its wheels. */
+function orderOf({ drive, worst }: Row): number {
+  const { look } = worst.reading;
+  const wheel = 'axle' in look ? (look.axle === 'front' ? -0.5 : 1.5) : ORDER.indexOf(look.wheel);
+  return 10 * drive + wheel;
 }
 
 /** Readings beside what was predicted for them, before and after, in the order of the wheels. */
@@ -89,8 +100,12 @@ export function FitReadings({ done }: { readonly done: EstimateDone }) {
                     </span>
                   ))}
                 </th>
-                <td className="px-2 text-right">{predictedText(row.worst, row.worst.before, units)}</td>
-                <td className="px-2 text-right">{predictedText(row.worst, row.worst.after, units)}</td>
+                <td className="px-2 text-right">
+                  {predictedText(row.worst.reading, row.worst.before, units)}
+                </td>
+                <td className="px-2 text-right">
+                  {predictedText(row.worst.reading, row.worst.after, units)}
+                </td>
                 <td className="px-2 text-right">{offText(row.worst, units)}</td>
                 <td className="px-2">
                   {strange ? (
@@ -104,6 +119,7 @@ export function FitReadings({ done }: { readonly done: EstimateDone }) {
                   ) : (
                     'fits'
                   )}
+                  {row.all.length > 1 && <ResidualLine fits={row.all} />}
                 </td>
               </tr>
             );
@@ -115,18 +131,11 @@ export function FitReadings({ done }: { readonly done: EstimateDone }) {
   );
 }
 
-function predictedText({ reading }: ReadingFit, value: number, units: UnitChoice): string {
-  if (reading.look.kind === 'worn') return siText(value * 1e-6, 'smallLength', units);
-  if (reading.look.kind !== 'over') return siText(value, 'temperature', units);
-  const amount = siText(Math.abs(value), 'difference', units);
-  return value < 0 ? `${amount} below its limit` : `${amount} over its limit`;
-}
-
 function offText({ reading, apart }: ReadingFit, units: UnitChoice): string {
   if (Math.abs(apart) < 0.05) return 'within';
   const off = apart * reading.seen.error;
   const sign = off < 0 ? '−' : '+';
-  if (reading.look.kind === 'worn') return `${sign}${siText(Math.abs(off) * 1e-6, 'smallLength', units)}`;
+  if (reading.look.kind === 'worn') return `${sign}${wornText(Math.abs(off), units)}`;
   return `${sign}${siText(Math.abs(off), 'difference', units)}`;
 }
 

@@ -1,6 +1,6 @@
 import { Pencil, Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
-import { type Observation, type StoredDrive, setObservations } from '../../../model';
+import { formatQuantity, type Observation, type StoredDrive, setObservations } from '../../../model';
 import type { ObservationProblem } from '../../../services';
 import { observationText } from '../../../text/en';
 import { say } from '../../../text/en/say/calibrate';
@@ -8,7 +8,9 @@ import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { IconButton } from '../../ui/IconButton';
 import { isTyped } from './observationForm';
+import { predictedText } from './predictedText';
 import { useCase } from './useDrives';
+import { inOtherUnit, type Predicted, usePredicted } from './usePredicted';
 
 /** What was observed of a drive, each with what is wrong with it. */
 export function ObservationList({
@@ -22,6 +24,7 @@ export function ObservationList({
 }) {
   const edit = useEdit();
   const { ready, error } = useCase(drive);
+  const predicted = usePredicted(ready);
   const change = (label: string, observations: readonly Observation[], done?: string) =>
     edit(label, (p) => setObservations(p, drive.id, observations), done ? { done } : {});
   const { observations } = drive;
@@ -42,6 +45,7 @@ export function ObservationList({
               own={own}
               open={own.id === editing?.id}
               problem={ready?.problems.find(({ id }) => id === own.id) ?? null}
+              predicted={predicted.get(own.id) ?? null}
               onEdit={isTyped(own.kind) ? () => onEdit(own) : null}
               onExclude={(reason) =>
                 change(
@@ -68,6 +72,7 @@ function Row({
   own,
   open,
   problem,
+  predicted,
   onEdit,
   onExclude,
   onDelete,
@@ -75,12 +80,14 @@ function Row({
   readonly own: Observation;
   readonly open: boolean;
   readonly problem: ObservationProblem | null;
+  readonly predicted: Predicted | null;
   readonly onEdit: (() => void) | null;
   readonly onExclude: (reason: string | null) => void;
   readonly onDelete: () => void;
 }) {
   const units = useUnits();
   const text = observationText(own, units);
+  const other = inOtherUnit(own, predicted);
   const [asking, setAsking] = useState(false);
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -95,6 +102,11 @@ function Row({
           className={`min-w-0 flex-1 basis-[220px] ${own.excluded === null ? '' : 'text-dim line-through'}`}
         >
           {text}
+          {predicted && own.excluded === null && own.kind !== 'sensor' && (
+            <span className="caption ml-2">
+              predicted {predictedText(predicted.reading, predicted.value, units)}
+            </span>
+          )}
         </span>
         <span className="flex items-center gap-1">
           {own.excluded === null ? (
@@ -110,6 +122,14 @@ function Row({
           <IconButton icon={Trash2} name={`Delete ${text}`} title="Delete" onClick={onDelete} />
         </span>
       </div>
+      {other !== null && own.excluded === null && (
+        <p className="text-[13px] text-close" role="alert">
+          {say.wasItFahrenheit(
+            `${Math.round(own.kind === 'spot' ? own.valueC : 0)} °F`,
+            formatQuantity(other, 'temperature', units),
+          )}
+        </p>
+      )}
       {own.note && <p className="caption">{own.note}</p>}
       {own.excluded !== null && <p className="caption">Left out: {own.excluded}</p>}
       {problem && own.excluded === null && (

@@ -20,6 +20,9 @@ export function FirstPanel() {
         <Link className="btn btn-bare" to="/decide/next">
           What to buy next
         </Link>
+        <Link className="btn btn-bare" to="/happened">
+          What happened?
+        </Link>
       </div>
       <Collapsible.Content className="mt-2 border-t border-rule/60 pt-2">
         <Suspense fallback={<div className="h-24" role="status" aria-label="Loading" />}>

@@ -11,6 +11,9 @@ export const say = {
     all === used ? `${all} ${all === 1 ? 'reading' : 'readings'}` : `${all} readings, ${used} used`,
   readFrom: (count: number, file: string) => `${count} ${count === 1 ? 'reading' : 'readings'} from ${file}`,
   notUsedBecause: (what: string, why: string) => `Not used: ${what}. ${why}`,
+  wasItFahrenheit: (read: string, meant: string) =>
+    `Far from what is predicted. Was it ${read}? That is ${meant}: change it if so.`,
+  leftOverTime: (rms: string) => `What is left of its samples over time: ${rms} of their errors, RMS`,
   logIsGone: (why: string) =>
     `The log of this drive cannot be read: ${why} Import it again, or count the laps.`,
   whatHelps:
