@@ -100,10 +100,16 @@ export function resultDocument(setup: Setup, result: DayResult) {
   const text = verdictText(result, METRIC);
   return rounded({
     format: RESULT_FORMAT,
-    version: 6,
+    version: 7,
     plan: setup.plan.name,
     car: setup.car.name,
     circuit: setup.circuit.name,
+    // What was measured of the car and is in every figure; null where nothing was.
+    calibration: setup.calibration && {
+      name: setup.calibration.name,
+      date: setup.calibration.date,
+      values: setup.calibration.values,
+    },
     verdict: {
       state: text.state,
       sentence: text.sentence,

@@ -85,6 +85,12 @@ export const GLOSSARY: readonly Term[] = [
       'A pad surface that was overheated and stays hard and smooth. Its friction does not come back by itself.',
   },
   {
+    term: 'calibration',
+    also: ['calibrated'],
+    meaning:
+      'Values of this car found from what was measured on it: how much better or worse it cools than is computed, and how surely that is known.',
+  },
+  {
     term: 'hot lap',
     also: ['hot laps'],
     meaning: 'A lap at full pace, between the out lap and the cool-down lap.',

@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { Link } from 'react-router';
 import { lapHeat, lapTime } from '../../../core';
 import { formatValue, siText, type UnitChoice, unitOf } from '../../../model';
 import { clockText, doubtNote, type Topic, verdictText } from '../../../text/en';
@@ -45,7 +46,12 @@ export const VerdictBar = memo(function VerdictBar({
             <Glossed>{note}</Glossed>
           </p>
         ))}
-        <p className="caption mt-1.5">{doubtNote(result.doubt)}</p>
+        <p className="caption mt-1.5">
+          {doubtNote(result.doubt)}{' '}
+          <Link className="underline" to="/calibrate">
+            Calibrate
+          </Link>
+        </p>
         <CoolingBand computed={computed} />
         <SidesLine computed={computed} />
       </div>
