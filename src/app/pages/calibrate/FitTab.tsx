@@ -39,7 +39,7 @@ export function FitTab() {
         <div>
           <h2 className="text-[15px]">Drives</h2>
           <p className="caption">{say.heldOutAre}</p>
-          <ul className="mt-1 grid gap-1">
+          <ul className="mt-1 grid gap-2.5">
             {drives.map(({ id, name, date }) => (
               <li key={id}>
                 <CheckField
@@ -58,7 +58,7 @@ export function FitTab() {
           <summary className="cursor-pointer text-[15px]">
             What is free: {parameters === null ? 'what the readings can tell' : `${parameters.length} chosen`}
           </summary>
-          <ul className="mt-1.5 grid gap-1 sm:grid-cols-2">
+          <ul className="mt-1.5 grid gap-2.5 sm:grid-cols-2">
             {CALIBRATED.map((id) => {
               const { title, description } = parameterInfo(id);
               return (
