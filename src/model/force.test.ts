@@ -145,7 +145,7 @@ describe('what is written out of the foot', () => {
 
   it('the whole result holds margins of force, the least fade and the records, as JSON without holes', () => {
     const document = resultDocument(weak.setup, weak.result);
-    expect(document.version).toBe(6);
+    expect(document.version).toBe(7);
     expect(document.padLeftMm.front).toBeLessThan(weak.setup.car.front.padThicknessMm);
     expect(document.force.margins.map((m) => m.part)).toEqual(['pedal', 'travel']);
     expect(document.force.margins[0]).toMatchObject({ limit: 250, passed: { lap: 2, zone: 1 } });

@@ -17,7 +17,7 @@ import { dayInput, type Setup, setupOf } from './toCore/toCore';
 
 /** Places of a result that may hold no number, as docs/formats.md says. */
 const MAY_BE_NULL =
-  /^(force\.margins\[\d+\]\.(worst|margin|share|passed|at\.lap|at\.standing)|margins\[\d+\]\.(passed|at\.lap|at\.standing|passed\.(lap|standing)))$|\.(lap|standing|passed|fade|hotLapsBefore|unbraked|heldByLiftKmh|coningMm|fatigueDamage|extraM|extraDistanceM|pedalN|pedalBiteN|pedalStayN)(\[\d+\])?$|^record\.(lap|pedalN)\[\d+\]$/;
+  /^(calibration|force\.margins\[\d+\]\.(worst|margin|share|passed|at\.lap|at\.standing)|margins\[\d+\]\.(passed|at\.lap|at\.standing|passed\.(lap|standing)))$|\.(lap|standing|passed|fade|hotLapsBefore|unbraked|heldByLiftKmh|coningMm|fatigueDamage|extraM|extraDistanceM|pedalN|pedalBiteN|pedalStayN)(\[\d+\])?$|^record\.(lap|pedalN)\[\d+\]$/;
 
 function holes(value: unknown, path = ''): string[] {
   if (value === null) return MAY_BE_NULL.test(path) ? [] : [path];

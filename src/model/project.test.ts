@@ -358,7 +358,7 @@ describe('what is written out', () => {
     const lines = tracesCsv(setup, result).split('\n');
     expect(lines.length - 1).toBe(result.record.time.length);
     expect(lines[0]).toMatch(
-      /^time \(s\),session,lap,distance in the lap \(m\),braking zone,pedal force \(N\),.*,ideal balance \(%\),front rotor surface \(°C\)/,
+      /^time \(s\),session,lap,distance in the lap \(m\),braking zone,speed \(km\/h\),pedal force \(N\),.*,ideal balance \(%\),front rotor surface \(°C\)/,
     );
     expect(lines[lines.length - 1]).toContain('paddock');
   });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PARAMETER_IDS } from '../../core';
+import { choleskyFactor, PARAMETER_IDS } from '../../core';
 import { carSchema } from './car';
 import { idSchema, nameSchema } from './naming';
 
@@ -44,6 +44,27 @@ export const calibrationSchema = z
     if (twice >= 0) issue(['values', twice, 'parameter'], 'must be named once');
     if (correlations.length !== values.length || correlations.some((row) => row.length !== values.length)) {
       issue(['correlations'], `must have a row and a column for each of the ${values.length} values`);
+    } else if (!areCorrelations(correlations)) {
+      issue(
+        ['correlations'],
+        'must be alike across the diagonal of ones, and no stronger together than values can be',
+      );
     }
   });
+/** Whether a matrix can be one of correlations: symmetric, ones in its diagonal, positive definite but for rounding. */
+function areCorrelations(matrix: readonly (readonly number[])[]): boolean {
+  const alike = matrix.every((row, i) =>
+    row.every((v, k) => (i === k ? v === 1 : Math.abs(v - matrix[k][i]) < 1e-6)),
+  );
+  if (!alike) return false;
+  try {
+    choleskyFactor(matrix.map((row, i) => row.map((v, k) => (i === k ? 1 : ROUNDED * v))));
+    return true;
+  } catch {
+    return false;
+  }
+}
+/** A matrix that was rounded when it was stored may just miss being positive definite. */
+const ROUNDED = 0.999;
+
 export type Calibration = z.infer<typeof calibrationSchema>;

@@ -110,6 +110,20 @@ describe('the demo’s morning at Anvil Park', async () => {
     expect(attemptEdit(demoProject, (p) => addCalibration(p, kept)).ok).toBe(true);
     const read = readProject(writeProject(project));
     expect(read.ok && read.project.calibrations).toEqual([kept]);
+    const twisted = {
+      ...kept,
+      correlations: kept.correlations.map((row, i) => row.map((_, k) => (i === k ? 1 : -0.9))),
+    };
+    const odd = {
+      ...kept,
+      correlations: kept.correlations.map((row, i) => row.map((v, k) => (i < k ? -v : v))),
+    };
+    for (const wrong of [twisted, odd]) {
+      expect(attemptEdit(demoProject, (p) => addCalibration(p, wrong))).toMatchObject({
+        ok: false,
+        problems: [{ path: 'calibrations[0].correlations' }],
+      });
+    }
     const cooled = (own: Setup) => dayInput(own).front.left.air.coolingFactor;
     const [factor, sides] = ['frontCooling', 'frontSides'].map(
       (id) => kept.values.find(({ parameter }) => parameter === id)?.value ?? 0,

@@ -94,7 +94,7 @@ function ToCalibration({ entry }: Pick<LogViewProps, 'entry'>) {
       const observations = sensors.map(
         ({ channel, wheel, place, samples }): Observation => ({
           kind: 'sensor',
-          id: channel,
+          id: crypto.randomUUID(),
           excluded: null,
           note: '',
           wheel,

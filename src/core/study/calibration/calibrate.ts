@@ -1,4 +1,4 @@
-import { PARAMETERS, type ParameterId } from '../parameters';
+import type { ParameterId } from '../parameters';
 import { type Free, freeParameter, isParameter, sensorLag, sensorLevel } from './free';
 import {
   leastSquares,
@@ -13,27 +13,23 @@ import { apart, residual } from './likelihood';
 import { type EnsembleCheck, type Estimate, ensembleCheck, estimatesOf, type Tie, tiesOf } from './posterior';
 import type { Drive, Reading } from './reading';
 
-/** Parameters that measurements of a drive may tell, in the order of `PARAMETERS`. */
-export const CALIBRATED: readonly ParameterId[] = (Object.keys(PARAMETERS) as ParameterId[]).filter((id) =>
-  (
-    [
-      'frontCooling',
-      'rearCooling',
-      'frontSides',
-      'rearSides',
-      'frontFriction',
-      'rearFriction',
-      'mass',
-      'padHeat',
-      'plateToFluid',
-      'fluidToBody',
-      'ductInletLoss',
-      'brakingGrip',
-      'startTemperature',
-      'padWear',
-    ] as readonly ParameterId[]
-  ).includes(id),
-);
+/** Parameters that measurements of a drive may tell. */
+export const CALIBRATED: readonly ParameterId[] = [
+  'frontCooling',
+  'rearCooling',
+  'frontSides',
+  'rearSides',
+  'frontFriction',
+  'rearFriction',
+  'mass',
+  'padHeat',
+  'plateToFluid',
+  'fluidToBody',
+  'ductInletLoss',
+  'brakingGrip',
+  'startTemperature',
+  'padWear',
+];
 
 /** A reading beside what was predicted for it, before and after. */
 export interface ReadingFit {

@@ -46,7 +46,7 @@ export const say = {
   farOff: (title: string) =>
     `${title} comes out far outside what is usual. Before believing it, look for a wrong reading, wheel or lap.`,
   tied: (first: string, second: string, together: boolean) =>
-    `${first} and ${second} cannot be told apart by these readings: they are only known ${together ? 'against' : 'with'} each other.`,
+    `${first} and ${second} cannot be told apart by these readings: only ${together ? 'how they stand to each other' : 'what they do together'} is known.`,
   widened: (list: string) =>
     `An ensemble of trials found wider intervals than the slopes give for ${list}; the wider are shown.`,
   otherParts: (name: string, changed: string) =>
