@@ -2,7 +2,7 @@ export { acceptedBy, type Door, doorOf, FORMATS, type FormatId } from './formats
 export { guessMapping, type LogMapping, layoutKey, mappingProblems, mappingSchema } from './logs/logMapping';
 export type { ReadLog } from './logs/logTable';
 export { LOG_COLUMN_NAMES, LOG_COLUMNS, LOG_UNITS, type LogColumn } from './logs/logUnits';
-export { type MappingQuestion, mappingQuestions } from './logs/mappingQuestions';
+export { mappingQuestions } from './logs/mappingQuestions';
 export { isDriven, type PreparedLog, prepareLog } from './logs/prepareLog';
 export { type ByteSource, openLog, readLog, rowsAllOver } from './logs/readLog';
 export { type StreamColumn, streamColumns } from './logs/streamColumns';

@@ -3,7 +3,7 @@ import type { LogMapping } from './logMapping';
 import { LOG_UNITS, type LogColumn, unitLabelled } from './logUnits';
 
 /** Something about a column that is unlikely as it is mapped. */
-export interface MappingQuestion {
+interface MappingQuestion {
   readonly column: number;
   readonly as: LogColumn;
   /** Greatest or least value that is read, with its unit */

@@ -1,4 +1,4 @@
-import { type Matrix, symmetricInverse, symmetricSolve } from '../../numeric';
+import { exp, type Matrix, symmetricInverse, symmetricSolve } from '../../numeric';
 
 /** How far a search has come; plain data, to be kept and gone on from. */
 export interface SearchState {
@@ -37,6 +37,9 @@ export interface Residuals {
   /** Errors of the readings, one standard deviation; left out, nothing is widened */
   readonly errors?: readonly number[];
 }
+
+/** A tenth as much widening with each step. */
+const STEP_DOWN = Math.LN10;
 
 interface SearchOptions {
   /** Told of every step */
@@ -107,7 +110,7 @@ export async function leastSquares(
  * @returns null once it would hardly widen any
  */
 function softness({ slopes }: Slopes, residuals: Residuals, steps: number): number[] | null {
-  const share = 10 ** -steps;
+  const share = exp(-STEP_DOWN * steps);
   const errors = residuals.errors;
   if (!errors) return null;
   const wide = slopes.map((row) => share * row.reduce((sum, v) => sum + v * v, 0));
