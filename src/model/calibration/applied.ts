@@ -2,6 +2,7 @@ import {
   AXLES,
   type AxleName,
   type CoolingDoubt,
+  exp,
   NINETY_FIVE,
   type ParameterId,
   UNMEASURED,
@@ -107,7 +108,7 @@ export function doubtOf(calibration: AppliedCalibration): CoolingDoubt {
   const end = (axle: AxleName, sign: 1 | -1) => {
     const own = calibration.values.find(({ parameter }) => parameter === `${axle}Cooling`);
     const unmeasured = sign < 0 ? UNMEASURED.less[axle] : UNMEASURED.more[axle];
-    return own ? Math.exp(sign * NINETY_FIVE * own.spread) : unmeasured;
+    return own ? exp(sign * NINETY_FIVE * own.spread) : unmeasured;
   };
   const both = (sign: 1 | -1) =>
     Object.fromEntries(AXLES.map((axle) => [axle, end(axle, sign)])) as Record<AxleName, number>;

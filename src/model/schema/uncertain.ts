@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { NINETY_FIVE, PARAMETER_IDS, PARAMETERS, type ParameterId, type UncertainRange } from '../../core';
+import {
+  exp,
+  NINETY_FIVE,
+  PARAMETER_IDS,
+  PARAMETERS,
+  type ParameterId,
+  type UncertainRange,
+} from '../../core';
 import { PRIORS, parameterInfo, parameterToCore } from '../parameters/parameterInfo';
 import { numberField } from './field';
 
@@ -94,8 +101,8 @@ export function uncertainRanges(
       const factor = PARAMETERS[id].how === 'factor';
       return {
         input: id,
-        low: factor ? Math.exp(-far) : -far,
-        high: factor ? Math.exp(far) : far,
+        low: factor ? exp(-far) : -far,
+        high: factor ? exp(far) : far,
         shape: 'bell',
         log: factor,
       };
