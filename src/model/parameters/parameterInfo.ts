@@ -23,13 +23,13 @@ const DESCRIBED: Readonly<Record<ParameterId, Described>> = {
     description: 'Of what is computed.',
   },
   frontSides: {
-    title: 'Front cooling, left to right',
+    title: 'Front side-to-side cooling',
     quantity: 'percent',
     usual: [80, 125],
     description: 'How much better the left front cools than the right; 100 % is alike.',
   },
   rearSides: {
-    title: 'Rear cooling, left to right',
+    title: 'Rear side-to-side cooling',
     quantity: 'percent',
     usual: [80, 125],
     description: 'How much better the left rear cools than the right; 100 % is alike.',

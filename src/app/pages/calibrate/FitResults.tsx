@@ -110,7 +110,7 @@ function Estimates({ done }: { readonly done: EstimateDone }) {
   const sensors = fit.estimates.filter(({ key }) => !isParameter(key));
   return (
     <ScrollPanel label="Fitted values">
-      <table className="w-full min-w-[640px] text-left" data-testid="estimates">
+      <table className="w-full min-w-[760px] whitespace-nowrap text-left" data-testid="estimates">
         <thead>
           <tr className="caption border-b border-rule">
             <th className="py-1 font-normal">Of what is computed</th>
