@@ -1,6 +1,7 @@
 import type { Observation, Plan, StoredDrive } from '../src/model';
 import { tarn } from './cars/tarn';
 import { anvilPark } from './circuits';
+import { session } from './session';
 
 type Spot = Extract<Observation, { kind: 'spot' }>;
 type Paint = Extract<Observation, { kind: 'paint' }>;
@@ -51,18 +52,6 @@ const firm = (id: string): Observation => ({
   sign: 'long pedal',
 });
 
-const session = (name: string, ambientC: number, hotLaps: number): Plan['sessions'][number] => ({
-  name,
-  ambientC,
-  gripPercent: 100,
-  legs: [
-    { kind: 'out', laps: 1, pacePercent: 65 },
-    { kind: 'hot', laps: hotLaps, pacePercent: 100 },
-    { kind: 'cool', laps: 1, pacePercent: 40 },
-    { kind: 'paddock', minutes: 20, fanKmh: 0 },
-  ],
-});
-
 /**
  * Two sessions of the invented team, measured with what a paddock has. One reading is wrong on purpose: the rear right disc
  * was 152 °C, and its digits were written down the wrong way round.
@@ -74,7 +63,7 @@ export const demoDrives = (plan: Plan): StoredDrive[] => {
     date: '2026-06-13',
     car: tarn,
     circuit: anvilPark,
-    plan: { ...plan, name, date: '2026-06-13', sessions: [session(name, ambientC, hotLaps)] },
+    plan: { ...plan, name, date: '2026-06-13', sessions: [session(name, ambientC, hotLaps, 20)] },
     begun: null,
     parts: [],
     log: null,

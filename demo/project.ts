@@ -1,23 +1,11 @@
-import type { Plan, PlanSession, Project } from '../src/model';
+import type { Plan, Project } from '../src/model';
 import { DEFAULT_UNCERTAIN, PROJECT_FORMAT, PROJECT_VERSION } from '../src/model';
 import { ovel } from './cars/ovel';
 import { skarn } from './cars/skarn';
 import { tarn } from './cars/tarn';
 import { anvilPark, longFen, nettleGlen } from './circuits';
 import { demoDrives } from './drives';
-
-/** One session: an out lap, hot laps, a cool-down lap, then the paddock. */
-const session = (name: string, ambientC: number, hotLaps: number, paddockMin = 30): PlanSession => ({
-  name,
-  ambientC,
-  gripPercent: 100,
-  legs: [
-    { kind: 'out', laps: 1, pacePercent: 65 },
-    { kind: 'hot', laps: hotLaps, pacePercent: 100 },
-    { kind: 'cool', laps: 1, pacePercent: 40 },
-    { kind: 'paddock', minutes: paddockMin, fanKmh: 0 },
-  ],
-});
+import { session } from './session';
 
 const club: Pick<
   Plan,

@@ -62,17 +62,22 @@ export const addDrive = (project: Project, drive: StoredDrive): Project => ({
   drives: [...project.drives, drive],
 });
 
+/** A project with a drive changed; the same where it has none of the id. */
+const changeDrive = (
+  project: Project,
+  driveId: string,
+  change: (drive: StoredDrive) => StoredDrive,
+): Project => ({
+  ...project,
+  drives: project.drives.map((drive) => (drive.id === driveId ? change(drive) : drive)),
+});
+
 /** What was observed of a drive. */
 export const setObservations = (
   project: Project,
   driveId: string,
   observations: readonly Observation[],
-): Project => ({
-  ...project,
-  drives: project.drives.map((drive) =>
-    drive.id === driveId ? { ...drive, observations: [...observations] } : drive,
-  ),
-});
+): Project => changeDrive(project, driveId, (drive) => ({ ...drive, observations: [...observations] }));
 
 /** What a driver noticed on a drive, and what of it says something of the brakes' heat. */
 export const noteSymptom = (
@@ -80,45 +85,27 @@ export const noteSymptom = (
   driveId: string,
   symptom: NotedSymptom,
   observation: Observation | null,
-): Project => ({
-  ...project,
-  drives: project.drives.map((drive) =>
-    drive.id === driveId
-      ? {
-          ...drive,
-          symptoms: [...drive.symptoms, symptom],
-          observations: observation ? [...drive.observations, observation] : drive.observations,
-        }
-      : drive,
-  ),
-});
+): Project =>
+  changeDrive(project, driveId, (drive) => ({
+    ...drive,
+    symptoms: [...drive.symptoms, symptom],
+    observations: observation ? [...drive.observations, observation] : drive.observations,
+  }));
 
-/** Day of a drive, and how many laps of each leg were counted; stands and their legs stay. @param laps by session and leg */
+/** Day of a drive, and how many laps of each leg were counted; stands stay. @param laps by session and leg */
 export const countDrive = (
   project: Project,
   driveId: string,
   date: string,
   laps: readonly (readonly (number | null)[])[],
-): Project => ({
-  ...project,
-  drives: project.drives.map((drive) =>
-    drive.id === driveId
-      ? {
-          ...drive,
-          date,
-          plan: {
-            ...drive.plan,
-            sessions: drive.plan.sessions.map((session, i) => ({
-              ...session,
-              legs: session.legs.map((leg, k) =>
-                'laps' in leg ? { ...leg, laps: laps[i]?.[k] ?? leg.laps } : leg,
-              ),
-            })),
-          },
-        }
-      : drive,
-  ),
-});
+): Project =>
+  changeDrive(project, driveId, (drive) => {
+    const sessions = drive.plan.sessions.map((session, i) => ({
+      ...session,
+      legs: session.legs.map((leg, k) => ('laps' in leg ? { ...leg, laps: laps[i]?.[k] ?? leg.laps } : leg)),
+    }));
+    return { ...drive, date, plan: { ...drive.plan, sessions } };
+  });
 
 /** Keeps what measurements told of a car. */
 export const addCalibration = (project: Project, calibration: Calibration): Project => ({
