@@ -7,6 +7,7 @@ import {
   driveOf,
   type Project,
   type Setup,
+  type StoredDrive,
   writeProject,
 } from '../model';
 import {
@@ -25,44 +26,66 @@ import { CliError } from './error';
 
 const predicting: Predicting = async (...asked) => predictReadings(...asked);
 
-/**
- * Calibrates a plan's car from a file of readings and prints what they tell; what can be kept is written into a project.
- * @param text of the readings, JSON or CSV
- * @throws CliError for readings that cannot be read or used
- */
-export async function calibrateCommand(
-  project: Project,
-  setup: Setup,
-  text: string,
-  out: string | undefined,
-  print: (text: string) => void,
-): Promise<number> {
+/** Drives a command calibrates from, the newest last, and the project with them in it. */
+interface Asked {
+  readonly project: Project;
+  readonly drives: readonly StoredDrive[];
+}
+
+/** A drive as planned with readings from a file. @throws CliError for readings that cannot be read */
+function withReadings(project: Project, setup: Setup, text: string): Asked {
   const read = readReadings(text);
   if (!read.ok) {
-    throw new CliError(
-      say.readingsCannotBeRead(read.problems.map((p) => `${p.path}: ${p.message}\n`).join('')),
-    );
+    const problems = read.problems.map((p) => `${p.path}: ${p.message}\n`).join('');
+    throw new CliError(say.readingsCannotBeRead(problems));
   }
   const date = setup.plan.date ?? new Date().toISOString().slice(0, 10);
   const drive = {
     ...driveOf(setup, { id: `drive-${date}`, name: setup.plan.name, date, log: null }),
     observations: [...read.observations],
   };
-  const ready = caseOf(drive, null);
+  return { project: addDrive(project, drive), drives: [drive] };
+}
+
+/** The project's own drives of the car; a log stands in a browser, so that what was driven by one is passed over. */
+function ownDrives(project: Project, { car }: Setup): Asked {
+  const drives = project.drives.filter(
+    (drive) => drive.car.id === car.id && drive.log === null && drive.observations.length > 0,
+  );
+  if (drives.length === 0) throw new CliError(say.noDrives(car.name));
+  return { project, drives };
+}
+
+/**
+ * Calibrates a plan's car from a file of readings, or from the project's own drives, and prints what they tell; what can
+ * be kept is written into a project.
+ * @param text of the readings, JSON or CSV; null takes the project's drives
+ * @throws CliError for readings that cannot be read or used
+ */
+export async function calibrateCommand(
+  project: Project,
+  setup: Setup,
+  text: string | null,
+  out: string | undefined,
+  print: (text: string) => void,
+): Promise<number> {
+  const asked = text === null ? ownDrives(project, setup) : withReadings(project, setup, text);
+  const cases = asked.drives.map((drive) => caseOf(drive, null));
   let answer: Awaited<ReturnType<typeof estimate>>;
   try {
-    answer = await estimate([ready], [], null, predicting);
+    answer = await estimate(cases, [], null, predicting);
   } catch (error) {
     if (!(error instanceof NothingObserved)) throw error;
-    const why = ready.problems.map(({ id, message }) => `${id}: ${message}\n`).join('');
-    throw new CliError(say.noReadingUsed(why));
+    const problems = cases.flatMap((own) => own.problems);
+    throw new CliError(say.noReadingUsed(problems.map(({ id, message }) => `${id}: ${message}\n`).join('')));
   }
   print(calibrationText(answer));
-  const kept = calibrationRecord(answer, [drive], {
-    id: `calibration-${date}`,
-    name: drive.name,
-    carId: drive.car.id,
-    date,
+  const newest = asked.drives[asked.drives.length - 1];
+  const kept = calibrationRecord(answer, asked.drives, {
+    id: `calibration-${newest.date}`,
+    name: newest.name,
+    carId: newest.car.id,
+    date: newest.date,
   });
   const keeps = canBeKept(answer);
   const known = keeps ? { ...setup, calibration: kept } : setup;
@@ -70,7 +93,7 @@ export async function calibrateCommand(
   if (out === undefined) return 0;
   print(keptText(answer, out));
   if (!keeps) return 2;
-  const edited = attemptEdit(project, (p) => addCalibration(addDrive(p, drive), kept));
+  const edited = attemptEdit(project, () => addCalibration(asked.project, kept));
   if (!edited.ok) throw new CliError(edited.problems.map((p) => `${p.path}: ${p.message}`).join('\n'));
   writeFileSync(out, writeProject(edited.project));
   return 0;

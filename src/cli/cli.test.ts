@@ -183,6 +183,12 @@ describe('kettle', () => {
     writeFileSync(file('bad.csv'), 'kind,wheel,value\nspot,FL,hot');
     const bad = runCli(['calibrate', file('morning.json'), '--readings', file('bad.csv')], print);
     await expect(bad).rejects.toThrow(/line 2: valueC/);
-    expect(() => runCli(['calibrate', file('morning.json')], print)).toThrow(/--readings is needed/);
+    await expect(runCli(['calibrate', file('morning.json')], print)).rejects.toThrow(/no drive of Tarn/);
+    // What was written has the drive in it: without readings it is calibrated from that, the same.
+    const before = text;
+    text = '';
+    expect(await runCli(['calibrate', file('out.json')], print)).toBe(0);
+    const fitted = (of: string) => /Front cooling +([\d.]+) %/.exec(of)?.[1];
+    expect(fitted(text)).toBe(fitted(before));
   }, 120_000);
 });

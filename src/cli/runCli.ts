@@ -131,8 +131,8 @@ function schemaOf(kind: string | undefined): object {
 
 function calibrate(args: readonly string[], print: (text: string) => void): Promise<number> {
   const { values, setup, project } = chosen(args);
-  if (values.readings === undefined) throw new CliError(`--readings is needed\n\n${USAGE}`);
-  return calibrateCommand(project, setup, readText(values.readings), values.out, print);
+  const readings = values.readings === undefined ? null : readText(values.readings);
+  return calibrateCommand(project, setup, readings, values.out, print);
 }
 
 function run(args: readonly string[], print: (text: string) => void): number {

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { NINETY_FIVE, simulateDay, ZERO_CELSIUS } from '../../core';
@@ -17,7 +18,7 @@ import {
   writeProject,
 } from '../../model';
 import { uncertainPiece } from '../uncertain/uncertainRuns';
-import { driveReadings } from './driveReadings';
+import { driveReadings, observationsOf } from './driveReadings';
 import { type CalibrationCase, caseOf, estimate, type Predicting, predictReadings } from './estimate';
 import { behindEmissivity } from './instruments';
 import { nextReadings } from './nextReadings';
@@ -261,6 +262,102 @@ describe('observations that cannot be', () => {
     expect(answer.fit.conflict).toBe(true);
     expect(canBeKept(answer)).toBe(false);
     await expect(estimate([withReadings([])], [], null, predicting)).rejects.toThrow(/no observation/);
+  });
+});
+
+describe('whatever is observed', () => {
+  const wheel = fc.constantFrom(
+    'frontLeft' as const,
+    'frontRight' as const,
+    'rearLeft' as const,
+    'rearRight' as const,
+  );
+  const lap = fc.option(fc.integer({ min: 1, max: 5 }));
+  const anyObservation: fc.Arbitrary<Observation> = fc.oneof(
+    fc
+      .record({
+        wheel,
+        valueC: fc.integer({ min: -40, max: 1600 }),
+        lap: fc.integer({ min: 1, max: 4 }),
+        afterS: fc.integer({ min: 0, max: 900 }),
+      })
+      .map((own) => spot('s', own.valueC, own)),
+    fc
+      .tuple(wheel, fc.integer({ min: -40, max: 1600 }), fc.boolean())
+      .map(([at, c, turned]) => ({ ...paint('p', c, turned), wheel: at }) as Observation),
+    fc
+      .tuple(lap, fc.constantFrom('front' as const, 'rear' as const))
+      .map(([on, axle]): Observation => ({ ...shared('b'), kind: 'boiled', axle, lap: on, sign: 'boiled' })),
+    fc
+      .tuple(lap, wheel)
+      .map(([on, at]): Observation => ({ ...shared('g'), kind: 'glow', wheel: at, lap: on, light: 'dusk' })),
+    fc
+      .tuple(wheel, fc.integer({ min: 0, max: 200 }))
+      .map(([at, n]): Observation => ({ ...shared('w'), kind: 'worn', wheel: at, padMm: n / 10 })),
+    fc
+      .tuple(
+        wheel,
+        fc.array(fc.record({ s: fc.integer({ min: 0, max: 300 }), c: fc.integer({ min: -40, max: 900 }) }), {
+          minLength: 1,
+          maxLength: 12,
+        }),
+      )
+      .map(
+        ([at, samples]): Observation => ({
+          ...shared('t'),
+          kind: 'sensor',
+          wheel: at,
+          place: 'disc',
+          channel: 'x',
+          errorK: 10,
+          samples,
+        }),
+      ),
+  );
+  const many = fc
+    .array(fc.tuple(anyObservation, fc.boolean()), { minLength: 1, maxLength: 9 })
+    .map((list) =>
+      list.map(([own, out], i): Observation => ({ ...own, id: `o${i}`, excluded: out ? null : 'no' })),
+    );
+
+  it('is used, left out or said to be wrong, each once; nothing that is left out says anything', () => {
+    fc.assert(
+      fc.property(many, (observations) => {
+        const { readings, problems } = driveReadings(day, observations);
+        const used = new Set(readings.flatMap(({ id }) => observationsOf(id)));
+        const wrong = new Set(problems.flatMap(({ id, severity }) => (severity === 'error' ? [id] : [])));
+        for (const { id, excluded, kind } of observations) {
+          if (excluded !== null) expect([used.has(id), wrong.has(id)]).toEqual([false, false]);
+          // Of marks at one place only the two that bound the range are used.
+          else if (kind !== 'paint') expect([id, used.has(id)]).toEqual([id, !wrong.has(id)]);
+          expect(used.has(id) && wrong.has(id)).toBe(false);
+        }
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('is predicted as a number, with a likelihood that is one', () => {
+    const predicted = new Map<string, number>();
+    fc.assert(
+      fc.property(many, (observations) => {
+        const { day: longer, readings } = driveReadings(day, observations);
+        if (readings.length === 0) return;
+        const [values] = predictReadings([{ day: longer, readings }], [], [[]]);
+        values.forEach((value, i) => {
+          expect(Number.isFinite(value)).toBe(true);
+          const { look, seen } = readings[i];
+          const key = JSON.stringify(look);
+          // The same look is the same number, whatever else is read.
+          if (look.kind !== 'sensor') expect(predicted.get(key) ?? value).toBeCloseTo(value, 6);
+          if (look.kind !== 'sensor') predicted.set(key, value);
+          expect(seen.error).toBeGreaterThan(0);
+          if (seen.kind === 'between' && seen.low !== null && seen.high !== null)
+            expect(seen.low).toBeLessThan(seen.high);
+        });
+      }),
+      { numRuns: 25 },
+    );
   });
 });
 

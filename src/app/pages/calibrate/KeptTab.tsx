@@ -4,8 +4,11 @@ import { NINETY, PARAMETERS } from '../../../core';
 import {
   type Calibration,
   deleteItem,
+  isBuiltIn,
   isOfTheDay,
   lostValues,
+  type Part,
+  padOf,
   parameterInfo,
   renameItem,
   siText,
@@ -38,7 +41,7 @@ export function KeptTab() {
 const both = (list: readonly string[]) => [...new Set(list)].join(', ');
 
 function Kept({ kept, used }: { readonly kept: Calibration; readonly used: boolean }) {
-  const { car } = useSetup();
+  const { car, parts } = useSetup();
   const edit = useEdit();
   const units = useUnits();
   const lost = lostValues(kept, car);
@@ -89,6 +92,7 @@ function Kept({ kept, used }: { readonly kept: Calibration; readonly used: boole
           );
         })}
       </ul>
+      <p className="caption mt-1">{say.fittedThen(partsOf(kept.car, parts))}</p>
       {lost.length > 0 && (
         <p className="mt-1" role="status">
           {say.lostNow(
@@ -99,6 +103,13 @@ function Kept({ kept, used }: { readonly kept: Calibration; readonly used: boole
       )}
     </>
   );
+}
+
+/** Pads that a car was fitted with; one's own that is gone from the shelf by its id. */
+function partsOf({ front, rear }: Calibration['car'], parts: readonly Part[]): string {
+  const nameOf = (id: string) =>
+    isBuiltIn(id) || parts.some((part) => part.id === id) ? padOf(id, parts).name : id;
+  return `front pads ${nameOf(front.pad)}, rear pads ${nameOf(rear.pad)}`;
 }
 
 /** A kept value, and within what 90 % of it lies. */

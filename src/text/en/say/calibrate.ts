@@ -70,5 +70,6 @@ export const say = {
   holdsNothing: 'Not used: its parts are no longer fitted',
   keptFrom: (drives: string, observations: number) =>
     `From ${drives}: ${observations} ${observations === 1 ? 'observation' : 'observations'}.`,
+  fittedThen: (parts: string) => `Measured with ${parts}.`,
   lostNow: (what: string, changed: string) => `No longer holds of ${what}: other ${changed} since.`,
 } as const;

@@ -7,7 +7,7 @@ export const say = {
   energyMjStoredCarried: (supplied: string, stored: string, lost: string, error: string) =>
     `Energy in ${supplied} MJ = stored ${stored} + carried away ${lost}; energy balance error ${error} %.`,
   kettleBrakeTemperaturesWithout:
-    'kettle: brake temperatures without a browser\n\n  kettle demo                     print the demo project\n  kettle run FILE [--plan ID]     compute a plan: verdict, braking zone table, peaks\n      --json OUT                  write the whole result as JSON\n      --csv OUT                   write every braking zone as CSV, and every sample beside it as OUT with "-trace"\n  kettle network FILE [--plan ID] [--wheel frontLeft]\n                                  print one wheel\'s heat network with all that acts on it, to be integrated elsewhere\n  kettle calibrate FILE --readings READINGS [--plan ID] [--out FILE]\n                                  what readings of a drive as planned (JSON or CSV) tell of its car: values, intervals,\n                                  what they do not tell, what to measure next; --out writes the project with it\n  kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is\n  kettle schema [parts|readings]  print the JSON Schema of the project file, of a file of parts, or of readings\n\n"-" is standard input or standard output.\n',
+    'kettle: brake temperatures without a browser\n\n  kettle demo                     print the demo project\n  kettle run FILE [--plan ID]     compute a plan: verdict, braking zone table, peaks\n      --json OUT                  write the whole result as JSON\n      --csv OUT                   write every braking zone as CSV, and every sample beside it as OUT with "-trace"\n  kettle network FILE [--plan ID] [--wheel frontLeft]\n                                  print one wheel\'s heat network with all that acts on it, to be integrated elsewhere\n  kettle calibrate FILE [--readings READINGS] [--plan ID] [--out FILE]\n                                  what readings of a drive as planned (JSON or CSV), or without them the project’s own\n                                  drives of the plan’s car, tell of it: values, intervals,\n                                  what they do not tell, what to measure next; --out writes the project with it\n  kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is\n  kettle schema [parts|readings]  print the JSON Schema of the project file, of a file of parts, or of readings\n\n"-" is standard input or standard output.\n',
   hasMbProjectHas: (file: string, size: string, most: string) =>
     `${file} has ${size} MB; a project has at most ${most} MB`,
   projectCanComputed: 'The project can be computed.\n',
@@ -15,6 +15,8 @@ export const say = {
     `${file} is not a project that can be computed:\n${problems}`,
   noPlan: (plan: string, known: string) => `there is no plan "${plan}"; the project has\n${known}`,
   noWheel: (wheel: string, known: string) => `there is no wheel "${wheel}"; it is one of ${known}`,
+  noDrives: (car: string) =>
+    `the project has no drive of ${car} with anything observed; give --readings for a drive as planned`,
   calibratedFrom: (used: number, runs: number) =>
     `From ${used} ${used === 1 ? 'observation' : 'observations'}, ${runs} drives computed; percent of what is computed.\n`,
   doesNotFit: (what: string) => `does not fit the others: ${what}\n`,
