@@ -17,6 +17,6 @@ export const say = {
   oneWheelMadeAir: (made: string, toAir: string, kept: string, made2: string) =>
     `One wheel: made ${made}, to the air ${toAir}, kept in the brake ${kept}. Flows are summed over the steps; what they leave open is ${made2}.`,
   temperatureThroughPadRotor:
-    "Temperature through pad and rotor, from the pad's backing plate to the inside of the rotor",
+    'Temperature through pad and rotor, from the pad backing plate to the inside of the rotor',
   arrowsHeatWattsPick: 'Arrows: heat in watts; pick one here or in the list.',
 } as const;
