@@ -263,7 +263,7 @@ describe('a smooth problem', () => {
     recordFigure({
       id: '18',
       what: 'calibration on a smooth case against the package alone, greatest difference of a value',
-      expected: '≤ 0.1 %',
+      expected: 'under 0.1 %',
       computed: 100 * Math.max(...found.place.map((v, i) => Math.abs(v / package_.parameterValues[i] - 1))),
       unit: '%',
       source: 'npm ml-levenberg-marquardt',
@@ -303,7 +303,7 @@ describe('synthetic truth', () => {
     recordFigure({
       id: '18',
       what: 'four values of 20 random cars calibrated from exact readings, worst of all',
-      expected: '≤ 2 %',
+      expected: 'under 2 %',
       computed: 100 * worst,
       unit: '%',
       source: 'synthetic truth',
