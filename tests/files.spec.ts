@@ -42,8 +42,8 @@ test('a file that is no project says why, and nothing is lost', async ({ page })
     ['hello', 'not JSON'],
     ['{"type":"FeatureCollection","features":[]}', 'another kind'],
     [
-      writeProject({ ...demoProject, version: 10 } as never),
-      'version 10; this program reads up to version 9',
+      writeProject({ ...demoProject, version: 11 } as never),
+      'version 11; this program reads up to version 10',
     ],
     ['{"format":"fervent-kettle-project","version":1,"__proto__":{"x":1}}', '__proto__'],
     [
