@@ -157,8 +157,10 @@ export async function calibrate(
   const check = await ensembleCheck(optimum, counted, (predicted, place) =>
     [...residuals(predicted), ...place].reduce((sum, v) => sum + 0.5 * v * v, 0),
   );
-  // Where the true shape is clearly wider than the normal one, what is told is the wider.
-  const wider = check.spread.map((ratio) => (ratio > WIDER ? ratio : 1));
+  // Where the true shape is clearly wider than the normal one, what is told is the wider, never wider than before.
+  const wider = check.spread.map((ratio, i) =>
+    ratio > WIDER ? Math.min(ratio, Math.max(1, 1 / Math.sqrt(optimum.covariance[i][i]))) : 1,
+  );
   const covariance = optimum.covariance.map((row, i) => row.map((v, k) => v * wider[i] * wider[k]));
   const widened = { ...optimum, covariance };
   const fits = readings.map(({ drive, reading }, k): ReadingFit => {

@@ -263,7 +263,7 @@ describe('a smooth problem', () => {
     recordFigure({
       id: '18',
       what: 'calibration on a smooth case against the package alone, greatest difference of a value',
-      expected: 'under 0.1 %',
+      expected: 'under 0.1',
       computed: 100 * Math.max(...found.place.map((v, i) => Math.abs(v / package_.parameterValues[i] - 1))),
       unit: '%',
       source: 'npm ml-levenberg-marquardt',
@@ -303,10 +303,10 @@ describe('synthetic truth', () => {
     recordFigure({
       id: '18',
       what: 'four values of 20 random cars calibrated from exact readings, worst of all',
-      expected: 'under 2 %',
+      expected: 'under 2',
       computed: 100 * worst,
       unit: '%',
-      source: 'synthetic truth',
+      source: 'the prediction itself, synthetic truth',
     });
   }, 300_000);
 
@@ -353,10 +353,10 @@ describe('synthetic truth', () => {
     recordFigure({
       id: '18',
       what: 'truth within the 90 % intervals, 200 repetitions with the stated noise',
-      expected: '85 to 95 %',
+      expected: '85 to 95',
       computed: (100 * inside) / all,
       unit: '%',
-      source: 'synthetic truth',
+      source: 'the prediction itself, synthetic truth',
     });
     expect(inside / all).toBeGreaterThan(0.85);
     expect(inside / all).toBeLessThan(0.95);
