@@ -1,4 +1,4 @@
-import { isParameter, PARAMETERS, type ParameterId } from '../core';
+import { isParameter, type ParameterId } from '../core';
 import { METRIC, parameterInfo, siText } from '../model';
 import {
   type CalibrationAnswer,
@@ -8,13 +8,8 @@ import {
   observationsOf,
   UNTOLD,
 } from '../services';
-import { LIMIT_TEXT, PLACE_NAMES, WHEEL_NAMES } from '../text/en';
+import { LIMIT_TEXT, PLACE_NAMES, parameterText, WHEEL_NAMES } from '../text/en';
 import { say } from '../text/en/say/cli';
-
-function valueText(id: ParameterId, value: number): string {
-  if (PARAMETERS[id].how === 'factor') return `${(100 * value).toFixed(1)} %`;
-  return siText(value, parameterInfo(id).quantity === 'mass' ? 'mass' : 'difference', METRIC);
-}
 
 const row = (...cells: readonly string[]) =>
   `  ${cells[0].padEnd(34)}${cells
@@ -28,7 +23,7 @@ export function calibrationText({ fit, problems, used }: CalibrationAnswer): str
     if (!isParameter(own.key)) return [];
     const told = own.shrunk < UNTOLD;
     const [value, low, high] = [own.value, own.low, own.high].map((v) =>
-      valueText(own.key as ParameterId, v),
+      parameterText(own.key as ParameterId, v, METRIC, 1),
     );
     return [
       row(

@@ -1,4 +1,4 @@
-export { type AppliedCalibration, lostValues } from './calibration/applied';
+export { type AppliedCalibration, doubtOf, lostValues } from './calibration/applied';
 export { driveOf } from './calibration/driveOf';
 export { changedSince, isOfTheDay } from './calibration/touches';
 export { type Axle, choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './catalogue/choices';
@@ -61,7 +61,6 @@ export {
   type ItemOf,
   renameItem,
   replaceItem,
-  type Shelf,
 } from './edit/library';
 export { alike, conflictText, differing, mergeProjects, type Sparse } from './edit/merge';
 export { countOrigins, originOf, withOrigin } from './edit/origins';
@@ -168,7 +167,7 @@ export { type Exposed, exposedPart, starterExposed } from './schema/exposed';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './schema/field';
 export { ORIGIN_IDS, type Origin } from './schema/origin';
 export { type Part, type PartKind, partSchema } from './schema/part';
-export { getAt, infoAt, labelAt, type Path, setAt } from './schema/paths';
+export { getAt, infoAt, labelAt, type Path, SHELVES, type Shelf, setAt } from './schema/paths';
 export { loadSchema, type Pedal, pistonField } from './schema/pedal';
 export {
   lapLegSchema,

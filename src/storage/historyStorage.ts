@@ -1,13 +1,10 @@
-import type { Project } from '../model';
+import { type Project, SHELVES, type Shelf } from '../model';
 import type { KeyValueStore } from './keyValueStore';
 
 const KEY = 'history';
 /** Steps kept: enough for an evening's second thoughts. */
 const KEPT = 100;
 
-/** Lists of a project whose items have ids of their own. */
-const SHELVES = ['cars', 'circuits', 'plans', 'parts', 'states', 'drives', 'calibrations'] as const;
-type Shelf = (typeof SHELVES)[number];
 type Item = Project[Shelf][number];
 
 /** A step back: what of the project was otherwise before it. */

@@ -1,19 +1,18 @@
 import { format, parseISO } from 'date-fns';
 import { Link } from 'react-router';
 import { UNMEASURED } from '../../core';
-import { dayInput, lostValues, parameterInfo } from '../../model';
+import { doubtOf, lostValues, parameterInfo } from '../../model';
 import { doubtText } from '../../text/en';
 import { say } from '../../text/en/say/shared';
 import { useProject, useSetup } from '../state/context';
 
 /** How well the car's cooling is known, and from when; what no longer holds is named. */
 export function CalibrationLine() {
-  const setup = useSetup();
+  const { calibration, car } = useSetup();
   const { calibrations } = useProject();
-  const { calibration, car } = setup;
   const newest = calibrations.filter(({ carId }) => carId === car.id).at(-1);
   const lost = newest ? lostValues(newest, car) : [];
-  const { doubt = UNMEASURED } = dayInput(setup);
+  const doubt = calibration ? doubtOf(calibration) : UNMEASURED;
   return (
     <div className="panel max-w-[660px] px-3 py-1.5" data-testid="calibration-line">
       <p>

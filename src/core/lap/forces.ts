@@ -96,7 +96,7 @@ export function assertOnTheRoad(f: Forces, speed: number): void {
   if (!(speed > liftSpeed(f) * (1 + 1e-9))) return;
   const left = 1 + (f.downforce * speed * speed) / (f.mass * STANDARD_GRAVITY);
   throw new RangeError(
-    `At ${speed.toFixed(1)} m/s the body’s lift leaves ${Math.max(0, 100 * left).toFixed(0)} % of the car’s weight on its tyres; at least ${100 * LEAST_LOAD_SHARE} % was expected. Check the downforce area (ClA), the mass and the speed.`,
+    `At ${speed.toFixed(1)} m/s the body’s lift leaves ${Math.max(0, 100 * left).toFixed(0)} % of the car’s weight on its tyres; at least ${100 * LEAST_LOAD_SHARE} % was expected. Check ClA, the mass and the speed.`,
   );
 }
 

@@ -10,7 +10,7 @@ import {
 import type { Calibration } from '../schema/calibration';
 import type { Car } from '../schema/car';
 import type { Project } from '../schema/project';
-import { changedSince, isOfTheDay } from './touches';
+import { changedSince, isOfTheAir, isOfTheDay } from './touches';
 
 /** A calibration as far as it holds for a car as it is fitted now. */
 export interface AppliedCalibration {
@@ -74,9 +74,7 @@ export function afterChange(
   now: Car,
 ): AppliedCalibration | null {
   const kept = calibration.values.flatMap(({ parameter }, i) =>
-    /Cooling$|Sides$|ductInletLoss/.test(parameter) || changedSince(parameter, before, now).length === 0
-      ? [i]
-      : [],
+    isOfTheAir(parameter) || changedSince(parameter, before, now).length === 0 ? [i] : [],
   );
   return kept.length === calibration.values.length ? calibration : only(calibration, kept);
 }

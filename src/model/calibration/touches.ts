@@ -55,6 +55,10 @@ const TOUCHES: Readonly<Record<ParameterId, readonly Path[] | null>> = {
 /** Whether a parameter is of the day alone, and not of the car. */
 export const isOfTheDay = (parameter: ParameterId): boolean => TOUCHES[parameter] === null;
 
+/** Whether a parameter is of how air comes to the wheels: it stays the best estimate where parts are only tried. */
+export const isOfTheAir = (parameter: ParameterId): boolean =>
+  TOUCHES[parameter]?.some(([, key]) => key === 'ductAreaCm2') ?? false;
+
 /** Wear goes on while a car is driven: what it takes is no other part. */
 const WORN: ReadonlySet<string> = new Set(['thicknessMm', 'weighedKg']);
 /** A value as text, whatever the order of its keys. */

@@ -1,15 +1,13 @@
 import type { z } from 'zod';
 import type { Problem } from '../check/problem';
 import { issueProblem } from '../file/readProject';
-import { SCHEMAS, titleAt } from '../schema/paths';
+import { SCHEMAS, SHELVES, titleAt } from '../schema/paths';
 import { frameSchema, type Project } from '../schema/project';
 import { withOrigins } from './origins';
 
 export type Attempt =
   | { readonly ok: true; readonly project: Project }
   | { readonly ok: false; readonly problems: readonly Problem[] };
-
-const SHELVES = Object.keys(SCHEMAS) as (keyof typeof SCHEMAS)[];
 
 /** Items that a schema has accepted; an edit shares what it does not change, so that each is read once. */
 const accepted = new WeakSet<object>();
@@ -61,6 +59,10 @@ function readItems(items: readonly object[], shelf: keyof typeof SCHEMAS, proble
   });
 }
 
+/** A path that is a whole list, and one that is an item of it or within it. */
+const LIST = new RegExp(`^(${SHELVES.join('|')}|prices)$`);
+const ITEM = new RegExp(`^(${SHELVES.join('|')})\\[(\\d+)\\](?:\\.(.*))?$`);
+
 /**
  * The first of an edit's problems as a sentence: what of which item must be how.
  * @param named whether the item is named; beside its own fields that goes without saying
@@ -68,9 +70,9 @@ function readItems(items: readonly object[], shelf: keyof typeof SCHEMAS, proble
 export function refusalText(project: Project, problems: readonly Problem[], named = true): string {
   const [{ path, message }] = problems;
   const more = problems.length > 1 ? ` (and ${problems.length - 1} more)` : '';
-  const list = /^(cars|circuits|plans|parts|states|drives|calibrations|prices)$/.exec(path);
+  const list = LIST.exec(path);
   if (list) return sentence(`${message.replace(/^must have/, 'a project has')} ${list[1]}${more}`);
-  const at = /^(cars|circuits|plans|parts|states|drives|calibrations)\[(\d+)\](?:\.(.*))?$/.exec(path);
+  const at = ITEM.exec(path);
   if (!at) return sentence(`${path} ${message}${more}`);
   const [, shelf, index, rest = ''] = at as unknown as [string, keyof typeof SCHEMAS, string, string?];
   const name = named ? project[shelf][Number(index)]?.name : undefined;

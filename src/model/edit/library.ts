@@ -1,10 +1,9 @@
 import { say } from '../../text/en/say/model';
 import { BUILT_IN } from '../catalogue/builtIn';
 import type { Part } from '../schema/part';
+import type { Shelf } from '../schema/paths';
 import type { Project } from '../schema/project';
 
-/** The lists of a project. */
-export type Shelf = 'cars' | 'circuits' | 'plans' | 'parts' | 'states' | 'drives' | 'calibrations';
 export type ItemOf<S extends Shelf> = Project[S][number];
 
 const NOUNS: Record<Shelf, string> = {

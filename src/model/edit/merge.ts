@@ -1,6 +1,6 @@
 import { say } from '../../text/en/say/model';
 import { pathText } from '../check/problem';
-import { SCHEMAS, titleAt } from '../schema/paths';
+import { SCHEMAS, SHELVES, titleAt } from '../schema/paths';
 import type { Project } from '../schema/project';
 import { attemptEdit } from './attempt';
 
@@ -20,13 +20,13 @@ export interface Merged {
 }
 
 /** A project or a part of one: only what was changed, with what it was before. */
-export type Sparse = Partial<Omit<Project, Shelf>> & {
-  readonly [K in Shelf]?: Project[K];
+export type Sparse = Partial<Omit<Project, List>> & {
+  readonly [K in List]?: Project[K];
 };
 
-const SHELVES = ['cars', 'circuits', 'plans', 'parts', 'states', 'drives', 'calibrations', 'prices'] as const;
-type Shelf = (typeof SHELVES)[number];
-type Item = Project[Shelf][number];
+const LISTS = [...SHELVES, 'prices'] as const;
+type List = (typeof LISTS)[number];
+type Item = Project[List][number];
 type Loose = Readonly<Record<string, unknown>>;
 
 const keyOf = (item: Item): string => ('key' in item ? item.key : item.id);
@@ -50,7 +50,7 @@ export function differing(before: Project, now: Project): { readonly before: Spa
     a[name] = before[name];
     b[name] = now[name];
   }
-  for (const shelf of SHELVES) {
+  for (const shelf of LISTS) {
     if (before[shelf] === now[shelf]) continue;
     const [old, own]: [readonly Item[], readonly Item[]] = [before[shelf], now[shelf]];
     const same = (item: Item, others: readonly Item[]) =>
@@ -72,7 +72,7 @@ export function differing(before: Project, now: Project): { readonly before: Spa
 export function mergeProjects(base: Sparse, mine: Sparse, theirs: Project, fallback: Project): Merged {
   const conflicts: Conflict[] = [];
   const lists = Object.fromEntries(
-    SHELVES.map((shelf) => [
+    LISTS.map((shelf) => [
       shelf,
       mergeList(shelf, base[shelf] ?? [], mine[shelf] ?? base[shelf] ?? [], theirs[shelf], conflicts),
     ]),
@@ -96,7 +96,7 @@ export function mergeProjects(base: Sparse, mine: Sparse, theirs: Project, fallb
 }
 
 function mergeList(
-  shelf: Shelf,
+  shelf: List,
   base: readonly Item[],
   mine: readonly Item[],
   theirs: readonly Item[],
@@ -124,7 +124,7 @@ function mergeList(
   return merged;
 }
 
-function mergeItem(shelf: Shelf, old: Item | undefined, own: Item, their: Item, conflicts: Conflict[]): Item {
+function mergeItem(shelf: List, old: Item | undefined, own: Item, their: Item, conflicts: Conflict[]): Item {
   if (!old) return own;
   const found: Conflict[] = [];
   const name = 'name' in own ? `“${own.name}”` : own.key;

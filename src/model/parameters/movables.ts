@@ -1,8 +1,7 @@
 import type { ParameterId } from '../../core';
-import type { Shelf } from '../edit/library';
 import type { Quantity } from '../quantity/units';
 import type { Change } from '../schema/compare';
-import { infoAt, type Path } from '../schema/paths';
+import { infoAt, type Path, type Shelf } from '../schema/paths';
 import type { PlanLeg, PlanSession } from '../schema/plan';
 import { frontSharePercent, withFrontShare } from '../toCore/chain';
 import type { Setup } from '../toCore/toCore';

@@ -89,7 +89,7 @@ const DESCRIBED: Readonly<Record<ParameterId, Described>> = {
     description: 'Of the correlation for short channels.',
   },
   plateToFluid: {
-    title: 'Backing plate to fluid',
+    title: 'Pad backing plate to fluid',
     quantity: 'percent',
     usual: [50, 200],
     description: 'Conductance through the pistons, of what the caliper has.',

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import type { Shelf } from '../edit/library';
 import { calibrationSchema } from './calibration';
 import { carSchema } from './car';
 import { circuitSchema } from './circuit';
@@ -18,6 +17,10 @@ export const SCHEMAS = {
   drives: driveSchema,
   calibrations: calibrationSchema,
 } as const;
+
+/** The lists of a project whose items have ids of their own; a new one is an entry above and in the project's schema. */
+export type Shelf = keyof typeof SCHEMAS;
+export const SHELVES = Object.keys(SCHEMAS) as Shelf[];
 
 export type Path = readonly (string | number)[];
 

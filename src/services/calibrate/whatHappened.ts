@@ -1,6 +1,7 @@
 import {
   AXLES,
   type AxleName,
+  type DayInput,
   type DayResult,
   HOT_LIMITS,
   type HotPart,
@@ -149,8 +150,9 @@ export function whatHappened(
   result: DayResult,
   spreads: readonly Spread[] = [],
 ): RankedCause[] {
+  const day = dayInput(setup);
   const weighed = BEHIND[symptom].map(({ cause, usual, needs }) => {
-    const evidence = needs ? evidenceOf(needs, lap, setup, result, spreads) : null;
+    const evidence = needs ? evidenceOf(needs, lap, day, result, spreads) : null;
     const factor = evidence ? COLD + (HOT - COLD) * evidence.chance : 1;
     return { cause, evidence, weight: usual * factor };
   });
@@ -162,11 +164,10 @@ export function whatHappened(
 function evidenceOf(
   part: HotPart,
   lap: number | null,
-  setup: Setup,
+  day: DayInput,
   result: DayResult,
   spreads: readonly Spread[],
 ): Evidence {
-  const day = dayInput(setup);
   const entry = HOT_LIMITS.find((own) => own.part === part) as (typeof HOT_LIMITS)[number];
   const own = AXLES.map((axle): Evidence => {
     const limit = entry.limit(day[axle].left, day[axle]);

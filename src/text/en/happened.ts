@@ -83,7 +83,7 @@ export const CAUSE_WORDS: Readonly<Record<Cause, CauseWords>> = {
     never: true,
   },
   'cold pads': {
-    name: 'The pads were too cold',
+    name: 'The pads were below working temperature',
     check: 'It was the first braking zones, or after a long straight; bite came with heat.',
     before: 'Warm them over the out lap, less duct or pads with a lower working temperature.',
     never: false,
@@ -120,9 +120,9 @@ export const CAUSE_WORDS: Readonly<Record<Cause, CauseWords>> = {
     never: true,
   },
   'plate on rotor': {
-    name: 'A shield or a backing plate touches the disc',
+    name: 'A dust shield or a pad backing plate touches the disc',
     check: 'Turn the wheel by hand and listen; look for a bright line.',
-    before: 'Bend the shield away; if it is the pad’s plate, do not drive.',
+    before: 'Bend the dust shield away; if it is a pad backing plate, do not drive.',
     never: true,
   },
   'overheated rotor': {

@@ -40,6 +40,7 @@ export {
   WHEEL_NAMES,
 } from './observations';
 export { padTradesText } from './padTrades';
+export { parameterText, spreadText } from './parameterText';
 export { LIMIT_TEXT, PART_NAMES } from './parts';
 export { windText } from './windText';
 export {

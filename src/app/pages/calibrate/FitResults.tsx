@@ -1,8 +1,8 @@
 import { useNavigate } from 'react-router';
-import { type Estimate, isParameter, PARAMETERS, type ParameterId } from '../../../core';
-import { addCalibration, isOfTheDay, parameterInfo, siText, type UnitChoice } from '../../../model';
+import { type Estimate, isParameter, type ParameterId } from '../../../core';
+import { addCalibration, isOfTheDay, parameterInfo, siText } from '../../../model';
 import { calibrationRecord, canBeKept, UNTOLD } from '../../../services';
-import { observationText } from '../../../text/en';
+import { observationText, parameterText } from '../../../text/en';
 import { say } from '../../../text/en/say/calibrate';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
@@ -94,13 +94,6 @@ function Findings({ done }: { readonly done: EstimateDone }) {
   );
 }
 
-/** A value of a parameter as it is shown: percent of what is computed, or what is added. */
-function valueText(id: ParameterId, value: number, units: UnitChoice): string {
-  if (PARAMETERS[id].how === 'factor') return `${Math.round(100 * value)} %`;
-  const { quantity } = parameterInfo(id);
-  return `${value < 0 ? '−' : '+'}${siText(Math.abs(value), quantity === 'mass' ? 'mass' : 'difference', units)}`;
-}
-
 function Estimates({ done }: { readonly done: EstimateDone }) {
   const units = useUnits();
   const { fit } = done.answer;
@@ -130,12 +123,13 @@ function Estimates({ done }: { readonly done: EstimateDone }) {
                   {titleOf(own.id)}
                   {isOfTheDay(own.id) && <span className="caption"> of that day only</span>}
                 </th>
-                <td className="px-2 text-right font-[640]">{valueText(own.id, own.value, units)}</td>
+                <td className="px-2 text-right font-[640]">{parameterText(own.id, own.value, units)}</td>
                 <td className="px-2">
-                  {valueText(own.id, own.low, units)} to {valueText(own.id, own.high, units)}
+                  {parameterText(own.id, own.low, units)} to {parameterText(own.id, own.high, units)}
                 </td>
                 <td className="px-2 text-dim">
-                  {valueText(own.id, own.priorLow, units)} to {valueText(own.id, own.priorHigh, units)}
+                  {parameterText(own.id, own.priorLow, units)} to{' '}
+                  {parameterText(own.id, own.priorHigh, units)}
                 </td>
                 <td className="px-2">
                   <IntervalBar estimate={own} />

@@ -11,9 +11,9 @@ import {
   padOf,
   parameterInfo,
   renameItem,
-  siText,
   type UnitChoice,
 } from '../../../model';
+import { parameterText, spreadText } from '../../../text/en';
 import { say } from '../../../text/en/say/calibrate';
 import { useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -86,7 +86,7 @@ function Kept({ kept, used }: { readonly kept: Calibration; readonly used: boole
           const isLost = lost.some(({ parameter }) => parameter === value.parameter);
           return (
             <li key={value.parameter} className={isLost ? 'text-dim line-through' : ''}>
-              {parameterInfo(value.parameter).title}: <strong>{valueText(value, units)}</strong>
+              {parameterInfo(value.parameter).title}: <strong>{keptText(value, units)}</strong>
               {isOfTheDay(value.parameter) && <span className="caption"> of that day only</span>}
             </li>
           );
@@ -113,13 +113,11 @@ function partsOf({ front, rear }: Calibration['car'], parts: readonly Part[]): s
 }
 
 /** A kept value, and within what 90 % of it lies. */
-function valueText({ parameter, value, spread }: Calibration['values'][number], units: UnitChoice): string {
+function keptText({ parameter, value, spread }: Calibration['values'][number], units: UnitChoice): string {
   const far = NINETY * spread;
+  const text = (of: number) => parameterText(parameter, of, units);
   if (PARAMETERS[parameter].how === 'factor') {
-    const percent = (factor: number) => `${Math.round(100 * factor)} %`;
-    return `${percent(value)} (${percent(value * Math.exp(-far))} to ${percent(value * Math.exp(far))})`;
+    return `${text(value)} (${text(value * Math.exp(-far))} to ${text(value * Math.exp(far))})`;
   }
-  const quantity = parameterInfo(parameter).quantity === 'mass' ? 'mass' : 'difference';
-  const sign = value < 0 ? '−' : '+';
-  return `${sign}${siText(Math.abs(value), quantity, units)} ±${siText(far, quantity, units)}`;
+  return `${text(value)} ±${spreadText(parameter, far, units)}`;
 }

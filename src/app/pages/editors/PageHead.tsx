@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { assignToPlan, type ItemOf, type Shelf, setupOf } from '../../../model';
+import { assignToPlan, type ItemOf, setupOf } from '../../../model';
 import { say } from '../../../text/en/say/editors';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useProject } from '../../state/context';
@@ -7,7 +7,7 @@ import { useEdit } from '../../state/useEdit';
 import { PageTitle } from '../../ui/PageTitle';
 import { Tip } from '../../ui/Tip';
 
-type Headed = Exclude<Shelf, 'parts' | 'states' | 'drives' | 'calibrations'>;
+type Headed = 'cars' | 'circuits' | 'plans';
 const WORDS: Record<Headed, string> = { cars: 'Car', circuits: 'Circuit', plans: 'Plan' };
 
 /** Name of what is edited, and whether the selected plan uses it. */

@@ -26,7 +26,7 @@ import { Tip } from '../../ui/Tip';
 import { KeptStates } from './KeptStates';
 import { ProjectsPanel } from './ProjectsPanel';
 
-type Listed = Exclude<Shelf, 'parts' | 'states' | 'drives' | 'calibrations'>;
+type Listed = 'cars' | 'circuits' | 'plans';
 const SHELVES: readonly { shelf: Listed; title: string; noun: string; to: string }[] = [
   { shelf: 'plans', title: 'Plans', noun: 'plan', to: '/plan' },
   { shelf: 'cars', title: 'Cars', noun: 'car', to: '/car' },

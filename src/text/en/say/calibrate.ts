@@ -37,8 +37,8 @@ export const say = {
   emptyFirm: 'Left empty, the pedal stayed firm all through: that tells something, too.',
   emptyNot: 'Left empty, it was not seen: that tells something, too.',
   conflict:
-    'The readings contradict each other: too many of them fit no single answer. Nothing is taken over. Look at those marked, leave out what was misread, and calibrate again.',
-  notSettled: 'The search had not settled after all its steps; nothing is taken over. Go on, or free less.',
+    'The readings contradict each other: too many of them fit no single answer. Nothing is applied. Look at those marked, leave out what was misread, and calibrate again.',
+  notSettled: 'The search had not settled after all its steps; nothing is applied. Go on, or free less.',
   toldNothing: 'These readings tell nothing of the car that could be kept.',
   keptMeans:
     'From then on every prediction of this car uses these values and their own uncertainty instead of the usual range: verdict, run sheet, cooling need, what to buy, live. Another pad, rotor or duct takes away what it touches.',
