@@ -108,6 +108,49 @@ test('a log that cannot be read says why and where; a mapping that makes none ca
   await expect(page.getByText('not at all: no lap was found')).toBeVisible();
 });
 
+test('a unit that makes no day is asked about before the log is read; columns are named again; sensors go to the calibration', async ({
+  page,
+}) => {
+  await visit(page, '/log/logs');
+  // The logger's air in °F under a heading that does not say so.
+  const [head, ...rows] = csv.trim().split('\n');
+  const at = head.split(',').indexOf('Ambient (C)');
+  const odd = [head.replace('Ambient (C)', 'Ambient'), ...rows].map((line, i) =>
+    line
+      .split(',')
+      .map((cell, k) => (k === at && i > 0 && cell !== '' ? String(1.8 * Number(cell) + 32) : cell))
+      .join(','),
+  );
+  await give(page, 'odd.csv', odd.join('\n'));
+  const questions = page.getByTestId('mapping-questions');
+  await expect(questions).toContainText(/Air temperature goes up to 7\d/);
+  await questions.getByRole('button', { name: 'It is °F' }).click();
+  await expect(questions).toHaveCount(0);
+  await chosen(page.getByRole('combobox', { name: 'Unit of Ambient' }), '°F');
+  await read(page);
+  await page.getByRole('link', { name: 'Measured and predicted' }).click();
+  await expect(page.getByText(/in air of 2\d °C \(as logged\)/)).toBeVisible();
+  const zones = page.getByTestId('measured-zones');
+  await expect(zones.locator('tbody tr')).toHaveCount(7);
+  await expect(zones).toContainText(/4 Quench.*°C, \d+ °C \(\d+ °C\).*bar \(\d+\.\d bar\)/);
+
+  // Named again, the new reading takes the place of the old one.
+  await page.getByRole('link', { name: 'Logs', exact: true }).click();
+  await page.getByRole('button', { name: 'Columns of odd' }).click();
+  await chosen(page.getByRole('combobox', { name: 'Unit of Ambient' }), '°F');
+  await choose(page.getByRole('combobox', { name: 'What Rotor FL (C) is' }), '');
+  await read(page);
+  await page.getByRole('link', { name: 'Logs', exact: true }).click();
+  await expect(page.getByLabel('Kept logs').getByRole('link', { name: 'Open' })).toHaveCount(1);
+  await page.getByRole('link', { name: 'Measured and predicted' }).click();
+  await expect(page.getByTestId('residuals').locator('tbody tr')).toHaveCount(5);
+
+  await page.getByRole('button', { name: 'Take to the calibration' }).click();
+  await expect(page.getByTestId('observations').getByRole('listitem')).toHaveCount(5);
+  await expect(page.getByTestId('observations')).toContainText('Front right disc: 48 samples');
+  await expect(page.getByTestId('observations').getByRole('alert')).toHaveCount(0);
+});
+
 test('a large log tells how far it is read and can be given up; nothing is kept of it', async ({ page }) => {
   await visit(page, '/log/logs');
   const line = csv.split('\n')[500];

@@ -4,6 +4,7 @@ import { demoProject } from '../../../demo/project';
 import { NINETY_FIVE, simulateDay, ZERO_CELSIUS } from '../../core';
 import {
   addCalibration,
+  applyWhatIf,
   attemptEdit,
   dayInput,
   driveOf,
@@ -143,7 +144,8 @@ describe('the demo’s morning at Anvil Park', async () => {
   it('no longer holds where other parts are fitted, and says which; tried parts keep the air’s share', () => {
     const padded = { ...setup.car, front: { ...setup.car.front, pad: setup.car.rear.pad } };
     const lost = lostValues(kept, padded);
-    expect(lost.map(({ parameter }) => parameter)).toEqual(['padHeat']);
+    // Friction was hardly told by itself; it is kept as far as it hangs together with what was.
+    expect(lost.map(({ parameter }) => parameter)).toEqual(['frontFriction', 'padHeat']);
     expect(lost[0].changed).toEqual(['front pads']);
     const ducted = { ...setup.car, rear: { ...setup.car.rear, ductAreaCm2: 30 } };
     expect(lostValues(kept, ducted)).toEqual([{ parameter: 'rearCooling', changed: ['rear duct'] }]);
@@ -164,6 +166,13 @@ describe('the demo’s morning at Anvil Park', async () => {
     const ids = tried.calibration?.values.map(({ parameter }) => parameter);
     expect(ids).toContain('frontCooling');
     expect(ids).not.toContain('padHeat');
+    // The same beside the workbench: another pad takes its heat share along, a moved duct takes nothing.
+    const whatIf = applyWhatIf(setup, { frontPad: setup.car.rear.pad }).calibration?.values.map(
+      (own) => own.parameter,
+    );
+    expect(whatIf).toContain('frontCooling');
+    expect(whatIf).not.toContain('padHeat');
+    expect(applyWhatIf(setup, { frontDuctCm2: 60 }).calibration).toEqual(setup.calibration);
   });
 
   it('narrows the uncertain runs to its own spread, drawn together', () => {
@@ -204,6 +213,51 @@ describe('the demo’s morning at Anvil Park', async () => {
     for (const { left: every } of before.readings) {
       for (const [i, v] of every.entries()) expect(v).toBeLessThanOrEqual(before.outcomes[i].spread + 1e-9);
     }
+  });
+});
+
+describe('what would be worth measuring', () => {
+  it('comes true: the reading taken leaves the spread that was said, whatever it reads', async () => {
+    const setup: Setup = { ...brief, calibration: null };
+    const before = await nextReadings(setup, predicting);
+    const core = before.outcomes.findIndex(({ axle, part }) => axle === 'front' && part === 'rotorBulk');
+    const chosen = before.readings.find(
+      ({ wheel, instrument, after }) => wheel === 'frontLeft' && instrument === 'contact' && after === 60,
+    );
+    if (!chosen) throw new Error('no pyrometer among the readings');
+    // At what is expected, so that the slopes are those of before.
+    const read = spot('taken', chosen.expected - ZERO_CELSIUS);
+    const answer = await estimate([withReadings([read])], [], null, predicting);
+    const kept = calibrationRecord(answer, [brief], {
+      id: 'k',
+      name: 'k',
+      carId: brief.car.id,
+      date: brief.date,
+    });
+    const calibration = setupOf({ ...demoProject, calibrations: [kept] }, 'plan-tarn-anvil').calibration;
+    const after = await nextReadings({ ...setup, calibration }, predicting);
+    const [was, said, is] = [before.outcomes[core].spread, chosen.left[core], after.outcomes[core].spread];
+    expect(said).toBeLessThan(0.6 * was);
+    // Values that the reading hardly told are kept with their prior's whole spread.
+    expect(Math.abs(is / said - 1)).toBeLessThan(0.2);
+    expect(after.outcomes[core].value).toBeCloseTo(before.outcomes[core].value, -1);
+  });
+
+  it('is a strip for what a disc’s reading cannot tell, and nothing for what has no limit near', async () => {
+    const { readings, outcomes, governs } = await nextReadings({ ...brief, calibration: null }, predicting);
+    const { axle } = outcomes[governs];
+    // The other axle's readings tell less of what governs than the best of its own.
+    const best = readings[0];
+    expect(best.wheel.startsWith(axle)).toBe(true);
+    const other = readings.filter(({ wheel }) => !wheel.startsWith(axle));
+    for (const own of other) expect(own.left[governs]).toBeGreaterThanOrEqual(best.left[governs]);
+    // A sharper instrument at the same place and time is never worth less.
+    const at = (instrument: string) =>
+      readings.find((own) => own.wheel === 'frontLeft' && own.after === 60 && own.instrument === instrument);
+    const [touched, seen] = [at('contact'), at('infrared')];
+    touched?.left.forEach((v, i) => {
+      expect(v).toBeLessThanOrEqual((seen?.left[i] ?? 0) + 1e-9);
+    });
   });
 });
 

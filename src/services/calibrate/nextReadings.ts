@@ -17,7 +17,7 @@ import {
   varianceOf,
   type WheelName,
 } from '../../core';
-import { type AppliedCalibration, dayInput, type Instrument, type Setup } from '../../model';
+import { type AppliedCalibration, dayInput, type Instrument, isOfTheDay, type Setup } from '../../model';
 import { lapEnds, standingLonger } from './driveLegs';
 import type { Predicting } from './estimate';
 import { INSTRUMENT_ERROR, MARK_ERROR } from './instruments';
@@ -188,9 +188,17 @@ export async function nextReadings(setup: Setup, predicting: Predicting): Promis
   });
   const near = judged.map(({ value, limit, spread }) => (limit - value) / Math.max(1, spread));
   const governs = near.indexOf(Math.min(...near));
+  const ofTheDay = CALIBRATED.map(isOfTheDay);
   const readings = candidates.map(({ look: _look, ...candidate }, i): NextReading => {
+    // How hard was driven on the day of the reading says nothing of the next one: there it is scatter of the reading.
+    const ofTheCar = slopes[i].map((v, k) => (ofTheDay[k] ? 0 : v));
+    const scatter = varianceOf(
+      covariance,
+      slopes[i].map((v, k) => (ofTheDay[k] ? v : 0)),
+    );
+    const error = Math.sqrt(candidate.error ** 2 + scatter);
     const left = judged.map(({ row }) =>
-      Math.sqrt(Math.max(0, varianceAfter(covariance, slopes[row], slopes[i], candidate.error))),
+      Math.sqrt(Math.max(0, varianceAfter(covariance, slopes[row], ofTheCar, error))),
     );
     return {
       ...candidate,

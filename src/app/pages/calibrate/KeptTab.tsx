@@ -13,6 +13,7 @@ import {
   renameItem,
   type UnitChoice,
 } from '../../../model';
+import { UNTOLD } from '../../../services';
 import { parameterText, spreadText } from '../../../text/en';
 import { say } from '../../../text/en/say/calibrate';
 import { useProject, useSetup } from '../../state/context';
@@ -88,6 +89,7 @@ function Kept({ kept, used }: { readonly kept: Calibration; readonly used: boole
             <li key={value.parameter} className={isLost ? 'text-dim line-through' : ''}>
               {parameterInfo(value.parameter).title}: <strong>{keptText(value, units)}</strong>
               {isOfTheDay(value.parameter) && <span className="caption"> of that day only</span>}
+              {value.shrunk >= UNTOLD && <span className="caption"> known only with the others</span>}
             </li>
           );
         })}
