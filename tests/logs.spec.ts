@@ -113,7 +113,9 @@ test('a unit that makes no day is asked about before the log is read; columns ar
 }) => {
   await visit(page, '/log/logs');
   // The logger's air in °F under a heading that does not say so.
-  const [head, ...rows] = csv.trim().split('\n');
+  const lines = csv.trim().split('\n');
+  const from = lines.findIndex((line) => line.startsWith('Time (s)'));
+  const [head, ...rows] = lines.slice(from);
   const at = head.split(',').indexOf('Ambient (C)');
   const odd = [head.replace('Ambient (C)', 'Ambient'), ...rows].map((line, i) =>
     line
