@@ -148,7 +148,9 @@ describe('the demo’s morning at Anvil Park', async () => {
     expect(lost.map(({ parameter }) => parameter)).toEqual(['frontFriction', 'padHeat']);
     expect(lost[0].changed).toEqual(['front pads']);
     const ducted = { ...setup.car, rear: { ...setup.car.rear, ductAreaCm2: 30 } };
-    expect(lostValues(kept, ducted)).toEqual([{ parameter: 'rearCooling', changed: ['rear duct'] }]);
+    expect(lostValues(kept, ducted)).toEqual(
+      ['rearCooling', 'rearSides'].map((parameter) => ({ parameter, changed: ['rear duct'] })),
+    );
     const refitted = { ...project, cars: project.cars.map((car) => (car.id === ducted.id ? ducted : car)) };
     const now = setupOf(refitted, 'plan-tarn-anvil').calibration;
     expect(now?.values.map(({ parameter }) => parameter)).not.toContain('rearCooling');
