@@ -5,6 +5,7 @@ import { skarn } from './cars/skarn';
 import { tarn } from './cars/tarn';
 import { anvilPark, longFen, nettleGlen } from './circuits';
 import { demoDrives } from './drives';
+import { demoBottles, demoPreparations } from './preparations';
 import { session } from './session';
 
 const club: Pick<
@@ -123,6 +124,8 @@ export const demoProject: Project = {
   states: [],
   drives: demoDrives(atAnvil),
   calibrations: [],
+  preparations: demoPreparations,
+  bottles: demoBottles,
   parts: [],
   currency: '€',
   prices: [],

@@ -1,4 +1,4 @@
-import { type Car, starterExposed } from '../../src/model';
+import { type Car, starterExposed, USUAL_WORKSHOP } from '../../src/model';
 import { plainAir, plainFace } from './plain';
 
 /** Heavy five-door with energy recovery at the rear, about 1.9 t, on road tyres. */
@@ -156,6 +156,32 @@ export const ovel: Car = {
     coolingFactor: 1,
     ...plainAir,
   },
+  workshop: {
+    ...USUAL_WORKSHOP,
+    reservoirCm3: 420,
+    unitCm3: 40,
+    unitNeedsTool: true,
+    front: {
+      ...USUAL_WORKSHOP.front,
+      rotorMinimumMm: 34,
+      padMinimumMm: 3,
+      leftLineMm: 900,
+      rightLineMm: 2100,
+      padSensor: true,
+      setScrews: true,
+      lineBracket: true,
+    },
+    rear: {
+      ...USUAL_WORKSHOP.rear,
+      rotorMinimumMm: 10,
+      padMinimumMm: 3,
+      leftLineMm: 4100,
+      rightLineMm: 4700,
+      setScrews: true,
+      parkingBrake: 'electric',
+    },
+  },
+  fitted: { fluid: '2024-09-20' },
   origins: {
     rest: 'assumed',
     known: { massKg: 'typed', powerKw: 'typed', 'front.pad': 'typed', 'fluid.ageMonths': 'typed' },

@@ -6,6 +6,7 @@ export const plainAir = {
   blankedOffPercent: 0,
   toCaliperPercent: 0,
   shieldPercent: 0,
+  beddedPercent: 100,
   wheelOpenAreaPercent: 50,
   leftFactor: 1,
   rightFactor: 1,

@@ -1,4 +1,4 @@
-import { type Car, starterExposed } from '../../src/model';
+import { type Car, starterExposed, USUAL_WORKSHOP } from '../../src/model';
 import { plainAir, plainFace } from './plain';
 
 /** Slick-shod downforce prototype, about 0.9 t, on carbon discs, no brake servo. */
@@ -163,6 +163,27 @@ export const skarn: Car = {
     ...plainAir,
     toCaliperPercent: 15,
   },
+  workshop: {
+    ...USUAL_WORKSHOP,
+    reservoirCm3: 160,
+    front: {
+      ...USUAL_WORKSHOP.front,
+      leftLineMm: 1100,
+      rightLineMm: 1300,
+      screws: 'inner and outer',
+      padsFromTop: true,
+      aluminiumUpright: true,
+    },
+    rear: {
+      ...USUAL_WORKSHOP.rear,
+      leftLineMm: 2600,
+      rightLineMm: 2800,
+      screws: 'inner and outer',
+      padsFromTop: true,
+      aluminiumUpright: true,
+    },
+  },
+  fitted: {},
   origins: {
     rest: 'assumed',
     known: {

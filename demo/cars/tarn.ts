@@ -1,4 +1,4 @@
-import { type Car, starterExposed } from '../../src/model';
+import { type Car, starterExposed, USUAL_WORKSHOP } from '../../src/model';
 import { plainAir, plainFace } from './plain';
 
 /** Mid-engined two-seat club car, about 1.0 t, on track tyres. */
@@ -158,6 +158,39 @@ export const tarn: Car = {
     coolingFactor: 1,
     ...plainAir,
   },
+  workshop: {
+    ...USUAL_WORKSHOP,
+    reservoirCm3: 220,
+    filledPercent: 75,
+    clutchOnReservoir: true,
+    front: {
+      ...USUAL_WORKSHOP.front,
+      rotorMinimumMm: 23,
+      padMinimumMm: 4,
+      leftLineMm: 1600,
+      rightLineMm: 700,
+      screws: 'inner and outer',
+      padsFromTop: true,
+      setScrews: true,
+      lineBracket: true,
+      aluminiumUpright: true,
+    },
+    rear: {
+      ...USUAL_WORKSHOP.rear,
+      rotorMinimumMm: 18,
+      padMinimumMm: 4,
+      leftLineMm: 3200,
+      rightLineMm: 2900,
+      screws: 'inner and outer',
+      lineBracket: true,
+      aluminiumUpright: true,
+    },
+    torques: {
+      'front wheel fastenings': { torqueNm: 95, by: 'Tomas', date: '2026-04-11' },
+      'rear wheel fastenings': { torqueNm: 95, by: 'Tomas', date: '2026-04-11' },
+    },
+  },
+  fitted: { 'front pads': '2026-05-02', 'front rotors': '2025-08-16', fluid: '2025-10-04' },
   origins: {
     rest: 'assumed',
     known: {

@@ -19,6 +19,7 @@ import { networkDocument, resultDocument, tracesCsv, zonesCsv } from '../report'
 import { say } from '../text/en/say/cli';
 import { calibrateCommand } from './calibrate';
 import { CliError } from './error';
+import { prepareCommand } from './prepare';
 import { reportText } from './report';
 
 const USAGE = say.kettleBrakeTemperaturesWithout;
@@ -47,6 +48,8 @@ export function runCli(args: readonly string[], print: (text: string) => void): 
       return network(rest, print);
     case 'calibrate':
       return calibrate(rest, print);
+    case 'prepare':
+      return prepare(rest, print);
     case undefined:
     case 'help':
     case '--help':
@@ -135,6 +138,12 @@ function calibrate(args: readonly string[], print: (text: string) => void): Prom
   return calibrateCommand(project, setup, readings, values.out, print);
 }
 
+function prepare(args: readonly string[], print: (text: string) => void): number {
+  const { values, setup, project } = chosen(args);
+  const { bed = false, bleed = false, setup: variant, json } = values;
+  return prepareCommand(project, setup, { bed, bleed, setup: variant, json }, print);
+}
+
 function run(args: readonly string[], print: (text: string) => void): number {
   const { values, setup } = chosen(args);
   const result = computed(dayInput(setup));
@@ -178,6 +187,9 @@ function parseRun(args: readonly string[]) {
       wheel: { type: 'string' },
       readings: { type: 'string' },
       out: { type: 'string' },
+      setup: { type: 'string' },
+      bed: { type: 'boolean' },
+      bleed: { type: 'boolean' },
     },
   });
 }

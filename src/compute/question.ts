@@ -20,7 +20,15 @@ export function dayKey({ car, circuit, plan, parts, begun, calibration }: Setup)
   return [
     keyOf(
       car,
-      ({ name: _name, exposed: _exposed, driverSide: _side, origins: _origins, ...driven }) => driven,
+      ({
+        name: _name,
+        exposed: _exposed,
+        driverSide: _side,
+        workshop: _workshop,
+        fitted: _fitted,
+        origins: _origins,
+        ...driven
+      }) => driven,
     ),
     keyOf(circuit.layout, (layout) => layout),
     String(circuit.altitudeM),

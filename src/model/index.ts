@@ -1,6 +1,7 @@
 export { type AppliedCalibration, doubtOf, lostValues } from './calibration/applied';
 export { driveOf } from './calibration/driveOf';
 export { changedSince, isOfTheDay } from './calibration/touches';
+export { type BeddingData, usualBedding } from './catalogue/bedding';
 export { type Axle, choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './catalogue/choices';
 export { EXPOSED_KIND_IDS, EXPOSED_KINDS, type ExposedKind } from './catalogue/exposed';
 export { MATERIAL_IDS, ROTOR_MATERIALS } from './catalogue/materials';
@@ -32,16 +33,21 @@ export {
 } from './edit/changes';
 export { circuitClosing, closeCircuit } from './edit/closeCircuit';
 export {
+  addBottle,
   addCalibration,
   addCar,
   addCircuit,
   addDrive,
   addPart,
   addPlan,
+  addPreparation,
   addVariant,
   assignToPlan,
   countDrive,
+  drawAt,
+  finishBleeding,
   fitChanges,
+  keepBedding,
   keepState,
   noteSymptom,
   renameProject,
@@ -51,7 +57,9 @@ export {
   setLegs,
   setObservations,
   setWeather,
+  signOff,
   takeFit,
+  tickStep,
 } from './edit/edits';
 export {
   addParts,
@@ -64,6 +72,7 @@ export {
 } from './edit/library';
 export { alike, conflictText, differing, mergeProjects, type Sparse } from './edit/merge';
 export { countOrigins, originOf, withOrigin } from './edit/origins';
+export { exchangedBy, isUsable, neverMix, preparedCar, signObstacle } from './edit/prepare';
 export {
   applyWhatIf,
   changesOfWhatIf,
@@ -108,6 +117,7 @@ export {
   planFromSentence,
   planSentenceSchema,
 } from './guided/newPlan';
+export { newPreparation } from './guided/newPreparation';
 export { inG, meanDeceleration, powerBetween, tyreDeceleration, zoneFromTyped } from './guided/zonesTyped';
 export { MOVABLE_IDS, type MovableId, movable } from './parameters/movables';
 export { parameterInfo } from './parameters/parameterInfo';
@@ -177,9 +187,37 @@ export {
   planSchema,
   standLegSchema,
 } from './schema/plan';
+export {
+  BEDDING_VERSIONS,
+  type BeddingVersion,
+  BLEED_WAYS,
+  type BleedWay,
+  type Bottle,
+  bottleSchema,
+  type Done,
+  FLUID_COLOURS,
+  type Found,
+  NOTHING_FOUND,
+  PROTECTIONS,
+  type Preparation,
+  preparationSchema,
+  type StoredBedding,
+} from './schema/preparation';
 export { PROJECT_FORMAT, PROJECT_VERSION, type Project, priceInfo } from './schema/project';
 export type { PlanStart } from './schema/state';
 export { DEFAULT_UNCERTAIN, type Uncertain, uncertainRanges } from './schema/uncertain';
+export {
+  type AxleWorkshop,
+  BLEED_SCREWS,
+  FITTED_KEYS,
+  type FittedKey,
+  PARKING_BRAKES,
+  TORQUE_JOINTS,
+  type TorqueJoint,
+  type TorqueKey,
+  USUAL_WORKSHOP,
+  type Workshop,
+} from './schema/workshop';
 export { chainOf, chassisOf, effectiveRadiusMm, frontSharePercent, taperOf, wheelFit } from './toCore/chain';
 export { cornerOf } from './toCore/corner';
 export { storedBrakesOf } from './toCore/state';

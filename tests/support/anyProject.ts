@@ -58,6 +58,7 @@ export function shortPlan(planId: string): Project {
     cars: demoProject.cars.filter((car) => car.id === plan.carId),
     circuits: demoProject.circuits.filter((circuit) => circuit.id === plan.circuitId),
     plans: [{ ...short, compare: { setups: [], referenceId: null } }],
+    preparations: [],
     selectedPlanId: plan.id,
   };
 }

@@ -80,6 +80,7 @@ const corner: Corner = {
     windowLow: 350,
     limit: 970,
     plateLimit: 720,
+    bedding: { low: 573, high: 893, time: 26 },
   },
   caliper: {
     sliding: false,
@@ -547,8 +548,8 @@ describe('strain', () => {
 describe('friction over temperature', () => {
   it('bites less cold, keeps its window, fades, and a glazed pad stays weaker when cold again', () => {
     const { pad } = corner;
-    expect(frictionAt(pad, 300, 0)).toBeLessThan(frictionAt(pad, 600, 0));
-    expect(frictionAt(pad, 1000, 0)).toBeLessThan(frictionAt(pad, 600, 0));
+    expect(frictionAt(pad, 300, 0, 1)).toBeLessThan(frictionAt(pad, 600, 0, 1));
+    expect(frictionAt(pad, 1000, 0, 1)).toBeLessThan(frictionAt(pad, 600, 0, 1));
     let glaze = 0;
     for (let i = 0; i < 60; i++) glaze = glazeAfter(pad, glaze, pad.limit + 100, pad.limit + 100, 1);
     expect(glaze).toBeCloseTo(1 - Math.exp(-1), 3);
@@ -572,7 +573,10 @@ describe('friction over temperature', () => {
       }),
       { numRuns: 30 },
     );
-    expect(frictionAt(pad, 600, glaze)).toBeCloseTo(frictionAt(pad, 600, 0) * (1 - GLAZED_LOSS * glaze), 12);
+    expect(frictionAt(pad, 600, glaze, 1)).toBeCloseTo(
+      frictionAt(pad, 600, 0, 1) * (1 - GLAZED_LOSS * glaze),
+      12,
+    );
   });
 });
 

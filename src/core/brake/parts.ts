@@ -110,6 +110,8 @@ export interface Pad {
   readonly limit: number;
   /** Temperature the bond to the plate is run at, at most, K */
   readonly plateLimit: number;
+  /** How it is bedded: face temperatures between which braking does it, K, and the braking in them that it takes, s */
+  readonly bedding: { readonly low: number; readonly high: number; readonly time: number };
 }
 
 export interface Caliper {

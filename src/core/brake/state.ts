@@ -14,6 +14,8 @@ export interface BrakeState {
   readonly radial: readonly number[];
   /** Share of the pads that is glazed, 0 to 1 */
   readonly glaze: number;
+  /** Share of pads and faces that is bedded: the film that a pad leaves on its rotor, 0 to 1 */
+  readonly bedded: number;
   /** Friction material left on the inner and the outer pad, or on each shoe, m */
   readonly padThickness: { readonly inner: number; readonly outer: number };
   /** Of the rotor over both cheeks, or of the drum's rim, m */
@@ -48,18 +50,21 @@ export class StateError extends RangeError {
  * A brake with every part at one temperature and nothing worn but what its parts say.
  * @param temperature K
  * @param water in its fluid, % by mass
+ * @param bedded share of its pads and faces, 0 to 1
  */
 export function freshState(
   corner: Corner,
   layout: CornerNetwork,
   temperature: number,
   water: number,
+  bedded: number,
 ): BrakeState {
   const { pad, rotor, drum } = corner;
   return {
     temperatures: Object.fromEntries(layout.network.nodes.map(({ name }) => [name, temperature])),
     radial: new Array<number>(RADIAL_CELLS).fill(0),
     glaze: 0,
+    bedded,
     padThickness: { inner: pad.thickness, outer: pad.thickness },
     rotorThickness: drum ? drum.rimThickness : rotor.thickness,
     water,
@@ -116,7 +121,13 @@ export function stateFault(layout: CornerNetwork, state: BrakeState): StateFault
   if (state.radial.length !== RADIAL_CELLS) {
     return { code: 'out of range', path: 'radial', value: state.radial.length };
   }
-  const ranges = { glaze: [state.glaze, 1], water: [state.water, 100], damage: [state.damage, 1e6] } as const;
+  const { bedded, glaze } = state;
+  const ranges = {
+    glaze: [glaze, 1],
+    bedded: [bedded, 1],
+    water: [state.water, 100],
+    damage: [state.damage, 1e6],
+  } as const;
   for (const [path, [value, most]] of Object.entries(ranges)) {
     if (!(value >= 0 && value <= most)) return { code: 'out of range', path, value };
   }

@@ -26,6 +26,8 @@ export interface AxleInput {
   readonly boilingPoint: number;
   /** Water in it, % by mass */
   readonly water: number;
+  /** Share of its pads and faces that is bedded, 0 to 1 */
+  readonly bedded: number;
 }
 
 /** The brake at a wheel. */

@@ -1,5 +1,6 @@
 import {
   type BrakeState,
+  beddedAfter,
   CHANNEL,
   CHANNEL_COUNT,
   type Corner,
@@ -38,6 +39,7 @@ export class CornerRun {
   private readonly specificHeat: Float64Array;
   private lastBulk: number;
   private glaze: number;
+  private bedded: number;
   private readonly band: RadialBand;
   /** Whether the motor brakes alone, so that the pads do not touch */
   private lifted = false;
@@ -62,7 +64,7 @@ export class CornerRun {
     this.layout = cornerNetwork(corner, ambient, pressure, refinement);
     const { network, recorded } = this.layout;
     this.begun = start(this.layout);
-    const { temperatures, glaze, radial, padThickness } = this.begun;
+    const { temperatures, glaze, bedded, radial, padThickness } = this.begun;
     this.begunThickness = 0.5 * (padThickness.inner + padThickness.outer);
     this.band = new RadialBand(corner, radial);
     this.integrator = new Integrator(
@@ -79,6 +81,7 @@ export class CornerRun {
     this.ringMass = recorded.rotorBulk.reduce((sum, i) => sum + network.nodes[i].scale, 0);
     this.lastBulk = temperatures[network.nodes[this.layout.ringStart].name];
     this.glaze = glaze;
+    this.bedded = bedded;
     this.record = this.into(emptyWheel(1, network.nodes.length));
     this.write(0, 0);
   }
@@ -118,6 +121,7 @@ export class CornerRun {
     this.band.step(dt, ringHeatShare * early, ringHeatShare * late, this.lastBulk);
     record.early[sample] = early;
     record.late[sample] = late;
+    if (early > 0 || late > 0) this.bed(dt);
     this.write(sample, dt);
     const work = dt * ((1 - GAMMA) * early + GAMMA * late);
     if (work > 0) this.wear(work, sample);
@@ -159,6 +163,7 @@ export class CornerRun {
       temperatures: Object.fromEntries(nodes.map(({ name }, i) => [name, this.integrator.temperature(i)])),
       radial: Array.from(this.band.excess),
       glaze: this.glaze,
+      bedded: this.bedded,
       padThickness: { inner: left(inner, this.worn.inner), outer: left(outer, this.worn.outer) },
     };
   }
@@ -167,6 +172,15 @@ export class CornerRun {
   audit(): { supplied: number; stored: number; lost: number } {
     const { supplied, lost } = this.integrator;
     return { supplied, lost, stored: this.integrator.stored() };
+  }
+
+  /** What braking adds to the film of pads that are not bedded yet. */
+  private bed(dt: number): void {
+    if (this.bedded >= 1) return;
+    const { padFaces } = this.layout;
+    const faceOf = (side: number) => this.integrator.temperature(padFaces[side]);
+    const face = 0.5 * (faceOf(0) + faceOf(padFaces.length - 1));
+    this.bedded = beddedAfter(this.corner.pad, this.bedded, face, dt);
   }
 
   /** Wears each side's pad by its half of the work, J. */
@@ -182,7 +196,8 @@ export class CornerRun {
   /** Friction of the pads at a row of node temperatures: the mean of both sides. */
   private frictionOf(nodes: Float64Array, at: number): number {
     const { padFaces } = this.layout;
-    const of = (side: number) => frictionAt(this.corner.pad, nodes[at + padFaces[side]], this.glaze);
+    const of = (side: number) =>
+      frictionAt(this.corner.pad, nodes[at + padFaces[side]], this.glaze, this.bedded);
     return padFaces.length === 1 ? of(0) : 0.5 * (of(0) + of(1));
   }
 
@@ -205,6 +220,7 @@ export class CornerRun {
       this.glaze = glazeAfter(this.corner.pad, this.glaze, over(sample - 1), over(sample), dt);
     }
     record.glaze[sample] = this.glaze;
+    record.bedded[sample] = this.bedded;
     record.friction[sample] = this.frictionOf(nodes, at);
   }
 }

@@ -1,4 +1,11 @@
 export { type BalanceSweep, balanceSweep, type SweepPoint } from './balanceSweep';
+export {
+  type BeddingObstacle,
+  type BeddingPlan,
+  type BeddingStep,
+  type BeddingWarning,
+  beddingPlan,
+} from './bedding';
 export { simulateDay } from './day';
 export { type Failure, type FailureCase, failureCases, MODEST } from './failure';
 export { type FlowEnd, flowsAt, type HeatBalance, heatBalance, nodesAt, type PartFlow } from './flows';

@@ -6,6 +6,8 @@ export interface WheelRecord extends Readonly<Record<RecordedPart, Float64Array>
   readonly friction: Float64Array;
   /** Share of the pads that is glazed, 0 to 1; n */
   readonly glaze: Float64Array;
+  /** Share of pads and faces that is bedded, 0 to 1; n */
+  readonly bedded: Float64Array;
   /** Friction material one pad has lost since the start, m; n */
   readonly worn: Float64Array;
   /** Nodes of its network */
@@ -117,6 +119,7 @@ export function emptyWheel(samples: number, nodeCount: number): WheelRecord {
     ...parts,
     friction: new Float64Array(samples),
     glaze: new Float64Array(samples),
+    bedded: new Float64Array(samples),
     worn: new Float64Array(samples),
     nodeCount,
     nodes: new Float64Array(samples * nodeCount),

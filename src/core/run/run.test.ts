@@ -154,7 +154,7 @@ describe('a run from a state', () => {
     expect(simulateDay(warm).record.wheels.frontLeft.fluid[0]).toBeCloseTo(393.15, 9);
     expect(simulateDay(cool).record.wheels.frontLeft.fluid[0]).toBeCloseTo(AIR, 9);
     const layout = cornerNetwork(TARN.front.left, AIR, 101_325);
-    const read = warmed(freshState(TARN.front.left, layout, AIR, 1), layout, { rotor: 500, caliper: 350 });
+    const read = warmed(freshState(TARN.front.left, layout, AIR, 1, 1), layout, { rotor: 500, caliper: 350 });
     const start = { ...brakesAt(AIR), frontLeft: read, frontRight: read };
     const { record } = run(TARN, TARN, daySchedule(TARN), start);
     const { rotorFace, rotorBulk, caliper, piston, seal } = record.wheels.frontLeft;

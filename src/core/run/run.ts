@@ -14,6 +14,7 @@ import {
 import {
   airAt,
   type BrakedCar,
+  type BrakeReading,
   type GivenPiece,
   type Piece,
   pressureOf,
@@ -28,7 +29,7 @@ import { type DemandStep, emptyStep } from './demandStep';
 import { type DistinctWheel, distinct } from './distinct';
 import { takeGiven } from './givenStep';
 import type { Observer, PieceRun } from './observer';
-import { type DayRecord, type DaySeries, emptySeries, resizedSeries } from './record';
+import { type DayRecord, type DaySeries, emptySeries, resizedSeries, type WheelRecord } from './record';
 import type { EnergyAudit } from './result';
 import { type PadCondition, Sharing } from './sharing';
 import { Stopping } from './stopping';
@@ -76,9 +77,28 @@ export function run(
     const done = runner.piece(next.value);
     for (const observer of observers) observer.after(done, runner.record);
     const available = done.forces.map((force) => force.available);
-    next = pieces.next({ available, duration: done.duration });
+    const of = (wheel: WheelName) => readingOf(runner.record.wheels[wheel], done);
+    next = pieces.next({ available, duration: done.duration, of });
   }
   return runner.finish();
+}
+
+/** What a piece left of one wheel's brake. */
+function readingOf(wheel: WheelRecord, { first, count }: PieceRun): BrakeReading {
+  const last = first + count - 1;
+  let [padPeak, rotorPeak] = [0, 0];
+  for (let k = first; k <= last; k++) {
+    padPeak = Math.max(padPeak, wheel.padFace[k]);
+    rotorPeak = Math.max(rotorPeak, wheel.rotorFace[k]);
+  }
+  return {
+    padFace: wheel.padFace[last],
+    rotorFace: wheel.rotorFace[last],
+    rotorBulk: wheel.rotorBulk[last],
+    padPeak,
+    rotorPeak,
+    bedded: wheel.bedded[last],
+  };
 }
 
 /** A run under way. */
@@ -114,7 +134,8 @@ class Runner {
     this.runs = this.wheels.map(({ wheel }) => {
       const corner = cornerOfWheel(car, wheel);
       const begin = (layout: CornerNetwork) => {
-        if (typeof start === 'number') return freshState(corner, layout, start, car[axleOf(wheel)].water);
+        const { water, bedded } = car[axleOf(wheel)];
+        if (typeof start === 'number') return freshState(corner, layout, start, water, bedded);
         assertState(layout, start[wheel], wheel);
         return start[wheel];
       };

@@ -305,7 +305,7 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
   it('cools a 30 mm vented front (the Ovel’s) from 500 to 250 °C in about 2 to 3 minutes at 100 km/h', () => {
     const corner = cornerOf(demoProject.cars[1].front);
     const ambient = 297;
-    const begun = (layout: CornerNetwork) => freshState(corner, layout, ambient, 0);
+    const begun = (layout: CornerNetwork) => freshState(corner, layout, ambient, 0, 1);
     const wheel = new CornerRun(corner, begun, ambient, 101325, 1);
     const { integrator } = wheel;
     const roll = (applied: boolean) =>

@@ -1,3 +1,11 @@
+export {
+  BEDDING_PHASES,
+  type BeddingAxle,
+  type BeddingPhase,
+  type BeddingRecipe,
+  beddingSchedule,
+  type Snub,
+} from './bedding';
 export { circuitSeverity } from './circuitSeverity';
 export { DEFAULT_NUMERICS, daySchedule, ductDragArea } from './day';
 export {
@@ -16,6 +24,7 @@ export {
 export { ScheduleError } from './faults';
 export {
   type Ask,
+  type BrakeReading,
   type GivenPiece,
   givenPiece,
   type LegPlan,

@@ -1,3 +1,4 @@
+import type { WheelName } from '../brake';
 import type { LapTrace } from '../lap';
 import type { LapKind, LegKind } from './dayInput';
 import { assertPositive, assertSpeed, ScheduleError } from './faults';
@@ -50,12 +51,27 @@ export interface StopPiece extends PieceBase {
 /** What a schedule is made of: it says speed, demand and air over time, and knows no brakes. */
 export type Piece = GivenPiece | StopPiece;
 
+/** What a piece left of one wheel's brake; K. */
+export interface BrakeReading {
+  /** At its end */
+  readonly padFace: number;
+  readonly rotorFace: number;
+  readonly rotorBulk: number;
+  /** Highest in it */
+  readonly padPeak: number;
+  readonly rotorPeak: number;
+  /** Share of pads and faces that is bedded, 0 to 1 */
+  readonly bedded: number;
+}
+
 /** What came of a piece, so that a schedule can answer it. */
 export interface Outcome {
   /** Least braking that was available in each of its stops, N */
   readonly available: readonly number[];
   /** s */
   readonly duration: number;
+  /** Of a wheel's brake, as somebody who measures it would be told */
+  readonly of: (wheel: WheelName) => BrakeReading;
 }
 
 /** A leg of a schedule. */

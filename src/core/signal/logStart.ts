@@ -58,7 +58,7 @@ export function logStart(car: BrakedCar & Site, log: RawLog, ambient: number): C
       const fluid = readings[wheel].fluid ?? caliper;
       const corner = cornerOfWheel(car, wheel);
       const layout = cornerNetwork(corner, ambient, pressureOf(car));
-      const cold = freshState(corner, layout, ambient, car[axle].water);
+      const cold = freshState(corner, layout, ambient, car[axle].water, car[axle].bedded);
       return [
         wheel,
         warmed(cold, layout, {

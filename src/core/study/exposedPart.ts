@@ -65,6 +65,8 @@ export type Protection =
   | { readonly kind: 'shield' }
   /** A bright sleeve round the part */
   | { readonly kind: 'sleeve' }
+  /** A wrap round the exhaust: its outside stays cooler; of no use before a brake */
+  | { readonly kind: 'wrap' }
   /** Further away, m */
   | { readonly kind: 'moved'; readonly distance: number };
 
@@ -84,6 +86,8 @@ const WARM_AIR = 0.1;
 const EXHAUST_EMISSIVITY = 0.8;
 const EXHAUST_WARMS = 60;
 const EXHAUST_COOLS = 300;
+/** Rise of a wrapped pipe's outside over the air, share of the bare pipe's (from memory). */
+const WRAPPED_RISE = 0.6;
 /** Longest step, s. */
 const STEP = 2;
 
@@ -100,7 +104,7 @@ export interface ExposedCurve {
  * Temperature of a part near a brake or an exhaust over a day, K, at the day's samples. It takes up
  * `α·ε·F·view·σ(T_s⁴ − T⁴)` with `F = r²/(r² + x²)` (Howell), exchanges the rest of its view with the surroundings, gives
  * `h·w·(T − T_air)` to the air, which the source has warmed by a share of `F`, and is held by what it is fixed to. A shield
- * is a second body between the two, a sleeve one around it. What lies in the wheel has a share of its air from the brake;
+ * is a second body between the two, a sleeve one around it; a wrap makes an exhaust's outside cooler. What lies in the wheel has a share of its air from the brake;
  * a tyre's bead sits on a usual rim. Stepped by the implicit midpoint rule.
  */
 export function exposedTemperature(
@@ -140,7 +144,8 @@ export function exposedTemperature(
     const dt = record.time[i] - record.time[i - 1];
     const pieces = Math.max(1, Math.ceil(dt / STEP));
     const driving = record.lap[i] >= 0;
-    const towards = driving ? part.exhaustTemperature : ambient;
+    const outside = protection.kind === 'wrap' ? WRAPPED_RISE : 1;
+    const towards = driving ? ambient + outside * (part.exhaustTemperature - ambient) : ambient;
     const kept = exp(-dt / pieces / (driving ? EXHAUST_WARMS : EXHAUST_COOLS));
     for (let k = 0; k < pieces; k++) {
       const before = exhaust;
@@ -190,7 +195,7 @@ class Bodies {
     const { absorptivity, airedOver, capacity } = of;
     const fromSource = seen * emissivity;
     const around = 1 - seen;
-    if (kind === 'none' || kind === 'moved') {
+    if (kind === 'none' || kind === 'moved' || kind === 'wrap') {
       const a = absorptivity * fromSource * exchange(this.part, source);
       const b = absorptivity * around * exchange(this.part, ambient);
       const c = h * airedOver;

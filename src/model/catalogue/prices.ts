@@ -73,6 +73,7 @@ export function changePrice(project: Priced, change: Change, car: Pick<Car, 'fro
     case 'tyres':
       return TYRE_KINDS[change.tyres].price;
     case 'tape':
+    case 'shield':
     case 'mass':
     case 'balance':
       return 0;

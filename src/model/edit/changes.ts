@@ -46,6 +46,8 @@ export function withChange(car: Car, change: Change, parts: readonly Part[]): Ca
       });
     case 'tape':
       return onAxle(car, change.axle, { blankedOffPercent: change.percent });
+    case 'shield':
+      return onAxle(car, change.axle, { shieldPercent: change.percent });
     case 'vanes':
       return onAxle(car, change.axle, {
         rotor: { ...car[change.axle].rotor, vaneType: change.vaneType },
@@ -156,6 +158,10 @@ export function changeWords(change: Change, parts: readonly Part[], units: UnitC
       return `${axle} ducts of ${formatQuantity(change.areaCm2, 'area', units, 0)}`;
     case 'tape':
       return `${axle} ducts ${change.percent} % blanked off`;
+    case 'shield':
+      return change.percent === 0
+        ? `${axle} dust shields off`
+        : `${axle} dust shields over ${change.percent} %`;
     case 'vanes':
       return `${axle} vanes: ${VANES[change.vaneType].name.toLowerCase()}`;
     case 'thickness':

@@ -21,6 +21,15 @@ import { withOrigin } from './origins';
 
 export { withPrice } from '../catalogue/prices';
 export { addParts, copyItem, deleteItem, renameItem, replaceItem } from './library';
+export {
+  addBottle,
+  addPreparation,
+  drawAt,
+  finishBleeding,
+  keepBedding,
+  signOff,
+  tickStep,
+} from './prepare';
 export { keepWhatIf } from './whatIf';
 
 /** A project with a plan changed; the same where it has none of the id. */

@@ -14,7 +14,12 @@ const NOUNS: Record<Shelf, string> = {
   states: 'kept state',
   drives: 'drive',
   calibrations: 'calibration',
+  preparations: 'preparation',
+  bottles: 'bottle',
 };
+
+/** What nothing else of a project names. */
+const ALONE: readonly Shelf[] = ['drives', 'calibrations', 'preparations', 'bottles'];
 
 function freshName(name: string, taken: readonly string[]): string {
   const base = name.replace(/ \(copy(?: \d+)?\)$/, '').slice(0, 66);
@@ -57,14 +62,24 @@ function comparedIn(project: Project, id: string): string | null {
   return say.comparedTakeOutSetups(plans.map((plan) => `“${plan.name}”`).join(', '));
 }
 
+/** Why a part that is to be fitted, or stands in a bottle, cannot be deleted; null when it is neither. */
+function preparedWith(project: Project, id: string): string | null {
+  const using = [
+    ...project.preparations.filter(({ changes }) => changes.some((c) => c.kind === 'part' && c.part === id)),
+    ...project.bottles.filter(({ fluid }) => fluid === id),
+  ];
+  if (using.length === 0) return null;
+  return say.preparedTakeOutFirst(using.map(({ name }) => `“${name}”`).join(', '));
+}
+
 /** Why an item cannot be deleted, in words; null when it can. */
 export function deletionObstacle(project: Project, shelf: Shelf, id: string): string | null {
   if (shelf === 'parts') {
     const fitted = project.cars.filter((car) => [car.front.pad, car.rear.pad, car.fluid.kind].includes(id));
-    if (fitted.length === 0) return comparedIn(project, id);
+    if (fitted.length === 0) return comparedIn(project, id) ?? preparedWith(project, id);
     return say.fittedFitAnotherPart(fitted.map((car) => `“${car.name}”`).join(', '));
   }
-  if (shelf === 'drives' || shelf === 'calibrations') return null;
+  if (ALONE.includes(shelf)) return null;
   if (shelf === 'states') {
     const begun = project.plans.filter(({ start }) => start.kind === 'state' && start.stateId === id);
     if (begun.length === 0) return null;
@@ -97,6 +112,7 @@ export function deleteItem(project: Project, shelf: Shelf, id: string): Project 
       ...next,
       states: next.states.filter(({ carId }) => carId !== id),
       calibrations: next.calibrations.filter(({ carId }) => carId !== id),
+      preparations: next.preparations.filter(({ carId }) => carId !== id),
     };
   }
   if (shelf === 'plans' && project.selectedPlanId === id)

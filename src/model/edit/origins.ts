@@ -20,6 +20,8 @@ const NO_VALUES: ReadonlySet<string> = new Set([
   'targetMarginK',
   'minutes',
   'driverSide',
+  'workshop',
+  'fitted',
 ]);
 
 /**

@@ -30,6 +30,8 @@ export function blankProject(name: string): Project {
     states: [],
     drives: [],
     calibrations: [],
+    preparations: [],
+    bottles: [],
     parts: [],
     currency: '€',
     prices: [],

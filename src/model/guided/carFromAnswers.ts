@@ -3,6 +3,7 @@ import { gripOf } from '../catalogue/tyres';
 import type { AxleBrakes } from '../schema/axle';
 import type { Car } from '../schema/car';
 import type { Origins } from '../schema/origin';
+import { USUAL_WORKSHOP } from '../schema/workshop';
 import { frontSharePercent, withFrontShare } from '../toCore/chain';
 import type { CarAnswers } from './carAnswers';
 import type { CarKind, DrivenId, KindAxle } from './carKind';
@@ -127,6 +128,7 @@ function axleOf(axle: KindAxle, kind: CarKind, pad: string, front: boolean): Axl
     toCaliperPercent: kind.carbon ? 15 : 0,
     sides: 'together',
     shieldPercent: kind.race ? 0 : 40,
+    beddedPercent: 100,
     wheelOpenAreaPercent: kind.race ? 60 : 45,
     recirculationPercent: kind.race ? 20 : 35,
     coolingFactor: 1,
@@ -283,6 +285,8 @@ export function carFromAnswers(a: CarAnswers, id: string): Car {
     },
     driverSide: 'left',
     exposed: [],
+    workshop: USUAL_WORKSHOP,
+    fitted: {},
     front: axleOf(frontOf(a, kind), kind, pads ?? kind.frontPad, true),
     rear: axleOf(rearOf(a, kind), kind, pads ?? kind.rearPad, false),
     origins: originsOf(a),

@@ -1,5 +1,6 @@
 import { RADIAL_CELLS } from '../../core';
 import { DEFAULT_UNCERTAIN } from '../schema/uncertain';
+import { USUAL_WORKSHOP } from '../schema/workshop';
 import { from1 } from './from1';
 import { type Loose, list, record } from './loose';
 import { NECK_7, partTo7, partTo8, walled } from './parts';
@@ -218,8 +219,48 @@ function from8(project: Loose): Loose {
 /** Version 9 kept nothing of what was driven and measured. */
 const from9 = (project: Loose): Loose => ({ drives: [], calibrations: [], ...project, version: 10 });
 
+/** A car as version 11 has it: bedded, nothing on what gets hot, of whose workshop nobody has told. */
+function carTo11(value: unknown): Loose {
+  const car = record(value);
+  const axle = (own: unknown) => ({ beddedPercent: 100, ...record(own) });
+  return {
+    workshop: USUAL_WORKSHOP,
+    fitted: {},
+    ...car,
+    front: axle(car.front),
+    rear: axle(car.rear),
+    exposed: list(car.exposed, (part) => ({ protection: 'none', ...part })),
+  };
+}
+
+/** Version 10 knew nothing of handwork, and all pads as bedded. */
+function from10(project: Loose): Loose {
+  const bedded = (value: unknown) => {
+    const state = record(value);
+    const brakes = Object.entries(record(state.brakes)).map(([wheel, own]) => [
+      wheel,
+      { beddedPercent: 100, ...record(own) },
+    ]);
+    return { ...state, brakes: Object.fromEntries(brakes) };
+  };
+  return {
+    preparations: [],
+    bottles: [],
+    ...project,
+    version: 11,
+    cars: list(project.cars, carTo11),
+    states: list(project.states, bedded),
+    drives: list(project.drives, (drive) => ({
+      ...drive,
+      car: carTo11(drive.car),
+      begun: drive.begun ? bedded(drive.begun) : drive.begun,
+    })),
+    calibrations: list(project.calibrations, (own) => ({ ...own, car: carTo11(own.car) })),
+  };
+}
+
 /** Each makes the version after its own. */
-const STEPS = [from1, from2, from3, from4, from5, from6, from7, from8, from9];
+const STEPS = [from1, from2, from3, from4, from5, from6, from7, from8, from9, from10];
 
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {

@@ -41,6 +41,16 @@ export const axleSchema = z
       step: 0.5,
       description: 'Friction material of a new pad: what the caliper and the wheel must have room for.',
     }),
+    beddedPercent: numberField({
+      title: 'Pads bedded',
+      quantity: 'percent',
+      min: 0,
+      max: 100,
+      usual: [90, 100],
+      step: 10,
+      description:
+        'Share of pads and faces that carries the film of a bedded pad; 0 for new ones. Pads that are not bedded bite less.',
+    }),
     effectiveRadiusMm: numberField({
       title: 'Effective radius, if known',
       quantity: 'smallLength',

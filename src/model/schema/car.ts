@@ -6,6 +6,7 @@ import { idSchema, nameSchema } from './naming';
 import { originsSchema } from './origin';
 import { loadSchema, pedalSchema } from './pedal';
 import { recoverySchema } from './recovery';
+import { fittedSchema, workshopSchema } from './workshop';
 
 const tyresSchema = z.strictObject({
   lateralGrip: numberField({
@@ -284,6 +285,10 @@ export const carSchema = z.strictObject({
   exposed: z.array(exposedSchema).max(20),
   front: axleSchema,
   rear: axleSchema,
+  /** What handwork on it must know; no lap depends on it */
+  workshop: workshopSchema,
+  /** Since when its parts are on it */
+  fitted: fittedSchema,
   /** How each of its values is known */
   origins: originsSchema,
 });

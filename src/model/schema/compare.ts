@@ -35,6 +35,19 @@ export const changeSchema = z.discriminatedUnion('kind', [
       description: 'Share of the duct’s mouth that is closed.',
     }),
   }),
+  z.strictObject({
+    kind: z.literal('shield'),
+    axle,
+    percent: numberField({
+      title: 'Dust shield',
+      quantity: 'percent',
+      min: 0,
+      max: 100,
+      usual: [0, 80],
+      step: 5,
+      description: 'Share of the inner surface it covers; 0 takes it off.',
+    }),
+  }),
   z.strictObject({ kind: z.literal('tyres'), tyres: z.enum(TYRE_KIND_IDS).meta({ title: 'Tyres' }) }),
   z.strictObject({ kind: z.literal('vanes'), axle, vaneType: z.enum(VANE_IDS).meta({ title: 'Vanes' }) }),
   z.strictObject({

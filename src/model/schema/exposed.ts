@@ -49,6 +49,8 @@ export const exposedSchema = z.strictObject({
     step: 5,
     description: 'Highest temperature it is made for. Take it from the maker’s data.',
   }),
+  /** What is on it, or before it, already */
+  protection: z.enum(['none', 'shield', 'sleeve', 'wrap']).meta({ title: 'Protection' }),
   movedMm: numberField({
     title: 'Could be moved to',
     quantity: 'smallLength',
@@ -95,6 +97,7 @@ export function starterExposed(kind: ExposedKind, id: string): Exposed {
     viewPercent: view,
     airPercent: air,
     ratingC,
+    protection: 'none',
     movedMm: 2 * near,
     exhaustC: 550,
     exhaustMm: 60,

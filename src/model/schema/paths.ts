@@ -6,6 +6,7 @@ import { driveSchema } from './drive';
 import { type FieldInfo, type FieldLimits, fieldInfo } from './field';
 import { partSchema } from './part';
 import { planSchema } from './plan';
+import { bottleSchema, preparationSchema } from './preparation';
 import { stateSchema } from './state';
 
 export const SCHEMAS = {
@@ -16,6 +17,8 @@ export const SCHEMAS = {
   states: stateSchema,
   drives: driveSchema,
   calibrations: calibrationSchema,
+  preparations: preparationSchema,
+  bottles: bottleSchema,
 } as const;
 
 /** The lists of a project whose items have ids of their own; a new one is an entry above and in the project's schema. */

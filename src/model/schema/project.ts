@@ -10,11 +10,12 @@ import { fieldInfo, numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 import { type Part, partSchema } from './part';
 import { type Plan, planSchema } from './plan';
+import { type Bottle, bottleSchema, type Preparation, preparationSchema } from './preparation';
 import { type KeptState, stateSchema } from './state';
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
 
-export const PROJECT_VERSION = 10;
+export const PROJECT_VERSION = 11;
 
 const priceSchema = z.strictObject({
   /** Id of a part, or a word for work and parts that are on no shelf */
@@ -56,6 +57,8 @@ export const MOST_ITEMS = {
   states: 100,
   drives: 100,
   calibrations: 100,
+  preparations: 60,
+  bottles: 60,
   prices: 600,
 } as const;
 
@@ -68,6 +71,8 @@ function documentOf<
   S extends z.ZodType<KeptState>,
   D extends z.ZodType<StoredDrive>,
   K extends z.ZodType<Calibration>,
+  W extends z.ZodType<Preparation>,
+  B extends z.ZodType<Bottle>,
 >(items: {
   readonly car: C;
   readonly circuit: L;
@@ -76,6 +81,8 @@ function documentOf<
   readonly state: S;
   readonly drive: D;
   readonly calibration: K;
+  readonly preparation: W;
+  readonly bottle: B;
 }) {
   return z.strictObject({
     format: z.literal(PROJECT_FORMAT),
@@ -92,6 +99,10 @@ function documentOf<
     drives: z.array(items.drive).max(MOST_ITEMS.drives),
     /** What observations told of a car; the newest that its parts still fit is used */
     calibrations: z.array(items.calibration).max(MOST_ITEMS.calibrations),
+    /** Work on cars: what was to be changed, what was done and found */
+    preparations: z.array(items.preparation).max(MOST_ITEMS.preparations),
+    /** Brake fluid on the shelf */
+    bottles: z.array(items.bottle).max(MOST_ITEMS.bottles),
     /** What prices are in: a sign or a few letters */
     currency: z.string().trim().min(1).max(6).meta({ title: 'Currency' }),
     /** Prices of the user's own; other parts have the usual price of their class */
@@ -102,7 +113,8 @@ function documentOf<
 
 /** Names that must be unique, and names that must name something. */
 function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
-  const { cars, circuits, plans, parts, states, drives, calibrations, prices, selectedPlanId } = value;
+  const { cars, circuits, plans, parts, states, drives, calibrations, preparations, bottles, prices } = value;
+  const { selectedPlanId } = value;
   uniqueIds(cars, 'cars', issues);
   uniqueIds(circuits, 'circuits', issues);
   uniqueIds(plans, 'plans', issues);
@@ -110,6 +122,8 @@ function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
   uniqueIds(states, 'states', issues);
   uniqueIds(drives, 'drives', issues);
   uniqueIds(calibrations, 'calibrations', issues);
+  uniqueIds(preparations, 'preparations', issues);
+  uniqueIds(bottles, 'bottles', issues);
   drives.forEach(({ observations }, i) => {
     const found: z.core.$ZodRawIssue[] = [];
     uniqueIds(observations, 'observations', found);
@@ -182,6 +196,16 @@ function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
   calibrations.forEach(({ carId }, i) => {
     if (!cars.some((c) => c.id === carId)) missing(['calibrations', i, 'carId'], carId, 'car');
   });
+  preparations.forEach(({ carId, changes }, i) => {
+    if (!cars.some((c) => c.id === carId)) missing(['preparations', i, 'carId'], carId, 'car');
+    changes.forEach((change, n) => {
+      if (change.kind !== 'part' || onShelf(change.part)) return;
+      missing(['preparations', i, 'changes', n, 'part'], change.part, 'part');
+    });
+  });
+  bottles.forEach(({ fluid }, i) => {
+    if (!known('fluid', fluid)) missing(['bottles', i, 'fluid'], fluid, 'fluid');
+  });
   if (!plans.some((p) => p.id === selectedPlanId)) missing(['selectedPlanId'], selectedPlanId, 'plan');
 }
 
@@ -194,6 +218,8 @@ export const projectSchema = documentOf({
   state: stateSchema,
   drive: driveSchema,
   calibration: calibrationSchema,
+  preparation: preparationSchema,
+  bottle: bottleSchema,
 }).check((ctx) => referenceIssues(ctx.value, ctx.issues));
 
 /** The same for a project whose items have each been read already: its lists, names and references. */
@@ -205,6 +231,8 @@ export const frameSchema = documentOf({
   state: z.custom<KeptState>(),
   drive: z.custom<StoredDrive>(),
   calibration: z.custom<Calibration>(),
+  preparation: z.custom<Preparation>(),
+  bottle: z.custom<Bottle>(),
 }).check((ctx) => referenceIssues(ctx.value, ctx.issues));
 
 /** A whole project. */
@@ -219,6 +247,8 @@ export interface Project {
   readonly states: KeptState[];
   readonly drives: StoredDrive[];
   readonly calibrations: Calibration[];
+  readonly preparations: Preparation[];
+  readonly bottles: Bottle[];
   readonly currency: string;
   readonly prices: { readonly key: string; readonly price: number }[];
   readonly selectedPlanId: string;

@@ -1,4 +1,5 @@
 import { type Corner, DEFAULT_CONSTANTS, pistonPath, pointTable, type Side, ZERO_CELSIUS } from '../../core';
+import { usualBedding } from '../catalogue/bedding';
 import { padOf } from '../catalogue/choices';
 import { CARBON_OVER_TEMPERATURE, ROTOR_MATERIALS } from '../catalogue/materials';
 import { isAllCarbon, nominalFriction } from '../catalogue/pads';
@@ -23,6 +24,7 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
   const pad = padOf(axle.pad, parts);
   const mounting = MOUNTINGS[rotor.mounting];
   const pistons = PISTONS[caliper.pistons];
+  const { bed, seconds } = usualBedding(pad);
   const rightDuct = axle.rightDuctAreaCm2 ?? axle.ductAreaCm2;
   return {
     rotor: {
@@ -72,6 +74,7 @@ export function cornerOf(axle: AxleBrakes, side: Side = 'left', parts: readonly 
       windowLow: kelvin(pad.window[0]),
       limit: kelvin(pad.limit),
       plateLimit: kelvin(pad.plateLimit) + PLATES[axle.plateKind].stands,
+      bedding: { low: kelvin(bed[0]), high: kelvin(bed[1]), time: seconds },
     },
     caliper: {
       sliding: caliper.kind === 'sliding',

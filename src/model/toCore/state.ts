@@ -28,6 +28,7 @@ function carStateOf(brakes: StoredBrakes): CarState {
           temperatures: Object.fromEntries(temperatures),
           radial: stored.radialK,
           glaze: toSi(stored.glazedPercent, 'percent'),
+          bedded: toSi(stored.beddedPercent, 'percent'),
           padThickness: {
             inner: toSi(stored.innerPadMm, 'smallLength'),
             outer: toSi(stored.outerPadMm, 'smallLength'),
@@ -67,7 +68,8 @@ export function storedBrakesOf(state: CarState): StoredBrakes {
   const nine = (value: number) => Number(value.toPrecision(9));
   return Object.fromEntries(
     WHEELS.map((wheel): [string, WheelState] => {
-      const { temperatures, radial, glaze, padThickness, rotorThickness, water, damage } = state[wheel];
+      const { temperatures, radial, glaze, bedded, padThickness, rotorThickness, water, damage } =
+        state[wheel];
       return [
         wheel,
         {
@@ -76,6 +78,7 @@ export function storedBrakesOf(state: CarState): StoredBrakes {
           ),
           radialK: radial.map(nine),
           glazedPercent: nine(100 * glaze),
+          beddedPercent: nine(100 * bedded),
           innerPadMm: nine(1000 * padThickness.inner),
           outerPadMm: nine(1000 * padThickness.outer),
           rotorMm: nine(1000 * rotorThickness),

@@ -233,7 +233,8 @@ function asComputed(setup: Setup): DayInput {
     const left = cornerOf(brakes, 'left', parts);
     // Sides differ in nothing but their air, so the rest is one object.
     const right = { ...left, air: cornerOf(brakes, 'right', parts).air };
-    return { left, right, boilingPoint: boiling, water: fluidWater(car, parts) };
+    const bedded = toSi(brakes.beddedPercent, 'percent');
+    return { left, right, boilingPoint: boiling, water: fluidWater(car, parts), bedded };
   };
   const site = siteOf(setup);
   const axles = { front: axle(car.front), rear: axle(car.rear) };

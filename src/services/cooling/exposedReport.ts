@@ -1,8 +1,18 @@
-import { exposedTemperature, type Protection, simulateDay } from '../../core';
+import { type ExposedPart, exposedTemperature, type Protection, simulateDay } from '../../core';
 import { dayInput, type Exposed, exposedPart, type Setup } from '../../model';
 
 export type ProtectionKind = Protection['kind'];
-const KINDS: readonly ProtectionKind[] = ['none', 'shield', 'sleeve', 'moved'];
+/** As it is, and with each that could be done; a wrap only round an exhaust. */
+const kindsOf = ({ source }: ExposedPart): readonly ProtectionKind[] =>
+  source === 'exhaust'
+    ? ['none', 'shield', 'sleeve', 'wrap', 'moved']
+    : ['none', 'shield', 'sleeve', 'moved'];
+
+/** What is done about a part: as it stands where nothing is. */
+function protectionOf(kind: ProtectionKind, stored: Exposed): Protection {
+  if (kind === 'moved') return { kind, distance: stored.movedMm / 1000 };
+  return { kind: kind === 'none' ? stored.protection : kind };
+}
 
 /** A part near something hot over a day, as it is and with each protection. */
 export interface ExposedReport {
@@ -20,7 +30,7 @@ export interface ExposedReport {
     /** K, at the report's minutes */
     readonly curve: Float32Array;
   }[];
-  /** Highest on the other side of the car, without protection, K */
+  /** Highest on the other side of the car, as it is, K */
   readonly otherSide: number;
 }
 
@@ -50,9 +60,8 @@ export function exposedReports(setup: Setup): ExposedReports {
   };
   const report = (stored: Exposed): ExposedReport => {
     const part = exposedPart(setup.car, stored);
-    const ways = KINDS.map((kind) => {
-      const protection = kind === 'moved' ? { kind, distance: stored.movedMm / 1000 } : { kind };
-      const { temperature, peak, at } = exposedTemperature(input, result, part, protection);
+    const ways = kindsOf(part).map((kind) => {
+      const { temperature, peak, at } = exposedTemperature(input, result, part, protectionOf(kind, stored));
       let over = 0;
       for (let i = 1; i < n; i++) if (temperature[i] > part.rating) over += time[i] - time[i - 1];
       return {
@@ -69,7 +78,7 @@ export function exposedReports(setup: Setup): ExposedReports {
       id: stored.id,
       rating: part.rating,
       ways,
-      otherSide: exposedTemperature(input, result, other).peak,
+      otherSide: exposedTemperature(input, result, other, protectionOf('none', stored)).peak,
     };
   };
   return {

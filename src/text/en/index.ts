@@ -42,6 +42,7 @@ export {
 export { padTradesText } from './padTrades';
 export { parameterText, spreadText } from './parameterText';
 export { LIMIT_TEXT, PART_NAMES } from './parts';
+export * from './prepare';
 export { windText } from './windText';
 export {
   ANY_DRIVER,

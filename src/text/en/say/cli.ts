@@ -7,7 +7,7 @@ export const say = {
   energyMjStoredCarried: (supplied: string, stored: string, lost: string, error: string) =>
     `Energy in ${supplied} MJ = stored ${stored} + carried away ${lost}; energy balance error ${error} %.`,
   kettleBrakeTemperaturesWithout:
-    'kettle: brake temperatures without a browser\n\n  kettle demo                     print the demo project\n  kettle run FILE [--plan ID]     compute a plan: verdict, braking zone table, peaks\n      --json OUT                  write the whole result as JSON\n      --csv OUT                   write every braking zone as CSV, and every sample beside it as OUT with "-trace"\n  kettle network FILE [--plan ID] [--wheel frontLeft]\n                                  print one wheel\'s heat network with all that acts on it, to be integrated elsewhere\n  kettle calibrate FILE [--readings READINGS] [--plan ID] [--out FILE]\n                                  what readings of a drive as planned (JSON or CSV), or without them the project’s own\n                                  drives of the plan’s car, tell of it: values, intervals,\n                                  what they do not tell, what to measure next; --out writes the project with it\n  kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is\n  kettle schema [parts|readings]  print the JSON Schema of the project file, of a file of parts, or of readings\n\n"-" is standard input or standard output.\n',
+    'kettle: brake temperatures without a browser\n\n  kettle demo                     print the demo project\n  kettle run FILE [--plan ID]     compute a plan: verdict, braking zone table, peaks\n      --json OUT                  write the whole result as JSON\n      --csv OUT                   write every braking zone as CSV, and every sample beside it as OUT with "-trace"\n  kettle network FILE [--plan ID] [--wheel frontLeft]\n                                  print one wheel\'s heat network with all that acts on it, to be integrated elsewhere\n  kettle calibrate FILE [--readings READINGS] [--plan ID] [--out FILE]\n                                  what readings of a drive as planned (JSON or CSV), or without them the project’s own\n                                  drives of the plan’s car, tell of it: values, intervals,\n                                  what they do not tell, what to measure next; --out writes the project with it\n  kettle prepare FILE [--plan ID] [--setup ID] [--bleed] [--bed] [--json OUT]\n                                  the job list of the newest open work on the plan’s car, or of one of the plan’s\n                                  setups: steps, checks; how it is bled and bedded\n  kettle check FILE               say what is wrong with a project, with paths; exit 2 when something is\n  kettle schema [parts|readings]  print the JSON Schema of the project file, of a file of parts, or of readings\n\n"-" is standard input or standard output.\n',
   hasMbProjectHas: (file: string, size: string, most: string) =>
     `${file} has ${size} MB; a project has at most ${most} MB`,
   projectCanComputed: 'The project can be computed.\n',
@@ -29,4 +29,14 @@ export const say = {
   nothingKept: 'These readings tell nothing that can be kept; no file is written.\n',
   readingsCannotBeRead: (problems: string) => `the readings cannot be used:\n${problems}`,
   noReadingUsed: (why: string) => `no reading can be used:\n${why}`,
+  noSetup: (id: string, known: string) =>
+    `the plan has no setup "${id}"; ${known === '' ? 'it has none to compare' : `it has\n${known}`}`,
+  checkIs: (check: string) => `Right when: ${check}`,
+  nothingChanged: 'Nothing is exchanged.\n',
+  toolsAre: (list: string) => `Ready before: ${list}.\n`,
+  bedsNot: (why: string) => `the pads cannot be bedded so: ${why}`,
+  nothingBled: '\nNothing is bled in this work.\n',
+  nothingBedded: '\nNothing is to be bedded: no pad or rotor is new.\n',
+  partsAreSafetyParts:
+    '\nBrake parts are safety parts: the maker’s data, the event’s rules and local law come first, and someone qualified does the work or looks it over. A prediction is no proof.\n',
 } as const;

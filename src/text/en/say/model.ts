@@ -54,4 +54,10 @@ export const say = {
     `It has to be under six tenths of the lap (${most} m): the lap has to come back.`,
   straightTooShort: (corners: number, most: string) =>
     `With ${corners} corners and no straight longer than that, a lap is about ${most} m at most.`,
+  neverMixFluids:
+    'Glycol and silicone fluid must never meet, in this system or in a bottle: seals swell and the pedal goes soft. Take the fluid out of the changes, or have every part of the system stripped, dried and re-sealed by a qualified person first.',
+  sameHandTwice: (axle: string, hand: string) =>
+    `Both ${axle} rotors are marked ${hand}: curved vanes come in left and right. One of the two pumps no air; exchange it before the car is signed off.`,
+  preparedTakeOutFirst: (names: string) =>
+    `It is to be fitted or stands on the shelf: ${names}. Take it out there first.`,
 } as const;

@@ -1,0 +1,68 @@
+import { type Bottle, NOTHING_FOUND, type Preparation } from '../src/model';
+import { tarn } from './cars/tarn';
+
+/** The evening before the second event: front pads that stand more heat, fresh fluid, the lead away from the rotor. */
+export const demoPreparations: Preparation[] = [
+  {
+    id: 'prepare-tarn-june',
+    name: 'Before the June club day',
+    carId: tarn.id,
+    date: '2026-06-27',
+    before: tarn,
+    changes: [
+      { kind: 'part', part: 'enduro', axle: 'front' },
+      { kind: 'part', part: 'race', axle: 'front' },
+    ],
+    protections: [{ part: 'tarn-lead', kind: 'sleeve' }],
+    bleed: {
+      wanted: 'all',
+      way: 'pressure',
+      oldColour: 'amber',
+      newColour: 'clear',
+      drawn: {},
+      level: null,
+      leaks: null,
+      firm: null,
+      finished: null,
+    },
+    bed: {
+      version: 'track',
+      limitKmh: 80,
+      bedLowC: null,
+      bedHighC: null,
+      fromKmh: null,
+      toKmh: null,
+      warmUps: null,
+      snubs: null,
+      outcome: null,
+    },
+    found: {
+      frontLeft: { ...NOTHING_FOUND, rotorMm: 24.4 },
+      frontRight: { ...NOTHING_FOUND, rotorMm: 24.3 },
+      rearLeft: NOTHING_FOUND,
+      rearRight: NOTHING_FOUND,
+    },
+    ticks: {},
+    signed: null,
+  },
+];
+
+/** Two bottles on the team's shelf, one of them open. */
+export const demoBottles: Bottle[] = [
+  {
+    id: 'bottle-1',
+    name: 'Bottle 1',
+    fluid: 'race',
+    leftCm3: 500,
+    openedOn: null,
+    keepMonths: 6,
+  },
+  {
+    id: 'bottle-2',
+    name: 'Bottle 2, opened',
+    fluid: 'race',
+    leftCm3: 350,
+    openedOn: '2025-09-12',
+    keepMonths: 6,
+  },
+];

@@ -1,0 +1,233 @@
+import { z } from 'zod';
+import { carSchema } from './car';
+import { changeSchema } from './compare';
+import { numberField } from './field';
+import { idSchema, nameSchema } from './naming';
+
+const day = z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' });
+const person = z.string().trim().min(1).max(60).meta({ title: 'Name' });
+const moment = z.iso.datetime('must be a moment like 2027-05-01T18:30:00Z').meta({ title: 'When' });
+/** Who did something, and when: UTC. */
+const doneSchema = z.strictObject({ by: person, at: moment });
+export type Done = z.infer<typeof doneSchema>;
+
+export const PROTECTIONS = ['shield', 'sleeve', 'wrap', 'moved'] as const;
+export const BLEED_WAYS = ['pedal', 'pressure', 'vacuum', 'gravity'] as const;
+export type BleedWay = (typeof BLEED_WAYS)[number];
+export const FLUID_COLOURS = ['clear', 'amber', 'brown', 'black', 'blue', 'green'] as const;
+export const BEDDING_VERSIONS = ['track', 'road', 'bench', 'pre-bedded', 'glazed'] as const;
+export type BeddingVersion = (typeof BEDDING_VERSIONS)[number];
+
+const celsius = (title: string, description: string) =>
+  numberField({
+    title,
+    quantity: 'temperature',
+    min: 20,
+    max: 1200,
+    usual: [80, 650],
+    step: 10,
+    description,
+  });
+const count = (title: string, description: string) =>
+  numberField({
+    title,
+    quantity: 'count',
+    min: 0,
+    max: 60,
+    integer: true,
+    usual: [4, 20],
+    step: 1,
+    description,
+  });
+const speed = (title: string, description: string) =>
+  numberField({ title, quantity: 'speed', min: 5, max: 300, usual: [30, 180], step: 5, description });
+
+/** What was found at a wheel while it was open. */
+const foundSchema = z.strictObject({
+  rotorHand: z.enum(['left', 'right']).nullable().meta({ title: 'Hand marked on the rotor' }),
+  rotorKg: numberField({
+    title: 'Rotor on the scales',
+    quantity: 'mass',
+    min: 0.3,
+    max: 60,
+    usual: [4, 14],
+    step: 0.1,
+    description: 'Before it is fitted. Left and right of one axle must be alike.',
+  }).nullable(),
+  rotorMm: numberField({
+    title: 'Rotor thickness',
+    quantity: 'smallLength',
+    min: 2,
+    max: 60,
+    usual: [8, 36],
+    step: 0.1,
+    description: 'By micrometer, the least of several points.',
+  }).nullable(),
+  padMm: numberField({
+    title: 'Thinnest pad',
+    quantity: 'smallLength',
+    min: 0.2,
+    max: 45,
+    usual: [3, 18],
+    step: 0.5,
+    description: 'Friction material of the pad that goes in.',
+  }).nullable(),
+  padMark: z.string().trim().max(40).meta({ title: 'Marking on the pads' }),
+});
+export type Found = z.infer<typeof foundSchema>;
+export const NOTHING_FOUND: Found = {
+  rotorHand: null,
+  rotorKg: null,
+  rotorMm: null,
+  padMm: null,
+  padMark: '',
+};
+
+const bleedSchema = z.strictObject({
+  /** Whole system, the front calipers between two sessions, or not at all */
+  wanted: z.enum(['all', 'fronts', 'none']).meta({ title: 'Bleeding' }),
+  way: z.enum(BLEED_WAYS).meta({ title: 'Way' }),
+  oldColour: z.enum(FLUID_COLOURS).meta({ title: 'Colour of the old fluid' }),
+  newColour: z.enum(FLUID_COLOURS).meta({ title: 'Colour of the new fluid' }),
+  /** Drawn at each screw so far, by its id */
+  drawn: z.record(
+    z.string().min(1).max(40),
+    numberField({
+      title: 'Drawn',
+      quantity: 'volume',
+      min: 0,
+      max: 5000,
+      usual: [20, 300],
+      step: 5,
+      description: 'Into the bottle at this screw.',
+    }),
+  ),
+  /** What was looked at afterwards */
+  level: doneSchema.nullable(),
+  leaks: doneSchema.nullable(),
+  firm: doneSchema.nullable(),
+  /** Filled in and written down; null while it is not */
+  finished: doneSchema.nullable(),
+});
+
+const bedSchema = z.strictObject({
+  version: z.enum(BEDDING_VERSIONS).meta({ title: 'Where' }),
+  limitKmh: speed('Speed limit', 'Of the road; nothing of the plan goes over it.'),
+  /** What came with the pads; null takes what is usual of their family */
+  bedLowC: celsius('Bedding from', 'Pad surface, as the pads’ maker gives it.').nullable(),
+  bedHighC: celsius('Bedding to', 'Pad surface, as the pads’ maker gives it.').nullable(),
+  fromKmh: speed('Hard snubs from', 'Left empty, what suits car and place.').nullable(),
+  toKmh: speed('Hard snubs to', 'Left empty, a third of it; never to a standstill.').nullable(),
+  warmUps: count('Warm-up applications', 'Left empty, as many as rotors and pads need.').nullable(),
+  snubs: count('Hard snubs', 'Left empty, as many as the pads need.').nullable(),
+  /** What was driven of it; null while nothing was */
+  outcome: z
+    .strictObject({
+      done: doneSchema,
+      warmUps: count('Warm-ups driven', 'Counted on the card.'),
+      snubs: count('Hard snubs driven', 'Counted on the card.'),
+      frontPercent: numberField({
+        title: 'Front bedded',
+        quantity: 'percent',
+        min: 0,
+        max: 100,
+        usual: [80, 100],
+        step: 5,
+        description: 'Share of pads and faces, as predicted for what was driven, or as the faces look.',
+      }),
+      rearPercent: numberField({
+        title: 'Rear bedded',
+        quantity: 'percent',
+        min: 0,
+        max: 100,
+        usual: [80, 100],
+        step: 5,
+        description: 'Share of pads and faces, as predicted for what was driven, or as the faces look.',
+      }),
+      note: z.string().trim().max(300).meta({ title: 'Note' }),
+    })
+    .nullable(),
+});
+export type StoredBedding = z.infer<typeof bedSchema>;
+
+/** Most steps that are ticked, and screws that are counted. */
+const MOST_TICKS = 400;
+
+/** An evening's work on a car: what is to be changed, what was done and found; as stored. */
+export const preparationSchema = z
+  .strictObject({
+    id: idSchema,
+    name: nameSchema,
+    carId: idSchema,
+    /** Day it is for */
+    date: day,
+    /** The car as it was fitted before */
+    before: carSchema,
+    changes: z.array(changeSchema).max(12),
+    /** Of parts near something hot, by their id */
+    protections: z
+      .array(z.strictObject({ part: idSchema, kind: z.enum(PROTECTIONS).meta({ title: 'Protection' }) }))
+      .max(20),
+    bleed: bleedSchema,
+    bed: bedSchema,
+    found: z.strictObject({
+      frontLeft: foundSchema,
+      frontRight: foundSchema,
+      rearLeft: foundSchema,
+      rearRight: foundSchema,
+    }),
+    /** Steps that are done, by their id: two devices tick into one list */
+    ticks: z.record(z.string().min(1).max(80), doneSchema),
+    /** Null while the car is not as wanted yet */
+    signed: doneSchema.nullable(),
+  })
+  .check((ctx) => {
+    for (const [path, record] of [
+      ['ticks', ctx.value.ticks],
+      ['drawn', ctx.value.bleed.drawn],
+    ] as const) {
+      if (Object.keys(record).length <= MOST_TICKS) continue;
+      ctx.issues.push({
+        code: 'custom',
+        input: record,
+        path: path === 'drawn' ? ['bleed', 'drawn'] : [path],
+        message: `must have at most ${MOST_TICKS} entries`,
+      });
+    }
+    const { bedLowC, bedHighC, fromKmh, toKmh } = ctx.value.bed;
+    const under = (key: string, low: number | null, high: number | null, what: string) => {
+      if (low === null || high === null || low < high) return;
+      ctx.issues.push({ code: 'custom', input: high, path: ['bed', key], message: what });
+    };
+    under('bedHighC', bedLowC, bedHighC, `must be over where bedding begins (${bedLowC} °C)`);
+    under('toKmh', toKmh, fromKmh, `must be under the speed braked from (${fromKmh} km/h)`);
+  });
+export type Preparation = z.infer<typeof preparationSchema>;
+
+/** A bottle of fluid on the shelf; as stored. */
+export const bottleSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  fluid: idSchema.meta({ title: 'Brake fluid' }),
+  leftCm3: numberField({
+    title: 'Left in it',
+    quantity: 'volume',
+    min: 0,
+    max: 25000,
+    usual: [250, 1000],
+    step: 50,
+    description: 'Of new fluid; what has been drawn is never filled in again.',
+  }),
+  /** Null while it is sealed */
+  openedOn: day.nullable(),
+  keepMonths: numberField({
+    title: 'Kept once opened',
+    quantity: 'months',
+    min: 0,
+    max: 60,
+    usual: [3, 12],
+    step: 1,
+    description: 'How long an opened bottle is used: it takes up water from each opening on (your own rule).',
+  }),
+});
+export type Bottle = z.infer<typeof bottleSchema>;

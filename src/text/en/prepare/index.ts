@@ -1,0 +1,17 @@
+export { beddingSummary, beddingWarningText, cardText, minutesText, obstacleText } from './bedText';
+export { drawText, fluidText, screwName } from './bleedText';
+export { prepareCheckText } from './checkTexts';
+export { stepTexts, torqueText } from './stepText';
+export {
+  CAUTION_TEXT,
+  COLOUR_TEXT,
+  FITTED_TEXT,
+  PROTECTION_TEXT,
+  STOP_TEXT,
+  TOOL_TEXT,
+  TROUBLE_TEXT,
+  torqueTitle,
+  VERSION_TEXT,
+  WAY_STEPS,
+  WAY_TEXT,
+} from './words';
