@@ -1,11 +1,11 @@
-import { Activity, CarFront, FileClock, Route, Scale } from 'lucide-react';
+import { Activity, CarFront, FileClock, Route, Scale, Wrench } from 'lucide-react';
 import type { RouteObject } from 'react-router';
 import { WorkbenchPage } from './pages/workbench/WorkbenchPage';
 import type { PageGroup } from './shell/PageNav';
 
 type Page = Pick<RouteObject, 'element' | 'lazy'> & { readonly path: string };
 
-/** The navigation, in the order of the work. What prepares a car and what keeps its log will stand between and after. */
+/** The navigation, in the order of the work. What keeps a car’s log will stand after. */
 export const PAGE_GROUPS: readonly PageGroup[] = [
   {
     name: 'Workbench',
@@ -32,6 +32,7 @@ export const PAGE_GROUPS: readonly PageGroup[] = [
       { to: '/decide', name: 'Decide' },
     ],
   },
+  { name: 'Prepare', icon: Wrench, pages: [{ to: '/prepare', name: 'Prepare' }] },
   {
     name: 'Track',
     icon: FileClock,
@@ -73,6 +74,10 @@ export const PAGES: readonly Page[] = [
   {
     path: '/decide/:tab?',
     lazy: async () => ({ Component: (await import('./pages/decide/DecidePage')).DecidePage }),
+  },
+  {
+    path: '/prepare/:tab?',
+    lazy: async () => ({ Component: (await import('./pages/prepare/PreparePage')).PreparePage }),
   },
   {
     path: '/log/:tab?',

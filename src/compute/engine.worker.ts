@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import {
   type BalanceChoices,
+  type BeddingPlan,
   balanceChoices,
   type CoolingDoubt,
   type CoolingNeed,
@@ -39,6 +40,8 @@ import {
 import {
   type Assessed,
   assess,
+  type BeddingQuestion,
+  bedding,
   type Candidate,
   circuitFromFacts,
   drivable,
@@ -111,6 +114,11 @@ const engine = {
   /** Stops on a straight road, as the rules want them or in a row. */
   procedures(input: DayInput, topSpeed: number, repeated: RepeatedStops): Procedures {
     return { cold: coldStop(input), hot: hotStop(input, topSpeed), repeated: repeatedStops(input, repeated) };
+  },
+  /** A bedding run driven with a car's brakes. */
+  bedding(question: BeddingQuestion): BeddingPlan {
+    const plan = bedding(question);
+    return Comlink.transfer(plan, buffersOf(plan));
   },
   failures: failureCases,
   /** What a circuit asks of a car's brakes, at the pace of its hot laps. */

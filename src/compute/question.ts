@@ -1,5 +1,5 @@
 import { hashKey } from '@tanstack/react-query';
-import type { RepeatedStops } from '../core';
+import type { BeddingRecipe, RepeatedStops } from '../core';
 import { type Setup, uncertainRanges } from '../model';
 
 /** Keys of what has been asked about: nothing of a project is ever changed in place, and a circuit is long. */
@@ -84,6 +84,8 @@ export const QUESTION = {
     keyOf(setup.plan.origins, (origins) => origins),
   ],
   nextReadings: (setup: Setup) => ['next readings', dayKey(setup)],
+  /** @param recipe what is driven */
+  bedding: (setup: Setup, recipe: BeddingRecipe) => ['bedding', dayKey(setup), recipe],
   /** @param prices of what the steps are made of @param budget most that may be spent */
   first: (setup: Setup, prices: unknown, budget: number) => ['first', dayKey(setup), prices, budget],
   /** @param wanted what the ladder climbs to */

@@ -190,17 +190,14 @@ export {
 export {
   BEDDING_VERSIONS,
   type BeddingVersion,
-  BLEED_WAYS,
   type BleedWay,
   type Bottle,
-  bottleSchema,
   type Done,
-  FLUID_COLOURS,
   type Found,
   NOTHING_FOUND,
+  outcomeSchema,
   PROTECTIONS,
   type Preparation,
-  preparationSchema,
   type StoredBedding,
 } from './schema/preparation';
 export { PROJECT_FORMAT, PROJECT_VERSION, type Project, priceInfo } from './schema/project';
@@ -212,9 +209,9 @@ export {
   FITTED_KEYS,
   type FittedKey,
   PARKING_BRAKES,
-  TORQUE_JOINTS,
   type TorqueJoint,
   type TorqueKey,
+  torqueSchema,
   USUAL_WORKSHOP,
   type Workshop,
 } from './schema/workshop';

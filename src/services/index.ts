@@ -58,7 +58,6 @@ export { type LapsLeft, lapsLeft } from './log/lapsLeft';
 export type { MeasuredZone } from './log/measuredZones';
 export { type SensorReading, sensorReadings } from './log/sensorReadings';
 export {
-  axlesToBed,
   BEDDED,
   type BeddingQuestion,
   bedding,
@@ -67,12 +66,12 @@ export {
 } from './prepare/bedding';
 export { type BeddingCard, beddedAfterCards, beddingCards } from './prepare/beddingCards';
 export { type BleedPlan, type BleedStep, type BleedTrouble, bleedPlan, fromShelf } from './prepare/bleeding';
-export { exchanged, type FittedNow, fittedNow, protectionsOf } from './prepare/changeSet';
+export { exchanged, fittedNow, protectionsOf } from './prepare/changeSet';
 export { type PrepareCheck, prepareChecks } from './prepare/checks';
 export { type JobList, type JobStep, jobList } from './prepare/jobList';
 export { type ProtectionJob, protectionJobs } from './prepare/protection';
 export type { Caution, StepCode, StopFor, Tool } from './prepare/stepTable';
-export { type Work, wantedCar, workOf } from './prepare/work';
+export { type Work, workOf } from './prepare/work';
 export { circuitFromFacts, type MadeCircuit } from './track/circuitFromFacts';
 export {
   circuitFrom,

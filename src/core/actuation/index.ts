@@ -1,4 +1,4 @@
-export { type BleedDraw, type BleedScrew, bleedDraws, lineVolume } from './bleeding';
+export { type BleedScrew, bleedDraws, lineVolume } from './bleeding';
 export { BrakingState, type Demand } from './brakingState';
 export {
   type AxleForce,
@@ -12,7 +12,7 @@ export {
 export { type Clearance, type WheelFit, wheelClearances } from './fit';
 export { padPressure, torquePerPressure, wheelGain } from './gains';
 export { type Chassis, frontLoad, loaded, rearLoad, wheelLoads } from './loads';
-export { type FirstPush, firstPush, pushedBack, roomToHome } from './pushBack';
+export { firstPush, pushedBack, roomToHome } from './pushBack';
 export { clicksFor, naturalShare, nominalShare, withShare } from './share';
 export { padTaper, pistonArea } from './taper';
 export { PedalTravel, vapourVolume } from './travel';

@@ -3,7 +3,7 @@ export { caliperCoefficient, ductFlowArea, openAreaInSeries, passage } from './c
 export { type CornerNetwork, cornerNetwork } from './cornerNetwork';
 export { fillDrive } from './drive';
 export { boilingPoint, boilingUnder, waterAfter } from './fluid';
-export { beddedAfter, frictionAt, glazeAfter, UNBEDDED_LOSS } from './friction';
+export { beddedAfter, frictionAt, glazeAfter } from './friction';
 export { GROUPS, type Group, groupOfNode, RECORDED_PARTS, type RecordedPart } from './groups';
 export { DEFAULT_CONSTANTS } from './networkConstants';
 export { rotorHeatShare } from './partition';

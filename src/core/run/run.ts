@@ -14,7 +14,6 @@ import {
 import {
   airAt,
   type BrakedCar,
-  type BrakeReading,
   type GivenPiece,
   type Piece,
   pressureOf,
@@ -29,7 +28,8 @@ import { type DemandStep, emptyStep } from './demandStep';
 import { type DistinctWheel, distinct } from './distinct';
 import { takeGiven } from './givenStep';
 import type { Observer, PieceRun } from './observer';
-import { type DayRecord, type DaySeries, emptySeries, resizedSeries, type WheelRecord } from './record';
+import { readingOf } from './reading';
+import { type DayRecord, type DaySeries, emptySeries, resizedSeries } from './record';
 import type { EnergyAudit } from './result';
 import { type PadCondition, Sharing } from './sharing';
 import { Stopping } from './stopping';
@@ -81,24 +81,6 @@ export function run(
     next = pieces.next({ available, duration: done.duration, of });
   }
   return runner.finish();
-}
-
-/** What a piece left of one wheel's brake. */
-function readingOf(wheel: WheelRecord, { first, count }: PieceRun): BrakeReading {
-  const last = first + count - 1;
-  let [padPeak, rotorPeak] = [0, 0];
-  for (let k = first; k <= last; k++) {
-    padPeak = Math.max(padPeak, wheel.padFace[k]);
-    rotorPeak = Math.max(rotorPeak, wheel.rotorFace[k]);
-  }
-  return {
-    padFace: wheel.padFace[last],
-    rotorFace: wheel.rotorFace[last],
-    rotorBulk: wheel.rotorBulk[last],
-    padPeak,
-    rotorPeak,
-    bedded: wheel.bedded[last],
-  };
 }
 
 /** A run under way. */

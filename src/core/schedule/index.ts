@@ -1,6 +1,5 @@
 export {
   BEDDING_PHASES,
-  type BeddingAxle,
   type BeddingPhase,
   type BeddingRecipe,
   beddingSchedule,

@@ -110,6 +110,32 @@ const bleedSchema = z.strictObject({
   finished: doneSchema.nullable(),
 });
 
+/** What was driven of a bedding run. */
+export const outcomeSchema = z.strictObject({
+  done: doneSchema,
+  warmUps: count('Warm-ups driven', 'Counted on the card.'),
+  snubs: count('Hard snubs driven', 'Counted on the card.'),
+  frontPercent: numberField({
+    title: 'Front bedded',
+    quantity: 'percent',
+    min: 0,
+    max: 100,
+    usual: [80, 100],
+    step: 5,
+    description: 'Share of pads and faces, as predicted for what was driven, or as the faces look.',
+  }),
+  rearPercent: numberField({
+    title: 'Rear bedded',
+    quantity: 'percent',
+    min: 0,
+    max: 100,
+    usual: [80, 100],
+    step: 5,
+    description: 'Share of pads and faces, as predicted for what was driven, or as the faces look.',
+  }),
+  note: z.string().trim().max(300).meta({ title: 'Note' }),
+});
+
 const bedSchema = z.strictObject({
   version: z.enum(BEDDING_VERSIONS).meta({ title: 'Where' }),
   limitKmh: speed('Speed limit', 'Of the road; nothing of the plan goes over it.'),
@@ -121,32 +147,7 @@ const bedSchema = z.strictObject({
   warmUps: count('Warm-up applications', 'Left empty, as many as rotors and pads need.').nullable(),
   snubs: count('Hard snubs', 'Left empty, as many as the pads need.').nullable(),
   /** What was driven of it; null while nothing was */
-  outcome: z
-    .strictObject({
-      done: doneSchema,
-      warmUps: count('Warm-ups driven', 'Counted on the card.'),
-      snubs: count('Hard snubs driven', 'Counted on the card.'),
-      frontPercent: numberField({
-        title: 'Front bedded',
-        quantity: 'percent',
-        min: 0,
-        max: 100,
-        usual: [80, 100],
-        step: 5,
-        description: 'Share of pads and faces, as predicted for what was driven, or as the faces look.',
-      }),
-      rearPercent: numberField({
-        title: 'Rear bedded',
-        quantity: 'percent',
-        min: 0,
-        max: 100,
-        usual: [80, 100],
-        step: 5,
-        description: 'Share of pads and faces, as predicted for what was driven, or as the faces look.',
-      }),
-      note: z.string().trim().max(300).meta({ title: 'Note' }),
-    })
-    .nullable(),
+  outcome: outcomeSchema.nullable(),
 });
 export type StoredBedding = z.infer<typeof bedSchema>;
 

@@ -19,7 +19,7 @@ export const TORQUE_KEYS = (['front', 'rear'] as const).flatMap((axle) =>
 const day = z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' });
 
 /** A maker's figure, and who read it where. */
-const torqueSchema = z.strictObject({
+export const torqueSchema = z.strictObject({
   torqueNm: numberField({
     title: 'Maker’s torque',
     quantity: 'torque',

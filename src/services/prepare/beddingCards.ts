@@ -10,6 +10,8 @@ export interface BeddingCard {
   /** m/s */
   readonly from: number;
   readonly to: number;
+  /** s since the run began */
+  readonly start: number;
   /** s */
   readonly seconds: number;
   /** m */
@@ -23,7 +25,10 @@ export function beddingCards({ steps, warmUps, snubs }: BeddingPlan): BeddingCar
   const cards: BeddingCard[] = [];
   const count = { 'warm-up': 0, snubs: 0, 'roll-out': 0 };
   const all = { 'warm-up': warmUps, snubs, 'roll-out': 0 };
+  let time = 0;
   for (const step of steps) {
+    const start = time;
+    time += step.duration;
     const last = cards[cards.length - 1];
     const joins = last?.does === 'roll' && (last.phase === step.phase || step.phase === 'snubs');
     if (step.does === 'roll' && joins) {
@@ -39,17 +44,8 @@ export function beddingCards({ steps, warmUps, snubs }: BeddingPlan): BeddingCar
     const { phase, does, from, to } = step;
     const n = does === 'brake' ? ++count[phase] : 0;
     const of = does === 'brake' ? all[phase] : 0;
-    cards.push({
-      phase,
-      does,
-      n,
-      of,
-      from,
-      to,
-      seconds: step.duration,
-      distance: step.distance,
-      at: step.at,
-    });
+    const seconds = step.duration;
+    cards.push({ phase, does, n, of, from, to, start, seconds, distance: step.distance, at: step.at });
   }
   // Rolled steps are known by their middles: the speed it goes on from is the next application's.
   return cards.map((card, i) => {

@@ -91,6 +91,17 @@ export function PartPanel({
             ]}
             onChange={(value) => editing.set(at('side'), value, 'Side of a part')}
           />
+          <SelectField
+            label="On it already"
+            value={part.protection}
+            options={[
+              ['none', 'nothing'],
+              ['shield', 'heat shield'],
+              ['sleeve', 'reflective sleeve'],
+              ...(near === 'exhaust' ? ([['wrap', 'exhaust wrap']] as const) : []),
+            ]}
+            onChange={(value) => editing.set(at('protection'), value, 'Protection of a part')}
+          />
           {(['distanceMm', 'viewPercent', 'airPercent', 'ratingC', 'movedMm'] as const).map(field)}
           {near === 'exhaust' && (['exhaustC', 'exhaustMm'] as const).map(field)}
         </div>
@@ -230,5 +241,6 @@ export const WAYS: Readonly<Record<ProtectionKind, { name: string; color: string
   none: { name: 'as it is', color: 'var(--front)', dash: '' },
   shield: { name: 'behind a bright shield', color: 'var(--act)', dash: '8 3' },
   sleeve: { name: 'in a bright sleeve', color: 'var(--rear)', dash: '4 3' },
+  wrap: { name: 'exhaust wrapped', color: 'var(--ink)', dash: '1 3' },
   moved: { name: 'moved away', color: 'var(--close)', dash: '2 3' },
 };

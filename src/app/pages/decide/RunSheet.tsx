@@ -1,8 +1,10 @@
 import { AXLES, HEAT_LIMITS, isCold, type Outlook } from '../../../core';
 import { formatQuantity, padOf, siText, type UnitChoice } from '../../../model';
+import { BEDDED, jobList, workOf } from '../../../services';
 import { doubtNote, fadeText, LIMIT_TEXT, marginText, momentText, verdictText } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
 import { marginState, StateMark } from '../../shared/StateMark';
+import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
 import { Tip } from '../../ui/Tip';
@@ -51,6 +53,7 @@ export function RunSheet({
         </span>
       </p>
       {text.notes[0] && <p className="line-clamp-3 text-[12.5px]">{text.notes[0]}</p>}
+      <OpenWork computed={computed} />
       <Stint outlook={outlook} computed={computed} session={session} />
       <div className="mt-2 grid gap-4 sm:grid-cols-[1fr_1fr] print:grid-cols-[1fr_1fr]">
         <Limits computed={computed} units={units} />
@@ -59,6 +62,28 @@ export function RunSheet({
       <ZonesThatMatter computed={computed} session={session} units={units} />
       <Checks result={result} />
     </article>
+  );
+}
+
+/** What of the work on the car is still open, and pads that are not bedded. */
+function OpenWork({ computed }: { computed: Computed }) {
+  const { preparations } = useProject();
+  const { car, parts } = computed.setup;
+  const open = preparations.flatMap((preparation) => {
+    if (preparation.carId !== car.id) return [];
+    const list = jobList(workOf(car, preparation, parts));
+    if (list.open === 0 && preparation.signed) return [];
+    return [say.workOpen(preparation.name, list.open, list.steps.length, preparation.signed !== null)];
+  });
+  const unbedded = AXLES.filter((axle) => car[axle].beddedPercent < 100 * BEDDED).map((axle) =>
+    say.notBedded(axle, Math.round(car[axle].beddedPercent)),
+  );
+  const lines = [...open.slice(-2), ...unbedded];
+  if (lines.length === 0) return null;
+  return (
+    <p className="mt-1 text-[12.5px]" data-testid="open-work">
+      <strong className="font-[660]">{say.beforeItDrives}</strong> {lines.join(' ')}
+    </p>
   );
 }
 

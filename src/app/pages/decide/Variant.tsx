@@ -1,4 +1,4 @@
-import { Copy, Trash2 } from 'lucide-react';
+import { Copy, Trash2, Wrench } from 'lucide-react';
 import { RadioGroup } from 'radix-ui';
 import { useId, useMemo, useState } from 'react';
 import {
@@ -17,14 +17,15 @@ import {
 } from '../../../model';
 import { moneyText } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
+import { AddChange } from '../../shared/AddChange';
 import { NumberField } from '../../shared/NumberField';
+import { useBegin } from '../../shared/useBegin';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import type { Editing } from '../../state/useItem';
 import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
-import { AddChange } from './AddChange';
 import { carOf } from './compared';
 import { SetupMark } from './SetupMark';
 
@@ -52,6 +53,7 @@ export function VariantHead({
   add: (from: Omit<SetupVariant, 'id'>) => void;
   save: (next: Compare, label: string) => void;
 }) {
+  const begin = useBegin();
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5">
       <SetupMark index={i + 1} />
@@ -79,6 +81,14 @@ export function VariantHead({
       )}
       <Pin pinned={compare.referenceId === variant.id} name={variant.name} value={variant.id} />
       <OtherCost project={project} variant={variant} editing={editing} i={i} />
+      <button
+        type="button"
+        className="btn"
+        aria-label={`Prepare ${variant.name}`}
+        onClick={() => begin(carOf(project, variant), variant.name, variant.changes)}
+      >
+        <Wrench size={15} aria-hidden="true" /> Prepare
+      </button>
       <IconButton
         icon={Copy}
         disabled={full}

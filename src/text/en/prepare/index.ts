@@ -1,10 +1,9 @@
-export { beddingSummary, beddingWarningText, cardText, minutesText, obstacleText } from './bedText';
+export { beddingSummary, beddingWarningText, cardText, obstacleText } from './bedText';
 export { drawText, fluidText, screwName } from './bleedText';
 export { prepareCheckText } from './checkTexts';
 export { stepTexts, torqueText } from './stepText';
 export {
   CAUTION_TEXT,
-  COLOUR_TEXT,
   FITTED_TEXT,
   PROTECTION_TEXT,
   STOP_TEXT,

@@ -169,12 +169,3 @@ export const VERSION_TEXT: Readonly<
     note: 'First take the glaze off by hand: pads wet on a flat abrasive sheet, in figures of eight, with a mask; rotor faces wiped with alcohol. Then bed anew. Cracked or crumbling pads are not used again.',
   },
 };
-
-export const COLOUR_TEXT = {
-  clear: 'clear',
-  amber: 'amber',
-  brown: 'brown',
-  black: 'black',
-  blue: 'blue',
-  green: 'green',
-} as const;

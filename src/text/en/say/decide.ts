@@ -194,4 +194,9 @@ export const say = {
   findOutTook: (runs: number) => `From ${runs} simulated days, each with one value moved.`,
   measuredInstead: (date: string) =>
     `Measured on this car (${date}): drawn about the measured value with its own spread, together with what was measured besides.`,
+  workOpen: (name: string, open: number, all: number, signed: boolean) =>
+    `“${name}”: ${open} of ${all} steps open${signed ? ', signed off' : ', not signed off: computed with the car as it is now'}.`,
+  notBedded: (axle: string, percent: number) =>
+    `The ${axle} pads are ${percent} % bedded: they bite less until they are.`,
+  beforeItDrives: 'Before it drives.',
 } as const;

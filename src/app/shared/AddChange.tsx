@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { AxleName } from '../../../core';
+import type { AxleName } from '../../core';
 import {
   type Car,
   type Change,
@@ -14,13 +14,13 @@ import {
   type TyreKindId,
   VANE_IDS,
   VANES,
-} from '../../../model';
-import { AxleField } from '../../shared/AxleField';
-import { NumberField } from '../../shared/NumberField';
-import { useProject } from '../../state/context';
-import { SelectField } from '../../ui/SelectField';
+} from '../../model';
+import { useProject } from '../state/context';
+import { SelectField } from '../ui/SelectField';
+import { AxleField } from './AxleField';
+import { NumberField } from './NumberField';
 
-type Kind = PartKind | 'ductArea' | 'tape' | 'vanes' | 'tyres' | 'thickness' | 'mass' | 'balance';
+type Kind = PartKind | 'ductArea' | 'tape' | 'shield' | 'vanes' | 'tyres' | 'thickness' | 'mass' | 'balance';
 const KINDS: readonly (readonly [Kind, string])[] = [
   ['pad', 'Pads'],
   ['rotor', 'Rotors'],
@@ -29,6 +29,7 @@ const KINDS: readonly (readonly [Kind, string])[] = [
   ['duct', 'Ducts of the shelf'],
   ['ductArea', 'Ducts of any area'],
   ['tape', 'Blanking over the ducts'],
+  ['shield', 'Dust shields'],
   ['vanes', 'Other vanes'],
   ['thickness', 'Rotor thickness'],
   ['line', 'Lines'],
@@ -40,6 +41,7 @@ const KINDS: readonly (readonly [Kind, string])[] = [
 const NUMBERS = {
   ductArea: ['duct', 'areaCm2'],
   tape: ['tape', 'percent'],
+  shield: ['shield', 'percent'],
   thickness: ['thickness', 'thicknessMm'],
   mass: ['mass', 'massKg'],
   balance: ['balance', 'frontSharePercent'],
@@ -161,7 +163,7 @@ function Amount({
   present,
   setTyped,
 }: {
-  kind: 'mass' | 'ductArea' | 'tape' | 'thickness' | 'balance';
+  kind: NumberKind;
   typed: number | null;
   present: Record<NumberKind, number>;
   setTyped: (value: number | null) => void;
@@ -189,6 +191,7 @@ function presentOf(car: Car, axle: AxleName): Record<NumberKind, number> {
   return {
     ductArea: car[axle].ductAreaCm2,
     tape: car[axle].blankedOffPercent,
+    shield: car[axle].shieldPercent,
     thickness: car[axle].rotor.thicknessMm,
     mass: car.massKg,
     balance: car.frontSharePercent ?? 60,
@@ -201,6 +204,8 @@ function numberChange(kind: NumberKind, axle: AxleName, value: number): Change {
       return { kind: 'duct', axle, areaCm2: value };
     case 'tape':
       return { kind: 'tape', axle, percent: value };
+    case 'shield':
+      return { kind: 'shield', axle, percent: value };
     case 'thickness':
       return { kind: 'thickness', axle, thicknessMm: value };
     case 'mass':

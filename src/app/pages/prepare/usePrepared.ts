@@ -1,0 +1,66 @@
+import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import { type Car, type Preparation, type Setup, tickStep } from '../../../model';
+import { type JobList, jobList, type Work, workOf } from '../../../services';
+import { useProject, useSetup } from '../../state/context';
+import { useEdit } from '../../state/useEdit';
+import { type Editing, useItem } from '../../state/useItem';
+import { doneBy } from './worker';
+
+/** The work that is open, with all that is made of it. */
+export interface Prepared {
+  readonly preparation: Preparation;
+  readonly editing: Editing<'preparations'>;
+  /** The car as it stands */
+  readonly car: Car;
+  /** The selected plan with it */
+  readonly setup: Setup;
+  readonly work: Work;
+  readonly list: JobList;
+}
+
+/** Preparations of the selected plan's car, the oldest first. */
+export function useOwnPreparations(): readonly Preparation[] {
+  const { preparations } = useProject();
+  const { car } = useSetup();
+  return useMemo(() => preparations.filter(({ carId }) => carId === car.id), [preparations, car.id]);
+}
+
+/** The preparation that is open: the one the address names, else the newest that is not signed off; null for none. */
+export function usePrepared(): Prepared | null {
+  const project = useProject();
+  const setup = useSetup();
+  const own = useOwnPreparations();
+  const [search] = useSearchParams();
+  const wanted = search.get('work');
+  const preparation =
+    project.preparations.find(({ id }) => id === wanted) ??
+    own.findLast(({ signed }) => !signed) ??
+    own.at(-1) ??
+    null;
+  const editing = useItem('preparations', preparation?.id ?? '');
+  const car = project.cars.find(({ id }) => id === preparation?.carId) ?? null;
+  return useMemo(() => {
+    if (!preparation || !editing || !car) return null;
+    const work = workOf(car, preparation, project.parts);
+    const same = car.id === setup.car.id;
+    return {
+      preparation,
+      editing,
+      car,
+      setup: same ? setup : { ...setup, car, begun: null, calibration: null },
+      work,
+      list: jobList(work),
+    };
+  }, [preparation, editing, car, setup, project.parts]);
+}
+
+/** Ticks a step in the name of whoever works, or takes the tick away. */
+export function useTick(preparationId: string): (step: string, on: boolean) => void {
+  const edit = useEdit();
+  return (step, on) => {
+    edit(on ? 'Ticked a step' : 'Took a tick away', (p) =>
+      tickStep(p, preparationId, step, on ? doneBy() : null),
+    );
+  };
+}
