@@ -37,7 +37,7 @@ export function PageNav(props: NavProps) {
           aria-current={group === open ? 'page' : undefined}
           className={`btn btn-bare px-2 sm:px-2.5 ${group === open ? 'bg-ink! text-ground!' : ''}`}
         >
-          <group.icon size={16} aria-hidden="true" className="hidden min-[1200px]:block" />
+          <group.icon size={16} aria-hidden="true" className="hidden min-[1360px]:block" />
           <span>{group.name}</span>
         </Link>
       ))}

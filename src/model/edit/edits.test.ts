@@ -6,6 +6,7 @@ import { driveOf } from '../calibration/driveOf';
 import { BUILT_IN } from '../catalogue/builtIn';
 import { starterLine } from '../catalogue/starters';
 import { readProject, writeProject } from '../file/readProject';
+import { newPreparation } from '../guided/newPreparation';
 import type { Project } from '../schema/project';
 import { setupOf } from '../toCore/toCore';
 import { attemptEdit, refusalText } from './attempt';
@@ -27,12 +28,16 @@ const shelf = fc.constantFrom(
   'plans' as const,
   'parts' as const,
   'states' as const,
+  'preparations' as const,
+  'bottles' as const,
 );
 const at = <T>(list: readonly T[], share: number): T =>
   list[Math.min(list.length - 1, Math.floor(share * list.length))];
 const idAt = (list: readonly { readonly id: string }[], of: number) => at(list, of)?.id ?? '';
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 const part = fc.constantFrom(...BUILT_IN);
+const DAY = '2027-05-01';
+const MOMENT = '2027-05-01T18:30:00Z';
 const selected = (p: Project) => p.selectedPlanId;
 const carId = (p: Project) => setupOf(p).car.id;
 
@@ -40,6 +45,7 @@ const wheel = (glazedPercent: number) => ({
   temperaturesC: { hat: 80, fluid: 60.5, 'cheek 0': 140 },
   radialK: new Array<number>(12).fill(0),
   glazedPercent,
+  beddedPercent: 80,
   innerPadMm: 7.5,
   outerPadMm: 8,
   rotorMm: 24.2,
@@ -111,6 +117,57 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
         edits.deleteItem(p, on, idAt(p[on], s)),
   ),
   replaceItem: number.map((massKg) => (p) => edits.replaceItem(p, 'cars', { ...p.cars[0], massKg })),
+  addPreparation: fc.tuple(share, text, number).map(([s, name, limitKmh]) => (p) => {
+    const fresh = newPreparation(at(p.cars, s), [], p.parts, { id: newId(), name: name || ' ', date: DAY });
+    return edits.addPreparation(p, { ...fresh, bed: { ...fresh.bed, limitKmh } });
+  }),
+  tickStep: fc.tuple(share, text, fc.boolean()).map(
+    ([s, step, on]) =>
+      (p) =>
+        edits.tickStep(p, idAt(p.preparations, s), step, on ? { by: step, at: MOMENT } : null),
+  ),
+  drawAt: fc.tuple(share, text, number).map(
+    ([s, screw, cm3]) =>
+      (p) =>
+        edits.drawAt(p, idAt(p.preparations, s), screw, cm3),
+  ),
+  signOff: fc.tuple(share, text).map(
+    ([s, by]) =>
+      (p) =>
+        edits.signOff(p, idAt(p.preparations, s), { by, at: MOMENT }),
+  ),
+  finishBleeding: fc.tuple(share, number).map(
+    ([s, used]) =>
+      (p) =>
+        edits.finishBleeding(
+          p,
+          idAt(p.preparations, s),
+          { by: 'Imke', at: MOMENT },
+          Object.fromEntries(p.bottles.map(({ id }) => [id, used])),
+        ),
+  ),
+  keepBedding: fc.tuple(share, number, text).map(([s, percent, note]) => (p) => {
+    const done = { by: 'Imke', at: MOMENT };
+    const outcome = { done, warmUps: 9, snubs: 8, frontPercent: percent, rearPercent: 90, note };
+    return edits.keepBedding(
+      p,
+      idAt(p.preparations, s),
+      outcome,
+      keptOf(at(p.cars, s).id, 'After bedding', 0),
+    );
+  }),
+  addBottle: fc.tuple(share, number, text).map(
+    ([s, leftCm3, name]) =>
+      (p) =>
+        edits.addBottle(p, {
+          id: newId(),
+          name,
+          fluid: at(p.cars, s).fluid.kind,
+          leftCm3,
+          openedOn: null,
+          keepMonths: 6,
+        }),
+  ),
   keepState: fc.tuple(share, text, number).map(
     ([s, name, glazedPercent]) =>
       (p) =>

@@ -6,6 +6,7 @@ import { starterZone } from '../catalogue/starters';
 import { readProject, writeProject } from '../file/readProject';
 import { PROJECT_VERSION } from '../schema/project';
 import { DEFAULT_UNCERTAIN } from '../schema/uncertain';
+import { USUAL_WORKSHOP } from '../schema/workshop';
 import { dayInput, setupOf } from '../toCore/toCore';
 
 /** The demo as it was exported when each version was the present one. */
@@ -40,7 +41,7 @@ const CALLED_6: readonly (readonly [RegExp, string])[] = [
 const calledNow = (path: string) => CALLED_6.reduce((now, [old, name]) => now.replace(old, name), path);
 
 describe('project files of older versions', () => {
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9])(
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])(
     'of version %i keep every value they have, and come back as they go out',
     (version) => {
       const old = JSON.parse(fileOf(version)) as { version: number };
@@ -93,6 +94,14 @@ describe('project files of older versions', () => {
     expect(migrated(fileOf(4))).toMatchObject({ currency: '€', prices: [] });
     expect(migrated(fileOf(5)).states).toEqual([]);
     expect(migrated(fileOf(5)).plans[0].start).toEqual({ kind: 'cold' });
+    const tenth = migrated(fileOf(10));
+    expect(tenth).toMatchObject({ preparations: [], bottles: [] });
+    // Every copy of a car, wherever it is kept, has pads that are bedded and nothing on what gets hot.
+    for (const car of [...tenth.cars, ...tenth.drives.map((drive) => drive.car)]) {
+      expect([car.front.beddedPercent, car.rear.beddedPercent]).toEqual([100, 100]);
+      expect(car).toMatchObject({ workshop: USUAL_WORKSHOP, fitted: {} });
+      expect(car.exposed.every(({ protection }) => protection === 'none')).toBe(true);
+    }
   });
 
   it('keep the brake balance that ruled in version 2: a short drive heats the front by as much', () => {

@@ -1,6 +1,6 @@
 import { ChevronLeft, Volume2, VolumeX, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import type { BeddingPlan } from '../../../core';
+import type { AxleName, BeddingPlan } from '../../../core';
 import { type Preparation, siText } from '../../../model';
 import { beddingCards } from '../../../services';
 import { cardText } from '../../../text/en';
@@ -19,10 +19,13 @@ function speak(text: string): void {
 /** One instruction at a time in large type: next by one tap or key, read aloud where the browser can. */
 export function BedCard({
   plan,
+  axle,
   preparation,
   onClose,
 }: {
   readonly plan: BeddingPlan;
+  /** Whose temperatures are told */
+  readonly axle: AxleName;
   readonly preparation: Preparation;
   readonly onClose: () => void;
 }) {
@@ -89,8 +92,9 @@ export function BedCard({
         {!over && card.does === 'brake' && (
           <span className="text-[clamp(15px,2vw,22px)]">
             {say.cardExpects(
-              siText(card.at.front.padPeak, 'temperature', units),
-              siText(card.at.front.rotorBulk, 'temperature', units),
+              axle,
+              siText(card.at[axle].padPeak, 'temperature', units),
+              siText(card.at[axle].rotorBulk, 'temperature', units),
             )}
           </span>
         )}

@@ -44,15 +44,17 @@ export function BedSteps({
       <details className="mt-2">
         <summary className="cursor-pointer">{say.stepByStep(cards.length)}</summary>
         <ScrollPanel label="Bedding run, step by step" className="mt-1 border-0! p-0!">
-          <table className="w-full min-w-[620px] text-left">
+          <table className="w-full min-w-[620px] max-w-[1000px] text-left">
             <thead>
               <tr className="caption border-b border-rule">
                 <th className="py-0.5">What</th>
-                {question.axles.map((axle) => (
-                  <th key={axle} className="text-right" colSpan={3}>
-                    {axle}: pad highest, rotor, bedded
-                  </th>
-                ))}
+                {question.axles.flatMap((axle) =>
+                  ['pad highest', 'rotor', 'bedded'].map((what) => (
+                    <th key={`${axle} ${what}`} className="text-right">
+                      {axle} {what}
+                    </th>
+                  )),
+                )}
               </tr>
             </thead>
             <tbody>

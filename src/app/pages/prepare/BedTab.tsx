@@ -43,7 +43,9 @@ export function BedTab({ prepared }: PrepareTabProps) {
     setSearch(next);
   };
   if (plan && question && !answer.behind && search.get('card') === '1') {
-    return <BedCard plan={plan} preparation={preparation} onClose={() => card(false)} />;
+    return (
+      <BedCard plan={plan} axle={question.axles[0]} preparation={preparation} onClose={() => card(false)} />
+    );
   }
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">

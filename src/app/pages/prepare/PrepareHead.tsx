@@ -66,6 +66,9 @@ export function PrepareHead({ prepared }: { readonly prepared: Prepared | null }
             />
           </div>
           <div className="w-[150px]">
+            <span className="flex min-h-[24px] items-center font-[540]" aria-hidden="true">
+              Day it is for
+            </span>
             <DayField
               label="Day it is for"
               value={prepared.preparation.date}

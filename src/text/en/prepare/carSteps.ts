@@ -13,7 +13,7 @@ export const CAR_STEPS: Readonly<
   ],
   gather: () => [
     'Lay out tools, parts and consumables before anything is taken apart.',
-    'A car on stands with the brakes open is no place to find that washers are missing.',
+    'With the car on stands and the brakes open it is too late to find that a part is missing.',
     'Parts compared with the old ones: same diameter, same offset, left and right.',
   ],
   cold: () => [
@@ -33,12 +33,12 @@ export const CAR_STEPS: Readonly<
   ],
   'loosen wheels': () => [
     'Loosen the wheel fastenings a quarter turn with the wheels on the ground.',
-    'In the air the wheel turns and the car rocks on its jack.',
+    'In the air the wheel turns, and the car can come off its jack.',
     'All of them give way.',
   ],
   lift: () => [
     'Lift at the maker’s points and set the car on stands.',
-    'A jack is no support.',
+    'A jack alone can slip or sink.',
     'Pushed at the roof, the car stands still on all stands.',
   ],
   'draw off': ({ pushBack }) => [
@@ -97,7 +97,7 @@ export const CAR_STEPS: Readonly<
   ],
   'walking pace': () => [
     'First brake at walking pace, on level ground with room, nobody before the car.',
-    'Only now is it known that it stops.',
+    'This is the first proof that the brakes work.',
     'It stops straight, without noise, with the pedal where it was.',
   ],
   'bed in': ({ bedding }) => [
@@ -106,13 +106,13 @@ export const CAR_STEPS: Readonly<
     'An even grey film without patches, on both faces; no shake at the end.',
   ],
   'road check': () => [
-    'Short drive where law, traffic and place allow it: gentle stops, then firmer ones, each once from both speeds you know.',
-    'What is loose, rubs or leaks shows with heat and movement.',
+    'Short drive where law, traffic and place allow it: gentle stops first, then firmer ones.',
+    'Loose, rubbing and leaking parts show once they are warm and moving.',
     'Straight, quiet, pedal height unchanged; no warning lamp.',
   ],
   'look again': () => [
     'After it has cooled: look for leaks, chafed hoses and lines, loose ties; check the wheel fastenings once more after some 50 km (common practice).',
-    'Paint and rust under a wheel settle.',
-    'Dry, clear of everything, and nothing gives way at the maker’s figure.',
+    'Paint and rust between wheel and hub settle.',
+    'Dry, clear of everything; no fastening turns further at the maker’s figure.',
   ],
 };

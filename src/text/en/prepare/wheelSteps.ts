@@ -4,7 +4,7 @@ import type { StepFacts, StepWords } from './facts';
 export const WHEEL_STEPS = {
   'wheel off': () => [
     'Wheel off, its place on the hub marked.',
-    'Balanced together, fitted together.',
+    'Wheel and hub were balanced in this position.',
     'Studs or bolts straight and clean.',
   ],
   look: () => [
@@ -14,12 +14,12 @@ export const WHEEL_STEPS = {
   ],
   'clean dust': () => [
     'Wipe the dust off with damp cloths, into a bag. No compressed air, no dry brush.',
-    'Brake dust does not belong into lungs.',
+    'Brake dust is harmful to breathe.',
     'No loose dust left on caliper and shield.',
   ],
   'sensor off': () => [
     'Unplug the wear sensor and tie its lead away.',
-    'It is the first thing that tears when the caliper swings.',
+    'The lead tears first when the caliper is moved.',
     'Lead out of the way, contact clean.',
   ],
   'bracket off': () => [
@@ -36,7 +36,7 @@ export const WHEEL_STEPS = {
   ],
   'pads out': () => [
     'Old pads out; keep them in their order, inner and outer.',
-    'They are the record of how the caliper works.',
+    'Their wear shows how well the caliper works.',
     'Thickness of both ends written down.',
   ],
   'drum off': () => [
@@ -51,7 +51,7 @@ export const WHEEL_STEPS = {
   ],
   'pistons back': ({ pushBack }) => [
     `Press the pistons back slowly, evenly and straight, with an eye on the reservoir.${pushBack ? ` All the way home, both wheels together bring back about ${pushBack.home}.` : ''}`,
-    'Fast, the fluid goes where it should not; one piston back pushes another out.',
+    'Pressed fast or askew, a piston tilts; pressing one in pushes another out.',
     'All go in with the same force and stay in; boots whole and dry.',
   ],
   'pistons wound back': () => [
@@ -66,13 +66,13 @@ export const WHEEL_STEPS = {
   ],
   'shield on': () => [
     'Dust shield as the change set says; nothing of it near the rotor.',
-    'A bent shield sings and keeps air from the rotor.',
+    'A bent shield rubs on the rotor and blocks its air.',
     'A finger fits between shield and rotor all round.',
   ],
   'rotor off': () => [
-    'Rotor off; where it sits fast, screws into its threads or patience, no hammer on what will be used again.',
-    'Blows go through the bearing.',
-    'Hub bare.',
+    'Rotor off. Where it is stuck, press it off with screws in its threaded holes; no hammer on parts that are used again.',
+    'Hammer blows damage the wheel bearing.',
+    'The hub’s face is free.',
   ],
   'hub clean': () => [
     'Clean the hub’s face to bare metal, edge and bore too; no grease on the face.',
@@ -93,7 +93,7 @@ export const WHEEL_STEPS = {
   ],
   'rotor on': () => [
     'Rotor on; faces wiped with alcohol, seated without force.',
-    'Oil from the maker and from fingers burns into the pads.',
+    'Protective oil and fingerprints contaminate the pads.',
     'It sits flat all round and does not rock.',
   ],
   'set screws': () => [
@@ -128,7 +128,7 @@ export const WHEEL_STEPS = {
   ],
   'pads measured': ({ padMinimum }) => [
     'Measure the pads that go in and write down what is marked on them.',
-    'Two boxes of one name may hold two mixtures.',
+    'Pads of the same name can be of different compounds.',
     padMinimum
       ? `Same marking left and right, all over ${padMinimum}.`
       : 'Same marking left and right; thickness written down.',
@@ -147,29 +147,29 @@ export const WHEEL_STEPS = {
   ],
   'guide pins': () => [
     'Guide pins clean, a little of the grease the maker names, boots seated; tighten to the maker’s figure.',
-    'A dry pin leaves one pad to do the work of two.',
+    'With a stuck pin one pad does all the work.',
     'The caliper slides with one hand.',
   ],
   'union on': () => [
     'Hose to the caliper with new sealing washers, no twist, clear of everything at full lock.',
-    'A used washer weeps.',
+    'Used sealing washers leak.',
     'Tight to the maker’s figure, dry after the pedal was held.',
   ],
   'bracket on': () => [
     'Bracket of hose or line back on.',
-    'A hose that swings meets tyre or rim.',
+    'A loose hose rubs on tyre or rim.',
     'No pull and no twist on the hose at full lock both ways.',
   ],
   'sensor tied': ({ sensorStays }) => [
     sensorStays
       ? 'Plug the wear sensor in, lead in its clips.'
       : 'Tie the sensor’s lead away where it can neither melt nor chafe, if the new pads have no place for it.',
-    'A lead on the rotor melts in a lap; an open one lights the lamp.',
+    'A lead that touches the rotor melts within a lap; a broken one lights the warning lamp.',
     'Clear of rotor and tyre at full lock.',
   ],
   'duct on': () => [
     'Duct or its blanking as the change set says; hose held at both ends and in the middle.',
-    'A loose duct finds the tyre.',
+    'A loose duct rubs through on the tyre.',
     'Clear of tyre and rotor at full lock and full travel; mouth open as planned.',
   ],
   protect: ({ protections }) => [
@@ -194,12 +194,12 @@ export const WHEEL_STEPS = {
   ],
   'wheel on': () => [
     'Wheel on at its mark, fastenings by hand.',
-    'Seat against seat, nothing between.',
-    'All threads taken by hand over their whole length.',
+    'The faces of wheel and hub must touch, with nothing between them.',
+    'Every fastening runs by hand over its whole thread.',
   ],
   'turns free': () => [
     'Turn the wheel by hand.',
-    'What drags now overheats on the first straight.',
+    'A dragging brake overheats within a few kilometres.',
     'It turns with a light hiss at most, without a place that catches.',
   ],
 } as const satisfies Readonly<Record<string, (f: StepFacts) => StepWords>>;

@@ -11,7 +11,7 @@ export const CAUTION_TEXT: Readonly<Record<Caution, string>> = {
 
 export const STOP_TEXT: Readonly<Record<StopFor, string>> = {
   seized:
-    'A seized screw, pin or piston: stop, heat and force break more than they free; have it done by a workshop.',
+    'A seized screw, pin or piston: stop. Force and heat can damage caliper and seals; leave it to a workshop.',
   seals:
     'Swollen, cracked or wet seals and boots: stop; the caliper is renewed or rebuilt before it is used.',
   oil: 'Swollen rubber, or fluid that smells of mineral oil: stop; every rubber part of the system is spoilt and must be renewed.',
@@ -115,7 +115,7 @@ export const WAY_STEPS: Readonly<
     steps: [
       `Pump at the screw, ${vacuum}; screw open a quarter turn.`,
       'A little grease on the thread, outside, keeps false air out.',
-      `Fill up after ${refill}; the reservoir empties faster than one thinks.`,
+      `Fill up after ${refill}; the reservoir empties quickly.`,
       'Close under vacuum.',
     ],
     risk: 'Bubbles past the thread look like air in the system; the pedal tells.',
@@ -128,7 +128,7 @@ export const WAY_STEPS: Readonly<
       'Tap the caliper lightly so that bubbles leave.',
       'Close when the new colour comes without bubbles.',
     ],
-    risk: 'It takes long, and somebody forgets the reservoir.',
+    risk: 'It takes long, and the reservoir can run dry unnoticed.',
     notWhen: 'Not where a control unit or a pressure valve holds the fluid back.',
   }),
 };

@@ -31,7 +31,7 @@ export const say = {
     `Vanes ${kind}: the outer end lags behind, so that the turning rotor throws the air out. The arrow is the way the wheel turns driving forward. Makers differ: their arrow or part number counts.`,
   nothingToCheck: 'Nothing is exchanged that could be checked.',
   checksAre:
-    'Computed from the measures and areas of this car as they are entered; what has not been measured is only as good as its guess. They replace no look and no hand.',
+    'Computed from the measures and areas of this car as they are entered; values nobody has measured are guesses. They do not replace looking and measuring.',
   foundAt: 'What was found, wheel by wheel',
   nothingBled:
     'Nothing is bled in this work. Change that above if the pedal was soft, fluid was hot, or a line is opened.',
@@ -45,7 +45,7 @@ export const say = {
   aboutStrokes: (count: number) => `, about ${count} strokes`,
   sameColour: 'Old and new fluid look alike: count the volume, the eye will not tell.',
   volumesAre:
-    'From the lengths and bores of the lines, cylinder, control unit and calipers as entered; a caliper is a stirred tank of which a twentieth of the old may stay. Bubbles and colour decide, not the figure.',
+    'From the lengths and bores of the lines, cylinder, control unit and calipers as entered; a caliper is a stirred tank of which a twentieth of the old may stay. Colour and bubbles decide when to stop, not the figure.',
   pressureOf: (most: string) => `about ${most} (common practice: 1 bar, 15 psi)`,
   vacuumOf: (low: string, high: string) => `${low} to ${high} below the air (common practice: 15 to 20 inHg)`,
   strokesOr: (strokes: number, volume: string) => `${strokes} strokes (${volume})`,
@@ -82,7 +82,8 @@ export const say = {
   cardPlace: (at: number, of: number) => `${at} of ${of}`,
   cardOver: 'That was the run',
   cardOverThen: 'Tap to write down what was driven.',
-  cardExpects: (pad: string, rotor: string) => `Front: pad about ${pad}, rotor ${rotor}`,
+  cardExpects: (axle: string, pad: string, rotor: string) =>
+    `${axle === 'front' ? 'Front' : 'Rear'}: pad about ${pad}, rotor ${rotor}`,
   cardSafety:
     'Read by a passenger, or aloud; the driver’s eyes stay on the road. Smoke, a shake or a soft pedal: stop the run and roll on.',
   stateAfter: (name: string) => `After bedding, ${name}`,
@@ -107,7 +108,7 @@ export const say = {
   heatSafety:
     'Shield, sleeve and wrap are held by metal, keep clear of everything that moves, and take no air from rotor and caliper. Read a strip or paint on the part before and after: the figures are predictions.',
   workshopLead:
-    'What no lap depends on but every hand does. Values are usual ones (from memory) until somebody has measured or read them; minimum thicknesses and torques are the maker’s alone.',
+    'Data for work on the car; no lap time or temperature depends on them. Values are usual ones (from memory) until somebody has measured or read them; minimum thicknesses and torques are the maker’s alone.',
   flags: {
     clutchOnReservoir: 'Clutch fed by the same reservoir',
     unitNeedsTool: 'Control unit is bled with a diagnostic tool',
