@@ -5,10 +5,12 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { driveFor, judgedDay, movedBy, readingsOf, type WheelName } from '../core';
 import { dayInput, readProject, setupOf, starterZone, writeProject } from '../model';
+import { BUILT_IN } from '../model/catalogue/builtIn';
 import { resultDocument } from '../report';
 import { CliError } from './error';
 import { runCli } from './runCli';
 
+const SILICONE = BUILT_IN.find((part) => part.kind === 'fluid' && part.values.silicone)?.id ?? '';
 let folder = '';
 const file = (name: string) => join(folder, name);
 function kettle(...args: string[]): { code: number; text: string } {
@@ -191,4 +193,51 @@ describe('kettle', () => {
     const fitted = (of: string) => /Front cooling +([\d.]+) %/.exec(of)?.[1];
     expect(fitted(text)).toBe(fitted(before));
   }, 120_000);
+
+  it('prints what is to be done to a car, how it is bled and bedded, and writes it as data', () => {
+    const { code, text } = kettle(
+      'prepare',
+      file('demo.json'),
+      '--bed',
+      '--bleed',
+      '--json',
+      file('work.json'),
+    );
+    expect(code).toBe(0);
+    expect(text).toMatch(/Before the June club day, Tarn Two club car, 2026-06-27/);
+    expect(text).toMatch(/\[ \] Before the car moves: pump the pedal/);
+    expect(text).toMatch(/1 Rear left, outer screw: new fluid shows after 32 cm³; draw 74 cm³/);
+    expect(text).toMatch(/Bedding: \d+ medium applications to warm up, \d+ hard snubs/);
+    expect(text).toMatch(/A prediction is no proof/);
+    const written = JSON.parse(readFileSync(file('work.json'), 'utf8'));
+    expect(written).toMatchObject({ format: 'fervent-kettle-preparation', version: 1 });
+    expect(written.bedding.bedded).toBe(true);
+    expect(written.bleeding.screws).toHaveLength(9);
+    const plain = kettle('prepare', file('demo.json'), '--plan', 'plan-ovel-nettle', '--bed').text;
+    expect(plain).toMatch(/Nothing is to be bedded/);
+    expect(plain).not.toMatch(/Bleeding by/);
+  });
+
+  it('prepares one of the plan’s setups, and refuses what must never be: exit 2', () => {
+    const project = structuredClone(demoProject);
+    project.plans[0].compare.setups = [
+      {
+        id: 'bad',
+        name: 'Silicone',
+        carId: 'car-tarn',
+        changes: [{ kind: 'part', part: SILICONE, axle: 'front' }],
+        otherCost: 0,
+      },
+    ];
+    writeFileSync(file('silicone.json'), writeProject(project));
+    const { code, text } = kettle('prepare', file('silicone.json'), '--setup', 'bad', '--bleed');
+    expect(code).toBe(2);
+    expect(text).toMatch(/Glycol and silicone fluid must never meet/);
+    expect(() => kettle('prepare', file('silicone.json'), '--setup', 'good')).toThrow(
+      /no setup "good"[\s\S]*bad: Silicone/,
+    );
+    expect(() => kettle('prepare', file('demo.json'), '--json', file('no/such/folder'))).toThrow(
+      /cannot be written/,
+    );
+  });
 });

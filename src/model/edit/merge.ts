@@ -158,12 +158,12 @@ function mergeValue(
     conflicts.push({ what: what(path), mine: own, theirs: their });
     return own;
   }
-  return Object.fromEntries(
-    Object.keys({ ...their, ...own }).map((key) => [
-      key,
-      mergeValue(old[key], own[key], their[key], what, conflicts, [...path, key]),
-    ]),
-  );
+  const entries = Object.keys({ ...their, ...own }).map((key) => [
+    key,
+    mergeValue(old[key], own[key], their[key], what, conflicts, [...path, key]),
+  ]);
+  // What one of them took away, a tick or a figure, is gone.
+  return Object.fromEntries(entries.filter(([, value]) => value !== undefined));
 }
 
 /** What two pages changed differently, as a sentence; '' for nothing. */
