@@ -7,6 +7,7 @@ export const ROUTES = [
   '/circuit',
   ...['map', 'severity', 'import'].map((tab) => `/circuits/${tab}`),
   '/plan',
+  ...['jobs', 'checks', 'bleed', 'bed', 'heat', 'workshop'].map((tab) => `/prepare/${tab}`),
   ...['logs', 'laps', 'heat', 'live'].map((tab) => `/log/${tab}`),
   ...['readings', 'fit', 'next', 'kept'].map((tab) => `/calibrate/${tab}`),
   '/happened',

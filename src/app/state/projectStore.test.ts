@@ -261,6 +261,7 @@ describe('pages beside each other', () => {
       ...p,
       plans: p.plans.filter((q) => q.carId !== plan.carId),
       cars: p.cars.filter((c) => c.id !== plan.carId),
+      preparations: p.preparations.filter((w) => w.carId !== plan.carId),
       selectedPlanId: p.plans.find((q) => q.carId !== plan.carId)?.id ?? '',
     }));
     await here.saveNow();

@@ -30,6 +30,7 @@ const sentence = {
 const own = (car: ReturnType<typeof carFromAnswers>) => ({
   ...demoProject,
   cars: [car],
+  preparations: [],
   plans: [planFromSentence(sentence, 3, 'plan-new')],
   selectedPlanId: 'plan-new',
 });

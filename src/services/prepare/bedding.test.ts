@@ -6,7 +6,6 @@ import {
   dayInput,
   exposedPart,
   METRIC,
-  METRIC,
   type Preparation,
   preparedCar,
   type Setup,

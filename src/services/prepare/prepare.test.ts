@@ -384,6 +384,53 @@ describe('a bleeding plan', () => {
   });
 });
 
+describe('every number of the workshop', () => {
+  it('moves what is told of the work: none is dead', () => {
+    const numbers = (value: unknown, path: readonly string[] = []): (readonly string[])[] =>
+      typeof value === 'number'
+        ? [path]
+        : typeof value === 'object' && value !== null
+          ? Object.entries(value).flatMap(([key, inner]) => numbers(inner, [...path, key]))
+          : [];
+    const full: Car = {
+      ...ovel,
+      workshop: {
+        ...ovel.workshop,
+        makerPressureBar: 0.8,
+        torques: { 'front caliper bolts': { torqueNm: 110, by: 'Imke', date: DATE } },
+        rear: { ...ovel.workshop.rear, padMinimumMm: 3 },
+      },
+    };
+    const changes: Change[] = [
+      { kind: 'shield', axle: 'front', percent: 20 },
+      { kind: 'thickness', axle: 'front', thicknessMm: 35 },
+      { kind: 'tyres', tyres: 'track' },
+    ];
+    const told = (car: Car) => {
+      const preparation = prepare(car, [...changes, part('estate', 'rear')], {});
+      // What is exchanged has lost its minimum; the other axle still has it.
+      const rear = prepare(car, [{ kind: 'thickness', axle: 'rear', thicknessMm: 11.8 }]);
+      const front = prepare(car, [part('estate')]);
+      const bleed = bleedPlan(car, car, { ...front, bleed: { ...front.bleed, wanted: 'all' } }, [], []);
+      const lists = [preparation, rear, front].map((own) => {
+        const work = workOf(car, own, []);
+        return [prepareChecks(work), jobList(work)];
+      });
+      return JSON.stringify([bleed, lists]);
+    };
+    const base = told(full);
+    const paths = numbers(full.workshop);
+    expect(paths.length).toBeGreaterThan(12);
+    const dead = paths.filter((path) => {
+      const workshop = structuredClone(full.workshop) as unknown as Record<string, unknown>;
+      const at = path.slice(0, -1).reduce((own, key) => own[key] as Record<string, unknown>, workshop);
+      at[path[path.length - 1]] = 0.9 * (at[path[path.length - 1]] as number);
+      return told({ ...full, workshop: workshop as unknown as Car['workshop'] }) === base;
+    });
+    expect(dead).toEqual([]);
+  });
+});
+
 describe('torques', () => {
   it('go with the caliper they were of', () => {
     const key: TorqueKey = 'front caliper bolts';

@@ -3,7 +3,7 @@ import { format, parseISO } from 'date-fns';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import type { AxleName, BeddingPlan } from '../../../core';
-import { keepBedding, outcomeSchema, storedBrakesOf } from '../../../model';
+import { keepBedding, outcomeSchema, type Preparation, storedBrakesOf } from '../../../model';
 import { beddedAfterCards, beddingCards } from '../../../services';
 import { say } from '../../../text/en/say/prepare';
 import { FormNumber } from '../../shared/form/FormNumber';
@@ -29,6 +29,25 @@ function counted(plan: BeddingPlan, preparation: string): { warmUps: number; snu
   return { warmUps: of('warm-up'), snubs: of('snubs') };
 }
 
+/** What was written down of a run that was driven. */
+export function OutcomeLine({ preparation }: { readonly preparation: Preparation }) {
+  const { outcome } = preparation.bed;
+  if (!outcome) return null;
+  return (
+    <p className="mt-1" role="status" data-testid="outcome">
+      {say.outcomeOf(
+        format(parseISO(outcome.done.at), 'd MMM yyyy, HH:mm'),
+        outcome.done.by,
+        outcome.warmUps,
+        outcome.snubs,
+        outcome.frontPercent,
+        outcome.rearPercent,
+      )}{' '}
+      {outcome.note}
+    </p>
+  );
+}
+
 /** What was driven of the run: into the car, its brakes and the work's record. */
 export function BedOutcome({
   plan,
@@ -36,7 +55,6 @@ export function BedOutcome({
   axles,
 }: PrepareTabProps & { readonly plan: BeddingPlan; readonly axles: readonly AxleName[] }) {
   const { preparation, car } = prepared;
-  const { outcome } = preparation.bed;
   const units = useUnits();
   const edit = useEdit();
   const needsSign = !preparation.signed && preparation.changes.length > 0;
@@ -92,19 +110,7 @@ export function BedOutcome({
   return (
     <section className="panel px-4 py-3" aria-label="What was driven">
       <h2 className="text-[15px]">What was driven of it</h2>
-      {outcome && (
-        <p className="mt-1" role="status" data-testid="outcome">
-          {say.outcomeOf(
-            format(parseISO(outcome.done.at), 'd MMM yyyy, HH:mm'),
-            outcome.done.by,
-            outcome.warmUps,
-            outcome.snubs,
-            outcome.frontPercent,
-            outcome.rearPercent,
-          )}{' '}
-          {outcome.note}
-        </p>
-      )}
+      <OutcomeLine preparation={preparation} />
       {needsSign && <p className="mt-1">{say.signBefore}</p>}
       <FormProvider {...form}>
         <form noValidate className="mt-1.5 flex flex-wrap items-start gap-3" onSubmit={(e) => void keep(e)}>

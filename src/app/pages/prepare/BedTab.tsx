@@ -13,7 +13,7 @@ import { useAnswer } from '../../state/useAnswer';
 import { useSettled } from '../../state/useSettled';
 import { BedCard } from './BedCard';
 import { BedChart } from './BedChart';
-import { BedOutcome } from './BedOutcome';
+import { BedOutcome, OutcomeLine } from './BedOutcome';
 import { BedSettings } from './BedSettings';
 import { BedSteps } from './BedSteps';
 import type { PrepareTabProps } from './tabProps';
@@ -51,7 +51,10 @@ export function BedTab({ prepared }: PrepareTabProps) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <BedSettings prepared={prepared} />
       {!question ? (
-        <p className="panel px-4 py-5">{say.nothingToBed}</p>
+        <section className="panel px-4 py-4">
+          <OutcomeLine preparation={preparation} />
+          <p className={preparation.bed.outcome ? 'caption mt-1' : ''}>{say.nothingToBed}</p>
+        </section>
       ) : (
         <>
           <section className="panel px-4 py-3" aria-label="Bedding run" data-testid="bedding">

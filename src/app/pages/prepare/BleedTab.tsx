@@ -80,13 +80,13 @@ function Way({ prepared, plan }: PrepareTabProps & { readonly plan: BleedPlan })
     <section className="panel px-4 py-3" aria-label="How it is bled">
       <h2 className="text-[15px]">Bleeding: {WAY_TEXT[bleed.way]}</h2>
       {plan.troubles.length > 0 && (
-        <ul className="mt-1" role="alert">
+        <div className="mt-1" role="alert">
           {plan.troubles.map((trouble) => (
-            <li key={trouble} className="border-l-4 border-close pl-2">
+            <p key={trouble} className="border-l-4 border-close pl-2">
               {TROUBLE_TEXT[trouble]}
-            </li>
+            </p>
           ))}
-        </ul>
+        </div>
       )}
       <ol className="mt-1.5 list-decimal pl-5">
         {told.steps.map((step) => (

@@ -26,7 +26,13 @@ export function useOwnPreparations(): readonly Preparation[] {
   return useMemo(() => preparations.filter(({ carId }) => carId === car.id), [preparations, car.id]);
 }
 
-/** The preparation that is open: the one the address names, else the newest that is not signed off; null for none. */
+/** Whether something of it is still to be done. */
+const isOpen = (preparation: Preparation, cars: readonly Car[], parts: Setup['parts']): boolean => {
+  const car = cars.find(({ id }) => id === preparation.carId);
+  return !preparation.signed || (car !== undefined && jobList(workOf(car, preparation, parts)).open > 0);
+};
+
+/** The preparation that is open: the one the address names, else the newest with something to do; null for none. */
 export function usePrepared(): Prepared | null {
   const project = useProject();
   const setup = useSetup();
@@ -35,7 +41,7 @@ export function usePrepared(): Prepared | null {
   const wanted = search.get('work');
   const preparation =
     project.preparations.find(({ id }) => id === wanted) ??
-    own.findLast(({ signed }) => !signed) ??
+    own.findLast((each) => isOpen(each, project.cars, project.parts)) ??
     own.at(-1) ??
     null;
   const editing = useItem('preparations', preparation?.id ?? '');

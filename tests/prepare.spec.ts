@@ -1,0 +1,195 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import type { Car, Preparation, Project } from '../src/model';
+import { choose, expect, project, test, visit } from './page';
+
+const axe = async (page: Page) => {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+};
+const workOf = (p: Project) => p.preparations.at(-1) as Preparation;
+const tarnOf = (p: Project) => p.cars.find(({ id }) => id === 'car-tarn') as Car;
+const tick = (page: Page, step: string) => page.locator(`[data-step="${step}"]`).getByRole('checkbox');
+
+test('a setup chosen in Decide is prepared, ticked, signed off, bled and bedded; the car follows', async ({
+  page,
+}) => {
+  await visit(page, '/decide/compare');
+  await page.getByRole('button', { name: 'Add a setup' }).click();
+  const setup = page.getByRole('listitem', { name: 'Setup 1' });
+  await setup.getByRole('button', { name: 'Add a change' }).click();
+  await choose(setup.getByRole('combobox', { name: 'Which' }), 'enduro');
+  await setup.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(setup).toContainText('front pads: Enduro high-metal');
+  await setup.getByRole('button', { name: 'Prepare Setup 1' }).click();
+
+  // The job list is of this change: pads come out, calipers stay, rotors are not touched.
+  await expect(page.getByTestId('change-set')).toContainText('front pads: Enduro high-metal');
+  const jobs = page.getByTestId('jobs');
+  await expect(jobs).toContainText('Before the car moves: pump the pedal until it is firm');
+  await expect(tick(page, 'frontLeft pads in')).toBeVisible();
+  await expect(tick(page, 'rearLeft pads in')).toHaveCount(0);
+  await expect(tick(page, 'frontLeft rotor on')).toHaveCount(0);
+  await page.getByLabel('Who works').fill('Imke');
+  await page.getByLabel('Who works').blur();
+  const before = await page.getByTestId('progress').textContent();
+  await tick(page, 'gather').click();
+  await tick(page, 'frontLeft pads in').click();
+  await expect(page.getByTestId('progress')).not.toHaveText(before ?? '');
+  await expect
+    .poll(async () => Object.keys(workOf(await project(page)).ticks).sort())
+    .toEqual(['frontLeft pads in', 'gather']);
+  await page.reload();
+  await expect(tick(page, 'frontLeft pads in')).toBeChecked();
+  expect(workOf(await project(page)).ticks.gather.by).toBe('Imke');
+  await axe(page);
+
+  // A torque is the maker's alone: entered once, confirmed, kept with the car.
+  const wheels = page.locator('[data-step="wheels tightened front"]');
+  await wheels.getByRole('button', { name: 'Change' }).click();
+  const entry = page.getByRole('dialog');
+  await entry.getByRole('button', { name: 'Confirm' }).click();
+  await expect(entry.getByRole('alert')).toBeVisible();
+  await entry.getByLabel('Torque').fill('105');
+  await entry.getByRole('button', { name: 'Confirm' }).click();
+  await expect(wheels).toContainText(/105 N·m \(maker’s figure, Imke, \d{4}-\d\d-\d\d\)/);
+
+  // Open steps bar nothing, and the run sheet shows them.
+  await page.getByRole('button', { name: 'Sign off this preparation' }).click();
+  const asked = page.getByRole('alertdialog');
+  await expect(asked).toContainText(/Sign off with \d+ steps open\?/);
+  await asked.getByRole('button', { name: 'Sign off', exact: true }).click();
+  await expect(page.getByTestId('progress')).toContainText(/Signed off by Imke on .* left open/);
+  await expect.poll(async () => tarnOf(await project(page)).front.beddedPercent).toBe(0);
+  expect(tarnOf(await project(page)).front.pad).toBe('enduro');
+  await visit(page, '/decide/sheet');
+  await expect(page.getByTestId('open-work')).toContainText(/“Setup 1”: \d+ of \d+ steps open, signed off/);
+  await expect(page.getByTestId('open-work')).toContainText('The front pads are 0 % bedded');
+
+  // Bedded by the engine, driven by the card, written into the car and a kept state.
+  await visit(page, '/prepare/bed');
+  await expect(page.getByTestId('bedding')).toContainText(
+    /Track, front\. \d+ medium applications to warm up, \d+ hard snubs/,
+  );
+  await page.getByRole('button', { name: 'Card to drive by' }).click();
+  const card = page.getByTestId('card');
+  await expect(card).toContainText(/Warm-up 1 of \d+: from 110 km\/h brake evenly to 55 km\/h/);
+  await axe(page);
+  await page.keyboard.press('ArrowRight');
+  await expect(card).toContainText('Back to 110 km/h');
+  await page.keyboard.press('Enter');
+  await expect(card).toContainText('Warm-up 2 of');
+  await page.reload();
+  await expect(page.getByTestId('card')).toContainText('Warm-up 2 of');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Warm-ups driven').fill('9');
+  await page.getByLabel('Hard snubs driven').fill('many');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByLabel('Hard snubs driven')).toHaveAttribute('aria-invalid', 'true');
+  await page.getByLabel('Hard snubs driven').fill('40');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByTestId('outcome')).toContainText(
+    /Imke: 9 warm-ups, 40 hard snubs; front 9\d %, rear 100 % bedded/,
+  );
+  await expect.poll(async () => (await project(page)).states.length).toBe(1);
+  expect(tarnOf(await project(page)).front.beddedPercent).toBeGreaterThanOrEqual(95);
+});
+
+test('bled on a phone: counted screw by screw, the bottle and the fluid follow; what must not be is said', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await visit(page, '/prepare/bleed');
+  const screws = page.getByTestId('screws');
+  await expect(screws.getByRole('listitem')).toHaveCount(9);
+  await page.getByRole('button', { name: '10 cm³ more at Rear left, outer screw' }).click();
+  await page.getByRole('button', { name: '10 cm³ more at Rear left, outer screw' }).click();
+  await expect(screws.getByRole('listitem').first()).toContainText('20 of 74 cm³');
+  await expect(screws.getByRole('listitem').first()).toContainText('still amber');
+  await page.getByRole('button', { name: 'All drawn at Rear left, outer screw' }).click();
+  await expect(screws.locator('[aria-current=step]')).toContainText('Rear left, inner screw');
+  await page.reload();
+  await expect(screws.getByRole('listitem').first()).toContainText('74 of 74 cm³');
+  await expect(page.getByRole('region', { name: 'How it is bled' })).toContainText(
+    'open for longer than you keep one',
+  );
+  await choose(page.getByRole('combobox', { name: 'Way' }), 'vacuum');
+  await expect(page.getByRole('region', { name: 'How it is bled' })).toContainText('15 to 20 inHg');
+  await page.getByText('Pedal firm and high').click();
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByTestId('bled')).toContainText(/Bled on .*boiling point \d+ °C dry/);
+  await expect.poll(async () => tarnOf(await project(page)).fluid.ageMonths).toBe(0);
+  expect((await project(page)).bottles[0].leftCm3).toBe(0);
+  await axe(page);
+
+  // A line of no length, a bore of 30 mm: refused at the field, nothing is changed.
+  await visit(page, '/prepare/workshop');
+  const bore = page.getByRole('textbox', { name: /^Bore of the lines/ });
+  await bore.fill('30');
+  await bore.blur();
+  await expect(bore).toHaveAttribute('aria-invalid', 'true');
+  const line = page.getByRole('textbox', { name: /^Left line/ }).first();
+  await line.fill('0');
+  await line.blur();
+  await expect(line).toHaveAttribute('aria-invalid', 'true');
+  expect(tarnOf(await project(page)).workshop.lineBoreMm).toBe(3);
+  await axe(page);
+});
+
+test('what contradicts itself is not signed off, a road on which nothing warms is said, two pages tick one list', async ({
+  page,
+}) => {
+  await visit(page, '/prepare/jobs');
+  const changes = page.getByTestId('change-set');
+  await changes.getByRole('button', { name: 'Add a change' }).click();
+  await choose(changes.getByRole('combobox', { name: 'What' }), 'vanes');
+  await choose(changes.getByRole('combobox', { name: 'Which' }), 'curved');
+  await changes.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(
+    page.getByRole('img', { name: 'Vanes of the rotor on the left, seen from outside' }).first(),
+  ).toBeVisible();
+  await page.getByRole('link', { name: 'Checks' }).click();
+  for (const wheel of ['Front left', 'Front right']) {
+    await choose(page.getByRole('region', { name: wheel, exact: true }).getByRole('combobox'), 'left');
+  }
+  await expect(page.getByTestId('checks')).toContainText('Both are marked left: one is wrong');
+  await axe(page);
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  await expect(changes.getByRole('alert')).toContainText('Both front rotors are marked left');
+  await page.getByRole('button', { name: 'Sign off this preparation' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Sign off', exact: true }).click();
+  await expect(page.getByText(/Nothing was changed.*marked left/)).toBeVisible();
+  expect(workOf(await project(page)).signed).toBeNull();
+
+  await page.getByRole('link', { name: 'Bed', exact: true }).click();
+  await choose(page.getByRole('combobox', { name: 'Where' }), 'road');
+  const limit = page.getByRole('textbox', { name: /^Speed limit/ });
+  await limit.fill('30');
+  await limit.blur();
+  await expect(page.getByTestId('bedding').getByRole('alert')).toContainText(
+    /the front brakes come to \d+ °C only/,
+  );
+
+  const other = await page.context().newPage();
+  await visit(other, '/prepare/jobs');
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  await Promise.all([tick(page, 'frontLeft wheel off').click(), tick(other, 'frontRight wheel off').click()]);
+  await expect(tick(page, 'frontRight wheel off')).toBeChecked();
+  await expect(tick(other, 'frontLeft wheel off')).toBeChecked();
+  await other.close();
+
+  await page.getByRole('link', { name: 'Heat protection' }).click();
+  await page.getByRole('button', { name: 'Lower ball-joint boot: heat shield' }).click();
+  await expect(page.getByRole('button', { name: 'Lower ball-joint boot: heat shield' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await axe(page);
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  await expect(page.locator('[data-step="frontLeft protect"]')).toContainText(
+    'Lower ball-joint boot: heat shield',
+  );
+  await expect(page.locator('[data-step="frontRight protect"]')).toContainText(
+    'Lower ball-joint boot: heat shield',
+  );
+});
