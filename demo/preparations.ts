@@ -13,7 +13,7 @@ export const demoPreparations: Preparation[] = [
       { kind: 'part', part: 'enduro', axle: 'front' },
       { kind: 'part', part: 'race', axle: 'front' },
     ],
-    protections: [{ part: 'tarn-lead', kind: 'sleeve' }],
+    protections: [{ part: 'tarn-lead', kind: 'sleeve', beforeC: 160, afterC: null }],
     bleed: {
       wanted: 'all',
       way: 'pressure',

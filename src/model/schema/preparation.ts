@@ -42,6 +42,17 @@ const count = (title: string, description: string) =>
 const speed = (title: string, description: string) =>
   numberField({ title, quantity: 'speed', min: 5, max: 300, usual: [30, 180], step: 5, description });
 
+const reading = (title: string, description: string) =>
+  numberField({
+    title,
+    quantity: 'temperature',
+    min: -40,
+    max: 700,
+    usual: [40, 200],
+    step: 5,
+    description,
+  }).nullable();
+
 /** What was found at a wheel while it was open. */
 const foundSchema = z.strictObject({
   rotorHand: z.enum(['left', 'right']).nullable().meta({ title: 'Hand marked on the rotor' }),
@@ -167,7 +178,17 @@ export const preparationSchema = z
     changes: z.array(changeSchema).max(12),
     /** Of parts near something hot, by their id */
     protections: z
-      .array(z.strictObject({ part: idSchema, kind: z.enum(PROTECTIONS).meta({ title: 'Protection' }) }))
+      .array(
+        z.strictObject({
+          part: idSchema,
+          kind: z.enum(PROTECTIONS).meta({ title: 'Protection' }),
+          beforeC: reading(
+            'Reading before',
+            'Strip, paint or pyrometer on the part, before it was protected.',
+          ),
+          afterC: reading('Reading after', 'The same after a session with the protection.'),
+        }),
+      )
       .max(20),
     bleed: bleedSchema,
     bed: bedSchema,

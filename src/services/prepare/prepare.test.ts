@@ -205,7 +205,7 @@ describe('a job list of any change set', () => {
   });
 
   it('does heat protection on both sides', () => {
-    const protections = [{ part: 'tarn-lead', kind: 'sleeve' as const }];
+    const protections = [{ part: 'tarn-lead', kind: 'sleeve' as const, beforeC: null, afterC: null }];
     const { steps } = jobList(workOf(tarn, prepare(tarn, [], { protections }), []));
     expect(steps.filter(({ code }) => code === 'protect').map(({ wheel }) => wheel)).toEqual([
       'frontLeft',

@@ -3,9 +3,17 @@ import { useSearchParams } from 'react-router';
 import { QUESTION } from '../../../compute';
 import type { BeddingPlan } from '../../../core';
 import { beddingQuestion } from '../../../services';
-import { beddingSummary, beddingWarningText, obstacleText, VERSION_TEXT } from '../../../text/en';
+import {
+  beddingRecipeText,
+  beddingSummary,
+  beddingWarningText,
+  explainBedding,
+  obstacleText,
+  VERSION_TEXT,
+} from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
 import { AnswerState } from '../../shared/AnswerState';
+import { How } from '../../shared/How';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -72,6 +80,13 @@ export function BedTab({ prepared }: PrepareTabProps) {
                     </strong>{' '}
                     {beddingSummary(plan, units)}
                   </span>
+                </p>
+                <p className="mt-1 text-dim">
+                  {beddingRecipeText(plan, question.recipe, units)}{' '}
+                  <How
+                    name="the bedding run"
+                    told={() => explainBedding(question, plan, prepared.work, units)}
+                  />
                 </p>
                 {plan.obstacle && (
                   <p role="alert" className="mt-1 max-w-[92ch]">

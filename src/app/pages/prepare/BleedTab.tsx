@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { METRIC, siText, type UnitChoice } from '../../../model';
 import { type BleedPlan, bleedPlan } from '../../../services';
-import { fluidText, TROUBLE_TEXT, WAY_STEPS, WAY_TEXT } from '../../../text/en';
+import { explainBleeding, fluidText, TROUBLE_TEXT, WAY_STEPS, WAY_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
+import { How } from '../../shared/How';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { SelectField } from '../../ui/SelectField';
@@ -100,7 +101,9 @@ function Way({ prepared, plan }: PrepareTabProps & { readonly plan: BleedPlan })
         <span className="caption">When not</span> {told.notWhen}
       </p>
       {bleed.oldColour === bleed.newColour && <p className="mt-1.5">{say.sameColour}</p>}
-      <p className="mt-1.5">{fluidText(plan)}</p>
+      <p className="mt-1.5">
+        {fluidText(plan)} <How name="the volumes" told={() => explainBleeding(plan, prepared.work, units)} />
+      </p>
       <p className="caption mt-1">{say.volumesAre}</p>
     </section>
   );

@@ -1,8 +1,8 @@
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { type Change, changesProblem, changeWords, signObstacle, signOff, withOneMore } from '../../../model';
-import { exchanged, fittedNow } from '../../../services';
-import { FITTED_TEXT } from '../../../text/en';
+import { exchanged, fittedNow, protectionsOf } from '../../../services';
+import { FITTED_TEXT, PROTECTION_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
 import { AddChange } from '../../shared/AddChange';
 import { useProject } from '../../state/context';
@@ -15,7 +15,7 @@ import { doneBy } from './worker';
 
 /** What is on the car now, against what is wanted; and the signature under it. */
 export function ChangeSet({ prepared }: PrepareTabProps) {
-  const { preparation, editing, setup, list, car } = prepared;
+  const { preparation, editing, setup, list, car, work } = prepared;
   const project = useProject();
   const units = useUnits();
   const edit = useEdit();
@@ -34,7 +34,9 @@ export function ChangeSet({ prepared }: PrepareTabProps) {
     <section className="panel px-4 py-3 print:hidden" aria-label="Change set" data-testid="change-set">
       <h2 className="text-[15px]">{signed ? 'What was changed' : 'What is to be changed'}</h2>
       <div className="mt-1.5 flex flex-wrap items-center gap-1.5">
-        {changes.length === 0 && <span className="caption">{say.noChange}</span>}
+        {changes.length + preparation.protections.length === 0 && (
+          <span className="caption">{say.noChange}</span>
+        )}
         {changes.map((change, i) => {
           const words = changeWords(change, project.parts, units);
           return (
@@ -53,6 +55,11 @@ export function ChangeSet({ prepared }: PrepareTabProps) {
             </span>
           );
         })}
+        {protectionsOf(work).map(({ part, kind }) => (
+          <span key={part.id} className="rounded bg-sunk px-2 py-0.5">
+            {part.name}: {PROTECTION_TEXT[kind]}
+          </span>
+        ))}
         {!signed && <AddChange carId={car.id} onAdd={add} />}
       </div>
       {(problem || obstacle) && (

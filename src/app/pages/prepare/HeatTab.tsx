@@ -1,10 +1,11 @@
 import { Link } from 'react-router';
 import { QUESTION } from '../../../compute';
-import { EXPOSED_KINDS, type PROTECTIONS, type Preparation, siText } from '../../../model';
+import { EXPOSED_KINDS, infoAt, type PROTECTIONS, type Preparation, siText } from '../../../model';
 import { type ExposedReports, type ProtectionJob, protectionJobs } from '../../../services';
 import { PROTECTION_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
 import { AnswerState } from '../../shared/AnswerState';
+import { NumberField } from '../../shared/NumberField';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -36,7 +37,9 @@ export function HeatTab({ prepared }: PrepareTabProps) {
   const jobs = answer.data && protectionJobs(answer.data);
   const choose = (part: string, kind: Kind | null) => {
     const others = preparation.protections.filter((own) => own.part !== part);
-    const next: Preparation['protections'] = kind ? [...others, { part, kind }] : others;
+    const next: Preparation['protections'] = kind
+      ? [...others, { part, kind, beforeC: null, afterC: null }]
+      : others;
     editing.set(['protections'], next, 'Heat protection');
   };
   return (
@@ -87,6 +90,7 @@ function Job({
   const units = useUnits();
   const t = (kelvin: number) => siText(kelvin, 'temperature', units);
   const part = prepared.car.exposed.find(({ id }) => id === job.id);
+  const at = prepared.preparation.protections.findIndex((own) => own.part === job.id);
   if (!part) return null;
   return (
     <section className="panel px-4 py-3" aria-label={part.name}>
@@ -114,6 +118,30 @@ function Job({
           </li>
         ))}
       </ul>
+      {at >= 0 && <Readings at={at} prepared={prepared} />}
     </section>
+  );
+}
+
+/** What was read on a part before and after it was protected. */
+function Readings({ at, prepared }: PrepareTabProps & { readonly at: number }) {
+  const { editing, preparation } = prepared;
+  const own = preparation.protections[at];
+  return (
+    <div className="mt-2 grid max-w-[520px] grid-cols-2 gap-x-4">
+      {(['beforeC', 'afterC'] as const).map((key) => {
+        const info = infoAt('preparations', ['protections', at, key]);
+        return (
+          <NumberField
+            key={key}
+            info={info}
+            nullable
+            value={own[key]}
+            label={info.title}
+            onCommit={(value) => editing.set(['protections', at, key], value, info.title)}
+          />
+        );
+      })}
+    </div>
   );
 }

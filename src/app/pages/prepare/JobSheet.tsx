@@ -21,7 +21,9 @@ function linesOf(steps: readonly JobStep[]): Line[] {
     if (same) same.steps.push(step);
     else lines.push({ code: step.code, axle, steps: [step] });
   }
-  return lines;
+  // One walks round the car; on paper left stands before right.
+  const left = ({ wheel }: JobStep) => (wheel?.endsWith('Left') ? 0 : 1);
+  return lines.map((line) => ({ ...line, steps: line.steps.toSorted((a, b) => left(a) - left(b)) }));
 }
 
 /** The job list as it prints: one page, black on white, a box for each wheel. */
@@ -49,7 +51,8 @@ export function JobSheet({
       </p>
       <ol className="mt-1 columns-2 gap-4">
         {linesOf(list.steps).map((line) => {
-          const [does] = words(line.steps[0]);
+          const [first] = words(line.steps[0]);
+          const does = line.code === 'rotor hand' ? say.handsEach : first;
           const head = line.axle !== axle;
           axle = line.axle;
           return (

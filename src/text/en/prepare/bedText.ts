@@ -1,4 +1,4 @@
-import type { AxleName, BeddingObstacle, BeddingPlan, BeddingWarning } from '../../../core';
+import type { AxleName, BeddingObstacle, BeddingPlan, BeddingRecipe, BeddingWarning } from '../../../core';
 import { siText, type UnitChoice } from '../../../model';
 import type { BeddingCard } from '../../../services';
 
@@ -43,7 +43,7 @@ export function cardText(
     const how = card.phase === 'warm-up' ? 'brake evenly' : 'brake hard';
     return {
       says: `${name} ${card.n} of ${card.of}: from ${v(card.from)} ${how} to ${v(card.to)}`,
-      after: 'Release fully. Never to a standstill on the brakes.',
+      after: `About ${siText((card.from - card.to) / card.seconds, 'deceleration', units)}. Release fully; never to a standstill on the brakes.`,
     };
   }
   if (card.phase === 'roll-out') {
@@ -61,6 +61,24 @@ export function cardText(
 /** `4 min`, `45 s` */
 export const minutesText = (seconds: number): string =>
   seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`;
+
+/** How each kind of application is driven: from, to, how hard, how often. */
+export function beddingRecipeText(plan: BeddingPlan, recipe: BeddingRecipe, units: UnitChoice): string {
+  const v = (speed: number) => siText(speed, 'speed', units);
+  const told = (phase: 'warm-up' | 'snubs', name: string, snub: BeddingRecipe['warmUp']) => {
+    const own = plan.steps.filter((step) => step.phase === phase);
+    const applications = own.filter(({ does }) => does === 'brake').length;
+    const each = own.reduce((sum, { duration }) => sum + duration, 0) / Math.max(1, applications);
+    return `${name}: ${v(snub.from)} to ${v(snub.to)} at ${siText(snub.deceleration, 'deceleration', units)}, one about every ${Math.round(each)} s.`;
+  };
+  const roll = plan.steps.filter((step) => step.phase === 'roll-out');
+  const rolled = roll.reduce((sum, { distance }) => sum + distance, 0);
+  return [
+    told('warm-up', 'Warm-ups', recipe.warmUp),
+    ...(recipe.hard && plan.snubs > 0 ? [told('snubs', 'Hard snubs', recipe.hard)] : []),
+    `Roll-out: ${siText(rolled, 'longDistance', units)} at ${v(recipe.rollOut.speed)}, no standing on the brakes.`,
+  ].join(' ');
+}
 
 /** A run in one sentence. */
 export function beddingSummary(plan: BeddingPlan, units: UnitChoice): string {

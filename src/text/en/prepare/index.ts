@@ -1,6 +1,7 @@
-export { beddingSummary, beddingWarningText, cardText, obstacleText } from './bedText';
+export { beddingRecipeText, beddingSummary, beddingWarningText, cardText, obstacleText } from './bedText';
 export { drawText, fluidText, screwName } from './bleedText';
 export { prepareCheckText } from './checkTexts';
+export { explainBedding, explainBleeding } from './explainWork';
 export { stepTexts, torqueText } from './stepText';
 export {
   CAUTION_TEXT,

@@ -166,6 +166,6 @@ export const VERSION_TEXT: Readonly<
   },
   glazed: {
     name: 'Glazed pads',
-    note: 'First take the glaze off by hand: pads wet on a flat abrasive sheet, in figures of eight, with a mask; rotor faces wiped with alcohol. Then bed anew. Cracked or crumbling pads are not used again.',
+    note: 'First take the glaze off by hand: pads wet on a flat abrasive sheet, in figures of eight, with a mask; rotor surfaces wiped with alcohol. Then bed anew. Cracked or crumbling pads are not used again.',
   },
 };

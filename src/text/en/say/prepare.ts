@@ -25,6 +25,8 @@ export const say = {
   whoRead: 'Who has read it there is needed',
   safety:
     'Brake parts are safety parts. The maker’s data, the event’s rules and local law come before this list; someone qualified does the work or looks it over. A crack to the edge, a leak, a soft or sinking pedal: do not drive.',
+  handsEach:
+    'Curved vanes: left-hand rotor on the left, right-hand rotor on the right; outer ends lag behind as the wheel turns.',
   padAndRotor: 'pad left / rotor thickness',
   vanesOf: (side: string) => `Vanes of the rotor on the ${side}, seen from outside`,
   vanesLag: (kind: string) =>
