@@ -91,11 +91,6 @@ const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'decide-cooling',
-    path: '/decide/cooling',
-    prepare: (page) => page.getByText('Cheapest in money').waitFor({ timeout: 120_000 }),
-  },
-  {
     name: 'decide-compare',
     path: '/decide/next',
     prepare: async (page) => {
@@ -132,7 +127,12 @@ const VIEWS: readonly View[] = [
     size: [1280, 1000],
     prepare: (page) => page.getByText('At most').waitFor({ timeout: 60_000 }),
   },
-  { name: 'plan', path: '/plan' },
+  { name: 'prepare', path: '/prepare/jobs' },
+  {
+    name: 'bedding',
+    path: '/prepare/bed',
+    prepare: (page) => page.getByTestId('bedding').locator('svg').first().waitFor({ timeout: 60_000 }),
+  },
   {
     name: 'calibrate',
     path: '/calibrate/fit',
