@@ -1,49 +1,27 @@
-import { type Bottle, NOTHING_FOUND, type Preparation } from '../src/model';
+import { type Bottle, NOTHING_FOUND, newPreparation, type Preparation } from '../src/model';
 import { tarn } from './cars/tarn';
+
+const june = newPreparation(
+  tarn,
+  [
+    { kind: 'part', part: 'enduro', axle: 'front' },
+    { kind: 'part', part: 'race', axle: 'front' },
+  ],
+  [],
+  { id: 'prepare-tarn-june', name: 'Before the June club day', date: '2026-06-27' },
+);
 
 /** The evening before the second event: front pads that stand more heat, fresh fluid, the lead away from the rotor. */
 export const demoPreparations: Preparation[] = [
   {
-    id: 'prepare-tarn-june',
-    name: 'Before the June club day',
-    carId: tarn.id,
-    date: '2026-06-27',
-    before: tarn,
-    changes: [
-      { kind: 'part', part: 'enduro', axle: 'front' },
-      { kind: 'part', part: 'race', axle: 'front' },
-    ],
+    ...june,
     protections: [{ part: 'tarn-lead', kind: 'sleeve', beforeC: 160, afterC: null }],
-    bleed: {
-      wanted: 'all',
-      way: 'pressure',
-      oldColour: 'amber',
-      newColour: 'clear',
-      drawn: {},
-      level: null,
-      leaks: null,
-      firm: null,
-      finished: null,
-    },
-    bed: {
-      version: 'track',
-      limitKmh: 80,
-      bedLowC: null,
-      bedHighC: null,
-      fromKmh: null,
-      toKmh: null,
-      warmUps: null,
-      snubs: null,
-      outcome: null,
-    },
+    bleed: { ...june.bleed, way: 'pressure' },
     found: {
+      ...june.found,
       frontLeft: { ...NOTHING_FOUND, rotorMm: 24.4 },
       frontRight: { ...NOTHING_FOUND, rotorMm: 24.3 },
-      rearLeft: NOTHING_FOUND,
-      rearRight: NOTHING_FOUND,
     },
-    ticks: {},
-    signed: null,
   },
 ];
 

@@ -34,9 +34,10 @@ export function OriginMark<S extends Shelf>({
   const edit = useEdit();
   const { item } = editing;
   const dotted = path.join('.');
-  // Sessions of a plan are one value; what is empty is none.
+  // Sessions of a plan are one value; what is empty is none, and what no day depends on says nothing of it.
   if (!('origins' in item) || path.some((part) => typeof part === 'number') || editing.get(path) === null)
     return null;
+  if (path[0] === 'workshop') return null;
   const origin = originOf(item.origins, dotted);
   const title = labelAt(shelf, path);
   const tell = (next: Origin) =>

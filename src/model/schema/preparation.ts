@@ -121,29 +121,23 @@ const bleedSchema = z.strictObject({
   finished: doneSchema.nullable(),
 });
 
+const beddedShare = (title: string) =>
+  numberField({
+    title,
+    quantity: 'percent',
+    min: 0,
+    max: 100,
+    usual: [80, 100],
+    step: 5,
+    description: 'Share of pads and faces, as predicted for what was driven, or as the faces look.',
+  });
 /** What was driven of a bedding run. */
 export const outcomeSchema = z.strictObject({
   done: doneSchema,
   warmUps: count('Warm-ups driven', 'Counted on the card.'),
   snubs: count('Hard snubs driven', 'Counted on the card.'),
-  frontPercent: numberField({
-    title: 'Front bedded',
-    quantity: 'percent',
-    min: 0,
-    max: 100,
-    usual: [80, 100],
-    step: 5,
-    description: 'Share of pads and faces, as predicted for what was driven, or as the faces look.',
-  }),
-  rearPercent: numberField({
-    title: 'Rear bedded',
-    quantity: 'percent',
-    min: 0,
-    max: 100,
-    usual: [80, 100],
-    step: 5,
-    description: 'Share of pads and faces, as predicted for what was driven, or as the faces look.',
-  }),
+  frontPercent: beddedShare('Front bedded'),
+  rearPercent: beddedShare('Rear bedded'),
   note: z.string().trim().max(300).meta({ title: 'Note' }),
 });
 

@@ -1,8 +1,8 @@
-import { BEDDING_VERSIONS, formatQuantity, infoAt, type StoredBedding } from '../../../model';
+import { BEDDING_VERSIONS, formatQuantity, type StoredBedding } from '../../../model';
 import { beddingOf } from '../../../services';
 import { VERSION_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
-import { NumberField } from '../../shared/NumberField';
+import { Field } from '../../shared/Section';
 import { useUnits } from '../../state/preferences';
 import { SelectField } from '../../ui/SelectField';
 import type { PrepareTabProps } from './tabProps';
@@ -22,19 +22,9 @@ export function BedSettings({ prepared }: PrepareTabProps) {
   const units = useUnits();
   const { bed } = preparation;
   const typed = TYPED.some((key) => bed[key] !== null);
-  const field = (key: (typeof TYPED)[number] | 'limitKmh') => {
-    const info = infoAt('preparations', ['bed', key]);
-    return (
-      <NumberField
-        key={key}
-        info={info}
-        nullable={info.nullable}
-        value={bed[key]}
-        label={info.title}
-        onCommit={(value) => editing.set(['bed', key], value, info.title)}
-      />
-    );
-  };
+  const field = (key: (typeof TYPED)[number] | 'limitKmh') => (
+    <Field key={key} shelf="preparations" editing={editing} path={['bed', key]} />
+  );
   const data = (['front', 'rear'] as const).map((axle) => {
     const own = beddingOf(work.car, axle, work.parts, bed);
     const t = (celsius: number) => formatQuantity(celsius, 'temperature', units);

@@ -1,8 +1,8 @@
 import { format, parseISO } from 'date-fns';
 import { Plus, Trash2 } from 'lucide-react';
-import { addBottle, type Bottle, choices, deleteItem, fluidOf, infoAt, isUsable } from '../../../model';
+import { addBottle, type Bottle, choices, deleteItem, fluidOf, isUsable } from '../../../model';
 import { say } from '../../../text/en/say/prepare';
-import { NumberField } from '../../shared/NumberField';
+import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
 import { useProject } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
@@ -46,19 +46,11 @@ function BottleRow({ bottle, date }: { readonly bottle: Bottle; readonly date: s
   const edit = useEdit();
   if (!editing) return null;
   const usable = isUsable(bottle, date);
-  const number = (key: 'leftCm3' | 'keepMonths') => {
-    const info = infoAt('bottles', [key]);
-    return (
-      <div className="w-[120px]">
-        <NumberField
-          info={info}
-          value={bottle[key]}
-          label={info.title}
-          onCommit={(value) => editing.set([key], value, info.title)}
-        />
-      </div>
-    );
-  };
+  const number = (key: 'leftCm3' | 'keepMonths') => (
+    <div className="w-[120px]">
+      <Field shelf="bottles" editing={editing} path={[key]} />
+    </div>
+  );
   return (
     <li className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-rule/60 py-2 first:border-0">
       <div className="w-[150px]">

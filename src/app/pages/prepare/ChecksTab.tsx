@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import { WHEELS, type WheelName } from '../../../core';
-import { type Found, infoAt } from '../../../model';
+import type { Found } from '../../../model';
 import { type PrepareCheck, prepareChecks } from '../../../services';
 import { prepareCheckText, WHEEL_NAMES } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
-import { NumberField } from '../../shared/NumberField';
+import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
 import { useUnits } from '../../state/preferences';
 import { SelectField } from '../../ui/SelectField';
@@ -63,19 +63,9 @@ function FoundAt({ wheel, prepared }: PrepareTabProps & { readonly wheel: WheelN
     <section className="panel big-field px-4 py-3" aria-label={WHEEL_NAMES[wheel]}>
       <h3 className="text-[15px]">{WHEEL_NAMES[wheel]}</h3>
       <div className="mt-1.5 grid gap-x-4 gap-y-2.5 sm:grid-cols-2">
-        {NUMBERS.map((key) => {
-          const info = infoAt('preparations', at(key));
-          return (
-            <NumberField
-              key={key}
-              info={info}
-              nullable
-              value={found[key]}
-              label={info.title}
-              onCommit={(value) => editing.set(at(key), value, info.title)}
-            />
-          );
-        })}
+        {NUMBERS.map((key) => (
+          <Field key={key} shelf="preparations" editing={editing} path={at(key)} />
+        ))}
         <TextField
           label="Marking on the pads"
           value={found.padMark}

@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 import { QUESTION } from '../../../compute';
-import { EXPOSED_KINDS, infoAt, type PROTECTIONS, type Preparation, siText } from '../../../model';
+import { EXPOSED_KINDS, type PROTECTIONS, type Preparation, siText } from '../../../model';
 import { type ExposedReports, type ProtectionJob, protectionJobs } from '../../../services';
 import { PROTECTION_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
 import { AnswerState } from '../../shared/AnswerState';
-import { NumberField } from '../../shared/NumberField';
+import { Field } from '../../shared/Section';
 import { StateMark } from '../../shared/StateMark';
 import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -125,23 +125,11 @@ function Job({
 
 /** What was read on a part before and after it was protected. */
 function Readings({ at, prepared }: PrepareTabProps & { readonly at: number }) {
-  const { editing, preparation } = prepared;
-  const own = preparation.protections[at];
   return (
     <div className="mt-2 grid max-w-[520px] grid-cols-2 gap-x-4">
-      {(['beforeC', 'afterC'] as const).map((key) => {
-        const info = infoAt('preparations', ['protections', at, key]);
-        return (
-          <NumberField
-            key={key}
-            info={info}
-            nullable
-            value={own[key]}
-            label={info.title}
-            onCommit={(value) => editing.set(['protections', at, key], value, info.title)}
-          />
-        );
-      })}
+      {(['beforeC', 'afterC'] as const).map((key) => (
+        <Field key={key} shelf="preparations" editing={prepared.editing} path={['protections', at, key]} />
+      ))}
     </div>
   );
 }

@@ -1,8 +1,8 @@
 import { WHEELS, type WheelName } from '../../../core';
-import { type AxleWorkshop, BLEED_SCREWS, infoAt, PARKING_BRAKES, type Workshop } from '../../../model';
+import { type AxleWorkshop, BLEED_SCREWS, PARKING_BRAKES, type Workshop } from '../../../model';
 import { WHEEL_NAMES } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
-import { NumberField } from '../../shared/NumberField';
+import { Field } from '../../shared/Section';
 import { type Editing, useItem } from '../../state/useItem';
 import { CheckField } from '../../ui/CheckField';
 import { SelectField } from '../../ui/SelectField';
@@ -49,7 +49,7 @@ export function WorkshopTab({ prepared }: PrepareTabProps) {
         <h2 className="text-[15px]">Fluid and lines</h2>
         <div className="mt-1.5 grid gap-x-4 gap-y-2.5 sm:grid-cols-3 lg:grid-cols-6">
           {CAR.map((key) => (
-            <WorkshopNumber key={key} editing={editing} path={['workshop', key]} value={workshop[key]} />
+            <Field key={key} shelf="cars" editing={editing} path={['workshop', key]} />
           ))}
         </div>
         <div className="mt-2.5 grid gap-1.5 sm:grid-cols-3">
@@ -69,27 +69,6 @@ export function WorkshopTab({ prepared }: PrepareTabProps) {
         <AxleSection key={axle} axle={axle} editing={editing} own={workshop[axle]} />
       ))}
     </div>
-  );
-}
-
-function WorkshopNumber({
-  editing,
-  path,
-  value,
-}: {
-  readonly editing: Editing<'cars'>;
-  readonly path: readonly string[];
-  readonly value: number | null;
-}) {
-  const info = infoAt('cars', path);
-  return (
-    <NumberField
-      info={info}
-      nullable={info.nullable}
-      value={value}
-      label={info.title}
-      onCommit={(next) => editing.set(path, next, info.title)}
-    />
   );
 }
 
@@ -166,7 +145,7 @@ function AxleSection({
       <h2 className="text-[15px]">{axle === 'front' ? 'Front' : 'Rear'}</h2>
       <div className="mt-1.5 grid gap-x-4 gap-y-2.5 sm:grid-cols-3 lg:grid-cols-6">
         {AXLE.map((key) => (
-          <WorkshopNumber key={key} editing={editing} path={['workshop', axle, key]} value={own[key]} />
+          <Field key={key} shelf="cars" editing={editing} path={['workshop', axle, key]} />
         ))}
         <SelectField
           label="Bleed screws a caliper"
