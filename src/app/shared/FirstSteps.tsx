@@ -24,6 +24,7 @@ import { useSettled } from '../state/useSettled';
 import { parseNumber } from '../ui/parseNumber';
 import { AnswerState } from './AnswerState';
 import { StateMark } from './StateMark';
+import { useBegin } from './useBegin';
 
 const QUIET = 400;
 /** "What should I do first?", answered as steps in their order. */
@@ -64,6 +65,7 @@ function Ordered({ order, budget }: { readonly order: Order; readonly budget: nu
   const project = useProject();
   const store = useStore();
   const edit = useEdit();
+  const begin = useBegin();
   const { setup, base, steps, last, remains } = order;
   const price = steps.reduce((sum, step) => sum + step.price, 0);
   const changes = changesOf(steps, setup);
@@ -106,6 +108,9 @@ function Ordered({ order, budget }: { readonly order: Order; readonly budget: nu
         <div className="mt-2 flex flex-wrap gap-2">
           <button type="button" className="btn btn-main" onClick={fit}>
             Fit all of it
+          </button>
+          <button type="button" className="btn" onClick={() => begin(setup.car, 'What comes first', changes)}>
+            Prepare the work
           </button>
           <button type="button" className="btn" onClick={compare}>
             Compare it as a setup

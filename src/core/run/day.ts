@@ -69,6 +69,7 @@ export function simulateDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
     heldByLift: heldByLift(input, first, laps.firstDensity),
     airDensity: laps.firstDensity,
     padLeft: { front: padLeft(state, 'front'), rear: padLeft(state, 'rear') },
+    bedded: { front: beddedAtFirst(record, 'front'), rear: beddedAtFirst(record, 'rear') },
     end: state,
     steps,
   };
@@ -108,6 +109,10 @@ class LapObserver implements Observer {
     });
   };
 }
+
+/** Least bedded share of an axle's wheels when the day begins, 0 to 1. */
+const beddedAtFirst = ({ wheels }: DayRecord, axle: AxleName) =>
+  Math.min(...SIDES.map((side) => wheels[wheelOf(axle, side)].bedded[0]));
 
 /** Least friction material on a pad of an axle, m. */
 const padLeft = (state: CarState, axle: AxleName) =>

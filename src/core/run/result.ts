@@ -190,6 +190,8 @@ export interface DayResult {
   readonly airDensity: number;
   /** Least friction material on a pad or shoe of each axle when it ends, m */
   readonly padLeft: Readonly<Record<AxleName, number>>;
+  /** Least bedded share of an axle's pads and faces when it begins, 0 to 1 */
+  readonly bedded: Readonly<Record<AxleName, number>>;
   /** The brakes as the day left them */
   readonly end: CarState;
   /** Heat steps computed, all wheels together */

@@ -75,6 +75,8 @@ export interface DaySummary
   readonly padWear: Readonly<Record<WheelName, number>>;
   /** Least friction material on a pad of each axle when it ends, m */
   readonly padLeft: Readonly<Record<AxleName, number>>;
+  /** Least bedded share of an axle when it begins, 0 to 1 */
+  readonly bedded: Readonly<Record<AxleName, number>>;
 }
 
 /** Sums a day up: margins, K, N and m; lap times, s; the hottest lap's braking zones; some kilobytes. */
@@ -100,6 +102,7 @@ export function summarise(input: DayInput, result: DayResult): DaySummary {
     doubt: result.doubt,
     legs: result.legs,
     padLeft: result.padLeft,
+    bedded: result.bedded,
     verdict: result.verdict,
     fade: result.fade,
     audit: result.audit,

@@ -13,7 +13,7 @@ import {
   setupOf,
 } from '../../model';
 import { benchCsv } from '../../report';
-import { beddingWarningText, cardText, obstacleText } from '../../text/en';
+import { beddingWarningText, cardText, obstacleText, verdictText } from '../../text/en';
 import { exposedReports } from '../cooling/exposedReport';
 import { bedding, beddingOf, beddingQuestion } from './bedding';
 import { beddedAfterCards, beddingCards } from './beddingCards';
@@ -118,7 +118,10 @@ describe('how a preparation is bedded', () => {
     const fresh = preparedCar(setup.car, work, work.date, []);
     const bedded = { ...fresh, front: { ...fresh.front, beddedPercent: 100 } };
     const [pedal, kept] = [fresh, bedded].map((car) => {
-      const { record } = judgedDay(dayInput({ ...setup, car, calibration: null }));
+      const day = judgedDay(dayInput({ ...setup, car, calibration: null }));
+      const { record } = day;
+      const told = verdictText(day, METRIC).notes.join(' ');
+      expect(/The front pads begin 0 % bedded/.test(told)).toBe(car === fresh);
       return record.force.pedal.slice(0, 40).reduce((most, force) => Math.max(most, force), 0);
     });
     expect(pedal).toBeGreaterThan(1.05 * kept);

@@ -20,3 +20,14 @@ export function wornNotes({ padLeft }: Pick<DayResult, 'padLeft'>, units: UnitCh
     return `The ${axle} pads are down to ${left} when it ends: under ${least} they are usually changed. Wear is an index from memory; measure yours.`;
   });
 }
+
+/** Share under which pads are told of as not bedded, 0 to 1. */
+const BEDDED = 0.9;
+
+/** Pads that begin the day not bedded. */
+export function unbeddedNotes({ bedded }: Pick<DayResult, 'bedded'>): string[] {
+  return AXLES.filter((axle) => bedded[axle] < BEDDED).map(
+    (axle) =>
+      `The ${axle} pads begin ${Math.round(100 * bedded[axle])} % bedded: they bite less until they are, and smear if they are braked hard on a cold rotor. Bed them first (Prepare, Bed).`,
+  );
+}

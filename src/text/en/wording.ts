@@ -14,7 +14,7 @@ import type {
 } from '../../core';
 import { ZERO_CELSIUS } from '../../core';
 import { formatQuantity, fromSi, siText, type UnitChoice } from '../../model';
-import { liftNotes, wornNotes } from './dayNotes';
+import { liftNotes, unbeddedNotes, wornNotes } from './dayNotes';
 import { lessText } from './doubt';
 import { LIMIT_TEXT } from './parts';
 
@@ -37,7 +37,7 @@ export function clockText(seconds: number): string {
 
 /** As much of a day as words need: a whole result, or a summary of it. */
 export interface Told
-  extends Pick<DayResult, 'doubt' | 'verdict' | 'fade' | 'heldByLift' | 'padLeft'>,
+  extends Pick<DayResult, 'doubt' | 'verdict' | 'fade' | 'heldByLift' | 'padLeft' | 'bedded'>,
     ToldPlaces {}
 /** As much of it as names a place. */
 export interface ToldPlaces {
@@ -232,7 +232,12 @@ export function verdictText(result: Told, units: UnitChoice): VerdictText {
   const { margin } = verdict;
   const { words, part, limit } = partWords(margin, units);
   const hot = result.laps.filter((lap) => lap.kind === 'hot').length;
-  const notes = [...fadeNotes(result, units), ...liftNotes(result, units), ...wornNotes(result, units)];
+  const notes = [
+    ...fadeNotes(result, units),
+    ...liftNotes(result, units),
+    ...unbeddedNotes(result),
+    ...wornNotes(result, units),
+  ];
   if (verdict.coldBite && verdict.kind !== 'below-working') {
     const cold = verdict.coldBite;
     notes.push(
