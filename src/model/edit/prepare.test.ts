@@ -118,6 +118,7 @@ describe('bleeding and bedding written down', () => {
     const project = made(old, (p) => edits.finishBleeding(p, WORK, DONE, { 'bottle-1': 480 }));
     expect(tarnOf(project).fluid).toMatchObject({ ageMonths: 0, measuredBoilingC: null });
     expect(project.cars[1].fluid.ageMonths).toBe(20);
+    expect(workOf(project).ticks).toEqual({ bleed: DONE });
     expect(project.bottles.map(({ leftCm3, openedOn }) => [leftCm3, openedOn])).toEqual([
       [20, '2026-06-27'],
       [350, '2025-09-12'],
@@ -151,6 +152,7 @@ describe('bleeding and bedding written down', () => {
     const project = made(demoProject, (p) => edits.keepBedding(p, WORK, outcome, state));
     expect([tarnOf(project).front.beddedPercent, tarnOf(project).rear.beddedPercent]).toEqual([92, 100]);
     expect(workOf(project).bed.outcome).toEqual(outcome);
+    expect(workOf(project).ticks).toEqual({ 'bed in': DONE });
     const begun = made(project, (p) =>
       edits.setStart(p, p.selectedPlanId, { kind: 'state', stateId: 'after' }),
     );

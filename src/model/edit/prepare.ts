@@ -141,7 +141,7 @@ export function signOff(project: Project, id: string, done: Done): Project {
   if (!preparation || !car || preparation.signed) return project;
   const obstacle = signObstacle(preparation, car, project.parts);
   if (obstacle) throw new RangeError(obstacle);
-  const after = preparedCar(car, preparation, preparation.date, project.parts);
+  const after = preparedCar(car, preparation, done.at.slice(0, 10), project.parts);
   const signed = changePreparation(project, id, (own) => ({ ...own, before: car, signed: done }));
   return { ...signed, cars: signed.cars.map((own) => (own.id === car.id ? after : own)) };
 }
@@ -159,7 +159,11 @@ export function finishBleeding(
   const preparation = project.preparations.find((own) => own.id === id);
   if (!preparation) return project;
   const whole = preparation.bleed.wanted === 'all';
-  const next = changePreparation(project, id, (own) => ({ ...own, bleed: { ...own.bleed, finished: done } }));
+  const next = changePreparation(project, id, (own) => ({
+    ...own,
+    bleed: { ...own.bleed, finished: done },
+    ticks: { ...own.ticks, bleed: done },
+  }));
   return {
     ...next,
     bottles: next.bottles.map((bottle) => ({
@@ -186,7 +190,11 @@ export function keepBedding(
   outcome: NonNullable<Preparation['bed']['outcome']>,
   state: KeptState,
 ): Project {
-  const next = changePreparation(project, id, (own) => ({ ...own, bed: { ...own.bed, outcome } }));
+  const next = changePreparation(project, id, (own) => ({
+    ...own,
+    bed: { ...own.bed, outcome },
+    ticks: { ...own.ticks, 'bed in': outcome.done },
+  }));
   return {
     ...next,
     states: [...next.states, state],

@@ -10,7 +10,6 @@ import {
   preparedCar,
   type TorqueKey,
 } from '../../model';
-import { axlesToBed } from './bedding';
 
 /** What is done at a wheel. */
 export type Task = 'pads' | 'rotor' | 'caliper' | 'duct' | 'shield' | 'hose' | 'tyre' | 'protection';
@@ -99,7 +98,6 @@ export function workOf(car: Car, preparation: Preparation, parts: readonly Part[
   });
   const opened = (task: Task) => wheels.some((own) => own.tasks.has(task));
   const bleeds = preparation.bleed.wanted !== 'none';
-  const { version } = preparation.bed;
   return {
     preparation,
     before,
@@ -107,11 +105,7 @@ export function workOf(car: Car, preparation: Preparation, parts: readonly Part[
     parts,
     wheels,
     bleeds,
-    beds:
-      preparation.bed.outcome === null &&
-      version !== 'glazed' &&
-      (opened('pads') || opened('rotor')) &&
-      axlesToBed(preparation, after).length > 0,
+    beds: opened('pads') || opened('rotor'),
     hydraulic: bleeds || fluid || cylinder || opened('pads') || opened('caliper') || opened('hose'),
   };
 }

@@ -3,8 +3,8 @@ import { format, parseISO } from 'date-fns';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import type { AxleName, BeddingPlan } from '../../../core';
-import { keepBedding, outcomeSchema, type Preparation, storedBrakesOf } from '../../../model';
-import { beddedAfterCards, beddingCards } from '../../../services';
+import { keepBedding, outcomeSchema, type Preparation, storedBrakesOf, toSi } from '../../../model';
+import { type BeddingQuestion, beddedAfterCards, beddingCards } from '../../../services';
 import { say } from '../../../text/en/say/prepare';
 import { FormNumber } from '../../shared/form/FormNumber';
 import { FormText } from '../../shared/form/FormText';
@@ -52,8 +52,8 @@ export function OutcomeLine({ preparation }: { readonly preparation: Preparation
 export function BedOutcome({
   plan,
   prepared,
-  axles,
-}: PrepareTabProps & { readonly plan: BeddingPlan; readonly axles: readonly AxleName[] }) {
+  question,
+}: PrepareTabProps & { readonly plan: BeddingPlan; readonly question: BeddingQuestion }) {
   const { preparation, car } = prepared;
   const units = useUnits();
   const edit = useEdit();
@@ -70,12 +70,8 @@ export function BedOutcome({
   });
   const typed = useWatch({ control: form.control });
   const shareOf = (axle: AxleName, driven: { warmUps: number; snubs: number }) => {
-    const before = axles.includes(axle)
-      ? preparation.bed.version === 'pre-bedded'
-        ? 1
-        : 0
-      : car[axle].beddedPercent / 100;
-    return axles.includes(axle) ? beddedAfterCards(plan, axle, driven, before) : before;
+    const before = toSi(question.setup.car[axle].beddedPercent, 'percent');
+    return question.axles.includes(axle) ? beddedAfterCards(plan, axle, driven, before) : before;
   };
   const percent = (axle: AxleName, driven: { warmUps: number; snubs: number }) =>
     Math.round(100 * shareOf(axle, driven));

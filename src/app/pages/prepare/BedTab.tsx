@@ -109,7 +109,7 @@ export function BedTab({ prepared }: PrepareTabProps) {
           {plan && (
             <>
               <BedSteps plan={plan} question={question} preparation={preparation} onCard={() => card(true)} />
-              <BedOutcome plan={plan} prepared={prepared} axles={question.axles} />
+              <BedOutcome plan={plan} prepared={prepared} question={question} />
             </>
           )}
         </>
