@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { Car, Preparation, Project } from '../src/model';
@@ -192,4 +193,142 @@ test('what contradicts itself is not signed off, a road on which nothing warms i
   await expect(page.locator('[data-step="frontRight protect"]')).toContainText(
     'Lower ball-joint boot: heat shield',
   );
+});
+
+test('begun from nothing, deleted and brought back; typed bands, a bench schedule, one page of paper', async ({
+  page,
+}) => {
+  await visit(page, '/prepare');
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-ovel-nettle');
+  await expect(page.getByText('Nothing is being prepared on')).toBeVisible();
+  await axe(page);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  // Bleeding alone: no pad comes out, the parking brake is electric, the pedal is pumped all the same.
+  await expect(page.getByTestId('change-set')).toContainText('Nothing is exchanged');
+  await expect(tick(page, 'bleed')).toBeVisible();
+  await expect(tick(page, 'pump the pedal')).toBeVisible();
+  await expect(page.locator('[data-step$="pads in"]')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Bleed', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'How it is bled' })).toContainText('diagnostic tool');
+  await page.getByRole('button', { name: 'How this is calculated: the volumes' }).click();
+  await expect(page.getByRole('dialog')).toContainText('3.2 m of 3.0 mm hold 22.6 cm³');
+  await page.keyboard.press('Escape');
+  const name = page.getByRole('textbox', { name: 'Name', exact: true }).first();
+  await name.fill('Before the very long weekend with three events at Nettle Glen and one at Long Fen');
+  await expect(name).toHaveAttribute('aria-invalid', 'true');
+  await name.fill('Before the very long weekend with three events at Nettle Glen, Long Fen');
+  await name.blur();
+  await page.setViewportSize({ width: 390, height: 844 });
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(wide).toBeLessThanOrEqual(0);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.getByRole('button', { name: /^Delete Before the very long/ }).click();
+  await expect(page.getByText('Nothing is being prepared on')).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: Deleted/ }).click();
+  await expect(page.getByTestId('progress')).toBeVisible();
+  expect(workOf(await project(page)).name).toMatch(/^Before the very long weekend/);
+
+  await choose(page.getByLabel('Plan on the workbench'), 'plan-tarn-anvil');
+  await visit(page, '/prepare/bed');
+  await expect(page.getByTestId('bedding')).toContainText('hard snubs');
+  await page.getByText('What came with the pads', { exact: true }).click();
+  const low = page.getByRole('textbox', { name: /^Bedding from/ });
+  await low.fill('500');
+  await low.blur();
+  const high = page.getByRole('textbox', { name: /^Bedding to/ });
+  await high.fill('420');
+  await high.blur();
+  await expect(
+    page.getByRole('alert').filter({ hasText: /over where bedding begins \(500 °C\)/ }),
+  ).toBeVisible();
+  await expect
+    .poll(async () => (await project(page)).preparations[0].bed)
+    .toMatchObject({ bedLowC: 500, bedHighC: null });
+  await low.fill('');
+  await low.blur();
+  await choose(page.getByRole('combobox', { name: 'Where' }), 'bench');
+  await expect(page.getByTestId('bedding')).toContainText(/Bench, front\. \d+ medium applications/);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Bench schedule' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('before-the-june-club-day-bench.csv');
+  const csv = readFileSync(await file.path(), 'utf8').split('\n');
+  expect(csv[0]).toContain('inertia of one front brake (kg·m²)');
+  await page.getByText(/^Step by step/).click();
+  const rows = page.getByRole('region', { name: 'Bedding run, step by step' }).getByRole('row');
+  await expect(rows).toHaveCount(csv.length);
+  await axe(page);
+
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  await expect(page.getByTestId('jobs')).toBeVisible();
+  for (const format of ['A4', 'Letter'] as const) {
+    const margin = { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' };
+    const pdf = (await page.pdf({ format, margin })).toString('latin1');
+    expect([format, pdf.match(/\/Type\s*\/Page[^s]/g)?.length]).toEqual([format, 1]);
+  }
+});
+
+test('the maker’s order, a shelf, what is open, readings at a part that was protected: kept as they are typed', async ({
+  page,
+}) => {
+  await visit(page, '/prepare/workshop');
+  await choose(page.getByRole('combobox', { name: 'Order of bleeding' }), 'maker');
+  await choose(page.getByRole('combobox', { name: 'First wheel' }), 'frontLeft');
+  await choose(page.getByRole('combobox', { name: 'First of two screws' }), 'inner');
+  await page.getByText('Old master cylinder: never to the floor').click();
+  const car = async () => tarnOf(await project(page)).workshop;
+  await expect.poll(async () => (await car()).bleedOrder?.[0]).toBe('frontLeft');
+  // Whoever stood first is where the chosen one was: each wheel once.
+  expect((await car()).bleedOrder?.toSorted()).toEqual(['frontLeft', 'frontRight', 'rearLeft', 'rearRight']);
+  await page.getByRole('link', { name: 'Bleed', exact: true }).click();
+  await expect(page.getByTestId('screws')).toContainText('Screw by screw, in the maker’s order');
+  await expect(page.getByTestId('screws').getByRole('listitem').first()).toContainText(
+    'Front left, inner screw',
+  );
+  await choose(page.getByRole('combobox', { name: 'Way' }), 'pedal');
+  const how = page.getByRole('region', { name: 'How it is bled' });
+  await expect(how.getByRole('alert')).toContainText('do not press the pedal to the floor');
+  await expect(page.getByTestId('screws')).toContainText(/about \d+ strokes/);
+  await choose(page.getByRole('combobox', { name: 'What is bled' }), 'fronts');
+  await expect(page.getByTestId('screws').getByRole('listitem')).toHaveCount(4);
+
+  const shelf = page.getByTestId('shelf');
+  await shelf.getByRole('button', { name: 'Add a bottle' }).click();
+  await expect(shelf.getByRole('listitem')).toHaveCount(3);
+  const left = shelf
+    .getByRole('listitem')
+    .last()
+    .getByRole('textbox', { name: /^Left in it/ });
+  await left.fill('750');
+  await left.blur();
+  await expect.poll(async () => (await project(page)).bottles.at(-1)?.leftCm3).toBe(750);
+  await shelf.getByRole('button', { name: 'Delete Bottle 2, opened' }).click();
+  await expect(shelf.getByRole('listitem')).toHaveCount(2);
+  await axe(page);
+
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  await expect(tick(page, 'lift')).toBeVisible();
+  const all = await page.locator('[data-step]').count();
+  await tick(page, 'lift').click();
+  await page.getByText('only what is open').click();
+  await expect(page.locator('[data-step]')).toHaveCount(all - 1);
+  await expect(tick(page, 'lift')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-step]')).toHaveCount(all);
+
+  await page.getByRole('link', { name: 'Heat protection' }).click();
+  const lead = page.getByRole('region', { name: 'Wheel-speed lead, front' });
+  await expect(lead.getByRole('button', { name: /reflective sleeve/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  const after = lead.getByRole('textbox', { name: /^Reading after/ });
+  await after.fill('118');
+  await after.blur();
+  await expect
+    .poll(async () => workOf(await project(page)).protections[0])
+    .toMatchObject({ beforeC: 160, afterC: 118 });
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: /^Reading after/ })).toHaveValue('118');
 });

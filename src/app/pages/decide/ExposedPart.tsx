@@ -220,7 +220,7 @@ export function Ways({ report, minutes }: { report: ExposedReport; minutes: Floa
             return (
               <tr key={kind} className="border-t border-rule/60">
                 <th className="py-0.5 text-left font-[520]">
-                  <Key color={WAYS[kind].color} dashed={WAYS[kind].dash !== ''}>
+                  <Key color={WAYS[kind].color} dashed={WAYS[kind].dash}>
                     {WAYS[kind].name}
                   </Key>
                 </th>

@@ -63,7 +63,7 @@ export function BedChart({
       />
       <p className="flex flex-wrap gap-x-4">
         {lines.map(({ name, color, dash }) => (
-          <Key key={name} color={color} dashed={dash !== undefined}>
+          <Key key={name} color={color} dashed={dash ?? false}>
             {name}
           </Key>
         ))}

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { BEDDING_VERSIONS, formatQuantity, type StoredBedding } from '../../../model';
 import { beddingOf } from '../../../services';
 import { VERSION_TEXT } from '../../../text/en';
@@ -21,7 +22,8 @@ export function BedSettings({ prepared }: PrepareTabProps) {
   const { preparation, editing, work } = prepared;
   const units = useUnits();
   const { bed } = preparation;
-  const typed = TYPED.some((key) => bed[key] !== null);
+  // As it was when the page was opened: a field that is emptied must not fold itself away.
+  const [typed] = useState(() => TYPED.some((key) => bed[key] !== null));
   const field = (key: (typeof TYPED)[number] | 'limitKmh') => (
     <Field key={key} shelf="preparations" editing={editing} path={['bed', key]} />
   );

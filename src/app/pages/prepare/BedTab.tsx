@@ -9,6 +9,7 @@ import {
   beddingWarningText,
   explainBedding,
   obstacleText,
+  residualText,
   VERSION_TEXT,
 } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
@@ -101,7 +102,10 @@ export function BedTab({ prepared }: PrepareTabProps) {
                 {prepared.car.recovery && <p className="mt-1 max-w-[92ch]">{say.recoveryOff}</p>}
                 <BedChart plan={plan} question={question} />
                 <p className="caption mt-1">
-                  {say.bedMeans(VERSION_TEXT[preparation.bed.version].note, plan.audit.residual)}
+                  {say.bedMeans(
+                    VERSION_TEXT[preparation.bed.version].note,
+                    residualText(plan.audit.residual),
+                  )}
                 </p>
               </div>
             )}

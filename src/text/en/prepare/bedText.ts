@@ -58,6 +58,10 @@ export function cardText(
   };
 }
 
+/** A share of energy as percent: `< 0.0001` where it is less. */
+export const residualText = (residual: number): string =>
+  100 * residual < 0.0001 ? '< 0.0001' : (100 * residual).toFixed(4);
+
 /** `4 min`, `45 s` */
 export const minutesText = (seconds: number): string =>
   seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`;

@@ -2,6 +2,7 @@ import type { BeddingPlan } from '../../../core';
 import { formatQuantity, METRIC, padOf, siText, type UnitChoice } from '../../../model';
 import { BEDDED, type BeddingQuestion, type BleedPlan, beddingOf, type Work } from '../../../services';
 import type { Explanation, Input } from '../explanation';
+import { residualText } from './bedText';
 
 const cm3 = (volume: number) => siText(volume, 'volume', METRIC, 0);
 
@@ -36,7 +37,7 @@ export function explainBedding(
       ['Air', siText(recipe.ambient, 'temperature', units)],
       ['Back to speed at', siText(recipe.acceleration, 'deceleration', units, 1)],
       ['Least pause at speed', `${recipe.pause} s`],
-      ['Energy balance error', `${(100 * plan.audit.residual).toFixed(4)} %`],
+      ['Energy balance error', `${residualText(plan.audit.residual)} %`],
     ],
     source:
       'Warm-up before hard braking, rotor and pad together, no standing on the brakes: common practice. Bands, times and the friction of a pad that is not bedded: from memory; the index of the film is our own.',

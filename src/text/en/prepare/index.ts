@@ -1,4 +1,11 @@
-export { beddingRecipeText, beddingSummary, beddingWarningText, cardText, obstacleText } from './bedText';
+export {
+  beddingRecipeText,
+  beddingSummary,
+  beddingWarningText,
+  cardText,
+  obstacleText,
+  residualText,
+} from './bedText';
 export { drawText, fluidText, screwName } from './bleedText';
 export { prepareCheckText } from './checkTexts';
 export { explainBedding, explainBleeding } from './explainWork';

@@ -72,8 +72,8 @@ export const say = {
     'No pad or rotor of this work is new, and those on the car are bedded. For pads that came bedded, or are glazed, say so above.',
   recoveryOff:
     'Computed without energy recovery: switch it off or to its least, or the motor does the braking and the pads stay cold.',
-  bedMeans: (note: string, residual: number) =>
-    `${note} Energy balance error ${(100 * residual).toFixed(4)} %. Bands and times of the pad’s family are from memory; what came with the pads goes before.`,
+  bedMeans: (note: string, error: string) =>
+    `${note} Energy balance error ${error} %. Bands and times of the pad’s family are from memory; what came with the pads goes before.`,
   whatCameWith: 'What came with the pads',
   padBeds: (axle: string, low: string, high: string, seconds: number, source: string) =>
     `The ${axle} pads bed at ${low} to ${high} of their surface, over about ${seconds} s of braking ${source === 'typed' ? '(as typed)' : source}.`,
