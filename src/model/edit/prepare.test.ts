@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { readProject, writeProject } from '../file/readProject';
@@ -106,6 +107,38 @@ describe('a job list that two devices tick', () => {
       base,
     );
     expect(workOf(both.project).bleed.drawn).toEqual({ 'rearLeft outer': 40, 'rearRight outer': 30 });
+  });
+});
+
+describe('any ticks on two pages', () => {
+  it('end as each page left what it touched, whichever saves last', () => {
+    const steps = ['gather', 'lift', 'frontLeft wheel off', 'frontRight wheel off', 'pump the pedal'];
+    const touch = fc.record({ step: fc.constantFrom(...steps), on: fc.boolean() });
+    fc.assert(
+      fc.property(fc.array(touch), fc.array(touch), fc.array(touch), (before, here, there) => {
+        const apply = (project: Project, list: readonly { step: string; on: boolean }[], by: string) =>
+          list.reduce(
+            (p, { step, on }) => edits.tickStep(p, WORK, step, on ? { by, at: DONE.at } : null),
+            project,
+          );
+        const base = apply(demoProject, before, 'Base');
+        // What both touch is a matter of taste; what one touches alone is not.
+        const mine = apply(base, here, 'Imke');
+        const theirs = apply(
+          base,
+          there.filter(({ step }) => !here.some((own) => own.step === step)),
+          'Tomas',
+        );
+        const { project, conflicts, whole } = mergeProjects(base, mine, theirs, mine);
+        expect(whole).toBe(true);
+        expect(conflicts).toEqual([]);
+        const at = (p: Project, step: string) => workOf(p).ticks[step];
+        for (const step of steps) {
+          const touchedHere = at(mine, step) !== at(base, step);
+          expect(at(project, step)).toEqual(at(touchedHere ? mine : theirs, step));
+        }
+      }),
+    );
   });
 });
 

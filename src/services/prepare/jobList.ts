@@ -67,7 +67,7 @@ export function jobList(work: Work): JobList {
   for (const own of work.wheels) {
     for (const code of STEP_CODES) {
       const rule = ruleOf(code);
-      if (rule.at === 'wheel' && rule.when(own, work)) add(code, own.wheel, own.axle);
+      if (rule.at === 'wheel' && rule.when(own)) add(code, own.wheel, own.axle);
     }
   }
   ofCar('after');

@@ -1,6 +1,6 @@
 import type { AxleName } from '../../core';
 import type { TorqueJoint } from '../../model';
-import type { WheelWork, Work } from './work';
+import type { Task, WheelWork, Work } from './work';
 
 /** Tools and consumables, in the order in which they are laid out. */
 export const TOOLS = [
@@ -46,7 +46,7 @@ interface CarRule extends StepRule {
 }
 interface WheelRule extends StepRule {
   readonly at: 'wheel';
-  readonly when: (own: WheelWork, work: Work) => boolean;
+  readonly when: (own: WheelWork) => boolean;
 }
 
 /** A wheel comes off: for work behind it, or to come at its screw. */
@@ -56,14 +56,14 @@ const openedAt = (axle: AxleName) => (work: Work) =>
   (work.bleeds && (axle === 'front' || work.preparation.bleed.wanted === 'all'));
 const disc = ({ brakes }: WheelWork) => !brakes.drum;
 const does =
-  (...tasks: readonly (WheelWork['tasks'] extends ReadonlySet<infer T> ? T : never)[]) =>
+  (...tasks: readonly Task[]) =>
   ({ tasks: own }: WheelWork) =>
     tasks.some((task) => own.has(task));
 const both =
-  (...rules: readonly ((own: WheelWork, work: Work) => boolean)[]) =>
-  (own: WheelWork, work: Work) =>
-    rules.every((rule) => rule(own, work));
-/** Pads move apart: rotor, pads or caliper are other ones. */
+  (...rules: readonly ((own: WheelWork) => boolean)[]) =>
+  (own: WheelWork) =>
+    rules.every((rule) => rule(own));
+/** Pads are moved apart: they or the rotor are other ones. */
 const padsApart = both(disc, does('pads', 'rotor'));
 const curved = ({ brakes }: WheelWork) =>
   brakes.rotor.vaneType.startsWith('curved') && brakes.rotor.vaneGapMm > 0;
@@ -121,14 +121,14 @@ export const STEPS = {
   'shoes on': { at: 'wheel', when: ({ brakes, tasks }) => brakes.drum !== null && tasks.has('pads') },
   'pistons back': {
     at: 'wheel',
-    when: (own) => padsApart(own, {} as Work) && own.workshop.parkingBrake !== 'caliper',
+    when: (own) => padsApart(own) && own.workshop.parkingBrake !== 'caliper',
     tools: ['piston tool'],
     cautions: ['fluid'],
     stops: ['seized', 'seals', 'oil'],
   },
   'pistons wound back': {
     at: 'wheel',
-    when: (own) => padsApart(own, {} as Work) && own.workshop.parkingBrake === 'caliper',
+    when: (own) => padsApart(own) && own.workshop.parkingBrake === 'caliper',
     tools: ['wind-back tool'],
     cautions: ['fluid'],
     stops: ['seized', 'seals', 'oil'],

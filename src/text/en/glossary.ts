@@ -19,8 +19,15 @@ export const GLOSSARY: readonly Term[] = [
   },
   {
     term: 'bedding',
+    also: ['bedded'],
     meaning:
       'Warming new pads and rotors together with about ten medium applications, then some hard ones, so that an even film of pad material lies on the rotor.',
+  },
+  {
+    term: 'bleed screw',
+    also: ['bleed screws'],
+    meaning:
+      'A hollow screw at the highest point of a caliper: opened a little, it lets air and old fluid out through a hose.',
   },
   {
     term: 'bell (hat)',
@@ -110,6 +117,21 @@ export const GLOSSARY: readonly Term[] = [
   {
     term: 'recirculation',
     meaning: 'Air that has been through the wheel well before, and is warm already.',
+  },
+  {
+    term: 'runout',
+    meaning:
+      'How far a rotor’s surface wanders sideways in one turn. More than the maker allows wears thick and thin places, which shake.',
+  },
+  {
+    term: 'smear',
+    meaning:
+      'Pad material left in patches on a rotor that was too cold for the hot pads. The patches grab, and the brake shakes.',
+  },
+  {
+    term: 'snub',
+    also: ['snubs'],
+    meaning: 'A braking that ends well above a standstill: hard, short, then released.',
   },
   {
     term: 'sliding caliper',
