@@ -12,6 +12,7 @@ import {
   stateFault,
   WHEELS,
 } from '../brake';
+import { givenPiece, listedSchedule, rollSteps } from '../schedule';
 import { judgedDay } from './judgedDay';
 import { networkOf } from './networkRun';
 import type { DayResult } from './result';
