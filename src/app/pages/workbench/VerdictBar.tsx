@@ -29,7 +29,6 @@ export const VerdictBar = memo(function VerdictBar({
       aria-label="Verdict"
       data-behind={behind}
     >
-      <h1 className="sr-only">{computed.setup.plan.name}</h1>
       <div className="min-w-0 flex-1 basis-[min(420px,100%)]">
         <p
           className="flex items-start gap-2.5 text-[17px] leading-snug"

@@ -68,6 +68,7 @@ function Workbench() {
   return (
     <div className="bench-areas grid gap-3">
       <PageTitle names={[setup.plan.name]} />
+      <h1 className="sr-only">{setup.plan.name}</h1>
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 [grid-area:verdict]">
         <DemoNotice />
         <Notices view={view} />
