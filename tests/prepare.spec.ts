@@ -179,6 +179,28 @@ test('what contradicts itself is not signed off, a road on which nothing warms i
   await expect(tick(other, 'frontLeft wheel off')).toBeChecked();
   await other.close();
 
+  // A device without this browser: what it did comes as a file, and what was found otherwise is said.
+  const [handed] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Hand over' }).click(),
+  ]);
+  expect(handed.suggestedFilename()).toMatch(/-done\.json$/);
+  const done = JSON.parse(readFileSync(await handed.path(), 'utf8'));
+  done.ticks['pump the pedal'] = { by: 'Tomas', at: '2026-06-26T20:10:00Z' };
+  done.found.frontLeft.rotorMm = 24.9;
+  const file = (value: unknown) => ({
+    name: 'phone.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(value)),
+  });
+  await page.getByTestId('work-file').setInputFiles(file(done));
+  await expect(tick(page, 'pump the pedal')).toBeChecked();
+  await expect(tick(page, 'frontLeft wheel off')).toBeChecked();
+  await expect(page.getByText(/Found otherwise on the two devices.*frontLeft rotorMm/)).toBeVisible();
+  await page.getByTestId('work-file').setInputFiles(file({ ...done, ticks: { gather: true } }));
+  await expect(page.getByTestId('refusal')).toContainText('ticks.gather');
+  expect(Object.keys(workOf(await project(page)).ticks)).toContain('pump the pedal');
+
   await page.getByRole('link', { name: 'Heat protection' }).click();
   await page.getByRole('button', { name: 'Lower ball-joint boot: heat shield' }).click();
   await expect(page.getByRole('button', { name: 'Lower ball-joint boot: heat shield' })).toHaveAttribute(

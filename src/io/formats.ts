@@ -1,5 +1,5 @@
 /** Where a file may be given: anywhere on the window, or to the page that reads its kind. */
-export type Door = 'project' | 'tracks' | 'log' | 'readings';
+export type Door = 'project' | 'tracks' | 'log' | 'readings' | 'work';
 
 /** A kind of file that comes in, goes out, or both. */
 interface Format {
@@ -24,6 +24,7 @@ export const FORMATS = {
   points: { endings: ['csv', 'txt'], mime: 'text/csv', doors: ['tracks'] },
   log: { endings: ['csv', 'tsv', 'txt', 'log'], mime: 'text/csv', doors: ['log'] },
   readings: { endings: ['json', 'csv'], mime: 'application/json', doors: ['readings'] },
+  work: { endings: ['json'], mime: 'application/json', doors: ['work'] },
   table: { endings: ['csv'], mime: 'text/csv', doors: [] },
   result: { endings: ['json'], mime: 'application/json', doors: [] },
   schema: { endings: ['json'], mime: 'application/schema+json', doors: [] },

@@ -19,3 +19,4 @@ export type { FileTrack } from './tracks/fileTrack';
 export { readTrackFile } from './tracks/trackFile';
 export { trackLog } from './tracks/trackLog';
 export { circuitGeoJson, circuitGpx } from './tracks/writeCircuit';
+export { readWork, writeWork } from './works/workFile';

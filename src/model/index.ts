@@ -21,6 +21,7 @@ export { STARTER_DRUM, starterLine, starterZone } from './catalogue/starters';
 export { TYRE_KIND_IDS, TYRE_KINDS, type TyreKindId } from './catalogue/tyres';
 export { type Problem, pathText } from './check/problem';
 export { circuitProblems, projectProblems } from './check/problems';
+export { survey } from './check/survey';
 export { attemptEdit, refusalText } from './edit/attempt';
 export {
   changesProblem,
@@ -47,6 +48,7 @@ export {
   drawAt,
   finishBleeding,
   fitChanges,
+  joinWork,
   keepBedding,
   keepState,
   noteSymptom,
@@ -61,6 +63,7 @@ export {
   takeFit,
   tickStep,
 } from './edit/edits';
+export { joinedWork, type WorkProgress } from './edit/joinWork';
 export {
   addParts,
   copyItem,
@@ -198,6 +201,7 @@ export {
   outcomeSchema,
   PROTECTIONS,
   type Preparation,
+  preparationSchema,
   type StoredBedding,
 } from './schema/preparation';
 export { PROJECT_FORMAT, PROJECT_VERSION, type Project, priceInfo } from './schema/project';

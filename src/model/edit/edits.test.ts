@@ -156,6 +156,19 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
       keptOf(at(p.cars, s).id, 'After bedding', 0),
     );
   }),
+  joinWork: fc.tuple(share, text, number).map(([s, step, cm3]) => (p) => {
+    const own = at(p.preparations, s);
+    if (!own) return p;
+    const { id, name, found } = own;
+    const ticks = { [step]: { by: step, at: MOMENT } };
+    return edits.joinWork(p, step.length > 80 ? step : id, {
+      id,
+      name,
+      found,
+      ticks,
+      drawn: { [step]: cm3 },
+    });
+  }),
   addBottle: fc.tuple(share, number, text).map(
     ([s, leftCm3, name]) =>
       (p) =>

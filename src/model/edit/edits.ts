@@ -20,6 +20,7 @@ import { replaceItem } from './library';
 import { withOrigin } from './origins';
 
 export { withPrice } from '../catalogue/prices';
+export { joinWork } from './joinWork';
 export { addParts, copyItem, deleteItem, renameItem, replaceItem } from './library';
 export {
   addBottle,

@@ -7,6 +7,12 @@ import { idSchema, nameSchema } from './naming';
 const day = z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' });
 const person = z.string().trim().min(1).max(60).meta({ title: 'Name' });
 const moment = z.iso.datetime('must be a moment like 2027-05-01T18:30:00Z').meta({ title: 'When' });
+/** Names of steps and screws: `frontLeft pads in`. */
+const keySchema = (longest: number) =>
+  z
+    .string()
+    .max(longest)
+    .regex(/^[a-z][\w -]*$/i, 'must be the name of a step or a screw');
 /** Who did something, and when: UTC. */
 const doneSchema = z.strictObject({ by: person, at: moment });
 export type Done = z.infer<typeof doneSchema>;
@@ -102,7 +108,7 @@ const bleedSchema = z.strictObject({
   newColour: z.enum(FLUID_COLOURS).meta({ title: 'Colour of the new fluid' }),
   /** Drawn at each screw so far, by its id */
   drawn: z.record(
-    z.string().min(1).max(40),
+    keySchema(40),
     numberField({
       title: 'Drawn',
       quantity: 'volume',
@@ -193,7 +199,7 @@ export const preparationSchema = z
       rearRight: foundSchema,
     }),
     /** Steps that are done, by their id: two devices tick into one list */
-    ticks: z.record(z.string().min(1).max(80), doneSchema),
+    ticks: z.record(keySchema(80), doneSchema),
     /** Null while the car is not as wanted yet */
     signed: doneSchema.nullable(),
   })

@@ -9,6 +9,7 @@ import { CheckField } from '../../ui/CheckField';
 import { ChangeSet } from './ChangeSet';
 import { JobSheet } from './JobSheet';
 import { JobStepRow } from './JobStepRow';
+import { OtherDevice } from './OtherDevice';
 import type { PrepareTabProps } from './tabProps';
 import { useTick } from './usePrepared';
 import { VaneDrawing } from './VaneDrawing';
@@ -61,6 +62,7 @@ export function JobsTab({ prepared }: PrepareTabProps) {
             </li>
           ))}
         </ul>
+        <OtherDevice preparation={preparation} />
         {list.missing.length > 0 && <p className="mt-2">{say.figuresMissing(list.missing.length)}</p>}
       </section>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3 print:hidden" data-testid="jobs">

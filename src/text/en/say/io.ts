@@ -65,6 +65,8 @@ export const say = {
   readingsOtherFormat: (format: string) => `must be "${format}": this is JSON of another kind`,
   readingsColumns:
     'The first line must name the columns: kind, then wheel or axle, and what the kind needs (place, value, turned, lap, seconds).',
+  workTooLong: (most: number) => `The file is too long: at most ${most} characters are read.`,
+  workExpected: 'What was done of a work, exported from another device',
   readingsNone: 'There is no reading below the headings.',
   rowOf: (row: number) => `row ${row}`,
   gpxVersionCreatorFervent:

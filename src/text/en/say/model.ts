@@ -54,6 +54,8 @@ export const say = {
     `It has to be under six tenths of the lap (${most} m): the lap has to come back.`,
   straightTooShort: (corners: number, most: string) =>
     `With ${corners} corners and no straight longer than that, a lap is about ${most} m at most.`,
+  ofAnotherWork: (name: string) =>
+    `The file is of another work, “${name}”: open that one here, or bring the project over first.`,
   neverMixFluids:
     'Glycol and silicone fluid must never meet, in this system or in a bottle: seals swell and the pedal goes soft. Take the fluid out of the changes, or have every part of the system stripped, dried and re-sealed by a qualified person first.',
   sameHandTwice: (axle: string, hand: string) =>

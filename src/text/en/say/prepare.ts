@@ -19,6 +19,12 @@ export const say = {
   readyBefore: 'Ready before anything is taken apart',
   figuresMissing: (count: number) =>
     `${count} ${count === 1 ? 'joint has' : 'joints have'} no torque yet: nothing is put in for it. Read it in the maker’s data and enter it at its step, once.`,
+  otherDevice:
+    'Two devices with this project: hand over what was done on one, join it on the other. Every tick of either stays.',
+  joined: (added: number, file: string) =>
+    added === 0 ? `Nothing new in ${file}` : `${added} ${added === 1 ? 'entry' : 'entries'} from ${file}`,
+  foundOtherwise: (list: string) =>
+    `Found otherwise on the two devices; what this one has stays: ${list}. Look again at the part.`,
   tickedBy: (by: string, when: string) => `${by}, ${when}`,
   torqueMeans:
     'Exactly as the maker’s data of this car or part have it; it is kept with the car, with who read it and when.',
