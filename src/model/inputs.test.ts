@@ -287,7 +287,7 @@ describe('anything at all handed in as a project', () => {
 });
 
 describe('the published JSON Schema, by npm ajv', () => {
-  const ajv = new Ajv2020({ allErrors: true, strict: false, formats: { 'date-time': true } });
+  const ajv = new Ajv2020({ allErrors: true, strict: false, formats: { 'date-time': true, date: true } });
   const validate = ajv.compile(projectJsonSchema());
 
   it('accepts the demo project as exported', () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
+import { recordFigure } from '../../../tests/support/validation';
 import { chainOf } from '../../model';
 import { bleedDraws, lineVolume } from './bleeding';
 import { firstPush, pushedBack, roomToHome } from './pushBack';
@@ -9,7 +10,16 @@ const CM3 = 1e6;
 
 describe('volumes of bleeding', () => {
   it('agree with a line by hand: 3.2 m of 3.0 mm bore hold 22.6 cm³', () => {
-    expect(lineVolume(3.2, 0.003) * CM3).toBeCloseTo(22.62, 2);
+    const computed = lineVolume(3.2, 0.003) * CM3;
+    recordFigure({
+      id: 'Bleeding',
+      what: 'A line of 3.2 m and 3.0 mm bore',
+      expected: '22.62 cm³',
+      computed,
+      unit: 'cm³',
+      source: 'π/4·d²·l by hand',
+    });
+    expect(computed).toBeCloseTo(22.62, 2);
   });
 
   it('draw a caliper as a stirred tank integrated in small steps, until a twentieth of the old is left', () => {

@@ -56,7 +56,7 @@ const USUAL: Readonly<Record<PadEntry['family'], BeddingData>> = {
     bed: [300, 620],
     seconds: 26,
     deceleration: 6.5,
-    speeds: [110, 150],
+    speeds: [100, 150],
     source: MEMORY,
   },
   carbon: {
@@ -64,7 +64,7 @@ const USUAL: Readonly<Record<PadEntry['family'], BeddingData>> = {
     bed: [320, 640],
     seconds: 26,
     deceleration: 6.5,
-    speeds: [110, 150],
+    speeds: [100, 150],
     source: MEMORY,
   },
 };

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
+import { recordFigure } from '../../../tests/support/validation';
 import { exposedTemperature, judgedDay } from '../../core';
 import {
   dayInput,
@@ -63,6 +64,24 @@ describe('how a preparation is bedded', () => {
     );
   });
 
+  it('takes about ten medium applications before the hard ones (common practice), more in the cold', () => {
+    const at = (ambientC: number) => {
+      const plan = { ...setup.plan, sessions: [{ ...setup.plan.sessions[0], ambientC }] };
+      return driven({}, {}, { ...setup, plan }).plan;
+    };
+    const mild = at(25);
+    recordFigure({
+      id: 'Bedding',
+      what: 'Medium applications before the hard ones, club car in air of 25 °C',
+      expected: 'about 10 applications',
+      computed: mild.warmUps,
+      unit: 'applications',
+      source: 'common practice',
+    });
+    expect(Math.abs(mild.warmUps - 10)).toBeLessThanOrEqual(2);
+    expect(at(5).warmUps).toBeGreaterThan(mild.warmUps);
+  });
+
   it('is only warmed up where parts came bedded, and begins from nothing where they are glazed', () => {
     const warm = driven({ version: 'pre-bedded' }).plan;
     expect([warm.snubs, warm.obstacle]).toEqual([0, null]);
@@ -95,7 +114,7 @@ describe('how a preparation is bedded', () => {
     expect(sum(({ distance }) => distance)).toBeCloseTo(plan.distance, 6);
     expect(cards.filter(({ does }) => does === 'brake')).toHaveLength(plan.warmUps + plan.snubs);
     expect(cardText(cards[0], METRIC).says).toMatch(
-      /^Warm-up 1 of \d+: from 110 km\/h brake evenly to 55 km\/h$/,
+      /^Warm-up 1 of \d+: from 100 km\/h brake evenly to 50 km\/h$/,
     );
     const leaves = (snubs: number) => beddedAfterCards(plan, 'front', { warmUps: plan.warmUps, snubs }, 0);
     expect(leaves(0)).toBe(0);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
+import { recordFigure } from '../../../tests/support/validation';
 import {
   type Car,
   type Change,
@@ -334,6 +335,14 @@ describe('a bleeding plan', () => {
     for (const car of demoProject.cars) {
       const all = plan(car);
       const quick = plan(car, { wanted: 'fronts' });
+      recordFigure({
+        id: 'Bleeding',
+        what: `Fluid to change all of it, with a reserve, ${car.name}`,
+        expected: 'under 2 l',
+        computed: 1000 * (all?.needed ?? 0),
+        unit: 'l',
+        source: 'common practice',
+      });
       expect(all?.needed).toBeLessThan(2e-3);
       expect(all?.needed).toBeGreaterThan(0.4e-3);
       expect(quick?.through).toBeLessThan(0.4 * (all?.through ?? 0));
@@ -350,7 +359,16 @@ describe('a bleeding plan', () => {
     expect(plan(old, { way: 'gravity' })?.troubles).not.toContain('old cylinder');
     expect(plan(old)?.pressure).toBeCloseTo(0.7e5, 6);
     // Common practice: about 1 bar, 15 psi.
-    expect((plan(tarn)?.pressure ?? 0) / 6894.757).toBeCloseTo(14.5, 1);
+    const psi = (plan(tarn)?.pressure ?? 0) / 6894.757;
+    recordFigure({
+      id: '32',
+      what: 'Pressure of a bleeder',
+      expected: 'about 15 psi',
+      computed: psi,
+      unit: 'psi',
+      source: 'common practice',
+    });
+    expect(psi).toBeCloseTo(14.5, 1);
   });
 
   it('takes only bottles that may be used, opened ones first, and no more than is there', () => {
