@@ -72,6 +72,18 @@ test('a setup chosen in Decide is prepared, ticked, signed off, bled and bedded;
   await expect(page.getByTestId('bedding')).toContainText(
     /Track, front\. \d+ medium applications to warm up, \d+ hard snubs/,
   );
+  // A page that is looked at does nothing: what is made of a work is made once.
+  const moved = await page.evaluate(async () => {
+    let count = 0;
+    const watch = new MutationObserver((changes) => {
+      count += changes.length;
+    });
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    watch.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    return count;
+  });
+  expect(moved).toBe(0);
   await page.getByRole('button', { name: 'Card to drive by' }).click();
   const card = page.getByTestId('card');
   await expect(card).toContainText(/Warm-up 1 of \d+: from 100 km\/h brake evenly to 50 km\/h/);

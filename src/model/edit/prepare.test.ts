@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
+import { BUILT_IN } from '../catalogue/builtIn';
 import { readProject, writeProject } from '../file/readProject';
 import { newPreparation } from '../guided/newPreparation';
 import type { Car } from '../schema/car';
@@ -9,6 +10,7 @@ import type { Preparation } from '../schema/preparation';
 import type { Project } from '../schema/project';
 import { attemptEdit } from './attempt';
 import * as edits from './edits';
+import { deletionObstacle } from './library';
 import { mergeProjects } from './merge';
 import { isUsable } from './prepare';
 
@@ -207,6 +209,26 @@ describe('new work', () => {
     const plans = demoProject.plans.filter(({ carId }) => carId !== 'car-tarn');
     const without = { ...demoProject, plans, selectedPlanId: plans[0].id };
     expect(edits.deleteItem(without, 'cars', 'car-tarn').preparations).toEqual([]);
+  });
+
+  it('keeps what it is to fit on the shelf, and what a bottle is of', () => {
+    const own = (id: string, kind: 'pad' | 'fluid') => {
+      const found = BUILT_IN.find((part) => part.kind === kind);
+      if (!found) throw new Error(kind);
+      return { ...found, id, name: 'Mine' };
+    };
+    const [work] = demoProject.preparations;
+    const project: Project = {
+      ...demoProject,
+      parts: [own('my-pad', 'pad'), own('my-fluid', 'fluid')],
+      preparations: [{ ...work, changes: [{ kind: 'part', part: 'my-pad', axle: 'rear' }] }],
+      bottles: [{ ...demoProject.bottles[0], fluid: 'my-fluid', name: 'The good one' }],
+    };
+    expect(deletionObstacle(project, 'parts', 'my-pad')).toMatch(/“Before the June club day”/);
+    expect(deletionObstacle(project, 'parts', 'my-fluid')).toMatch(/“The good one”/);
+    const free = { ...project, preparations: [], bottles: [] };
+    expect(deletionObstacle(free, 'parts', 'my-pad')).toBeNull();
+    expect(edits.deleteItem(free, 'parts', 'my-pad').parts).toHaveLength(1);
   });
 
   it('knows a bottle that was open for too long', () => {

@@ -64,7 +64,7 @@ const axleWorkshopSchema = z.strictObject({
   rotorMinimumMm: thickness(
     'Rotor minimum thickness',
     [8, 34],
-    'Cast into the rotor’s edge or bell, or in the maker’s data. Of a drum that of the rim is not given: read its greatest diameter.',
+    'Cast into the rotor’s edge or bell, or in the maker’s data. For a drum read its greatest diameter instead.',
   ),
   padMinimumMm: thickness(
     'Pad minimum thickness',

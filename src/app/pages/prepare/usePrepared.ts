@@ -46,19 +46,20 @@ export function usePrepared(): Prepared | null {
     null;
   const editing = useItem('preparations', preparation?.id ?? '');
   const car = project.cars.find(({ id }) => id === preparation?.carId) ?? null;
-  return useMemo(() => {
-    if (!preparation || !editing || !car) return null;
+  // The way to edit it is another one with every render; what is made of it stays while nothing changes.
+  const made = useMemo(() => {
+    if (!preparation || !car) return null;
     const work = workOf(car, preparation, project.parts);
     const same = car.id === setup.car.id;
     return {
       preparation,
-      editing,
       car,
       setup: same ? setup : { ...setup, car, begun: null, calibration: null },
       work,
       list: jobList(work),
     };
-  }, [preparation, editing, car, setup, project.parts]);
+  }, [preparation, car, setup, project.parts]);
+  return made && editing && { ...made, editing };
 }
 
 /** Ticks a step in the name of whoever works, or takes the tick away. */
