@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { demoProject } from '../demo/project';
-import { readProject, writeProject } from '../src/model';
+import { PROJECT_VERSION, readProject, writeProject } from '../src/model';
 import { expect, exported, importText, open, settled, stored, test, verdict } from './page';
 
 test('a project goes out and comes back the same, also when dropped on the window', async ({ page }) => {
@@ -42,8 +42,8 @@ test('a file that is no project says why, and nothing is lost', async ({ page })
     ['hello', 'not JSON'],
     ['{"type":"FeatureCollection","features":[]}', 'another kind'],
     [
-      writeProject({ ...demoProject, version: 11 } as never),
-      'version 11; this program reads up to version 10',
+      writeProject({ ...demoProject, version: PROJECT_VERSION + 1 } as never),
+      `version ${PROJECT_VERSION + 1}; this program reads up to version ${PROJECT_VERSION}`,
     ],
     ['{"format":"fervent-kettle-project","version":1,"__proto__":{"x":1}}', '__proto__'],
     [

@@ -126,7 +126,7 @@ export const GLOSSARY: readonly Term[] = [
   {
     term: 'smear',
     meaning:
-      'Pad material left in patches on a rotor that was too cold for the hot pads. The patches grab, and the brake shakes.',
+      'Pad material left in patches by hot pads on a cold rotor. The patches grab, and the brake shakes.',
   },
   {
     term: 'snub',
