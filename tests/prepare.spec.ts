@@ -211,7 +211,7 @@ test('what contradicts itself is not signed off, a road on which nothing warms i
   await expect(page.getByText(/Found otherwise on the two devices.*frontLeft rotorMm/)).toBeVisible();
   await page.getByTestId('work-file').setInputFiles(file({ ...done, ticks: { gather: true } }));
   await expect(page.getByTestId('refusal')).toContainText('Ticks.gather: must be an object');
-  expect(Object.keys(workOf(await project(page)).ticks)).toContain('pump the pedal');
+  await expect.poll(async () => Object.keys(workOf(await project(page)).ticks)).toContain('pump the pedal');
 
   await page.getByRole('link', { name: 'Heat protection' }).click();
   await page.getByRole('button', { name: 'Lower ball-joint boot: heat shield' }).click();
@@ -260,7 +260,8 @@ test('begun from nothing, deleted and brought back; typed bands, a bench schedul
   await expect(page.getByText('Nothing is being prepared on')).toBeVisible();
   await page.getByRole('button', { name: /^Undo: Deleted/ }).click();
   await expect(page.getByTestId('progress')).toBeVisible();
-  expect(workOf(await project(page)).name).toMatch(/^Before the very long weekend/);
+  // What is on the screen is stored a moment later.
+  await expect.poll(async () => workOf(await project(page)).name).toMatch(/^Before the very long weekend/);
 
   await choose(page.getByLabel('Plan on the workbench'), 'plan-tarn-anvil');
   await visit(page, '/prepare/bed');
