@@ -24,7 +24,7 @@ const recipe = (change: Partial<BeddingRecipe> = {}): BeddingRecipe => ({
   hard: { from: 41, to: 14, deceleration: 6.5 },
   acceleration: 2,
   pause: 3,
-  counts: null,
+  counts: { warmUps: null, snubs: null },
   bedded: 0.95,
   rollOut: { speed: 22, until: 150 + K, longest: 1200 },
   ...change,
@@ -107,7 +107,7 @@ describe('a bedding run', () => {
     const slow = drive({ warmUp: { from: 8, to: 4, deceleration: 2 } });
     expect(slow.obstacle).toMatchObject({ kind: 'stays cold', axle: 'front', needed: 120 + K });
     expect(slow.snubs).toBe(0);
-    const soft = drive({ hard: { from: 20, to: 15, deceleration: 2 } });
+    const soft = drive({ hard: { from: 30, to: 26, deceleration: 2 } });
     expect(soft.obstacle).toMatchObject({ kind: 'pads stay cold', needed: 300 + K });
   });
 

@@ -177,7 +177,7 @@ function obstacleOf(steps: readonly BeddingStep[], recipe: BeddingRecipe): Beddi
       continue;
     }
     const before = warm?.at[axle].padFace ?? 0;
-    if (!recipe.counts && before > bed[1]) {
+    if (recipe.counts.warmUps === null && before > bed[1]) {
       found.push({ obstacle: { kind: 'too hot', axle, reached: before, needed: bed[1] }, short: 1 });
     }
     if (!recipe.hard) continue;

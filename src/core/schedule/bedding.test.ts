@@ -14,7 +14,7 @@ const recipe = (change: Partial<BeddingRecipe> = {}): BeddingRecipe => ({
   hard: { from: 40, to: 12, deceleration: 6 },
   acceleration: 2,
   pause: 4,
-  counts: null,
+  counts: { warmUps: null, snubs: null },
   bedded: 0.95,
   rollOut: { speed: 20, until: 120 + K, longest: 600 },
   ...change,
@@ -164,6 +164,13 @@ describe('a bedding schedule', () => {
         expect(stops(run, 0)).toHaveLength(warmUps);
         expect(stops(run, 1)).toHaveLength(snubs);
         expect(run.ended).toBe(true);
+        // One of them typed leaves the other to what the brakes come to.
+        const warmed = driven(recipe({ counts: { warmUps: null, snubs } }), good);
+        expect(stops(warmed, 0)).toHaveLength(stops(driven(recipe(), good), 0).length);
+        expect(stops(warmed, 1)).toHaveLength(snubs);
+        const counted = driven(recipe({ counts: { warmUps: warmUps + 10, snubs: null } }), good);
+        expect(stops(counted, 0)).toHaveLength(warmUps + 10);
+        expect(Math.min(counted.bedded.front, counted.bedded.rear)).toBeGreaterThanOrEqual(0.95);
       }),
     );
   });
@@ -214,6 +221,9 @@ describe('a bedding schedule', () => {
     );
     expect(() => beddingSchedule(recipe({ hard: { from: 40, to: 12, deceleration: 0 } }))).toThrow(
       /deceleration/,
+    );
+    expect(() => beddingSchedule(recipe({ hard: { from: 25, to: 12, deceleration: 6 } }))).toThrow(
+      /hard snubs from: 25 .* the 30 m\/s of the warm-up or more/,
     );
     expect(() => beddingSchedule(recipe({ rollOut: { speed: 0, until: 400, longest: 60 } }))).toThrow(
       /roll-out/,

@@ -34,8 +34,8 @@ export interface BeddingRecipe {
   readonly acceleration: number;
   /** Least rolling at speed between two applications, s */
   readonly pause: number;
-  /** How many of each, as somebody typed it; null as many as rotors and pads need */
-  readonly counts: { readonly warmUps: number; readonly snubs: number } | null;
+  /** How many of each, as somebody typed it; null for as many as rotors and pads need */
+  readonly counts: { readonly warmUps: number | null; readonly snubs: number | null };
   /** Bedded share that is wanted, 0 to 1 */
   readonly bedded: number;
   /** Rolling on without the brakes, m/s, until no rotor is over a temperature, K, and how long at most, s */
@@ -60,16 +60,21 @@ const ROLL = 15;
  * A bedding run: medium applications until rotor and pad of every axle are warm together, hard snubs until the film is
  * there, each begun only when the pads will not come over their band, then rolling until the rotors are cool. How many
  * there are follows from what the brakes come to.
- * @throws ScheduleError for no axle, a snub that runs backwards, no time between them
+ * @throws ScheduleError for no axle, a snub that runs backwards, hard ones slower than the warm-up
  */
 export function beddingSchedule(recipe: BeddingRecipe): Schedule {
-  const { ambient, axles } = recipe;
+  const { ambient, axles, counts, hard } = recipe;
   if (axles.length === 0) throw new ScheduleError('axles', 0, 'at least one');
   assertPositive(recipe.acceleration, 'acceleration', 'm/s²');
   assertPositive(recipe.rollOut.speed, 'speed of the roll-out', 'm/s');
   // Both are built once here, so that a wrong one is told of before anything is driven.
   brakeFor(recipe.warmUp, recipe, LEG['warm-up']);
-  if (recipe.hard) brakeFor(recipe.hard, recipe, LEG.snubs);
+  if (hard) {
+    brakeFor(hard, recipe, LEG.snubs);
+    const { from } = recipe.warmUp;
+    if (hard.from < from)
+      throw new ScheduleError('hard snubs from', hard.from, `the ${from} m/s of the warm-up or more`);
+  }
   return {
     ambient,
     sided: false,
@@ -77,7 +82,7 @@ export function beddingSchedule(recipe: BeddingRecipe): Schedule {
     legs: (['out', 'hot', 'cool'] as const).map((kind) => ({ session: 0, kind })),
     *pieces(): Generator<Piece, void, Outcome> {
       const ready = yield* warmUp(recipe);
-      if (recipe.hard && (ready || recipe.counts)) yield* snubs(recipe, recipe.hard);
+      if (hard && (ready || counts.snubs !== null)) yield* snubs(recipe, hard);
       yield* rollOut(recipe);
     },
   };
@@ -98,15 +103,15 @@ function* backTo(snub: Snub, recipe: BeddingRecipe, leg: number): Generator<Piec
   return outcome;
 }
 
-/** @returns whether rotors and pads are in their band together */
+/** @returns whether rotors and pads are in their band together, or as many were driven as typed */
 function* warmUp(recipe: BeddingRecipe): Generator<Piece, boolean, Outcome> {
   const leg = LEG['warm-up'];
-  const wanted = recipe.counts?.warmUps ?? MOST;
+  const typed = recipe.counts.warmUps;
   let before = recipe.ambient;
-  for (let k = 0; k < wanted; k++) {
+  for (let k = 0; k < (typed ?? MOST); k++) {
     yield brakeFor(recipe.warmUp, recipe, leg);
     const after = readings(recipe, yield* backTo(recipe.warmUp, recipe, leg));
-    if (recipe.counts) continue;
+    if (typed !== null) continue;
     const cold = after.filter(({ own, is }) => Math.min(is.padFace, is.rotorBulk) < own.warm[0]);
     if (cold.length === 0) return true;
     // One axle would be past its bedding before the other is warm.
@@ -115,7 +120,7 @@ function* warmUp(recipe: BeddingRecipe): Generator<Piece, boolean, Outcome> {
     if (coldest - before < STALLED) return false;
     before = coldest;
   }
-  return false;
+  return typed !== null;
 }
 
 function* snubs(recipe: BeddingRecipe, hard: Snub): Generator<Piece, void, Outcome> {
@@ -127,7 +132,8 @@ function* snubs(recipe: BeddingRecipe, hard: Snub): Generator<Piece, void, Outco
   }
   let before: readonly number[] = recipe.axles.map(() => ambient);
   let peaks: readonly number[] = before;
-  const wanted = counts?.snubs ?? MOST;
+  const typed = counts.snubs;
+  const wanted = typed ?? MOST;
   for (let k = 0; k < wanted; k++) {
     const done = yield brakeFor(hard, recipe, leg);
     const stopped = readings(recipe, done);
@@ -136,12 +142,12 @@ function* snubs(recipe: BeddingRecipe, hard: Snub): Generator<Piece, void, Outco
     // Bedded, or so cold that it will not be.
     const over = ({ own, is }: (typeof stopped)[number], i: number) =>
       is.bedded >= bedded || (is.padPeak < own.bed[0] && peaks[i] - last[i] < STALLED);
-    if (k === wanted - 1 || (!counts && stopped.every(over))) return;
+    if (k === wanted - 1 || (typed === null && stopped.every(over))) return;
     const rise = stopped.map(({ is }, i) => is.padPeak - before[i]);
     let outcome = yield* backTo(hard, recipe, leg);
     const tooHot = () =>
       readings(recipe, outcome).some(({ own, is }, i) => k > 0 && is.padFace + rise[i] > own.bed[1]);
-    for (let held = 0; !counts && held < LONGEST_HOLD && tooHot(); held += HOLD) {
+    for (let held = 0; typed === null && held < LONGEST_HOLD && tooHot(); held += HOLD) {
       outcome = yield givenPiece(rollSteps(hard.from, hard.from, HOLD), ambient, leg);
     }
     before = readings(recipe, outcome).map(({ is }) => is.padFace);

@@ -102,6 +102,11 @@ describe('how a preparation is bedded', () => {
     expect(hotter.snubs).toBeGreaterThan(usual.snubs);
     const counted = driven({ warmUps: 3, snubs: 4 }).plan;
     expect([counted.warmUps, counted.snubs]).toEqual([3, 4]);
+    const many = driven({ snubs: usual.snubs + 3 }).plan;
+    expect([many.warmUps, many.snubs]).toEqual([usual.warmUps, usual.snubs + 3]);
+    // Slower snubs than the usual warm-up: nobody warms up faster than that.
+    const { recipe } = driven({ fromKmh: 50 }).question;
+    expect([recipe.warmUp.from, recipe.hard?.from]).toEqual([50 / 3.6, 50 / 3.6]);
     expect(counted.warnings.map((own) => beddingWarningText(own, METRIC)).join()).toMatch(/^Smear/);
   });
 

@@ -15,12 +15,12 @@ import {
   type Part,
   type Preparation,
   padOf,
-  preparedCar,
   type Setup,
   type StoredBedding,
   toSi,
   usualBedding,
 } from '../../model';
+import { wantedCar } from './work';
 
 /** Bedded share that a run is driven to, and from which on an axle counts as bedded. */
 export const BEDDED = 0.95;
@@ -58,13 +58,9 @@ export function axlesToBed(preparation: Preparation, car: Car): readonly AxleNam
   return open.length > 0 || (version !== 'glazed' && version !== 'pre-bedded') ? open : AXLES;
 }
 
-/** A car as it stands when it is bedded: with what is to be fitted, its pads as the version has them. */
-export function carToBed(setup: Pick<Setup, 'car' | 'parts'>, preparation: Preparation): Car {
+/** A car as it stands when it is bedded: its pads as the version has them. @param fitted with what is to be fitted */
+function carToBed(fitted: Car, axles: readonly AxleName[], preparation: Preparation): Car {
   const { version } = preparation.bed;
-  const fitted = preparation.signed
-    ? setup.car
-    : preparedCar(setup.car, preparation, preparation.date, setup.parts);
-  const axles = axlesToBed(preparation, fitted);
   const percent = version === 'pre-bedded' ? 100 : version === 'glazed' ? 0 : null;
   if (percent === null) return fitted;
   const of = (axle: AxleName) => ({
@@ -93,20 +89,19 @@ const reachable = (car: Car) =>
 
 /** What is to be driven with a preparation's car, in the air of a plan. */
 export function beddingQuestion(setup: Setup, preparation: Preparation): BeddingQuestion | null {
-  const before = preparation.signed
-    ? setup.car
-    : preparedCar(setup.car, preparation, preparation.date, setup.parts);
-  const axles = axlesToBed(preparation, before);
+  const fitted = wantedCar(setup.car, preparation, setup.parts);
+  const axles = axlesToBed(preparation, fitted);
   if (axles.length === 0) return null;
-  const car = carToBed(setup, preparation);
+  const car = carToBed(fitted, axles, preparation);
   const { bed } = preparation;
   const data = axles.map((axle) => ({ axle, ...beddingOf(car, axle, setup.parts, bed) }));
   const road = bed.version === 'road';
   const most = Math.min(road ? bed.limitKmh : 300, reachable(car));
   // The first axle leads: the front, where both are bedded.
   const [{ speeds, deceleration: asked }] = data;
-  const warmFrom = Math.min(speeds[0], most);
   const hardFrom = Math.min(bed.fromKmh ?? speeds[1], most);
+  // Nobody warms up from a higher speed than the snubs are to have.
+  const warmFrom = Math.min(speeds[0], hardFrom);
   const warmUp: Snub = {
     from: kmh(warmFrom),
     to: kmh(warmFrom / 2),
@@ -118,7 +113,6 @@ export function beddingQuestion(setup: Setup, preparation: Preparation): Bedding
     deceleration: road ? Math.min(asked, ROAD_DECELERATION) : asked,
   };
   const [{ ambientC }] = setup.plan.sessions;
-  const typed = bed.warmUps !== null || bed.snubs !== null;
   return {
     setup: { ...setup, car },
     axles,
@@ -129,7 +123,7 @@ export function beddingQuestion(setup: Setup, preparation: Preparation): Bedding
       hard: bed.version === 'pre-bedded' ? null : hard,
       acceleration: accelerationOf(car, hard.from, road ? 'road' : 'track'),
       pause: road ? ROAD_PAUSE : TRACK_PAUSE,
-      counts: typed ? { warmUps: bed.warmUps ?? 10, snubs: bed.snubs ?? 8 } : null,
+      counts: { warmUps: bed.warmUps, snubs: bed.snubs },
       bedded: BEDDED,
       rollOut: { speed: kmh(Math.min(ROLL_FROM, most)), until: kelvin(COOL), longest: LONGEST_ROLL },
     },
