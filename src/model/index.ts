@@ -219,7 +219,15 @@ export {
   USUAL_WORKSHOP,
   type Workshop,
 } from './schema/workshop';
-export { chainOf, chassisOf, effectiveRadiusMm, frontSharePercent, taperOf, wheelFit } from './toCore/chain';
+export {
+  caliperFluid,
+  chainOf,
+  chassisOf,
+  effectiveRadiusMm,
+  frontSharePercent,
+  taperOf,
+  wheelFit,
+} from './toCore/chain';
 export { cornerOf } from './toCore/corner';
 export { storedBrakesOf } from './toCore/state';
 export {

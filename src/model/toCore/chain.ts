@@ -25,6 +25,9 @@ const LINE_FLUID = 15e-6;
 /** Density of brake fluid, kg/m³ (from memory). */
 const FLUID_DENSITY = 1050;
 
+/** Fluid behind one wheel's pistons, m³. */
+export const caliperFluid = ({ fluidKg }: Pick<AxleBrakes['caliper'], 'fluidKg'>) => fluidKg / FLUID_DENSITY;
+
 const circle = (mm: number) => (Math.PI / 4) * (mm / 1000) ** 2;
 
 /** Weight and its place, with the added loads. */
@@ -71,7 +74,7 @@ function axleForce(car: Car, axle: Axle, parts: readonly Part[]): AxleForce {
   const brakes = car[axle];
   const { caliper, drum } = brakes;
   const pad = padOf(brakes.pad, parts);
-  const fluid = caliper.fluidKg / FLUID_DENSITY + LINE_FLUID;
+  const fluid = caliperFluid(caliper) + LINE_FLUID;
   return {
     kind: drum ? drum.shoes : 'disc',
     pistonArea: drum

@@ -12,6 +12,7 @@ import {
 import {
   type Bottle,
   type Car,
+  caliperFluid,
   fluidOf,
   fromSi,
   isUsable,
@@ -114,10 +115,6 @@ function chamber({ pedal }: Car, wheel: WheelName): { readonly volume: number; r
   return { volume, stroke: USED_STROKE * Math.min(volume, area * push) };
 }
 
-/** Fluid behind one wheel's pistons, m³. */
-const FLUID_DENSITY = 1050;
-const caliperVolume = (car: Car, wheel: WheelName) => car[axleOf(wheel)].caliper.fluidKg / FLUID_DENSITY;
-
 function screwsOf(car: Car, wheel: WheelName): readonly ('inner' | 'outer' | null)[] {
   const axle = axleOf(wheel);
   if (car[axle].drum || car.workshop[axle].screws === 'one') return [null];
@@ -144,7 +141,7 @@ function screwList(
         wheel,
         circuit: circuitOf(car, wheel),
         line,
-        caliper: caliperVolume(car, wheel) / screws.length,
+        caliper: caliperFluid(car[axleOf(wheel)].caliper) / screws.length,
         screw,
       }));
     });
