@@ -1,5 +1,6 @@
 import { AXLES, type DayResult } from '../../core';
 import { siText, type UnitChoice } from '../../model';
+import { BEDDED } from '../../services';
 
 /** Where lift holds the lap. */
 export function liftNotes({ heldByLift }: Pick<DayResult, 'heldByLift'>, units: UnitChoice): string[] {
@@ -20,9 +21,6 @@ export function wornNotes({ padLeft }: Pick<DayResult, 'padLeft'>, units: UnitCh
     return `The ${axle} pads are down to ${left} when it ends: under ${least} they are usually changed. Wear is an index from memory; measure yours.`;
   });
 }
-
-/** Share under which pads are told of as not bedded, 0 to 1. */
-const BEDDED = 0.9;
 
 /** Pads that begin the day not bedded. */
 export function unbeddedNotes({ bedded }: Pick<DayResult, 'bedded'>): string[] {
