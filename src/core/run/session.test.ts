@@ -263,7 +263,7 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
   it('carries 9.8 to 14.6 kW in a front brake', () => {
     expect(front).toBeGreaterThan(9.8);
     expect(front).toBeLessThan(14.6);
-    figure('Heat of one front brake, lap mean', '9.8 to 14.6', front, 'kW');
+    figure('Mean brake power of one front brake', '9.8 to 14.6', front, 'kW');
     figure('Front bulk, settled', '450 to 700', celsius(result.peaks.frontLeft.rotorBulk), '°C');
     figure(
       'Front face over bulk',
