@@ -126,6 +126,7 @@ export const demoProject: Project = {
   calibrations: [],
   preparations: demoPreparations,
   bottles: demoBottles,
+  tests: [],
   parts: [],
   currency: '€',
   prices: [],

@@ -36,21 +36,33 @@ import {
   type Refused,
   readDocument,
   type Setup,
+  type StoredBench,
 } from '../model';
 import {
   type Assessed,
   assess,
   type BeddingQuestion,
+  type BenchFit,
+  type BenchMeasured,
+  type BenchPlan,
   bedding,
+  benchPlan,
   type Candidate,
   circuitFromFacts,
   drivable,
   type ExposedReports,
   exposedReports,
+  fitBench,
+  forecastPiece,
   lapTimes,
   type MadeCircuit,
   predictReadings,
+  predictTest,
+  type SetupTest,
   singleSteps,
+  type TestAnswer,
+  type TestQuestion,
+  testSetup,
   uncertainPiece,
   uncertainStatistics,
   type Way,
@@ -119,6 +131,27 @@ const engine = {
   bedding(question: BeddingQuestion): BeddingPlan {
     const plan = bedding(question);
     return Comlink.transfer(plan, buffersOf(plan));
+  },
+  /** A brake test driven with a car's brakes. */
+  brakeTest(question: TestQuestion): TestAnswer {
+    return predictTest(question);
+  },
+  /** The same with the plan's session, for a setup that is compared. */
+  testSetup(question: TestQuestion): SetupTest {
+    return testSetup(question);
+  },
+  /** Ends of endurance runs for some of the uncertain draws. */
+  forecastPiece(questions: readonly TestQuestion[], piece: number): number[][] {
+    return forecastPiece(questions, piece);
+  },
+  /** A circuit's stops for an inertia bench. */
+  bench(setup: Setup, bench: StoredBench): BenchPlan {
+    const plan = benchPlan(setup, bench);
+    return Comlink.transfer(plan, buffersOf(plan));
+  },
+  /** What a bench's readings say of the cooling. */
+  fitBench(input: DayInput, plan: BenchPlan['programme'], measured: readonly BenchMeasured[]): BenchFit {
+    return fitBench(input, plan, measured);
   },
   failures: failureCases,
   /** What a circuit asks of a car's brakes, at the pace of its hot laps. */

@@ -1,12 +1,14 @@
 import * as Comlink from 'comlink';
-import type { DayInput, RawLog } from '../core';
+import type { DayInput, RawLog, StopWanted } from '../core';
 import { LogError, loggedDay, mendLog } from '../core';
 import {
   type CsvLayout,
   type FileTrack,
   guessMapping,
   type LogMapping,
+  type LogStop,
   layoutKey,
+  logStops,
   openLog,
   prepareLog,
   type ReadLog,
@@ -35,6 +37,8 @@ import {
   recordedLap,
   type SensorReading,
   sensorReadings,
+  type TechniqueReport,
+  techniqueReport,
 } from '../services';
 import { browserLogStore, keepLog, type LogEntry, openKeptLog } from '../storage';
 import { say } from '../text/en/say/compute';
@@ -212,6 +216,21 @@ const files = {
   /** What the sensors of a log read, thinned to what carries information. */
   async sensorReadings(id: string, setup: Setup): Promise<SensorReading[]> {
     return sensorReadings((await preparedFor(id, setup)).log);
+  },
+  /** Stops of a kept log. */
+  async logStops(id: string, wanted: StopWanted): Promise<LogStop[]> {
+    const raw = held?.id === id ? held.raw : await openKeptLog(store, id);
+    if (!raw) throw new Error(say.valuesLogNotBrowser);
+    return logStops(raw, wanted);
+  },
+  /** Stops of a recording that is still growing. */
+  liveStops(raw: RawLog, wanted: StopWanted): LogStop[] {
+    return logStops(raw, wanted);
+  },
+  /** How the laps of a kept log were braked. */
+  async technique(id: string, setup: Setup): Promise<TechniqueReport> {
+    const is = await preparedFor(id, setup);
+    return techniqueReport(is, analyseLog(is, setup));
   },
   /** A recording that is still growing. */
   analyseLive(raw: RawLog, setup: Setup): Analysed {

@@ -1,6 +1,7 @@
 import { hashKey } from '@tanstack/react-query';
 import type { BeddingRecipe, RepeatedStops } from '../core';
-import { type Setup, uncertainRanges } from '../model';
+import { type Setup, type StoredBench, uncertainRanges } from '../model';
+import type { TestQuestion } from '../services';
 
 /** Keys of what has been asked about: nothing of a project is ever changed in place, and a circuit is long. */
 const keys = new WeakMap<object, string>();
@@ -84,6 +85,25 @@ export const QUESTION = {
     keyOf(setup.plan.origins, (origins) => origins),
   ],
   nextReadings: (setup: Setup) => ['next readings', dayKey(setup)],
+  brakeTest: ({ setup, ...driven }: TestQuestion) => ['brake test', dayKey(setup), driven],
+  testSetups: (questions: readonly TestQuestion[]) => [
+    'test setups',
+    questions.map(({ setup, ...driven }) => [dayKey(setup), driven]),
+  ],
+  /** @param seen how each run ended */
+  forecast: (questions: readonly TestQuestion[], seen: unknown) => [
+    'forecast',
+    questions.map(({ setup, ...driven }) => [
+      dayKey(setup),
+      driven,
+      uncertainRanges(setup.plan.uncertain, setup.calibration),
+    ]),
+    seen,
+  ],
+  bench: (setup: Setup, bench: StoredBench) => ['bench', dayKey(setup), bench],
+  /** @param log id of a kept one */
+  technique: (setup: Setup, log: string) => ['technique', log, dayKey(setup)],
+  logStops: (log: string, wanted: unknown) => ['log stops', log, wanted],
   /** @param recipe what is driven */
   bedding: (setup: Setup, recipe: BeddingRecipe) => ['bedding', dayKey(setup), recipe],
   /** @param prices of what the steps are made of @param budget most that may be spent */

@@ -1,3 +1,15 @@
+export {
+  type BenchProgrammeFile,
+  benchFileOf,
+  benchJsonSchema,
+  benchProgrammeCsv,
+  programmeOf,
+  readBenchProgramme,
+  writeBenchProgramme,
+} from './bench/programmeFile';
+export { type BenchResultRow, benchResultCsv, readBenchResult } from './bench/resultFile';
+export { type LogStop, logStops } from './brakeTests/logStops';
+export { type RecordedRun, readRecord, writeRecord } from './brakeTests/recordFile';
 export { acceptedBy, type Door, doorOf, FORMATS, type FormatId } from './formats';
 export { guessMapping, type LogMapping, layoutKey, mappingProblems, mappingSchema } from './logs/logMapping';
 export type { ReadLog } from './logs/logTable';

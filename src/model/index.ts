@@ -1,4 +1,4 @@
-export { type AppliedCalibration, doubtOf, lostValues } from './calibration/applied';
+export { type AppliedCalibration, calibrationOf, doubtOf, lostValues } from './calibration/applied';
 export { driveOf } from './calibration/driveOf';
 export { changedSince, isOfTheDay } from './calibration/touches';
 export { type BeddingData, usualBedding } from './catalogue/bedding';
@@ -23,6 +23,7 @@ export { type Problem, pathText } from './check/problem';
 export { circuitProblems, projectProblems } from './check/problems';
 export { survey } from './check/survey';
 export { attemptEdit, refusalText } from './edit/attempt';
+export { lastRun } from './edit/brakeTest';
 export {
   changesProblem,
   changeWords,
@@ -42,16 +43,22 @@ export {
   addPart,
   addPlan,
   addPreparation,
+  addTest,
   addVariant,
   assignToPlan,
   countDrive,
   drawAt,
+  endRun,
   finishBleeding,
   fitChanges,
   joinWork,
   keepBedding,
   keepState,
   noteSymptom,
+  putRun,
+  putStop,
+  removeRun,
+  removeStop,
   renameProject,
   selectPlan,
   setClicks,
@@ -121,6 +128,15 @@ export {
   planSentenceSchema,
 } from './guided/newPlan';
 export { newPreparation } from './guided/newPreparation';
+export {
+  KIND_DESIGNS,
+  newRun,
+  newTest,
+  runsOf,
+  stopsOf,
+  USUAL_CONDITIONS,
+  USUAL_DESIGN,
+} from './guided/newTest';
 export { inG, meanDeceleration, powerBetween, tyreDeceleration, zoneFromTyped } from './guided/zonesTyped';
 export { MOVABLE_IDS, type MovableId, movable } from './parameters/movables';
 export { parameterInfo } from './parameters/parameterInfo';
@@ -136,11 +152,34 @@ export {
   toShown,
   toSi,
   toStored,
+  type Unit,
   type UnitChoice,
   US,
   unitOf,
 } from './quantity/units';
 export type { AxleBrakes } from './schema/axle';
+export {
+  BENCH_CONTROLS,
+  BENCH_STARTS,
+  brakeTestSchema,
+  RUN_ENDS,
+  type RunEnd,
+  type StopSource,
+  type StoredBench,
+  type StoredTest,
+  TEST_BRAKING,
+  TEST_KINDS,
+  TEST_PLACES,
+  TEST_SURFACES,
+  type TestConditions,
+  type TestDesign,
+  type TestKind,
+  type TestRun,
+  type TestStopStored,
+  testConditionsSchema,
+  testRunSchema,
+  testStopSchema,
+} from './schema/brakeTest';
 export type { Calibration } from './schema/calibration';
 export { type Car, carSchema } from './schema/car';
 export {

@@ -34,6 +34,7 @@ export {
   worthwhilePairs,
   zonesText,
 } from './compare/ladder';
+export { carOf, type PricedSetup, pricedSetups } from './compare/pricedSetups';
 export { ductShapes } from './cooling/ductShapes';
 export {
   type ExposedReport,
@@ -72,6 +73,43 @@ export { type JobList, type JobStep, jobList } from './prepare/jobList';
 export { type ProtectionJob, protectionJobs } from './prepare/protection';
 export type { Caution, StepCode, StopFor, Tool } from './prepare/stepTable';
 export { type Work, workOf } from './prepare/work';
+export {
+  type BenchFit,
+  type BenchMeasured,
+  type BenchPlan,
+  benchPlan,
+  fitBench,
+  runProgramme,
+} from './test/bench';
+export { compareRuns, type SetupComparison } from './test/compareRuns';
+export { bothBases, type CorrectedStop, distanceOf } from './test/correct';
+export { doubtsOfRun, inOtherUnit, type StopDoubt } from './test/doubtful';
+export { ENOUGH_FOR, type EnoughFor, type SetupTest, testSetup } from './test/enough';
+export {
+  GAVE_OUT,
+  type RunReport,
+  reportOf,
+  reportsOf,
+  type StopLimit,
+  type StopRow,
+  setupsOf,
+  TEST_VALUES,
+  type TestValue,
+  valuesOf,
+} from './test/evaluate';
+export {
+  type EnduranceForecast,
+  FEWEST_DRAWS,
+  FORECAST_PIECES,
+  forecastPiece,
+  forecasts,
+  type SeenEnd,
+} from './test/forecast';
+export { type ModulationChoice, modulationChoices } from './test/modulationChoices';
+export { predictTest, setupOfRun, type TestAnswer, type TestQuestion, testDay } from './test/question';
+export { driveOfRun, runLog } from './test/runDrive';
+export type { Sample } from './test/statistics';
+export { type ColdBraking, type LapTechnique, type TechniqueReport, techniqueReport } from './test/technique';
 export { circuitFromFacts, type MadeCircuit } from './track/circuitFromFacts';
 export {
   circuitFrom,

@@ -10,12 +10,14 @@ export {
 } from './driveLap';
 export {
   assertOnTheRoad,
+  brakingDeceleration,
   engineBrakingAt,
   type Forces,
   forcesOf,
   liftSpeed,
   loadFactor,
   resistance,
+  topSpeed,
   tyreLoad,
 } from './forces';
 export { type Severity, severityOf } from './severity';

@@ -4,13 +4,13 @@ import {
   type BeddingPhase,
   type BeddingRecipe,
   beddingSchedule,
+  type HeldBy,
   type Start,
 } from '../schedule';
 import type { Observer } from './observer';
 import type { ProcedureCar } from './procedures';
 import type { EnergyAudit } from './result';
 import { run } from './run';
-import type { HeldBy } from './zoneResult';
 
 /** One thing to do in a bedding run. Temperatures in K, of the left wheels. */
 export interface BeddingStep {

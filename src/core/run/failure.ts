@@ -1,11 +1,11 @@
 import { type AxleForce, type BrakeChain, BrakingState } from '../actuation';
 import { assertOnTheRoad, forcesOf, resistance, tyreLoad } from '../lap';
-import { airAt, listedSchedule, stopPiece } from '../schedule';
+import { airAt, type HeldBy, listedSchedule, stopPiece } from '../schedule';
 import type { Observer } from './observer';
 import { meanOverDistance, type ProcedureCar } from './procedures';
 import { run } from './run';
 import { mostBraking } from './stopping';
-import type { HeldBy, StopTold } from './zoneResult';
+import type { StopTold } from './zoneResult';
 
 export type Failure = 'none' | 'booster' | 'front-circuit' | 'rear-circuit' | 'one-diagonal' | 'only-circuit';
 

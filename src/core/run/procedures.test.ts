@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { recordFigure } from '../../../tests/support/validation';
 import { type Car, dayInput, setupOf } from '../../model';
-import { changeOf } from '../../text/en';
+import { bothBases } from '../../services';
 import { failureCases, failuresOf, MODEST } from './failure';
 import {
   coldStop,
@@ -79,7 +79,7 @@ describe('formulas of the rules', () => {
       [39, 57, 46.2, 31.6],
       [clock(6, 41), clock(9, 0), 34.7, 25.7],
     ] as const) {
-      const change = changeOf(before, after);
+      const change = bothBases(before, after);
       expect(100 * change.ofBefore).toBeCloseTo(ofBefore, 1);
       expect(100 * change.ofAfter).toBeCloseTo(ofAfter, 1);
     }

@@ -10,7 +10,8 @@ import {
   type Site,
   type Start,
 } from '../schedule';
-import type { Observer } from './observer';
+import type { Observer, PieceRun } from './observer';
+import type { DayRecord } from './record';
 import { run } from './run';
 import type { StopTold } from './zoneResult';
 
@@ -21,6 +22,12 @@ export interface ProcedureStop extends StopTold {
   readonly fluid: Readonly<Record<AxleName, number>>;
   /** Rotors before it, mean over the ring */
   readonly before: Readonly<Record<AxleName, number>>;
+  /** s since the run began */
+  readonly startTime: number;
+  /** Highest of the pads' faces in it */
+  readonly padPeak: Readonly<Record<AxleName, number>>;
+  /** Least friction of the pads in it over that of their best temperature, 1 */
+  readonly friction: Readonly<Record<AxleName, number>>;
 }
 
 /** One requirement of a rule against what was computed. */
@@ -122,21 +129,37 @@ export function repeatedStops(car: ProcedureCar, repeated: RepeatedStops): Proce
  */
 export function zonesOf(car: BrakedCar & Site, schedule: Schedule, start: Start): ProcedureStop[] {
   const stops: ProcedureStop[] = [];
-  const each = <T>(of: (axle: AxleName) => T) =>
-    Object.fromEntries(AXLES.map((axle) => [axle, of(axle)])) as Record<AxleName, T>;
-  const after: Observer['after'] = ({ stop, first, count }, { wheels }) => {
-    if (!stop) return;
-    const last = first + count - 1;
-    const of = (axle: AxleName) => wheels[wheelOf(axle, 'left')];
-    stops.push({
-      ...stop,
-      face: each((axle) => of(axle).rotorFace[last]),
-      fluid: each((axle) => of(axle).fluid[last]),
-      before: each((axle) => of(axle).rotorBulk[first - 1]),
-    });
+  const after: Observer['after'] = (piece, record) => {
+    if (piece.stop) stops.push(procedureStop(car, piece, record, piece.stop));
   };
   run(car, car, schedule, start, [{ after }]);
   return stops;
+}
+
+/** A stop with what it left of the brakes. */
+export function procedureStop(
+  car: BrakedCar,
+  { first, count, startTime }: PieceRun,
+  { wheels }: DayRecord,
+  told: StopTold,
+): ProcedureStop {
+  const last = first + count - 1;
+  const each = <T>(of: (axle: AxleName) => T) =>
+    Object.fromEntries(AXLES.map((axle) => [axle, of(axle)])) as Record<AxleName, T>;
+  const of = (axle: AxleName) => wheels[wheelOf(axle, 'left')];
+  const within = (series: Float64Array) => series.subarray(first, first + count);
+  return {
+    ...told,
+    startTime,
+    padPeak: each((axle) => within(of(axle).padFace).reduce((a, b) => Math.max(a, b))),
+    friction: each(
+      (axle) =>
+        within(of(axle).friction).reduce((a, b) => Math.min(a, b)) / car[axle].left.pad.nominalFriction,
+    ),
+    face: each((axle) => of(axle).rotorFace[last]),
+    fluid: each((axle) => of(axle).fluid[last]),
+    before: each((axle) => of(axle).rotorBulk[first - 1]),
+  };
 }
 
 /** Distance put right for the speed it was driven at: `s·(v_target/v)²`. SAE J299. All m and m/s. */

@@ -2,13 +2,18 @@ import type { BrakeReading } from '../schedule';
 import type { PieceRun } from './observer';
 import type { WheelRecord } from './record';
 
-/** What a piece left of one wheel's brake. */
-export function readingOf(wheel: WheelRecord, { first, count }: PieceRun): BrakeReading {
+/** What a piece left of one wheel's brake. @param boilingPoint of its fluid, K */
+export function readingOf(
+  wheel: WheelRecord,
+  boilingPoint: number,
+  { first, count }: PieceRun,
+): BrakeReading {
   const last = first + count - 1;
-  let [padPeak, rotorPeak] = [0, 0];
+  let [padPeak, rotorPeak, fluidPeak] = [0, 0, 0];
   for (let k = first; k <= last; k++) {
     padPeak = Math.max(padPeak, wheel.padFace[k]);
     rotorPeak = Math.max(rotorPeak, wheel.rotorFace[k]);
+    fluidPeak = Math.max(fluidPeak, wheel.fluid[k], wheel.hose[k]);
   }
   return {
     padFace: wheel.padFace[last],
@@ -17,5 +22,6 @@ export function readingOf(wheel: WheelRecord, { first, count }: PieceRun): Brake
     padPeak,
     rotorPeak,
     bedded: wheel.bedded[last],
+    boiled: fluidPeak > boilingPoint,
   };
 }

@@ -1,5 +1,6 @@
 import type { AirProperties } from '../air';
 import {
+  type AxleName,
   assertState,
   axleOf,
   type CarState,
@@ -77,8 +78,9 @@ export function run(
     const done = runner.piece(next.value);
     for (const observer of observers) observer.after(done, runner.record);
     const available = done.forces.map((force) => force.available);
-    const of = (wheel: WheelName) => readingOf(runner.record.wheels[wheel], done);
-    next = pieces.next({ available, duration: done.duration, of });
+    const of = (wheel: WheelName) =>
+      readingOf(runner.record.wheels[wheel], car[axleOf(wheel)].boilingPoint, done);
+    next = pieces.next({ available, duration: done.duration, stop: done.stop, of });
   }
   return runner.finish();
 }
@@ -179,8 +181,8 @@ class Runner {
     const drives = this.drivesOf(steps);
     for (let k = 0; k < count; k++) {
       takeGiven(step, piece, k, this.air.density, downforceArea);
-      // What the motor brakes alone makes no heat, but the foot asks for it all the same.
-      if (step.early > 0 || step.late > 0 || step.braking) {
+      // What the motor brakes alone makes no heat, but the foot asks for it all the same; on a bench there is no foot.
+      if (!piece.alone && (step.early > 0 || step.late > 0 || step.braking)) {
         this.sharing.takeCondition(this.sample - 1, step.ahead);
         this.sharing.solve(step);
         this.forces.step(steps, k, this.series.force, this.sample);
@@ -189,9 +191,9 @@ class Runner {
         const { drive } = runs[i].integrator;
         for (let c = 0; c < CHANNEL_COUNT; c++) drive[c] = drives[i][k * CHANNEL_COUNT + c];
       }
-      this.advance(this.time + steps.time[k], piece.leg, piece.lap ? this.lap : -1);
+      this.advance(this.time + steps.time[k], piece.leg, piece.lap ? this.lap : -1, piece.alone);
     }
-    const forces = this.forces.zones(steps, this.series.force, first);
+    const forces = piece.alone ? [] : this.forces.zones(steps, this.series.force, first);
     return { duration: steps.duration, forces, stop: null };
   }
 
@@ -217,7 +219,7 @@ class Runner {
   }
 
   /** Carries every wheel over the step; drives have been set and, where something is braked, it has been shared. */
-  private advance(time: number, leg: number, lap: number): void {
+  private advance(time: number, leg: number, lap: number, alone?: AxleName): void {
     const { step, sample, series } = this;
     const { dt, event, early, late } = step;
     const hot = early > 0 || late > 0;
@@ -225,8 +227,10 @@ class Runner {
     for (let i = 0; i < this.runs.length; i++) {
       const { wheel, also } = this.wheels[i];
       let share = 0;
-      if (hot) share = sharing.heat * (also ? 0.5 * sharing.axleShare(wheel) : sharing.shares[wheel]);
-      const switched = this.runs[i].lift(hot && step.braking && !sharing.rubs(wheel)) || event;
+      if (alone) share = axleOf(wheel) === alone ? 1 : 0;
+      else if (hot) share = sharing.heat * (also ? 0.5 * sharing.axleShare(wheel) : sharing.shares[wheel]);
+      const rubs = alone ? share > 0 : sharing.rubs(wheel);
+      const switched = this.runs[i].lift(hot && step.braking && !rubs) || event;
       this.runs[i].step(dt, switched, share * early, share * late, sample);
     }
     series.time[sample] = time;

@@ -10,10 +10,10 @@ import {
   tyreLoad,
 } from '../lap';
 import { largestThat } from '../numeric';
-import type { Ask, BrakedCar, StopPiece } from '../schedule';
+import type { Ask, BrakedCar, HeldBy, StopPiece } from '../schedule';
 import type { DemandStep } from './demandStep';
 import type { Sharing } from './sharing';
-import type { HeldBy, StopTold } from './zoneResult';
+import type { StopTold } from './zoneResult';
 
 /** Steps in a stop, s. */
 const STEP = 0.02;

@@ -1,17 +1,15 @@
 import type { AxleName } from '../brake';
-
-/** What held a braking zone back at its hardest. */
-export type HeldBy = 'asked' | 'tyres' | 'pedal' | 'travel';
+import type { Braked } from '../schedule';
 
 /** A stop whose speed followed from the brakes, as it was driven. */
-export interface StopTold {
+export interface StopTold extends Braked {
   /** m/s */
   readonly from: number;
   readonly to: number;
   /** From first touch of the pedal, m and s */
   readonly distance: number;
   readonly time: number;
-  /** Mean fully developed deceleration between 80 and 10 % of the speed, m/s²; over the whole stop where it ends above */
+  /** Between 80 and 10 % of the speed; over the whole stop where it ends above */
   readonly meanDeceleration: number;
   /** Greatest pedal force, and those at the start and the end of full braking, N */
   readonly pedal: number;
@@ -19,7 +17,6 @@ export interface StopTold {
   readonly pedalEnd: number;
   /** m */
   readonly travel: number;
-  readonly heldBy: HeldBy;
 }
 
 /** What limits a braking: who would have to give more for it to be shorter. */

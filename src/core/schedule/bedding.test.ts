@@ -70,9 +70,10 @@ function driven(asked: BeddingRecipe, toy: Toy) {
         padPeak: peak[axle],
         rotorPeak: peak[axle],
         bedded: bedded[axle],
+        boiled: false,
       };
     };
-    const outcome: Outcome = { available: [], duration, of };
+    const outcome: Outcome = { available: [], duration, stop: null, of };
     next = steps.next(outcome);
   }
   return { pieces, bedded, ended: next.done === true };

@@ -5,6 +5,14 @@ export {
   beddingSchedule,
   type Snub,
 } from './bedding';
+export { BENCH_PHASES, type BenchPhase, type BenchSchedule, type BenchStop, benchSchedule } from './bench';
+export {
+  type BrakeTest,
+  brakeTestSchedule,
+  GIVEN_OUT,
+  TEST_PHASES,
+  type TestPhase,
+} from './brakeTest';
 export { circuitSeverity } from './circuitSeverity';
 export { DEFAULT_NUMERICS, daySchedule, ductDragArea } from './day';
 export {
@@ -23,9 +31,11 @@ export {
 export { ScheduleError } from './faults';
 export {
   type Ask,
+  type Braked,
   type BrakeReading,
   type GivenPiece,
   givenPiece,
+  type HeldBy,
   type LegPlan,
   listedSchedule,
   type Piece,

@@ -118,13 +118,14 @@ function spansOf(trace: LapTrace): Span[] {
 }
 
 /** Even steps; the first is cut at a quarter, since a surface that begins to be rubbed rises with the root of time. */
-function evenCuts(duration: number, steps: StepSizes): number[] {
+export function evenCuts(duration: number, steps: StepSizes): number[] {
   const count = Math.max(steps.leastPerZone, Math.ceil(duration / steps.braking - 1e-9));
   const even = Array.from({ length: count }, (_, k) => ((k + 1) * duration) / count);
   return [even[0] / 4, ...even];
 }
 
-function growingCuts(duration: number, steps: StepSizes): number[] {
+/** Ends of steps that grow after a release, s. */
+export function growingCuts(duration: number, steps: StepSizes): number[] {
   const cuts: number[] = [];
   let at = 0;
   let step = steps.release;

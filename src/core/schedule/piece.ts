@@ -1,4 +1,4 @@
-import type { WheelName } from '../brake';
+import type { AxleName, WheelName } from '../brake';
 import type { LapTrace } from '../lap';
 import type { LapKind, LegKind } from './dayInput';
 import { assertPositive, assertSpeed, ScheduleError } from './faults';
@@ -31,6 +31,8 @@ export interface GivenPiece extends PieceBase {
   /** Clicks on the driver's balance control at each braking zone; missing ones are 0 */
   readonly clicks: readonly number[];
   readonly lap: LapPiece | null;
+  /** Axle of which each wheel makes all heat of the demand by itself, as on a bench; left out, all four share it */
+  readonly alone?: AxleName;
 }
 
 /** A braking on a straight level road whose speed follows from what the brakes can do. */
@@ -51,6 +53,9 @@ export interface StopPiece extends PieceBase {
 /** What a schedule is made of: it says speed, demand and air over time, and knows no brakes. */
 export type Piece = GivenPiece | StopPiece;
 
+/** What held a braking back at its hardest. */
+export type HeldBy = 'asked' | 'tyres' | 'pedal' | 'travel';
+
 /** What a piece left of one wheel's brake; K. */
 export interface BrakeReading {
   /** At its end */
@@ -62,6 +67,15 @@ export interface BrakeReading {
   readonly rotorPeak: number;
   /** Share of pads and faces that is bedded, 0 to 1 */
   readonly bedded: number;
+  /** Whether the fluid of its caliper or hose came to its boiling point in it */
+  readonly boiled: boolean;
+}
+
+/** How a stop went whose speed followed from the brakes. */
+export interface Braked {
+  /** Mean fully developed, m/s² */
+  readonly meanDeceleration: number;
+  readonly heldBy: HeldBy;
 }
 
 /** What came of a piece, so that a schedule can answer it. */
@@ -70,6 +84,8 @@ export interface Outcome {
   readonly available: readonly number[];
   /** s */
   readonly duration: number;
+  /** null for a piece that was known beforehand */
+  readonly stop: Braked | null;
   /** Of a wheel's brake, as somebody who measures it would be told */
   readonly of: (wheel: WheelName) => BrakeReading;
 }

@@ -1,8 +1,17 @@
 export { type Channel, LogError, type LogNote, type RawLog } from './channels';
 export { energyUncertainty, type LapLikeness, lapLikeness, pairZones, speedAt } from './compare';
+export { type FoundStop, findStops, type StopWanted } from './findStops';
 export { goneOn, loggedDay, SHORTEST_PIECE } from './loggedDay';
 export { logStart } from './logStart';
 export { type Log, mendLog } from './mend';
+export {
+  PhoneError,
+  type PhoneFix,
+  type PhoneMotion,
+  type PhoneStop,
+  phoneStop,
+  WORST_ACCURACY,
+} from './phoneStop';
 export { cutUp, type LogPiece } from './pieces';
 export { smoothSpeed } from './smoothSpeed';
 export {
@@ -12,3 +21,4 @@ export {
   crossingsByPosition,
   crossingsBySpeed,
 } from './splitLaps';
+export { techniqueOf, type ZoneTechnique } from './technique';

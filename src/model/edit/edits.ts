@@ -20,6 +20,7 @@ import { replaceItem } from './library';
 import { withOrigin } from './origins';
 
 export { withPrice } from '../catalogue/prices';
+export { addTest, endRun, putRun, putStop, removeRun, removeStop } from './brakeTest';
 export { joinWork } from './joinWork';
 export { addParts, copyItem, deleteItem, renameItem, replaceItem } from './library';
 export {

@@ -16,10 +16,11 @@ const NOUNS: Record<Shelf, string> = {
   calibrations: 'calibration',
   preparations: 'preparation',
   bottles: 'bottle',
+  tests: 'test',
 };
 
 /** What nothing else of a project names. */
-const ALONE: readonly Shelf[] = ['drives', 'calibrations', 'preparations', 'bottles'];
+const ALONE: readonly Shelf[] = ['drives', 'calibrations', 'preparations', 'bottles', 'tests'];
 
 function freshName(name: string, taken: readonly string[]): string {
   const base = name.replace(/ \(copy(?: \d+)?\)$/, '').slice(0, 66);
@@ -113,6 +114,7 @@ export function deleteItem(project: Project, shelf: Shelf, id: string): Project 
       states: next.states.filter(({ carId }) => carId !== id),
       calibrations: next.calibrations.filter(({ carId }) => carId !== id),
       preparations: next.preparations.filter(({ carId }) => carId !== id),
+      tests: next.tests.filter(({ carId }) => carId !== id),
     };
   }
   if (shelf === 'plans' && project.selectedPlanId === id)

@@ -32,6 +32,7 @@ export function blankProject(name: string): Project {
     calibrations: [],
     preparations: [],
     bottles: [],
+    tests: [],
     parts: [],
     currency: '€',
     prices: [],

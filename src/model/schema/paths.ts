@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { brakeTestSchema } from './brakeTest';
 import { calibrationSchema } from './calibration';
 import { carSchema } from './car';
 import { circuitSchema } from './circuit';
@@ -19,6 +20,7 @@ export const SCHEMAS = {
   calibrations: calibrationSchema,
   preparations: preparationSchema,
   bottles: bottleSchema,
+  tests: brakeTestSchema,
 } as const;
 
 /** The lists of a project whose items have ids of their own; a new one is an entry above and in the project's schema. */
@@ -54,6 +56,7 @@ function schemaAt(
   if (path.length === 0) return { schema: at, nullable };
   const [key, ...rest] = path;
   if (at instanceof z.ZodArray) return schemaAt(at.element as z.ZodType, rest);
+  if (at instanceof z.ZodRecord) return schemaAt(at.valueType as z.ZodType, rest);
   if (at instanceof z.ZodObject) return at.shape[key] ? schemaAt(at.shape[key], rest) : null;
   if (!(at instanceof z.ZodDiscriminatedUnion)) return null;
   for (const option of at.options as z.ZodType[]) {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { BUILT_IN } from '../catalogue/builtIn';
 import { FLUIDS } from '../catalogue/fluids';
 import { PADS } from '../catalogue/pads';
+import { brakeTestSchema, type StoredTest } from './brakeTest';
 import { type Calibration, calibrationSchema } from './calibration';
 import { type Car, carSchema } from './car';
 import { type Circuit, circuitSchema } from './circuit';
@@ -15,7 +16,7 @@ import { type KeptState, stateSchema } from './state';
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
 
-export const PROJECT_VERSION = 11;
+export const PROJECT_VERSION = 12;
 
 const priceSchema = z.strictObject({
   /** Id of a part, or a word for work and parts that are on no shelf */
@@ -59,6 +60,7 @@ export const MOST_ITEMS = {
   calibrations: 100,
   preparations: 60,
   bottles: 60,
+  tests: 60,
   prices: 600,
 } as const;
 
@@ -73,6 +75,7 @@ function documentOf<
   K extends z.ZodType<Calibration>,
   W extends z.ZodType<Preparation>,
   B extends z.ZodType<Bottle>,
+  T extends z.ZodType<StoredTest>,
 >(items: {
   readonly car: C;
   readonly circuit: L;
@@ -83,6 +86,7 @@ function documentOf<
   readonly calibration: K;
   readonly preparation: W;
   readonly bottle: B;
+  readonly test: T;
 }) {
   return z.strictObject({
     format: z.literal(PROJECT_FORMAT),
@@ -103,6 +107,8 @@ function documentOf<
     preparations: z.array(items.preparation).max(MOST_ITEMS.preparations),
     /** Brake fluid on the shelf */
     bottles: z.array(items.bottle).max(MOST_ITEMS.bottles),
+    /** Brake tests: what was to be driven, and the runs that were */
+    tests: z.array(items.test).max(MOST_ITEMS.tests),
     /** What prices are in: a sign or a few letters */
     currency: z.string().trim().min(1).max(6).meta({ title: 'Currency' }),
     /** Prices of the user's own; other parts have the usual price of their class */
@@ -113,7 +119,8 @@ function documentOf<
 
 /** Names that must be unique, and names that must name something. */
 function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
-  const { cars, circuits, plans, parts, states, drives, calibrations, preparations, bottles, prices } = value;
+  const { cars, circuits, plans, parts, states, drives, calibrations, preparations } = value;
+  const { bottles, tests, prices } = value;
   const { selectedPlanId } = value;
   uniqueIds(cars, 'cars', issues);
   uniqueIds(circuits, 'circuits', issues);
@@ -124,6 +131,7 @@ function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
   uniqueIds(calibrations, 'calibrations', issues);
   uniqueIds(preparations, 'preparations', issues);
   uniqueIds(bottles, 'bottles', issues);
+  uniqueIds(tests, 'tests', issues);
   drives.forEach(({ observations }, i) => {
     const found: z.core.$ZodRawIssue[] = [];
     uniqueIds(observations, 'observations', found);
@@ -203,6 +211,9 @@ function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): void {
       missing(['preparations', i, 'changes', n, 'part'], change.part, 'part');
     });
   });
+  tests.forEach(({ carId }, i) => {
+    if (!cars.some((c) => c.id === carId)) missing(['tests', i, 'carId'], carId, 'car');
+  });
   bottles.forEach(({ fluid }, i) => {
     if (!known('fluid', fluid)) missing(['bottles', i, 'fluid'], fluid, 'fluid');
   });
@@ -220,6 +231,7 @@ export const projectSchema = documentOf({
   calibration: calibrationSchema,
   preparation: preparationSchema,
   bottle: bottleSchema,
+  test: brakeTestSchema,
 }).check((ctx) => referenceIssues(ctx.value, ctx.issues));
 
 /** The same for a project whose items have each been read already: its lists, names and references. */
@@ -233,6 +245,7 @@ export const frameSchema = documentOf({
   calibration: z.custom<Calibration>(),
   preparation: z.custom<Preparation>(),
   bottle: z.custom<Bottle>(),
+  test: z.custom<StoredTest>(),
 }).check((ctx) => referenceIssues(ctx.value, ctx.issues));
 
 /** A whole project. */
@@ -249,6 +262,7 @@ export interface Project {
   readonly calibrations: Calibration[];
   readonly preparations: Preparation[];
   readonly bottles: Bottle[];
+  readonly tests: StoredTest[];
   readonly currency: string;
   readonly prices: { readonly key: string; readonly price: number }[];
   readonly selectedPlanId: string;

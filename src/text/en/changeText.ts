@@ -1,12 +1,8 @@
-/** A change as a share of what was before and of what is after: the two are often mixed up. */
-export const changeOf = (before: number, after: number) => ({
-  ofBefore: (after - before) / before,
-  ofAfter: (after - before) / after,
-});
+import { bothBases } from '../../services';
 
 /** A change in words that say of what: "55.6 % more than before". */
 export function changeText(before: number, after: number, whatBefore: string): string {
-  const { ofBefore } = changeOf(before, after);
+  const { ofBefore } = bothBases(before, after);
   const percent = `${Math.abs(100 * ofBefore).toFixed(1)} %`;
   return Math.abs(ofBefore) < 5e-4
     ? `as ${whatBefore}`

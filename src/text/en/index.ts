@@ -1,4 +1,4 @@
-export { changeOf, changeText } from './changeText';
+export { changeText } from './changeText';
 export { checkText } from './checkText';
 export {
   explainBalance,
@@ -43,6 +43,7 @@ export { padTradesText } from './padTrades';
 export { parameterText, spreadText } from './parameterText';
 export { LIMIT_TEXT, PART_NAMES } from './parts';
 export * from './prepare';
+export * from './test';
 export { windText } from './windText';
 export {
   ANY_DRIVER,

@@ -71,4 +71,16 @@ export const say = {
   rowOf: (row: number) => `row ${row}`,
   gpxVersionCreatorFervent:
     '<gpx version="1.1" creator="Fervent Kettle" xmlns="http://www.topografix.com/GPX/1/1">',
+  recordTooLong: (most: number) => `The file is longer than ${most} characters; no record is.`,
+  recordColumns:
+    'A record needs a column “From” (speed braked from) and one of “Distance”, “Marks” or “Time”, with their units in the headings: “From (km/h)”, “Distance (m)”.',
+  recordNone: 'The record has headings, but no stop under them.',
+  recordTooMany: (count: number, most: number) => `The record has ${count} stops; at most ${most} are read.`,
+  recordUnit: (name: string, unit: string) =>
+    `The unit “${unit}” of the column “${name}” is not known here: was another meant?`,
+  recordNoNumber: (name: string, typed: string) => `“${typed}” in the column “${name}” is no number.`,
+  recordNoAnswer: (typed: string) => `“${typed}” in the column “ABS” is neither yes nor no.`,
+  benchExpected: 'A bench programme exported from here',
+  benchResultColumns:
+    'A bench’s results need the columns “Stop”, “Disc before” and “Disc after”, with their unit in the headings, and a row for each stop.',
 } as const;
