@@ -7,6 +7,7 @@ import { anvilPark, longFen, nettleGlen } from './circuits';
 import { demoDrives } from './drives';
 import { demoBottles, demoPreparations } from './preparations';
 import { session } from './session';
+import { demoTests } from './tests';
 
 const club: Pick<
   Plan,
@@ -126,7 +127,7 @@ export const demoProject: Project = {
   calibrations: [],
   preparations: demoPreparations,
   bottles: demoBottles,
-  tests: [],
+  tests: demoTests,
   parts: [],
   currency: '€',
   prices: [],

@@ -67,3 +67,19 @@ put(
     '',
   ].join('\n'),
 );
+
+put(
+  'stops.csv',
+  [
+    'Run,Setup,Stop,From (km/h),To (km/h),Distance (m),Marks (m),Time (s),Pedal (N),ABS,Temperature (°C),Slope (%),Note',
+    'Before,Standard pads,1,80.4,0,,30+9.2,3.6,210,no,92,0.5,tape of 30 m',
+    'Before,Standard pads,2,79.2,0,38.6,,,235,no,148,0.5,',
+    'Before,Standard pads,3,81,0,41.1,,,270,no,196,0.5,',
+    'Before,Standard pads,4,80.1,0,41.4,,,310,no,231,0.5,',
+    'After,Track pads,1,79.6,0,38.4,,,205,yes,90,0.5,',
+    'After,Track pads,2,80.8,0,39.2,,,200,yes,143,0.5,',
+    'After,Track pads,3,80,0,38.5,,,205,yes,190,0.5,',
+    'After,Track pads,4,79.5,0,38.3,,,210,yes,226,0.5,',
+    '',
+  ].join('\n'),
+);

@@ -30,7 +30,7 @@ test('every route has a title of its own, targets large enough, the field’s wo
     if (width > 400) found.push(...(await saidOtherwise(page, route)));
   };
   // Again on a phone held upright, where more must be scrolled.
-  const phone = ['/inside', '/garage/procedures', '/decide/compare'].map((route) => [route, 390] as const);
+  const phone = ['/inside', '/test/design', '/decide/compare'].map((route) => [route, 390] as const);
   for (const [route, width] of [...SWEPT.map((route) => [route, 1280] as const), ...phone]) {
     await page.setViewportSize({ width, height: 800 });
     await visit(page, route);

@@ -37,6 +37,7 @@ export const PAGE_GROUPS: readonly PageGroup[] = [
     name: 'Track',
     icon: FileClock,
     pages: [
+      { to: '/test', name: 'Test' },
       { to: '/log', name: 'Log' },
       { to: '/calibrate', name: 'Calibrate' },
       { to: '/happened', name: 'What happened?' },
@@ -78,6 +79,10 @@ export const PAGES: readonly Page[] = [
   {
     path: '/prepare/:tab?',
     lazy: async () => ({ Component: (await import('./pages/prepare/PreparePage')).PreparePage }),
+  },
+  {
+    path: '/test/:tab?',
+    lazy: async () => ({ Component: (await import('./pages/test/TestPage')).TestPage }),
   },
   {
     path: '/log/:tab?',

@@ -6,7 +6,6 @@ import {
   type CoolingDoubt,
   type CoolingNeed,
   circuitSeverity,
-  coldStop,
   coolingNeed,
   type DayInput,
   type DayResult,
@@ -15,14 +14,15 @@ import {
   type Free,
   failureCases,
   fastestPlan,
-  hotStop,
   judgedDay,
   type Outlook,
   outlook,
-  type ProcedureResult,
-  type RepeatedStops,
+  PhoneError,
+  type PhoneFix,
+  type PhoneMotion,
+  type PhoneStop,
+  phoneStop,
   type RunStatistics,
-  repeatedStops,
   simulateDay,
   twoSides,
   withCooling,
@@ -69,7 +69,10 @@ import {
   waysToKeep,
 } from '../services';
 
-export type Procedures = Readonly<Record<'cold' | 'hot' | 'repeated', ProcedureResult>>;
+/** A stop, or why a phone's readings tell none. */
+export type PhoneAnswer =
+  | { readonly ok: true; readonly stop: PhoneStop }
+  | { readonly ok: false; readonly code: PhoneError['code']; readonly fact: number };
 
 /** Everything heavy the page asks for. */
 const engine = {
@@ -123,10 +126,6 @@ const engine = {
   exposed(setup: Setup): ExposedReports {
     return exposedReports(setup);
   },
-  /** Stops on a straight road, as the rules want them or in a row. */
-  procedures(input: DayInput, topSpeed: number, repeated: RepeatedStops): Procedures {
-    return { cold: coldStop(input), hot: hotStop(input, topSpeed), repeated: repeatedStops(input, repeated) };
-  },
   /** A bedding run driven with a car's brakes. */
   bedding(question: BeddingQuestion): BeddingPlan {
     const plan = bedding(question);
@@ -143,6 +142,16 @@ const engine = {
   /** Ends of endurance runs for some of the uncertain draws. */
   forecastPiece(questions: readonly TestQuestion[], piece: number): number[][] {
     return forecastPiece(questions, piece);
+  },
+  /** A stop from what a phone told. */
+  phoneStop(fixes: readonly PhoneFix[], motion: readonly PhoneMotion[]): PhoneAnswer {
+    try {
+      return { ok: true, stop: phoneStop(fixes, motion) };
+    } catch (error) {
+      // A class does not pass between threads; why it tells nothing is data.
+      if (error instanceof PhoneError) return { ok: false, code: error.code, fact: error.fact };
+      throw error;
+    }
   },
   /** A circuit's stops for an inertia bench. */
   bench(setup: Setup, bench: StoredBench): BenchPlan {

@@ -1,5 +1,5 @@
 import { hashKey } from '@tanstack/react-query';
-import type { BeddingRecipe, RepeatedStops } from '../core';
+import type { BeddingRecipe } from '../core';
 import { type Setup, type StoredBench, uncertainRanges } from '../model';
 import type { TestQuestion } from '../services';
 
@@ -60,12 +60,6 @@ export const QUESTION = {
   coolingBand: (setup: Setup) => ['cooling band', dayKey(setup)],
   outlook: (setup: Setup, session: number) => ['outlook', dayKey(setup), session],
   failures: (setup: Setup, speed: number) => ['failures', dayKey(setup), speed],
-  procedures: (setup: Setup, topSpeed: number, repeated: RepeatedStops) => [
-    'procedures',
-    dayKey(setup),
-    topSpeed,
-    repeated,
-  ],
   sides: (setup: Setup) => ['sides', dayKey(setup)],
   lapTimes: (setup: Setup) => ['lap times', dayKey(setup)],
   severity: (setup: Setup) => ['severity', dayKey(setup)],

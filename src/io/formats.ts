@@ -1,5 +1,5 @@
 /** Where a file may be given: anywhere on the window, or to the page that reads its kind. */
-export type Door = 'project' | 'tracks' | 'log' | 'readings' | 'work';
+export type Door = 'project' | 'tracks' | 'log' | 'readings' | 'work' | 'record' | 'bench';
 
 /** A kind of file that comes in, goes out, or both. */
 interface Format {
@@ -25,6 +25,9 @@ export const FORMATS = {
   log: { endings: ['csv', 'tsv', 'txt', 'log'], mime: 'text/csv', doors: ['log'] },
   readings: { endings: ['json', 'csv'], mime: 'application/json', doors: ['readings'] },
   work: { endings: ['json'], mime: 'application/json', doors: ['work'] },
+  record: { endings: ['csv'], mime: 'text/csv', doors: ['record'] },
+  benchProgramme: { endings: ['json'], mime: 'application/json', doors: [] },
+  benchResult: { endings: ['csv'], mime: 'text/csv', doors: ['bench'] },
   table: { endings: ['csv'], mime: 'text/csv', doors: [] },
   result: { endings: ['json'], mime: 'application/json', doors: [] },
   schema: { endings: ['json'], mime: 'application/schema+json', doors: [] },

@@ -148,6 +148,7 @@ export {
   QUANTITIES,
   type Quantity,
   SWITCHABLE,
+  siShown,
   siText,
   toShown,
   toSi,

@@ -39,11 +39,13 @@ export function createApp(root: string, hosts: readonly string[] = []): Hono {
       },
       crossOriginOpenerPolicy: 'same-origin',
       referrerPolicy: 'no-referrer',
-      // Nothing here looks, listens or asks where it is.
+      // A phone may say where it is and how it is slowed, when a test asks for it; nothing looks or listens.
       permissionsPolicy: {
         camera: [],
         microphone: [],
-        geolocation: [],
+        geolocation: ['self'],
+        accelerometer: ['self'],
+        gyroscope: ['self'],
         payment: [],
         usb: [],
         serial: [],
@@ -55,7 +57,9 @@ export function createApp(root: string, hosts: readonly string[] = []): Hono {
     }),
   );
   app.use(async (c, next) => {
-    if (c.req.method !== 'GET' && c.req.method !== 'HEAD') {
+    // A bench is sent its programme; nothing is kept of it.
+    const posts = c.req.method === 'POST' && c.req.path === '/stand-in/bench';
+    if (!posts && c.req.method !== 'GET' && c.req.method !== 'HEAD') {
       return c.text(say.onlyGetHeadAnswered, 405, { Allow: 'GET, HEAD' });
     }
     await next();

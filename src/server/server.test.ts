@@ -42,7 +42,7 @@ describe('server', () => {
   it('has the page asked for anew each time, and lets it look, listen and locate nowhere', async () => {
     const page = await get('/car');
     expect(page.headers.get('cache-control')).toBe('no-cache');
-    expect(page.headers.get('permissions-policy')).toMatch(/geolocation=\(\).*/);
+    expect(page.headers.get('permissions-policy')).toMatch(/camera=\(\).*geolocation=\(self\)/);
   });
 
   it('answers to the names of this machine and to those it was given, and to no other', async () => {

@@ -77,6 +77,7 @@ export {
   type BenchFit,
   type BenchMeasured,
   type BenchPlan,
+  benchCalibration,
   benchPlan,
   fitBench,
   runProgramme,

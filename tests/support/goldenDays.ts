@@ -47,7 +47,9 @@ export function demoNumbers(): Record<string, Record<string, number[]>> {
     const result = simulateDay(input);
     all[plan.id] = {
       ...numbersOfDay(result),
-      'hot stop': hotStop(input, Math.max(...result.trace.speed)).stops.flatMap(numbersOf),
+      'hot stop': hotStop(input, Math.max(...result.trace.speed)).stops.flatMap(
+        ({ startTime: _start, padPeak: _pads, friction: _friction, ...stop }) => numbersOf(stop),
+      ),
       failures: failureCases(input, 130 / 3.6).flatMap(numbersOf),
     };
   }

@@ -5,6 +5,7 @@ export const SAMPLES = {
   log: { file: 'anvil-log.csv', what: 'a logger’s table: Track' },
   zones: { file: 'braking-zones.csv', what: 'a table to paste: Enter my car, The circuit' },
   readings: { file: 'readings.csv', what: 'readings of a drive: Track, Calibrate' },
+  stops: { file: 'stops.csv', what: 'stops of two setups: Track, Test, Record' },
   parts: { file: 'parts.json', what: 'parts for the shelf: Files, Import' },
 } as const;
 

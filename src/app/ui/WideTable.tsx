@@ -14,11 +14,14 @@ export function ForceTable<T>({
   rows,
   columns,
   nameOf,
+  first = 'Braking zone',
 }: {
   caption: string;
   rows: readonly T[];
   columns: readonly ForceColumn<T>[];
   nameOf: (row: T, index: number) => string;
+  /** What a row is */
+  first?: string;
 }) {
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reached by keyboard
@@ -27,7 +30,7 @@ export function ForceTable<T>({
         <caption className="sr-only">{caption}</caption>
         <thead>
           <tr className="border-b border-rule align-bottom">
-            <th className="px-2 py-1.5 text-left font-[600]">Braking zone</th>
+            <th className="px-2 py-1.5 text-left font-[600]">{first}</th>
             {columns.map((column) => (
               <Tip key={column.means} text={column.means}>
                 <th className="px-1.5 py-1.5 font-[600] leading-tight">{column.head}</th>

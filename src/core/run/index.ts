@@ -43,10 +43,7 @@ export {
   coldStop,
   correctedDistance,
   hotStop,
-  type ProcedureResult,
-  type ProcedureStop,
   type Requirement,
-  repeatedStops,
 } from './procedures';
 export { type DayRecord, distinctWheels, type WheelRecord } from './record';
 export type {

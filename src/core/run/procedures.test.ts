@@ -3,15 +3,9 @@ import { demoProject } from '../../../demo/project';
 import { recordFigure } from '../../../tests/support/validation';
 import { type Car, dayInput, setupOf } from '../../model';
 import { bothBases } from '../../services';
+import { brakeTest } from './brakeTest';
 import { failureCases, failuresOf, MODEST } from './failure';
-import {
-  coldStop,
-  correctedDistance,
-  hotStop,
-  meanFullyDeveloped,
-  meanOverDistance,
-  repeatedStops,
-} from './procedures';
+import { coldStop, correctedDistance, hotStop, meanFullyDeveloped, meanOverDistance } from './procedures';
 
 const setups = ['plan-tarn-anvil', 'plan-ovel-nettle', 'plan-skarn-fen'].map((id) =>
   setupOf(demoProject, id),
@@ -23,6 +17,26 @@ const of = (
   brakeBuildUpS = setup.plan.brakeBuildUpS,
 ) => dayInput({ ...setup, car: car(setup.car), plan: { ...setup.plan, brakeBuildUpS } });
 const KMH = 1 / 3.6;
+/** Equal stops from one speed, each held at a deceleration, from brakes at 60 °C (common practice). */
+const inARow = (
+  car: ReturnType<typeof of>,
+  run: { speed: number; count: number; deceleration: number; pause: number },
+) =>
+  brakeTest(
+    car,
+    {
+      ambient: car.sessions[0].ambient,
+      stop: { from: run.speed, to: 0, ask: { deceleration: run.deceleration } },
+      stops: run.count,
+      spacing: 0,
+      acceleration: run.speed / run.pause,
+      corner: null,
+      heating: null,
+      untilFails: false,
+      longest: Number.POSITIVE_INFINITY,
+    },
+    333.15,
+  );
 
 describe('formulas of the rules', () => {
   it('mean fully developed deceleration (UN R13-H, annex 3) of an even stop is its deceleration', () => {
@@ -38,7 +52,7 @@ describe('formulas of the rules', () => {
       unit: 'm/s²',
       source: 'UN R13-H, annex 3',
     });
-    const [stop] = repeatedStops(of(tarn, undefined, 0), {
+    const [stop] = inARow(of(tarn, undefined, 0), {
       speed: 100 * KMH,
       count: 1,
       deceleration: 6.43,
@@ -193,8 +207,8 @@ describe('five stops in a row of a loaded 3 t utility vehicle (common practice)'
       rear: { ...car.rear, pad },
     }));
   const run = { speed: 80 * KMH, count: 5, deceleration: 6.1, pause: 8 };
-  const standard = repeatedStops(hauler('courier', 300), run).stops;
-  const better = repeatedStops(hauler('hillclimb', 340), run).stops;
+  const standard = inARow(hauler('courier', 300), run).stops;
+  const better = inARow(hauler('hillclimb', 340), run).stops;
 
   it('keep their distance near 44 m while the foot must press harder', () => {
     for (const stop of standard) expect(Math.abs(stop.distance - 44)).toBeLessThan(2);

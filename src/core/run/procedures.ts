@@ -3,9 +3,7 @@ import {
   type BrakedCar,
   coldStopSchedule,
   hotStopSchedule,
-  type RepeatedStops,
   RULE_PEDAL,
-  repeatedStopsSchedule,
   type Schedule,
   type Site,
   type Start,
@@ -68,9 +66,8 @@ const needs = (
   met: must === 'reach' ? value >= limit : value <= limit,
 });
 
-/** All brake parts before a rule's stop, K (80 °C), and before stops in a row (60 °C). */
+/** All brake parts before a rule's stop, K (80 °C). */
 const RULE_START = 353.15;
-const ROW_START = 333.15;
 
 /**
  * Cold stop from 100 km/h: brakes at 80 °C, pedal up to 500 N. UN R13-H, annex 3, type 0.
@@ -111,16 +108,6 @@ export function hotStop(car: ProcedureCar, topSpeed: number): ProcedureResult {
       needs('pedal', hot.pedal, 'not exceed', RULE_PEDAL.most, R13H),
     ],
   };
-}
-
-/**
- * Equal stops in a row from brakes at 60 °C (common practice).
- * @param car SI
- * @throws ScheduleError for no speed, no pause or infinite deceleration; NeverStops where it does not come to rest
- */
-export function repeatedStops(car: ProcedureCar, repeated: RepeatedStops): ProcedureResult {
-  const schedule = repeatedStopsSchedule(car.sessions[0].ambient, repeated);
-  return { stops: zonesOf(car, schedule, ROW_START), requirements: [] };
 }
 
 /**

@@ -46,9 +46,7 @@ export {
 export {
   coldStopSchedule,
   hotStopSchedule,
-  type RepeatedStops,
   RULE_PEDAL,
-  repeatedStopsSchedule,
 } from './procedures';
 export { airAt, pressureOf, type Site } from './site';
 export type { Steps } from './steps';

@@ -62,28 +62,3 @@ export function hotStopSchedule(ambient: number, topSpeed: number, coldPedal: nu
     },
   };
 }
-
-/** Equal stops in a row. */
-export interface RepeatedStops {
-  /** m/s */
-  readonly speed: number;
-  readonly count: number;
-  /** m/s² */
-  readonly deceleration: number;
-  /** Rolling back to speed between them, s */
-  readonly pause: number;
-}
-
-/**
- * Equal stops in a row from one speed to rest, each held at a deceleration as far as brakes, foot and tyres allow.
- * @param ambient K
- * @throws ScheduleError for no speed, no pause or infinite deceleration
- */
-export function repeatedStopsSchedule(
-  ambient: number,
-  { speed, count, deceleration, pause }: RepeatedStops,
-): Schedule {
-  const stop = stopPiece({ from: speed, to: 0, ask: { deceleration }, ambient });
-  const roll = givenPiece(rollSteps(0, speed, pause), ambient);
-  return listedSchedule(Array.from({ length: 2 * count - 1 }, (_, k) => (k % 2 === 0 ? stop : roll)));
-}

@@ -183,21 +183,21 @@ function pressingOf(
   }
   if (value.length < 3) return { buildUp: 0, stabs: 1 };
   const most = Math.max(...value);
-  // The first peak: the first point that is near the highest, or that is followed by a dip.
-  let [top, peaks, low] = [0, 0, Number.POSITIVE_INFINITY];
-  let high = 0;
-  let firstPeak = -1;
+  const dip = DIP * most;
+  // A press is a rise and a fall of a good part of the peak: what is smaller is the foot's own unrest.
+  let [rising, high, low, top, peaks, firstPeak] = [true, value[0], value[0], 0, 0, -1];
   value.forEach((v, i) => {
-    if (v > high) [high, top] = [v, i];
-    if (high > DIP * most && v < high - DIP * most) {
-      if (firstPeak < 0) firstPeak = top;
-      peaks += 1;
-      [high, low] = [0, v];
-    } else if (high < low) high = Math.max(high, v);
-    low = Math.min(low, v);
-    if (v > low + DIP * most) low = Number.POSITIVE_INFINITY;
+    if (rising) {
+      if (v > high) [high, top] = [v, i];
+      else if (v < high - dip) {
+        if (firstPeak < 0) firstPeak = top;
+        peaks += 1;
+        [rising, low] = [false, v];
+      }
+    } else if (v > low + dip) [rising, high, top] = [true, v, i];
+    else low = Math.min(low, v);
   });
-  if (high > DIP * most) peaks += 1;
+  if (rising && high > dip) peaks += 1;
   const peak = firstPeak < 0 ? value.indexOf(most) : firstPeak;
   const nearTop = value.findIndex((v, i) => i <= peak && v >= FULL * value[peak]);
   let begin = nearTop;

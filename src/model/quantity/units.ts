@@ -160,6 +160,10 @@ export function formatQuantity(
   return u.label === '°' ? `${text}${u.label}` : `${text} ${u.label}`;
 }
 
+/** A value in SI as a number in the unit that is shown. */
+export const siShown = (value: number, quantity: Quantity, choice: UnitChoice): number =>
+  toShown(fromSi(value, quantity), unitOf(quantity, choice));
+
 /** A value in SI as text with its unit. */
 export const siText = (value: number, quantity: Quantity, choice: UnitChoice, decimals?: number): string =>
   formatQuantity(fromSi(value, quantity), quantity, choice, decimals);

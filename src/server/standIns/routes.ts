@@ -1,10 +1,14 @@
 import { setImmediate } from 'node:timers/promises';
 import { Hono } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
 import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
 import { demoProject } from '../../../demo/project';
+import { toSi } from '../../model';
 import { say } from '../../text/en/say/server';
+import { simulatedBench } from './bench';
 import { LOGGER_COLUMNS, type LoggerOptions, type LoggerRow, loggerCsv, simulatedLog } from './logger';
+import { simulatedPhone } from './phone';
 import { simulatedWeather } from './weather';
 
 const number = (low: number, high: number, otherwise: number) =>
@@ -23,6 +27,23 @@ const streamQuery = loggerQuery.extend({
   /** Ends the connection after so many seconds, as a bad radio link would; 0 never */
   cut: number(0, 3600, 0),
 });
+const phoneQuery = z.object({
+  /** km/h and m/s² */
+  speed: number(20, 300, 80),
+  deceleration: number(2, 14, 7.5),
+  rate: number(1, 10, 1),
+  accuracy: number(1, 100, 3),
+  speeds: number(0, 1, 1),
+  motion: number(0, 1, 1),
+  seed: number(0, 1e9, 1).pipe(z.number().int()),
+});
+const benchBody = z.strictObject({
+  project: z.string(),
+  plan: z.string().max(200),
+  programme: z.string(),
+});
+/** Most that is sent to the bench, bytes. */
+const LARGEST_BODY = 30e6;
 const weatherQuery = z.object({
   latitude: number(-90, 90, 46),
   longitude: number(-180, 180, 0),
@@ -107,6 +128,29 @@ export function standIns(): Hono {
         streams -= 1;
       }
     });
+  });
+
+  app.get('/phone', (c) => {
+    const query = phoneQuery.safeParse(c.req.query());
+    if (!query.success) return c.text(complaint(query.error), 400);
+    const { speed, speeds, motion, ...options } = query.data;
+    const from = toSi(speed, 'speed');
+    const phone = simulatedPhone({ ...options, speed: from, speeds: speeds > 0, motion: motion > 0 });
+    return c.json({ simulated: true, fixes: phone.fixes, motion: phone.motion });
+  });
+
+  const tooLarge = bodyLimit({
+    maxSize: LARGEST_BODY,
+    onError: (c) => c.text(say.benchTooLarge(LARGEST_BODY / 1e6), 413),
+  });
+  app.post('/bench', tooLarge, async (c) => {
+    // A page elsewhere may not have it computed by a form of its own.
+    if (!c.req.header('Content-Type')?.startsWith('application/json')) return c.text(say.benchNeedsJson, 415);
+    const body = benchBody.safeParse(await c.req.json().catch(() => null));
+    if (!body.success) return c.text(complaint(body.error), 400);
+    const run = simulatedBench(body.data);
+    if (!run.ok) return c.text(run.message, 400);
+    return c.body(run.csv, 200, { 'Content-Type': 'text/csv; charset=utf-8' });
   });
 
   app.get('/weather', (c) => {

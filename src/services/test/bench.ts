@@ -12,7 +12,15 @@ import {
   type WheelName,
   type WheelStop,
 } from '../../core';
-import { dayInput, newPreparation, type Setup, type StoredBench, toSi } from '../../model';
+import {
+  type Calibration,
+  type Car,
+  dayInput,
+  newPreparation,
+  type Setup,
+  type StoredBench,
+  toSi,
+} from '../../model';
 import { bedding, beddingQuestion } from '../prepare/bedding';
 
 /** A circuit's stops for one wheel's bench, with what both come to. */
@@ -214,3 +222,28 @@ export function fitBench(
     readings,
   };
 }
+
+/** What a bench said, as a calibration of the car. @param date ISO 8601 */
+export const benchCalibration = (
+  car: Car,
+  wheel: WheelName,
+  fit: BenchFit,
+  { id, name, date }: Pick<Calibration, 'id' | 'name' | 'date'>,
+): Calibration => ({
+  id,
+  name,
+  carId: car.id,
+  date,
+  car,
+  drives: [name],
+  observations: Math.min(2000, fit.readings),
+  values: [
+    {
+      parameter: wheel.startsWith('front') ? 'frontCooling' : 'rearCooling',
+      value: Number(fit.cooling.toPrecision(6)),
+      spread: Number(fit.spread.toPrecision(6)),
+      shrunk: Number(Math.min(10, fit.spread / PRIOR).toPrecision(6)),
+    },
+  ],
+  correlations: [[1]],
+});

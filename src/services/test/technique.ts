@@ -22,7 +22,7 @@ export interface ColdBraking {
   readonly name: string;
   /** Friction as the pads are applied over that of the same zone on the last hot lap, front pads */
   readonly friction: number;
-  /** Pedal force it needs, and on the last hot lap, N */
+  /** Pedal force that the hot lap's braking would need, and needs when hot, N */
   readonly pedal: number;
   readonly hot: number;
   /** How much earlier it is to be braked with the foot of the hot lap, m */
@@ -93,16 +93,16 @@ function coldBrakings(
       const hot = last.wheels.frontLeft[k]?.frictionBefore;
       const own = lap.wheels.frontLeft[k]?.frictionBefore;
       if (lap === last || !hot || own === undefined || own >= COLD * hot) return [];
-      const { pedal } = lap.forces[k];
+      const foot = last.forces[k]?.pedal ?? lap.forces[k].pedal;
       return [
         {
           lap: i,
           zone: k,
           name: zone.name,
           friction: own / hot,
-          pedal,
-          hot: last.forces[k]?.pedal ?? pedal,
-          earlier: zone.length * (hot / own - 1),
+          pedal: (foot * hot) / own,
+          hot: foot,
+          earlier: (last.trace.zones[k]?.length ?? zone.length) * (hot / own - 1),
         },
       ];
     }),

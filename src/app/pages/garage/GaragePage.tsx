@@ -14,7 +14,6 @@ const BalanceTab = lazy(() => import('./BalanceTab').then((m) => ({ default: m.B
 const PedalTab = lazy(() => import('./PedalTab').then((m) => ({ default: m.PedalTab })));
 const FailureTab = lazy(() => import('./FailureTab').then((m) => ({ default: m.FailureTab })));
 const FitTab = lazy(() => import('./FitTab').then((m) => ({ default: m.FitTab })));
-const ProcedureTab = lazy(() => import('./ProcedureTab').then((m) => ({ default: m.ProcedureTab })));
 const PartsTab = lazy(() => import('./PartsTab').then((m) => ({ default: m.PartsTab })));
 
 const TABS = [
@@ -23,7 +22,6 @@ const TABS = [
   { path: 'pedal', name: 'Pedal and fade', view: PedalTab },
   { path: 'failure', name: 'If something fails', view: FailureTab },
   { path: 'fit', name: 'Does it fit', view: FitTab },
-  { path: 'procedures', name: 'Test procedures', view: ProcedureTab },
   { path: 'parts', name: 'Parts shelf', view: PartsTab },
 ] as const;
 

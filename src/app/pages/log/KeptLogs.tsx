@@ -6,10 +6,10 @@ import { clockText, noteText } from '../../../text/en';
 import { say } from '../../../text/en/say/log';
 import { download } from '../../shell/files';
 import { useBackground } from '../../state/context';
+import { logStore, useLogs, useRefreshLogs } from '../../state/useLogs';
 import { TextField } from '../../ui/TextField';
 import { Tip } from '../../ui/Tip';
 import { undoToast } from '../../ui/undoToast';
-import { logStore, useLogs, useRefreshLogs } from './useLogs';
 
 /** Logs kept in this browser: to open, name, export, remove. */
 export function KeptLogs({

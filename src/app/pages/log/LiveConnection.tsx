@@ -1,7 +1,7 @@
 import { say } from '../../../text/en/say/log';
+import { useLogs } from '../../state/useLogs';
 import { SelectField } from '../../ui/SelectField';
 import type { LiveState, LiveView } from './liveRecorder';
-import { useLogs } from './useLogs';
 
 /** Where live data come from, and what begins and ends it. */
 export interface LiveSource {

@@ -11,10 +11,10 @@ import { clockText, leftText } from '../../../text/en';
 import { say } from '../../../text/en/say/log';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { logStore, useRefreshLogs } from '../../state/useLogs';
 import { Connection, isRunning } from './LiveConnection';
 import { LiveZones } from './LiveZones';
 import { LiveRecorder, type LiveState, type LiveView } from './liveRecorder';
-import { logStore, useRefreshLogs } from './useLogs';
 
 /** One recorder for the page's life: another page may be looked at while it records. */
 const recorder = new LiveRecorder();

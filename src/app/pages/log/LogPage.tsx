@@ -4,6 +4,7 @@ import type { LogEntry } from '../../../storage';
 import { say } from '../../../text/en/say/log';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
+import { useAnalysis, useOpenLog } from '../../state/useLogs';
 import { PageTitle } from '../../ui/PageTitle';
 import { TabNav } from '../../ui/TabNav';
 import { Tip } from '../../ui/Tip';
@@ -12,7 +13,6 @@ import { LapsTab } from './LapsTab';
 import { LiveTab } from './LiveTab';
 import { LogsTab } from './LogsTab';
 import type { LogViewProps } from './logView';
-import { useAnalysis, useOpenLog } from './useLogs';
 
 const TABS: readonly { path: string; name: string; view: ComponentType<LogViewProps> | null }[] = [
   { path: 'logs', name: 'Logs', view: null },

@@ -10,9 +10,9 @@ import { say } from '../../../text/en/say/log';
 import { FileDoor } from '../../shared/FileDoor';
 import { Refusal } from '../../shared/Refusal';
 import { useBackground } from '../../state/context';
+import { logStore, useRefreshLogs } from '../../state/useLogs';
 import { KeptLogs } from './KeptLogs';
 import { MappingStep } from './MappingStep';
-import { logStore, useRefreshLogs } from './useLogs';
 
 type Step =
   | { readonly kind: 'none' }

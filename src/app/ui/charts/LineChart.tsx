@@ -45,6 +45,7 @@ export const LineChart = memo(function LineChart({
   rules = [],
   dots = false,
   placeText,
+  tickText = placeText,
   valueText = (value) => String(Number(value.toFixed(1))),
 }: {
   label: string;
@@ -56,6 +57,8 @@ export const LineChart = memo(function LineChart({
   rules?: readonly ChartRule[];
   dots?: boolean;
   placeText: (place: number) => string;
+  /** At the axis; '' where a tick has no name */
+  tickText?: (place: number) => string;
   valueText?: (value: number) => string;
 }) {
   const [box, width] = useWidth<HTMLDivElement>(480);
@@ -85,7 +88,7 @@ export const LineChart = memo(function LineChart({
         <text x={LEFT + 4} y={TOP - 7} fontSize={11} fill="var(--dim)" className="narrow">
           {unit}
         </text>
-        <PlaceAxis scale={x} y={bottom} ticks={Math.max(2, Math.floor(width / 90))} format={placeText} />
+        <PlaceAxis scale={x} y={bottom} ticks={Math.max(2, Math.floor(width / 90))} format={tickText} />
         {paths.bands.map((d, i) => (
           <path key={bands[i].name} d={d} fill="var(--act)" fillOpacity={bands[i].opacity} />
         ))}

@@ -96,15 +96,6 @@ export const say = {
   pressureLeadingEdgeOver: 'Pressure at the leading edge over the mean',
   pressureTrailingEdgeOver: 'Pressure at the trailing edge over the mean',
   cmSideAreaMakes: (area: string) => `${area} cm² a side. It is the area that makes torque, not the count.`,
-  ourOwnComputationNot: 'Our own computation, not an approval.',
-  rulesRunCarEntered: (correctedDistance: string) =>
-    ` The rules are run on the car as entered, with its driver’s build-up, up to where the first axle would lock. Test only on a closed course with run-off. Real distances are put right for the speed that was driven, s·(v wanted / v driven)² (SAE J299): 40 m from 79 instead of 80 km/h count as ${correctedDistance} m.`,
-  unRHAnnex:
-    'UN R13-H annex 3 type 0, 49 CFR 571.135: brakes at 80 °C, engine disconnected, pedal 65 to 500 N.',
-  unRHType:
-    'UN R13-H type I, 49 CFR 571.135 S7.13: 15 snubs from 80 % of top speed, at most 120 km/h, to half, at 3 m/s², 45 s apart; then the stop again at once with no more pedal force. Back to speed at 1.5 m/s² (own choice); top speed is taken from the lap.',
-  lastStopTakesPedal: (pedal: string, distance: string) =>
-    `The last stop takes a pedal force ${pedal} and a distance ${distance}.`,
   brakeBalanceFrontPedal: 'Brake balance (% front) as the pedal goes down',
   brakeBalanceFrontOverWork: 'Brake balance (% front) over the work of the braking zone',
   brakeBalanceFrontPedalComes: 'Brake balance (% front) as the pedal comes up',

@@ -12,4 +12,8 @@ export const say = {
   circuitHasNoLine: (name: string) => `The circuit ${name} has no line on Earth.`,
   streamsOpenAlreadyClose: (most: number) => `${most} streams are open already; close one of them first.`,
   portMustBe: (given: string) => `PORT must be a whole number from 1 to 65535, and is "${given}".`,
+  benchTooLarge: (mb: number) => `More than ${mb} MB were sent; no project with a programme is that large.`,
+  benchNeedsJson: 'A programme is sent as JSON: Content-Type: application/json.',
+  benchNoPlan: (plan: string) => `The project has no plan “${plan}”.`,
+  benchOfOther: 'The programme is not of this program:',
 } as const;

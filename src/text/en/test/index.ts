@@ -1,10 +1,11 @@
 export { chanceText, comparisonText, runSummary, stopDoubtText, testValueText } from './comparisonText';
-export { bothBasesText, forecastText, minuteText, testSummary } from './predictionText';
+export { bothBasesText, forecastText, minuteText, requirementText, testSummary } from './predictionText';
 export { benchSummary, techniqueText } from './techniqueText';
 export {
   DEVIATION_TEXT,
   ENOUGH_TEXT,
   FAILURE_TEXT,
+  HELD_BY_TEXT,
   RUN_END_TEXT,
   STOP_LIMIT_TEXT,
   STOP_NOW,

@@ -1,3 +1,4 @@
+import type { Requirement } from '../../../core';
 import { siText, type TestDesign, type UnitChoice } from '../../../model';
 import { bothBases, type EnduranceForecast, FEWEST_DRAWS, type TestAnswer } from '../../../services';
 import { LIMIT_TEXT } from '../parts';
@@ -59,8 +60,10 @@ export function testSummary(answer: TestAnswer, design: TestDesign, units: UnitC
   }
   const early = passed.filter(({ part }) => part !== 'fluid').slice(0, 2);
   for (const { part, axle, stop } of early) {
-    const { name, limit } = LIMIT_TEXT[part];
-    said.push(`The ${axle} ${name} pass their ${limit} with stop ${Math.max(1, stop)}.`);
+    const { name, limit, plural } = LIMIT_TEXT[part];
+    said.push(
+      `The ${axle} ${name} ${plural ? 'pass their' : 'passes its'} ${limit} with stop ${Math.max(1, stop)}.`,
+    );
   }
   return said.join(' ');
 }
@@ -79,4 +82,25 @@ export function forecastText(forecast: EnduranceForecast): string {
   const until = Number.isFinite(high) ? `and ${minuteText(high)} min` : 'and not at all';
   const chance = holds > 0.005 ? ` Chance that it holds: ${Math.round(100 * holds)} %.` : '';
   return `Expected to end after ${minuteText(middle)} min; with 90 % between ${minuteText(low)} ${until}.${chance}`;
+}
+
+const REQUIRED: Readonly<Record<Requirement['what'], string>> = {
+  distance: 'distance',
+  deceleration: 'mean fully developed deceleration',
+  pedal: 'pedal force',
+  kept: 'deceleration kept from the cold stop',
+  prescribed: 'of the prescribed deceleration',
+};
+
+/** One requirement of a rule against what was computed. */
+export function requirementText({ what, value, limit, must }: Requirement, units: UnitChoice): string {
+  const text = (v: number) =>
+    what === 'distance'
+      ? siText(v, 'distance', units, 1)
+      : what === 'deceleration'
+        ? siText(v, 'deceleration', units, 2)
+        : what === 'pedal'
+          ? siText(v, 'force', units)
+          : siText(v, 'percent', units, 0);
+  return `${REQUIRED[what]} ${text(value)}, ${must === 'reach' ? 'at least' : 'at most'} ${text(limit)}.`;
 }

@@ -1,4 +1,4 @@
-import type { BenchDeviation, TestFailure, TestPhase } from '../../../core';
+import type { BenchDeviation, HeldBy, TestFailure, TestPhase } from '../../../core';
 import type { RunEnd, StopSource, TestDesign, TestKind, TestRun } from '../../../model';
 import type { EnoughFor, StopLimit, TestValue } from '../../../services';
 
@@ -58,6 +58,14 @@ export const STOP_LIMIT_TEXT: Readonly<Record<StopLimit, string>> = {
   fade: 'fade',
   fading: 'fading, the foot makes up for it',
   'not told': 'not told',
+};
+
+/** What limited a stop that was computed. */
+export const HELD_BY_TEXT: Readonly<Record<HeldBy, string>> = {
+  asked: 'the target',
+  tyres: 'the tyres',
+  pedal: 'the pedal',
+  travel: 'the pedal’s travel',
 };
 
 export const FAILURE_TEXT: Readonly<Record<TestFailure['by'], string>> = {

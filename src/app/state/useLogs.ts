@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
-import { QUESTION } from '../../../compute';
-import { browserLogStore, type LogEntry, listLogs } from '../../../storage';
-import { useBackground, useSetup } from '../../state/context';
+import { QUESTION } from '../../compute';
+import { browserLogStore, type LogEntry, listLogs } from '../../storage';
+import { useBackground, useSetup } from './context';
 
 export const logStore = browserLogStore();
 const LIST = ['logs'];
