@@ -35,6 +35,7 @@ export {
   zonesText,
 } from './compare/ladder';
 export { carOf, type PricedSetup, pricedSetups } from './compare/pricedSetups';
+export { type UsualSetup, usualSetups } from './compare/usualSetups';
 export { ductShapes } from './cooling/ductShapes';
 export {
   type ExposedReport,

@@ -130,6 +130,19 @@ export function standIns(): Hono {
     });
   });
 
+  addInstruments(app);
+
+  app.get('/weather', (c) => {
+    const query = weatherQuery.safeParse(c.req.query());
+    if (!query.success) return c.text(complaint(query.error), 400);
+    const { latitude, longitude, height, date } = query.data;
+    return c.json({ simulated: true, hours: simulatedWeather(latitude, longitude, height, date) });
+  });
+  return app;
+}
+
+/** Instruments that are asked once: a phone in the car, and an inertia bench. */
+function addInstruments(app: Hono): void {
   app.get('/phone', (c) => {
     const query = phoneQuery.safeParse(c.req.query());
     if (!query.success) return c.text(complaint(query.error), 400);
@@ -152,14 +165,6 @@ export function standIns(): Hono {
     if (!run.ok) return c.text(run.message, 400);
     return c.body(run.csv, 200, { 'Content-Type': 'text/csv; charset=utf-8' });
   });
-
-  app.get('/weather', (c) => {
-    const query = weatherQuery.safeParse(c.req.query());
-    if (!query.success) return c.text(complaint(query.error), 400);
-    const { latitude, longitude, height, date } = query.data;
-    return c.json({ simulated: true, hours: simulatedWeather(latitude, longitude, height, date) });
-  });
-  return app;
 }
 
 const optionsOf = ({ plan, laps, rate, noise, seed }: z.infer<typeof loggerQuery>): LoggerOptions => ({

@@ -1,6 +1,15 @@
 import { bothBases } from './correct';
 import { type RunReport, type TestValue, valuesOf } from './evaluate';
-import { neededFor, permutation, type Sample, sampleOf, shownBy, type Welch, welch } from './statistics';
+import {
+  leastPermutation,
+  neededFor,
+  permutation,
+  type Sample,
+  sampleOf,
+  shownBy,
+  type Welch,
+  welch,
+} from './statistics';
 
 /** Two setups of a test against each other, by one value; SI. */
 export interface SetupComparison {
@@ -17,6 +26,8 @@ export interface SetupComparison {
   readonly welch: Welch | null;
   /** Permutation test, where values are few; null where they are not, or there are none to deal out */
   readonly permuted: number | null;
+  /** Least p that a permutation of so few values can have; null where it is not asked */
+  readonly least: number | null;
   /** What is believed: the permutation's p where values are few, else Welch's; null where neither can be told */
   readonly p: number | null;
   /** Least difference that so many values show with 80 %; null of fewer than two */
@@ -66,6 +77,7 @@ export function compareRuns(
     ...bothBases(a.mean, b.mean),
     welch: test,
     permuted,
+    least: permuted === null ? null : leastPermutation(first.length, second.length),
     p: permuted ?? test?.p ?? null,
     shows: deviation === null ? null : shownBy(fewest, deviation),
     needs: deviation === null ? null : neededFor(b.mean - a.mean, deviation),

@@ -85,6 +85,10 @@ export function permutation(first: readonly number[], second: readonly number[])
   return extreme.length / ways.length;
 }
 
+/** Least p that a permutation test of two groups can have: all of one over all of the other, either way. */
+export const leastPermutation = (first: number, second: number): number =>
+  (first === second ? 2 : 1) / waysOf(first + second, first);
+
 /** Chance that a difference is seen with so many values in each group. @param deviation of a value */
 export function powerOf(difference: number, deviation: number, count: number): number {
   const freedom = 2 * count - 2;

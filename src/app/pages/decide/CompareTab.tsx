@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo } from 'react';
 import { QUESTION } from '../../../compute';
-import { type Car, carSchema, changePrice, variantSetup } from '../../../model';
-import type { Assessed } from '../../../services';
+import { type Car, carSchema } from '../../../model';
+import { type Assessed, pricedSetups } from '../../../services';
 import { say } from '../../../text/en/say/decide';
 import { AnswerState } from '../../shared/AnswerState';
 import { useBackground, useProject, useSetup } from '../../state/context';
@@ -9,7 +9,7 @@ import { useAnswer } from '../../state/useAnswer';
 import { useItem } from '../../state/useItem';
 import { useSettled } from '../../state/useSettled';
 import { CompareTable } from './CompareTable';
-import { type Compared, carOf } from './compared';
+import type { Compared } from './compared';
 import { SetupList } from './SetupList';
 import { ZoneOverlay } from './ZoneOverlay';
 
@@ -30,20 +30,10 @@ export function CompareTab() {
   const { crew } = useBackground();
   const editing = useItem('plans', setup.plan.id);
   const { compare } = setup.plan;
-  const wanted = useMemo(() => {
-    const own = { id: null, name: 'Current setup', setup, price: 0, priced: true };
-    const others = compare.setups.map((variant) => ({
-      id: variant.id,
-      name: variant.name,
-      setup: variantSetup(project, setup.plan.id, variant),
-      price: variant.changes.reduce(
-        (sum, change) => sum + changePrice(project, change, carOf(project, variant)),
-        variant.otherCost,
-      ),
-      priced: variant.carId === setup.car.id || variant.otherCost > 0,
-    }));
-    return [own, ...others];
-  }, [project, setup, compare]);
+  const wanted = useMemo(
+    () => pricedSetups(project, setup).map((own) => ({ ...own, name: own.name ?? 'Current setup' })),
+    [project, setup],
+  );
   // A setup that cannot be would spoil the others: nothing is driven until it is mended, and its own line says why.
   const possible = useMemo(() => wanted.every((w) => canBe(w.setup.car)), [wanted]);
   const settled = useSettled(wanted, QUIET);

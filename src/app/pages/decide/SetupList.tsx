@@ -1,10 +1,10 @@
 import { Plus } from 'lucide-react';
 import { RadioGroup } from 'radix-ui';
 import type { Compare, Setup } from '../../../model';
+import { carOf } from '../../../services';
 import { say } from '../../../text/en/say/decide';
 import { useProject } from '../../state/context';
 import type { Editing } from '../../state/useItem';
-import { carOf } from './compared';
 import { SetupMark } from './SetupMark';
 import { ChangeList, Pin, useVariants, VariantHead } from './Variant';
 

@@ -15,6 +15,7 @@ import {
   setupSchema,
   withOneMore,
 } from '../../../model';
+import { carOf } from '../../../services';
 import { moneyText } from '../../../text/en';
 import { say } from '../../../text/en/say/decide';
 import { AddChange } from '../../shared/AddChange';
@@ -26,7 +27,6 @@ import type { Editing } from '../../state/useItem';
 import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
-import { carOf } from './compared';
 import { SetupMark } from './SetupMark';
 
 /** A setup’s name, car, price, and what can be done with it. */

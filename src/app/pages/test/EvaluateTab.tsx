@@ -21,8 +21,7 @@ export function EvaluateTab({ tested }: TestTabProps) {
   const question = useMemo((): TestQuestion | null => {
     if (!run) return null;
     return { setup: setupOfRun(setup, project, run), design: test.design, conditions: run.conditions };
-    // biome-ignore lint/correctness/useExhaustiveDependencies: of the project only its calibrations are read
-  }, [setup, project.calibrations, run, test.design]);
+  }, [setup, project, run, test.design]);
   const answer = usePrediction(question);
   if (!report || !open) return <p className="panel px-4 py-4">{say.nothingToEvaluate}</p>;
   return (

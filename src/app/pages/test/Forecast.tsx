@@ -19,6 +19,8 @@ import { useAnswer } from '../../state/useAnswer';
 import type { TestTabProps } from './tabProps';
 
 interface Row {
+  /** Of the run, or of the setup */
+  readonly id: string;
   readonly name: string;
   readonly question: TestQuestion;
   readonly seen: SeenEnd | null;
@@ -31,10 +33,11 @@ export function Forecast({ tested }: TestTabProps) {
   const { crew } = useBackground();
   const [asked, setAsked] = useState(false);
   const rows = useMemo((): Row[] => {
-    const driven = runsOf(test).flatMap(({ run }): Row[] =>
+    const driven = runsOf(test).flatMap(({ id, run }): Row[] =>
       run.ended
         ? [
             {
+              id,
               name: run.name,
               question: {
                 setup: setupOfRun(setup, project, run),
@@ -53,7 +56,14 @@ export function Forecast({ tested }: TestTabProps) {
       const conditions = last?.run.conditions;
       return known || !conditions
         ? []
-        : [{ name, question: { setup: own.setup, design: test.design, conditions }, seen: null }];
+        : [
+            {
+              id: own.id ?? 'plan',
+              name,
+              question: { setup: own.setup, design: test.design, conditions },
+              seen: null,
+            },
+          ];
     });
     return driven.length > 0 ? [...driven, ...setups] : [];
   }, [test, setup, project]);
@@ -95,7 +105,7 @@ export function Forecast({ tested }: TestTabProps) {
           {rows.map((row, i) => {
             const forecast = answer.data?.[i];
             return (
-              <li key={`${row.name}${i}`}>
+              <li key={row.id}>
                 <strong className="font-[620]">{row.name}:</strong>{' '}
                 {row.seen && say.lasted(minuteText(row.seen.time))} {forecast && forecastText(forecast)}
               </li>

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { QUESTION } from '../../../compute';
 import type { ZoneTechnique } from '../../../core';
 import { siText } from '../../../model';
+import type { ColdBraking, LapTechnique } from '../../../services';
 import { techniqueText, zoneText } from '../../../text/en';
 import { say } from '../../../text/en/say/test';
 import { useBackground } from '../../state/context';
@@ -35,7 +36,7 @@ export function FromLaps({ tested }: TestTabProps) {
     null,
   );
   const open = laps.find((own) => own.lap === lap) ?? best;
-  const metres = (value: number, decimals = 0) => siText(value, 'distance', units, decimals);
+  const metres = (value: number) => siText(value, 'distance', units);
   return (
     <section className="panel px-4 py-3" aria-label="Technique" data-testid="technique">
       <h2 className="text-[15px]">Technique</h2>
@@ -91,78 +92,9 @@ export function FromLaps({ tested }: TestTabProps) {
             {say.lapGives(open.seconds.toFixed(2), metres(open.metres), open.zones.length)}{' '}
             <span className="text-dim">{say.pressedBy[report.data.by]}</span>
           </p>
-          <ForceTable<ZoneTechnique>
-            caption="Braking zones of the lap"
-            rows={open.zones}
-            nameOf={(own) => zoneText(own.zone, own.name)}
-            columns={[
-              {
-                head: 'later by',
-                means: 'How much later it could be braked',
-                cell: (own) => (
-                  <strong className="font-[620]">{own.beyond ? '—' : metres(own.metres)}</strong>
-                ),
-              },
-              { head: 'gives away', means: 'Time', cell: (own) => `${own.seconds.toFixed(2)} s` },
-              {
-                head: 'build-up',
-                means: 'From a tenth to nine tenths of the first peak',
-                cell: (own) => `${own.buildUp.toFixed(2)} s`,
-              },
-              {
-                head: 'peak',
-                means: 'Greatest deceleration',
-                cell: (own) => siText(own.peak, 'deceleration', units, 1),
-              },
-              {
-                head: 'of the grip',
-                means: 'Share of the grip used from the peak to the end',
-                cell: (own) => `${Math.round(100 * own.use)} %`,
-              },
-              {
-                head: 'held too long',
-                means: 'Share of the time in which more than the grip left was asked',
-                cell: (own) => `${Math.round(100 * own.over)} %`,
-              },
-              {
-                head: 'release',
-                means: 'From where the pedal is let go to the end',
-                cell: (own) => `${own.letGo.toFixed(2)} s`,
-              },
-              {
-                head: 'trail',
-                means: 'Braked while cornering',
-                cell: (own) => `${own.trail.toFixed(1)} s`,
-              },
-              { head: 'presses', means: 'Times the pedal was pressed', cell: (own) => own.stabs },
-              {
-                head: 'coasting',
-                means: 'Between throttle and brake',
-                cell: (own) => `${own.coasting.toFixed(1)} s`,
-              },
-            ]}
-          />
+          <LapZones lap={open} />
           <Trainer lap={open} zone={Math.min(zone, open.zones.length - 1)} onZone={setZone} />
-          {report.data.cold.length > 0 && (
-            <div className="mt-2" data-testid="cold">
-              <h3 className="text-[14px]">First brakings with cold pads</h3>
-              <ul className="list-disc pl-5">
-                {report.data.cold.map((own) => (
-                  <li key={`${own.lap} ${own.zone}`}>
-                    {say.coldBraking(
-                      own.lap + 1,
-                      zoneText(own.zone, own.name),
-                      Math.round(100 * own.friction),
-                      siText(own.pedal, 'force', units),
-                      siText(own.hot, 'force', units),
-                      metres(own.earlier),
-                    )}
-                  </li>
-                ))}
-              </ul>
-              <p className="caption">{say.coldMeans}</p>
-            </div>
-          )}
+          <ColdBrakings cold={report.data.cold} />
           {report.data.sampled > 0.11 && (
             <p className="caption mt-1">{say.coarse(report.data.sampled.toFixed(1))}</p>
           )}
@@ -177,5 +109,89 @@ export function FromLaps({ tested }: TestTabProps) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** Each braking zone of a lap. */
+function LapZones({ lap }: { readonly lap: LapTechnique }) {
+  const units = useUnits();
+  const metres = (value: number) => siText(value, 'distance', units);
+  return (
+    <ForceTable<ZoneTechnique>
+      caption="Braking zones of the lap"
+      rows={lap.zones}
+      nameOf={(own) => zoneText(own.zone, own.name)}
+      columns={[
+        {
+          head: 'later by',
+          means: 'How much later it could be braked',
+          cell: (own) => <strong className="font-[620]">{own.beyond ? '—' : metres(own.metres)}</strong>,
+        },
+        { head: 'gives away', means: 'Time', cell: (own) => `${own.seconds.toFixed(2)} s` },
+        {
+          head: 'build-up',
+          means: 'From a tenth to nine tenths of the first peak',
+          cell: (own) => `${own.buildUp.toFixed(2)} s`,
+        },
+        {
+          head: 'peak',
+          means: 'Greatest deceleration',
+          cell: (own) => siText(own.peak, 'deceleration', units, 1),
+        },
+        {
+          head: 'of the grip',
+          means: 'Share of the grip used from the peak to the end',
+          cell: (own) => `${Math.round(100 * own.use)} %`,
+        },
+        {
+          head: 'held too long',
+          means: 'Share of the time in which more than the grip left was asked',
+          cell: (own) => `${Math.round(100 * own.over)} %`,
+        },
+        {
+          head: 'release',
+          means: 'From where the pedal is let go to the end',
+          cell: (own) => `${own.letGo.toFixed(2)} s`,
+        },
+        {
+          head: 'trail',
+          means: 'Braked while cornering',
+          cell: (own) => `${own.trail.toFixed(1)} s`,
+        },
+        { head: 'presses', means: 'Times the pedal was pressed', cell: (own) => own.stabs },
+        {
+          head: 'coasting',
+          means: 'Between throttle and brake',
+          cell: (own) => `${own.coasting.toFixed(1)} s`,
+        },
+      ]}
+    />
+  );
+}
+
+/** Brakings that the pads were too cold for. */
+function ColdBrakings({ cold }: { readonly cold: readonly ColdBraking[] }) {
+  const units = useUnits();
+  const metres = (value: number) => siText(value, 'distance', units);
+  if (cold.length === 0) return null;
+  return (
+    <div className="mt-2" data-testid="cold">
+      <h3 className="text-[14px]">First brakings with cold pads</h3>
+      <ul className="list-disc pl-5">
+        {cold.map((own) => (
+          <li key={`${own.lap} ${own.zone}`}>
+            {say.coldBraking(
+              own.lap + 1,
+              zoneText(own.zone, own.name),
+              Math.round(100 * own.friction),
+              siText(own.pedal, 'force', units),
+              siText(own.hot, 'force', units),
+              metres(own.earlier),
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="caption">{say.coldMeans}</p>
+    </div>
   );
 }

@@ -7,6 +7,7 @@ import { Keys } from '../../ui/charts/Keys';
 import { type ChartLine, LineChart } from '../../ui/charts/LineChart';
 
 const COLORS = ['var(--act)', 'var(--over)', 'var(--close)', 'var(--ink)', 'var(--dim)'];
+
 import { stopPlaces } from './stopTicks';
 
 /** Strokes tell setups apart without colour. */

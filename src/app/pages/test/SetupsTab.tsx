@@ -13,6 +13,7 @@ import { useSettled } from '../../state/useSettled';
 import { ForceTable } from '../../ui/WideTable';
 import { SetupCharts } from './SetupCharts';
 import type { TestTabProps } from './tabProps';
+import { UsualSetups } from './UsualSetups';
 
 const QUIET = 300;
 
@@ -28,7 +29,6 @@ export interface TestedSetup {
 export function SetupsTab({ tested }: TestTabProps) {
   const { test, setup } = tested;
   const project = useProject();
-  const units = useUnits();
   const { crew } = useBackground();
   const wanted = useMemo(
     () =>
@@ -58,11 +58,6 @@ export function SetupsTab({ tested }: TestTabProps) {
       data?.length === wanted.length ? wanted.map((own, i) => ({ ...own, result: data[i] })) : [],
     [data, wanted],
   );
-  const counted = ({ result }: TestedSetup) => result.answer.stops.filter(({ phase }) => phase !== 'heating');
-  const first = (row: TestedSetup) => counted(row)[0];
-  const last = (row: TestedSetup) => counted(row)[counted(row).length - 1];
-  const metres = (value: number) => siText(value, 'distance', units, 1);
-  const newton = (value: number) => siText(value, 'force', units);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <section className="panel px-4 py-3" aria-label="Setups" data-testid="setups">
@@ -72,84 +67,93 @@ export function SetupsTab({ tested }: TestTabProps) {
             Choose setups
           </Link>
         </div>
-        {wanted.length < 2 && <p className="mt-1">{say.oneSetupOnly}</p>}
+        {wanted.length < 2 && <UsualSetups tested={tested} />}
         <AnswerState answer={answer} doing="Driving the setups" />
         {rows.length > 0 && (
           <div className={answer.behind ? 'opacity-60' : ''}>
-            <ForceTable<TestedSetup>
-              caption="Setups in this test"
-              first="Setup"
-              rows={rows}
-              nameOf={({ name }) => name}
-              columns={[
-                {
-                  head: 'first stop',
-                  means: 'Distance of the first stop',
-                  cell: (row) => metres(first(row).distance),
-                },
-                {
-                  head: 'last stop',
-                  means: 'Distance of the last stop',
-                  cell: (row) => metres(last(row).distance),
-                },
-                {
-                  head: 'pedal, first',
-                  means: 'Pedal force of the first stop',
-                  cell: (row) => newton(first(row).pedal),
-                },
-                {
-                  head: 'pedal, last',
-                  means: 'Pedal force of the last stop',
-                  cell: (row) => newton(last(row).pedal),
-                },
-                {
-                  head: 'stops',
-                  means: 'Stops until something failed, or all that were asked for',
-                  cell: (row) =>
-                    row.result.answer.failure
-                      ? `${row.result.answer.failure.stop}: ${FAILURE_TEXT[row.result.answer.failure.by]}`
-                      : counted(row).length,
-                },
-                {
-                  head: 'limited by',
-                  means: 'What limited the first stop',
-                  cell: (row) => HELD_BY_TEXT[first(row).heldBy],
-                },
-                {
-                  head: 'price',
-                  means: 'Of what is different about it',
-                  cell: (row) => (row.priced ? moneyText(row.price, project.currency) : '—'),
-                },
-                {
-                  head: 'enough for',
-                  means: 'By this test and the plan’s session',
-                  cell: (row) => (
-                    <strong className="font-[620]">{ENOUGH_TEXT[row.result.enough].name}</strong>
-                  ),
-                },
-              ]}
-            />
-            <ul className="mt-2 grid gap-1">
-              {rows.map((row) => (
-                <li key={row.name}>
-                  <strong className="font-[620]">{row.name}:</strong> {ENOUGH_TEXT[row.result.enough].means}{' '}
-                  {row !== rows[0] &&
-                    say.lessForce(
-                      bothBasesText(
-                        last(rows[0]).pedal,
-                        last(row).pedal,
-                        `“${rows[0].name}”`,
-                        `“${row.name}”`,
-                      ),
-                    )}
-                </li>
-              ))}
-            </ul>
+            <SetupTable rows={rows} />
             <SetupCharts rows={rows} />
           </div>
         )}
         <p className="caption mt-1.5">{say.enoughMeans}</p>
       </section>
     </div>
+  );
+}
+
+/** What each setup makes of the test, and what it is enough for. */
+function SetupTable({ rows }: { readonly rows: readonly TestedSetup[] }) {
+  const units = useUnits();
+  const { currency } = useProject();
+  const counted = ({ result }: TestedSetup) => result.answer.stops.filter(({ phase }) => phase !== 'heating');
+  const first = (row: TestedSetup) => counted(row)[0];
+  const last = (row: TestedSetup) => counted(row)[counted(row).length - 1];
+  const metres = (value: number) => siText(value, 'distance', units, 1);
+  const newton = (value: number) => siText(value, 'force', units);
+  return (
+    <>
+      <ForceTable<TestedSetup>
+        caption="Setups in this test"
+        first="Setup"
+        rows={rows}
+        nameOf={({ name }) => name}
+        columns={[
+          {
+            head: 'first stop',
+            means: 'Distance of the first stop',
+            cell: (row) => metres(first(row).distance),
+          },
+          {
+            head: 'last stop',
+            means: 'Distance of the last stop',
+            cell: (row) => metres(last(row).distance),
+          },
+          {
+            head: 'pedal, first',
+            means: 'Pedal force of the first stop',
+            cell: (row) => newton(first(row).pedal),
+          },
+          {
+            head: 'pedal, last',
+            means: 'Pedal force of the last stop',
+            cell: (row) => newton(last(row).pedal),
+          },
+          {
+            head: 'stops',
+            means: 'Stops until something failed, or all that were asked for',
+            cell: (row) =>
+              row.result.answer.failure
+                ? `${row.result.answer.failure.stop}: ${FAILURE_TEXT[row.result.answer.failure.by]}`
+                : counted(row).length,
+          },
+          {
+            head: 'limited by',
+            means: 'What limited the first stop',
+            cell: (row) => HELD_BY_TEXT[first(row).heldBy],
+          },
+          {
+            head: 'price',
+            means: 'Of what is different about it',
+            cell: (row) => (row.priced ? moneyText(row.price, currency) : '—'),
+          },
+          {
+            head: 'enough for',
+            means: 'By this test and the plan’s session',
+            cell: (row) => <strong className="font-[620]">{ENOUGH_TEXT[row.result.enough].name}</strong>,
+          },
+        ]}
+      />
+      <ul className="mt-2 grid gap-1">
+        {rows.map((row) => (
+          <li key={row.name}>
+            <strong className="font-[620]">{row.name}:</strong> {ENOUGH_TEXT[row.result.enough].means}{' '}
+            {row !== rows[0] &&
+              say.lessForce(
+                bothBasesText(last(rows[0]).pedal, last(row).pedal, `“${rows[0].name}”`, `“${row.name}”`),
+              )}
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

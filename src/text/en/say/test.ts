@@ -72,7 +72,11 @@ export const say = {
   forecastMeans:
     'The engine drives every run with many likely cars, keeps those that ended as yours did, and says when they would end with the other setups.',
   lasted: (time: string) => `lasted ${time} min.`,
-  oneSetupOnly: 'Only the current setup is there. Add others under Decide, Compare.',
+  oneSetupOnly: (names: string) =>
+    names === ''
+      ? 'Only the current setup is there. Add others under Decide, Compare.'
+      : `Only the current setup is there. Add others under Decide, Compare, or begin with the usual ones: ${names}.`,
+  usualAdded: (count: number) => `Added ${count} setups to compare`,
   lessForce: (change: string) => `Pedal force of its last stop: ${change}.`,
   enoughMeans:
     'Enough means: no limit of the pads passed and a tenth or less of the braking lost over the row; for the session, that the plan’s verdict is within its limits. A prediction, no proof. Prices are as under Decide.',

@@ -56,6 +56,10 @@ export function comparisonText(
     said.push(
       `${countOf(Math.min(first.count, second.count), by).replace(/^o/, 'O')} cannot tell a difference from chance: drive at least three runs of each.`,
     );
+  } else if (permuted !== null && own.least !== null && own.least > 0.05) {
+    said.push(
+      `So few cannot show anything by this test: at its best, all of one over all of the other, p is ${chanceText(own.least)}. Drive at least four ${by} of each.`,
+    );
   } else if (p > 0.05) {
     said.push(`That may be chance: no difference is shown.`);
     if (shows !== null && Math.abs(difference) < shows) {

@@ -16,4 +16,5 @@ export {
   TEST_PLACE_TEXT,
   TEST_SAFETY,
   TEST_VALUE_TEXT,
+  USUAL_SETUP_TEXT,
 } from './words';

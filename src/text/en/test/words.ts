@@ -1,6 +1,6 @@
 import type { BenchDeviation, HeldBy, TestFailure, TestPhase } from '../../../core';
 import type { RunEnd, StopSource, TestDesign, TestKind, TestRun } from '../../../model';
-import type { EnoughFor, StopLimit, TestValue } from '../../../services';
+import type { EnoughFor, StopLimit, TestValue, UsualSetup } from '../../../services';
 
 /** Kinds of test: what they are called, and what they tell. */
 export const TEST_KIND_TEXT: Readonly<Record<TestKind, { readonly name: string; readonly note: string }>> = {
@@ -89,6 +89,14 @@ export const TEST_VALUE_TEXT: Readonly<
   pedal: { name: 'Pedal force', more: 'more force', less: 'less force' },
   deceleration: { name: 'Mean deceleration', more: 'more', less: 'less' },
   lasted: { name: 'Time until it ended', more: 'longer', less: 'shorter' },
+};
+
+/** Setups that are usually weighed. */
+export const USUAL_SETUP_TEXT: Readonly<Record<UsualSetup, string>> = {
+  pads: 'Pads',
+  'pads and rotors': 'Pads and rotors',
+  'rear discs': 'Rear disc conversion',
+  'big kit': 'Big kit',
 };
 
 export const ENOUGH_TEXT: Readonly<Record<EnoughFor, { readonly name: string; readonly means: string }>> = {
