@@ -2,7 +2,7 @@ import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { demoProject } from '../../demo/project';
 import { type DayInput, type DayResult, judgedDay, networkRun, WHEELS } from '../core';
-import { readingsJsonSchema } from '../io';
+import { benchJsonSchema, readingsJsonSchema } from '../io';
 import {
   dayInput,
   LARGEST_FILE,
@@ -17,6 +17,8 @@ import {
 } from '../model';
 import { networkDocument, resultDocument, tracesCsv, zonesCsv } from '../report';
 import { say } from '../text/en/say/cli';
+import { benchCommand } from './bench';
+import { testCommand } from './brakeTest';
 import { calibrateCommand } from './calibrate';
 import { CliError } from './error';
 import { prepareCommand } from './prepare';
@@ -50,6 +52,12 @@ export function runCli(args: readonly string[], print: (text: string) => void): 
       return calibrate(rest, print);
     case 'prepare':
       return prepare(rest, print);
+    case 'test':
+      return test(rest, print);
+    case 'bench-programme': {
+      const { values, setup, project } = chosen(rest);
+      return benchCommand(project, setup, { wheel: values.wheel, csv: values.csv, json: values.json }, print);
+    }
     case undefined:
     case 'help':
     case '--help':
@@ -129,6 +137,7 @@ function network(args: readonly string[], print: (text: string) => void): number
 
 function schemaOf(kind: string | undefined): object {
   if (kind === 'parts') return partsJsonSchema();
+  if (kind === 'bench-programme') return benchJsonSchema();
   return kind === 'readings' ? readingsJsonSchema() : projectJsonSchema();
 }
 
@@ -142,6 +151,12 @@ function prepare(args: readonly string[], print: (text: string) => void): number
   const { values, setup, project } = chosen(args);
   const { bed = false, bleed = false, setup: variant, json } = values;
   return prepareCommand(project, setup, { bed, bleed, setup: variant, json }, print);
+}
+
+function test(args: readonly string[], print: (text: string) => void): number {
+  const { values, setup, project } = chosen(args);
+  const record = values.record === undefined ? null : readText(values.record);
+  return testCommand(project, setup, { record, test: values.test, json: values.json }, print);
 }
 
 function run(args: readonly string[], print: (text: string) => void): number {
@@ -188,6 +203,8 @@ function parseRun(args: readonly string[]) {
       readings: { type: 'string' },
       out: { type: 'string' },
       setup: { type: 'string' },
+      record: { type: 'string' },
+      test: { type: 'string' },
       bed: { type: 'boolean' },
       bleed: { type: 'boolean' },
     },

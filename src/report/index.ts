@@ -1,3 +1,4 @@
+export { testDocument } from './brakeTest';
 export { comparisonCsv } from './comparisonCsv';
 export { tracesCsv, zonesCsv } from './csv';
 export { benchCsv, preparationDocument } from './preparation';

@@ -59,6 +59,7 @@ export function shortPlan(planId: string): Project {
     circuits: demoProject.circuits.filter((circuit) => circuit.id === plan.circuitId),
     plans: [{ ...short, compare: { setups: [], referenceId: null } }],
     preparations: [],
+    tests: [],
     selectedPlanId: plan.id,
   };
 }

@@ -1,3 +1,4 @@
+import { nominalShare } from '../actuation';
 import { AXLES, type AxleName, SIDES, wheelOf } from '../brake';
 import {
   type BrakeTest,
@@ -63,6 +64,7 @@ export interface TestResult {
 export function brakeTest(car: ProcedureCar, test: BrakeTest, start: Start): TestResult {
   const stops: TestStop[] = [];
   const passed: TestPassed[] = [];
+  const share = nominalShare(car.vehicle.brakes);
   let [failure, duration]: [TestFailure | null, number] = [null, 0];
   const after: Observer['after'] = (piece, record) => {
     duration = piece.startTime + piece.duration;
@@ -74,7 +76,7 @@ export function brakeTest(car: ProcedureCar, test: BrakeTest, start: Start): Tes
     stops.push({ ...procedureStop(car, piece, record, piece.stop), phase });
     const first = stops.find((own) => own.phase === phase);
     if (!failure && first && phase !== 'heating') {
-      failure = failureOf(stops, first, passed, duration);
+      failure = failureOf(stops, first, passed, { share, time: duration });
     }
   };
   try {
@@ -82,28 +84,29 @@ export function brakeTest(car: ProcedureCar, test: BrakeTest, start: Start): Tes
     return { stops, failure, passed, duration, audit };
   } catch (error) {
     if (!(error instanceof NeverStops) || stops.length === 0) throw error;
-    const weakest = weakestOf(stops[stops.length - 1]);
+    const weakest = weakestOf(stops[stops.length - 1], share);
     const last: TestFailure = { by: 'never stops', axle: weakest, stop: stops.length + 1, time: duration };
     return { stops, failure: failure ?? last, passed, duration, audit: null };
   }
 }
 
-/** The axle whose pads have lost more of their friction. */
-const weakestOf = ({ friction }: TestStop): AxleName => (friction.rear < friction.front ? 'rear' : 'front');
+/** The axle that has lost more of the car's braking. @param share of the front with every pad at its best, 0 to 1 */
+const weakestOf = ({ friction }: TestStop, share: number): AxleName =>
+  (1 - friction.rear) * (1 - share) > (1 - friction.front) * share ? 'rear' : 'front';
 
 function failureOf(
   stops: readonly TestStop[],
   first: TestStop,
   passed: readonly TestPassed[],
-  time: number,
+  { share, time }: { readonly share: number; readonly time: number },
 ): TestFailure | null {
   const last = stops[stops.length - 1];
   const boiled = passed.find(({ part }) => part === 'fluid');
   const end = { stop: stops.length, time };
   if (boiled) return { by: 'boiled', axle: boiled.axle, ...end };
-  if (last.heldBy === 'travel') return { by: 'travel', axle: weakestOf(last), ...end };
+  if (last.heldBy === 'travel') return { by: 'travel', axle: weakestOf(last, share), ...end };
   if (last.meanDeceleration < GIVEN_OUT * first.meanDeceleration) {
-    return { by: 'fade', axle: weakestOf(last), ...end };
+    return { by: 'fade', axle: weakestOf(last, share), ...end };
   }
   return null;
 }

@@ -30,6 +30,10 @@ export interface StopWanted {
 
 /** A foot that leaves the pedal for less than this is still in the same stop, s. */
 const LEFT = 0.4;
+/** For so long it must slow to be braked: scatter does not, s. */
+const HELD = 0.5;
+/** Under this a car that was braked is as good as at rest, m/s. */
+const REST = 0.5;
 
 /**
  * Finds stops in a speed over time: from the first touch of the pedal to the last speed.
@@ -55,16 +59,35 @@ export function findStops(
   const slows = (i: number) => (speed[i] - speed[i + 1]) / (time[i + 1] - time[i]) > braked;
   const last = time.length - 1;
   for (let i = 0; i < last; i++) {
-    if (!slows(i)) continue;
+    if (!slows(i) || !isHeld(time, speed, i, braked)) continue;
     let end = i + 1;
     // On while it is braked, and over a foot that comes off for a moment; not over a car that is at rest.
-    for (let k = i + 1; k < last && speed[k] > 0.3 && time[k] - time[end] < LEFT; k++)
+    for (let k = i + 1; k < last && speed[k] > REST && time[k] - time[end] < LEFT; k++)
       if (slows(k)) end = k + 1;
-    const [v0, v1] = [speed[i], speed[end] < 0.5 ? 0 : speed[end]];
+    const [v0, v1] = [speed[i], speed[end] <= REST ? 0 : speed[end]];
     if (v0 >= from && v1 <= to) found.push(stopOf(time, speed, i, end, v1, noise, sampled));
     i = end;
   }
   return found;
+}
+
+/** Whether the speed falls on for a while, as braking does. */
+function isHeld(time: Float64Array, speed: Float64Array, i: number, braked: number): boolean {
+  let k = i + 1;
+  while (k < time.length - 1 && time[k] - time[i] < HELD && speed[k] > REST) k++;
+  return (speed[i] - speed[k]) / (time[k] - time[i]) > braked;
+}
+
+/**
+ * First touch after the sample before it, s: a foot that comes on at once would be this late, one that comes on evenly not
+ * at all; half of it is right for both to half a sample.
+ */
+function touchedAfter(time: Float64Array, speed: Float64Array, first: number, end: number): number {
+  if (first + 2 > end) return 0;
+  const lost = speed[first] - speed[first + 1];
+  const next = (speed[first + 1] - speed[first + 2]) / (time[first + 2] - time[first + 1]);
+  const whole = time[first + 1] - time[first];
+  return next > 0 ? 0.5 * Math.max(0, whole - lost / next) : 0;
 }
 
 function stopOf(
@@ -81,8 +104,12 @@ function stopOf(
   for (let k = first; k < end; k++) {
     way[k - first + 1] = way[k - first] + 0.5 * (speed[k] + speed[k + 1]) * (time[k + 1] - time[k]);
   }
-  const distance = way[way.length - 1];
-  const duration = time[end] - time[first];
+  // The last bit to rest goes on as the braking did: at walking pace a logger tells little.
+  const mean = (from - speed[end]) / (time[end] - time[first]);
+  const rest = to === 0 ? speed[end] : 0;
+  const late = touchedAfter(time, speed, first, end);
+  const distance = way[way.length - 1] + (rest * rest) / (2 * mean) - from * late;
+  const duration = time[end] - time[first] + rest / mean - late;
   const wayAt = (v: number) => {
     let k = first;
     while (k < end - 1 && speed[k + 1] > v) k++;
@@ -97,7 +124,7 @@ function stopOf(
     if (b > a) peak = Math.max(peak, (speed[a] - speed[b]) / Math.max(0.2, time[b] - time[a]));
   }
   return {
-    start: time[first],
+    start: time[first] + late,
     end: time[end],
     from,
     to,
@@ -105,7 +132,7 @@ function stopOf(
     time: duration,
     meanDeceleration: Number.isFinite(fully) ? fully : (from * from - to * to) / (2 * distance),
     peakDeceleration: peak,
-    // Scatter adds up as the root of the samples; first touch lies anywhere between two of them.
-    error: Math.hypot(noise * Math.sqrt(sampled * duration), (from * sampled) / Math.sqrt(12)),
+    // Scatter adds up as the root of the samples; first touch is told to one of them, either way.
+    error: Math.hypot(noise * Math.sqrt(sampled * duration), (from * sampled) / Math.sqrt(3)),
   };
 }

@@ -60,6 +60,8 @@ const SPEED_ERROR = 0.25;
 /** Before braking the speed is taken as held for so long, s. */
 const HELD = 8;
 const FEWEST = 6;
+/** A car that is not at rest, m/s. */
+const ROLLS = 2;
 /** Strongest and weakest stop that is looked for, m/s². */
 const STRONGEST = 15;
 const WEAKEST = 1.5;
@@ -96,6 +98,7 @@ export function phoneStop(fixes: readonly PhoneFix[], motion: readonly PhoneMoti
   if (!(accuracy <= WORST_ACCURACY)) throw new PhoneError('inaccurate', accuracy);
   const good = fixes.filter((fix) => fix.accuracy <= WORST_ACCURACY);
   const along = alongRoad(good);
+  if (stillRolls(good, along)) throw new PhoneError('no stop', fixes.length);
   const shapes = motion.length > 0 ? feltShapes(motion) : [];
   const felt = shapes.length > 0;
   const open = felt ? shapes : evenShapes(good);
@@ -135,6 +138,16 @@ export function phoneStop(fixes: readonly PhoneFix[], motion: readonly PhoneMoti
     felt,
     accuracy,
   };
+}
+
+/** Whether the car was rolling when the readings ended. */
+function stillRolls(fixes: readonly PhoneFix[], along: readonly number[]): boolean {
+  const last = fixes.length - 1;
+  const told = fixes[last].speed;
+  if (told !== null) return told > ROLLS;
+  const whole = (along[last] - along[0]) / (fixes[last].time - fixes[0].time);
+  const end = (along[last] - along[last - 2]) / (fixes[last].time - fixes[last - 2].time);
+  return end > ROLLS + 0.6 * whole;
 }
 
 /** Places along the road, m from the first: it is taken as straight. @throws PhoneError where it is not */

@@ -7,6 +7,7 @@ import { BUILT_IN } from '../catalogue/builtIn';
 import { starterLine } from '../catalogue/starters';
 import { readProject, writeProject } from '../file/readProject';
 import { newPreparation } from '../guided/newPreparation';
+import { newRun, newTest, runsOf, stopsOf } from '../guided/newTest';
 import type { Project } from '../schema/project';
 import { setupOf } from '../toCore/toCore';
 import { attemptEdit, refusalText } from './attempt';
@@ -30,6 +31,7 @@ const shelf = fc.constantFrom(
   'states' as const,
   'preparations' as const,
   'bottles' as const,
+  'tests' as const,
 );
 const at = <T>(list: readonly T[], share: number): T =>
   list[Math.min(list.length - 1, Math.floor(share * list.length))];
@@ -168,6 +170,53 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
       ticks,
       drawn: { [step]: cm3 },
     });
+  }),
+  addTest: fc.tuple(share, text, number).map(([s, name, fromKmh]) => (p) => {
+    const fresh = newTest(at(p.cars, s), { id: newId(), name, date: DAY });
+    return edits.addTest(p, { ...fresh, design: { ...fresh.design, fromKmh } });
+  }),
+  putRun: fc.tuple(share, text, number).map(([s, setup, slopePercent]) => (p) => {
+    const test = at(p.tests, s);
+    if (!test) return p;
+    const run = newRun(test, at(p.cars, s), p.parts, { setup, date: DAY });
+    const conditions = { ...run.conditions, slopePercent };
+    return edits.putRun(p, test.id, setup.length > 60 ? setup : newId(), { ...run, conditions });
+  }),
+  removeRun: fc.tuple(share, text).map(([s, other]) => (p) => {
+    const test = at(p.tests, s);
+    return test ? edits.removeRun(p, test.id, runsOf(test)[0]?.id ?? other) : p;
+  }),
+  putStop: fc
+    .tuple(share, number, number, fc.array(number, { maxLength: 3 }))
+    .map(([s, fromKmh, toKmh, marksM]) => (p) => {
+      const test = at(p.tests, s);
+      const run = test && runsOf(test)[0];
+      if (!run) return p;
+      return edits.putStop(p, test.id, run.id, newId(), {
+        fromKmh,
+        toKmh,
+        distanceM: marksM.length > 1 ? null : 31.5,
+        marksM: marksM.length > 1 ? marksM : [],
+        timeS: null,
+        pedalN: 230,
+        abs: true,
+        meanMs2: null,
+        temperatureC: 180,
+        atS: 12.5,
+        errorM: null,
+        source: 'counter',
+        note: '',
+      });
+    }),
+  removeStop: share.map((s) => (p) => {
+    const test = at(p.tests, s);
+    const run = test && runsOf(test)[0];
+    return run ? edits.removeStop(p, test.id, run.id, stopsOf(run.run)[0]?.id ?? 'none') : p;
+  }),
+  endRun: fc.tuple(share, number, fc.boolean()).map(([s, atS, on]) => (p) => {
+    const test = at(p.tests, s);
+    const run = test && runsOf(test)[0];
+    return run ? edits.endRun(p, test.id, run.id, on ? { atS, by: 'fade', axle: 'front' } : null) : p;
   }),
   addBottle: fc.tuple(share, number, text).map(
     ([s, leftCm3, name]) =>

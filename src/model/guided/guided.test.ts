@@ -31,6 +31,7 @@ const own = (car: ReturnType<typeof carFromAnswers>) => ({
   ...demoProject,
   cars: [car],
   preparations: [],
+  tests: [],
   plans: [planFromSentence(sentence, 3, 'plan-new')],
   selectedPlanId: 'plan-new',
 });
