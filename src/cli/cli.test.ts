@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import Ajv2020 from 'ajv/dist/2020';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { driveFor, judgedDay, movedBy, readingsOf, type WheelName } from '../core';
@@ -239,5 +240,73 @@ describe('kettle', () => {
     expect(() => kettle('prepare', file('demo.json'), '--json', file('no/such/folder'))).toThrow(
       /cannot be written/,
     );
+  });
+
+  it('predicts a test, reads a record, says what held each stop and what the figures carry', () => {
+    const record = 'src/app/public/samples/stops.csv';
+    const { code, text } = kettle('test', file('demo.json'), '--record', record);
+    expect(code).toBe(0);
+    expect(text).toMatch(/Repeated stops, Tarn Two club car/);
+    expect(text).toMatch(/1 test +\d+\.\d m/);
+    expect(text).toMatch(/3 +41\.1 m +40\.4 m +fading/);
+    expect(text).toMatch(/tyres \(ABS\)/);
+    expect(text).toMatch(/3\.2 % less than “Standard pads”; 3\.3 % of “Track pads”/);
+    expect(text).toMatch(/closed course/);
+    const json = kettle('test', file('demo.json'), '--record', record, '--json', '-').text;
+    const document = JSON.parse(json);
+    expect(document).toMatchObject({ format: 'fervent-kettle-test-report', runs: { length: 2 } });
+    expect(document.runs[0].stops[0]).toMatchObject({ measuredM: 39.2, limit: 'not told', marked: false });
+    expect(document.predicted.energyBalanceError).toBeLessThan(1e-6);
+    expect(document.comparisons.map((own: { value: string }) => own.value)).toEqual([
+      ...['distance', 'pedal', 'deceleration'],
+    ]);
+  });
+
+  it('tests by the project’s own, or by a kind; a doubtful stop exits 2, a broken record is refused by line', () => {
+    expect(kettle('test', file('demo.json')).text).toMatch(/Enduro front pads 3/);
+    expect(kettle('test', file('demo.json'), '--test', 'rules').text).toMatch(
+      /met +distance .* at most 70\.0 m/,
+    );
+    expect(() => kettle('test', file('demo.json'), '--test', 'nothing')).toThrow(/repeated, endurance/);
+    writeFileSync(file('feet.csv'), 'From (km/h),Distance (m)\n80,40\n80,41\n80,40.5\n80,133\n');
+    const feet = kettle('test', file('demo.json'), '--record', file('feet.csv'));
+    expect(feet.code).toBe(2);
+    expect(feet.text).toMatch(/\? Stop 4: is that feet\? It would be 40\.5 m/);
+    writeFileSync(file('broken.csv'), 'From (km/h),Distance (m)\n80,far\n');
+    expect(() => kettle('test', file('demo.json'), '--record', file('broken.csv'))).toThrow(/line 2: “far”/);
+  });
+
+  it('writes a bench programme with units in its headings, and as JSON by its published schema', () => {
+    const { code, text } = kettle(
+      'bench-programme',
+      file('demo.json'),
+      '--wheel',
+      'rearLeft',
+      '--csv',
+      file('b.csv'),
+      '--json',
+      file('b.json'),
+    );
+    expect(code).toBe(0);
+    expect(text).toMatch(/Inertia \d+\.\d kg·m²/);
+    const csv = readFileSync(file('b.csv'), 'utf8');
+    expect(csv).toMatch(/^Bench programme,/);
+    expect(csv).toMatch(/\nWheel,rearLeft\n/);
+    expect(csv).toMatch(/From \(rev\/min\),To \(rev\/min\),Duration \(s\),Torque \(N·m\)/);
+    const json = JSON.parse(readFileSync(file('b.json'), 'utf8'));
+    const schema = JSON.parse(kettle('schema', 'bench-programme').text);
+    const validate = new Ajv2020({ strict: false }).compile(schema);
+    expect([validate(json), validate.errors]).toEqual([true, null]);
+    expect(json.stops.length).toBe(csv.trim().split('\n').length - 11);
+    expect(() => kettle('bench-programme', file('demo.json'), '--wheel', 'fifth')).toThrow(
+      /frontLeft, frontRight/,
+    );
+    const [test] = demoProject.tests;
+    const tiny = { ...test, bench: { ...test.bench, speedRpm: 500, mostInertia: 20 } };
+    writeFileSync(file('tiny.json'), writeProject({ ...demoProject, tests: [tiny] }));
+    expect(kettle('bench-programme', file('tiny.json')).text).toMatch(/made in parts/);
+    const none = { ...test, bench: { ...test.bench, speedRpm: 60, mostInertia: 5 } };
+    writeFileSync(file('none.json'), writeProject({ ...demoProject, tests: [none] }));
+    expect(() => kettle('bench-programme', file('none.json'))).toThrow(/parts of a stop.*at most 12/);
   });
 });

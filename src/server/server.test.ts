@@ -154,12 +154,47 @@ describe('stand-ins', () => {
     expect(day.hours[9].pressureHpa - up.hours[9].pressureHpa).toBeGreaterThan(120);
   });
 
+  it('a phone is repeatable, as accurate as asked, and tells no more than it is said to have', async () => {
+    const ask = async (query: string) =>
+      (await (await get(`/stand-in/phone?${query}`)).json()) as {
+        simulated: boolean;
+        fixes: { accuracy: number; speed: number | null }[];
+        motion: unknown[];
+      };
+    const phone = await ask('speed=80&seed=4');
+    expect(phone.simulated).toBe(true);
+    expect(phone.fixes.length).toBeGreaterThan(15);
+    expect(phone.motion.length).toBeGreaterThan(500);
+    expect(await ask('speed=80&seed=4')).toEqual(phone);
+    const bare = await ask('speed=80&speeds=0&motion=0&accuracy=50');
+    expect(bare.motion).toEqual([]);
+    expect(bare.fixes.every(({ speed, accuracy }) => speed === null && accuracy === 50)).toBe(true);
+  });
+
+  it('a bench takes a programme by POST as JSON alone, and nothing else does', async () => {
+    const post = (path: string, body: string, type = 'application/json') =>
+      get(path, { method: 'POST', headers: { 'Content-Type': type }, body });
+    expect((await post('/stand-in/weather', '{}')).status).toBe(405);
+    expect((await post('/stand-in/bench', '{}', 'text/plain')).status).toBe(415);
+    const empty = await post('/stand-in/bench', '{}');
+    expect(empty.status).toBe(400);
+    expect(await empty.text()).toMatch(/^project: /);
+    const broken = await post(
+      '/stand-in/bench',
+      JSON.stringify({ project: '{}', plan: 'x', programme: '{}' }),
+    );
+    expect(broken.status).toBe(400);
+    expect(await broken.text()).toMatch(/not of this program:\nformat: /);
+    expect((await post('/stand-in/bench', 'not json')).status).toBe(400);
+  });
+
   it('says what is wrong with a question', async () => {
     for (const [path, says] of [
       ['/stand-in/logger.csv?laps=900', /^laps: /],
       ['/stand-in/logger.csv?plan=nobody', /^plan: /],
       ['/stand-in/logger/stream?speed=80', /^speed: /],
       ['/stand-in/weather?date=yesterday', /^date: /],
+      ['/stand-in/phone?speed=2', /^speed: /],
     ] as const) {
       const response = await get(path);
       expect(response.status).toBe(400);

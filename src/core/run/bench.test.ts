@@ -159,6 +159,7 @@ describe('a bench that has less than the car needs', () => {
     expect(refused({ torque: 0 })).toBe('torque');
     expect(refused({ speed: Number.NaN })).toBe('speed');
     expect(refused({ air: -1 })).toBe('air');
+    expect(refused({ speed: 2, inertia: { least: 0, most: 1, step: 0 } })).toBe('parts of a stop');
     expect(() => benchProgramme(tarn, day, 'frontLeft', WIDE, { ...FULL_SCALE, area: 0 })).toThrow(
       BenchError,
     );

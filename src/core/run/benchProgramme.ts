@@ -69,10 +69,11 @@ export interface BenchProgramme {
 /** A bench that cannot be: which figure, and what was expected. */
 export class BenchError extends RangeError {
   constructor(
-    readonly what: keyof BenchLimits | 'scale' | 'stops',
+    readonly what: keyof BenchLimits | 'scale' | 'stops' | 'parts of a stop',
     readonly value: number,
+    expected = 'more than 0',
   ) {
-    super(`Bench, ${what}: ${value} was given; more than 0 was expected.`);
+    super(`Bench, ${what}: ${value} was given; ${expected} was expected.`);
   }
 }
 
@@ -102,6 +103,8 @@ const STILL = 0.02;
 const TOLD = 0.05;
 /** Between the parts of a stop that is split, s (own choice). */
 const SPIN_UP = 4;
+/** Most parts of a stop: a bench that needs more is too small for this brake. */
+const MOST_PARTS = 12;
 /** Least pause, s. */
 const LEAST_PAUSE = 1;
 
@@ -211,7 +214,11 @@ function fitted(
     const raised = Math.sqrt(stop.to * stop.to + whole) * (1 + STILL * STILL);
     from = Math.min(limits.speed, raised);
     if (from > stop.from) deviations.push('first speed');
-    while (!enough(from, whole / count)) count += 1;
+    // Work that one part can have: its whole speed but for what it may not fall under.
+    count = Math.max(1, Math.ceil(whole / ((1 - STILL * STILL) * from * from) + 1e-9));
+    if (count > MOST_PARTS) {
+      throw new BenchError('parts of a stop', count, `at most ${MOST_PARTS} (more inertia or speed)`);
+    }
     if (count > 1) deviations.push('split');
   }
   const to = Math.sqrt(from * from - whole / count);

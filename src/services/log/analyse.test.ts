@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { type Channel, lapHeat, lapTime, loggedDay, type RawLog, simulateDay } from '../../core';
+import { logStops } from '../../io';
 import { prepareLog } from '../../io/logs/prepareLog';
 import { streamColumns } from '../../io/logs/streamColumns';
 import { dayInput, driveOf, type Setup, setupOf } from '../../model';
@@ -11,6 +12,7 @@ import {
   simulatedLog,
 } from '../../server/standIns/logger';
 import { caseOf, estimate, predictReadings } from '../calibrate/estimate';
+import { techniqueReport } from '../test/technique';
 import { analyseLog } from './analyseLog';
 import { lapsLeft } from './lapsLeft';
 import { sensorReadings } from './sensorReadings';
@@ -251,5 +253,51 @@ describe('logs that are hard to lay over anything', () => {
     expect(analysis.pieces[gappy].missing).toBeCloseTo(30, 0);
     expect(analysis.pieces[gappy].kind).not.toBe('stand');
     expect([analysis.best, analysis.typical]).not.toContain(gappy);
+  });
+});
+
+describe('technique and stops of a log', () => {
+  const raw = recorded({});
+  const prepared = prepareLog(raw, tarn);
+  const report = techniqueReport(prepared, analyseLog(prepared, tarn));
+
+  it('reads each hot lap’s zones from the foot: what they give away, and one press each', () => {
+    expect(report.by).toBe('pedal');
+    expect(report.laps).toHaveLength(3);
+    for (const lap of report.laps) {
+      expect(lap.zones).toHaveLength(7);
+      expect(lap.zones.map(({ stabs }) => stabs)).toEqual(Array(7).fill(1));
+      // The simulated driver uses 96 % of the grip the plan has: a little is given away in every zone.
+      expect(lap.seconds).toBeGreaterThan(0);
+      expect(lap.seconds).toBeLessThan(1.5);
+      for (const zone of lap.zones) {
+        expect(zone.use).toBeGreaterThan(0.8);
+        expect(zone.use).toBeLessThan(1.08);
+        expect(zone.coasting).toBeLessThan(0.6);
+      }
+    }
+    const { pedalForce: _foot, ...channels } = raw.channels;
+    const withoutFoot = { time: raw.time, channels };
+    const other = prepareLog(withoutFoot, tarn);
+    expect(techniqueReport(other, analyseLog(other, tarn)).by).toBe('pressure');
+  });
+
+  it('names the first brakings with cold pads, the coldest of them first on the out lap', () => {
+    const [first] = report.cold;
+    expect(first).toMatchObject({ lap: 0, zone: 0 });
+    expect(first.friction).toBeLessThan(0.93);
+    expect(first.pedal / first.hot).toBeCloseTo(1 / first.friction, 9);
+    expect(first.earlier).toBeGreaterThan(0);
+  });
+
+  it('has no stop to rest on its laps, but snubs where they are looked for, with foot and disc', () => {
+    expect(logStops(raw, { from: 15, to: 1.5, braked: 1.8 }).length).toBeLessThanOrEqual(1);
+    const snubs = logStops(raw, { from: 30, to: 25, braked: 3 });
+    expect(snubs.length).toBeGreaterThan(12);
+    for (const snub of snubs) {
+      expect(snub.pedal).toBeGreaterThan(100);
+      expect(snub.disc).toBeGreaterThan(280);
+      expect(snub.distance).toBeGreaterThan(5);
+    }
   });
 });

@@ -48,7 +48,7 @@ function momentsOf(run: TestRun, design: TestDesign): (Moment & { readonly tempe
 export function runLog(run: TestRun, design: TestDesign): RawLog | null {
   const moments = momentsOf(run, design);
   if (moments.length === 0) return null;
-  const end = moments[moments.length - 1].end + STILL + moments[moments.length - 1].to / BACK;
+  const end = moments[moments.length - 1].end + READ_AFTER + STILL + moments[moments.length - 1].to / BACK;
   const count = Math.ceil(end * RATE) + 1;
   const time = Float64Array.from({ length: count }, (_, i) => i / RATE);
   const speed = time.map((t) => speedAt(moments, t));

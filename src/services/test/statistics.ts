@@ -170,7 +170,7 @@ export function outliers(places: readonly number[], values: readonly number[]): 
   const slope = slopes.length > 0 ? median(slopes) : 0;
   const level = median(values.map((v, i) => v - slope * places[i]));
   const off = values.map((v, i) => v - slope * places[i] - level);
-  // Values that agree to the last digit still have the scatter of a tape.
-  const scatter = Math.max(median(off.map(Math.abs)), 0.003 * Math.abs(level));
+  // Few values may agree by chance; a tape and a foot scatter by a hundredth (own choice).
+  const scatter = Math.max(median(off.map(Math.abs)), 0.01 * Math.abs(level));
   return off.map((v) => (0.6745 * Math.abs(v)) / scatter > MARKED);
 }
