@@ -302,11 +302,11 @@ describe('kettle', () => {
       /frontLeft, frontRight/,
     );
     const [test] = demoProject.tests;
-    const tiny = { ...test, bench: { ...test.bench, speedRpm: 500, mostInertia: 20 } };
+    const tiny = { ...test, bench: { ...test.bench, speedRpm: 700, mostInertia: 20 } };
     writeFileSync(file('tiny.json'), writeProject({ ...demoProject, tests: [tiny] }));
     expect(kettle('bench-programme', file('tiny.json')).text).toMatch(/made in parts/);
     const none = { ...test, bench: { ...test.bench, speedRpm: 60, mostInertia: 5 } };
     writeFileSync(file('none.json'), writeProject({ ...demoProject, tests: [none] }));
-    expect(() => kettle('bench-programme', file('none.json'))).toThrow(/parts of a stop.*at most 12/);
+    expect(() => kettle('bench-programme', file('none.json'))).toThrow(/parts of a stop.*at most 30/);
   });
 });

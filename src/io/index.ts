@@ -1,5 +1,4 @@
 export {
-  type BenchProgrammeFile,
   benchFileOf,
   benchJsonSchema,
   benchProgrammeCsv,
@@ -9,7 +8,7 @@ export {
 } from './bench/programmeFile';
 export { type BenchResultRow, benchResultCsv, readBenchResult } from './bench/resultFile';
 export { type LogStop, logStops } from './brakeTests/logStops';
-export { type RecordedRun, readRecord, writeRecord } from './brakeTests/recordFile';
+export { readRecord, writeRecord } from './brakeTests/recordFile';
 export { acceptedBy, type Door, doorOf, FORMATS, type FormatId } from './formats';
 export { guessMapping, type LogMapping, layoutKey, mappingProblems, mappingSchema } from './logs/logMapping';
 export type { ReadLog } from './logs/logTable';

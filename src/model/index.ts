@@ -23,7 +23,6 @@ export { type Problem, pathText } from './check/problem';
 export { circuitProblems, projectProblems } from './check/problems';
 export { survey } from './check/survey';
 export { attemptEdit, refusalText } from './edit/attempt';
-export { lastRun } from './edit/brakeTest';
 export {
   changesProblem,
   changeWords,
@@ -159,28 +158,14 @@ export {
   unitOf,
 } from './quantity/units';
 export type { AxleBrakes } from './schema/axle';
+export { BENCH_CONTROLS, BENCH_STARTS, type StoredBench } from './schema/bench';
 export {
-  BENCH_CONTROLS,
-  BENCH_STARTS,
-  brakeTestSchema,
-  RUN_ENDS,
-  type RunEnd,
-  type StopSource,
-  type StoredBench,
-  type StoredTest,
-  TEST_BRAKING,
-  TEST_KINDS,
-  TEST_PLACES,
-  TEST_SURFACES,
-  type TestConditions,
-  type TestDesign,
-  type TestKind,
-  type TestRun,
-  type TestStopStored,
-  testConditionsSchema,
-  testRunSchema,
-  testStopSchema,
-} from './schema/brakeTest';
+  BENCH_FORMAT,
+  BENCH_VERSION,
+  type BenchProgrammeFile,
+  benchProgrammeSchema,
+} from './schema/benchProgramme';
+export type { StoredTest } from './schema/brakeTest';
 export type { Calibration } from './schema/calibration';
 export { type Car, carSchema } from './schema/car';
 export {
@@ -246,6 +231,19 @@ export {
 } from './schema/preparation';
 export { PROJECT_FORMAT, PROJECT_VERSION, type Project, priceInfo } from './schema/project';
 export type { PlanStart } from './schema/state';
+export { TEST_BRAKING, TEST_KINDS, type TestDesign, type TestKind } from './schema/testDesign';
+export {
+  RUN_ENDS,
+  type RunEnd,
+  type StopSource,
+  TEST_PLACES,
+  TEST_SURFACES,
+  type TestConditions,
+  type TestRun,
+  type TestStopStored,
+  testRunSchema,
+  testStopSchema,
+} from './schema/testRun';
 export { DEFAULT_UNCERTAIN, type Uncertain, uncertainRanges } from './schema/uncertain';
 export {
   type AxleWorkshop,

@@ -74,7 +74,7 @@ export function testDocument(test: StoredTest, answer: TestAnswer, reports: read
             by: own.by,
             ofBeforePercent: nine(100 * own.ofBefore),
             ofAfterPercent: nine(100 * own.ofAfter),
-            interval: own.welch && own.welch.interval.map(nine),
+            interval: own.welch?.interval.map(nine),
             welchP: orNull(own.welch?.p),
             permutationP: orNull(own.permuted),
             shows: orNull(own.shows),

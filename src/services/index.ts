@@ -81,23 +81,20 @@ export {
   benchCalibration,
   benchPlan,
   fitBench,
-  runProgramme,
 } from './test/bench';
 export { compareRuns, type SetupComparison } from './test/compareRuns';
-export { bothBases, type CorrectedStop, distanceOf } from './test/correct';
+export { bothBases, distanceOf } from './test/correct';
 export { doubtsOfRun, inOtherUnit, type StopDoubt } from './test/doubtful';
-export { ENOUGH_FOR, type EnoughFor, type SetupTest, testSetup } from './test/enough';
+export { type EnoughFor, type SetupTest, testSetup } from './test/enough';
 export {
   GAVE_OUT,
   type RunReport,
-  reportOf,
   reportsOf,
   type StopLimit,
   type StopRow,
   setupsOf,
   TEST_VALUES,
   type TestValue,
-  valuesOf,
 } from './test/evaluate';
 export {
   type EnduranceForecast,
@@ -108,9 +105,8 @@ export {
   type SeenEnd,
 } from './test/forecast';
 export { type ModulationChoice, modulationChoices } from './test/modulationChoices';
-export { predictTest, setupOfRun, type TestAnswer, type TestQuestion, testDay } from './test/question';
+export { predictTest, setupOfRun, type TestAnswer, type TestQuestion } from './test/question';
 export { driveOfRun, runLog } from './test/runDrive';
-export type { Sample } from './test/statistics';
 export { type ColdBraking, type LapTechnique, type TechniqueReport, techniqueReport } from './test/technique';
 export { circuitFromFacts, type MadeCircuit } from './track/circuitFromFacts';
 export {

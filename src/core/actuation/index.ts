@@ -12,7 +12,7 @@ export {
 export { type Clearance, type WheelFit, wheelClearances } from './fit';
 export { padPressure, torquePerPressure, wheelGain } from './gains';
 export { type Chassis, frontLoad, loaded, rearLoad, wheelLoads } from './loads';
-export { type Modulation, modulation, type PedalPoint } from './modulation';
+export { type Modulation, modulation } from './modulation';
 export { firstPush, pushedBack, roomToHome } from './pushBack';
 export { clicksFor, naturalShare, nominalShare, withShare } from './share';
 export { padTaper, pistonArea } from './taper';

@@ -3,16 +3,10 @@ import { demoProject } from '../../../demo/project';
 import { recordFigure } from '../../../tests/support/validation';
 import { dayInput, setupOf } from '../../model';
 import { benchSchedule, type DayInput, ScheduleError } from '../schedule';
-import {
-  BenchError,
-  type BenchLimits,
-  benchProgramme,
-  FULL_SCALE,
-  fullScale,
-  wheelStops,
-} from './benchProgramme';
+import { BenchError, type BenchLimits, benchProgramme, FULL_SCALE, fullScale } from './benchProgramme';
 import { benchRun } from './benchRun';
 import { simulateDay } from './day';
+import { wheelStops } from './wheelStops';
 
 const WIDE: BenchLimits = { inertia: { least: 0, most: 1e4, step: 0 }, torque: 1e6, speed: 1e4, air: 1e3 };
 const calm = (planId: string): DayInput => {
@@ -36,10 +30,9 @@ describe.each([
   const bench = benchRun(input, wheel, fullScale(programme), start(input));
 
   it('has each stop’s work to 0.5 %, as its flywheels give it up', () => {
+    const own = wheelStops(input, result, wheel).stops;
     for (const stop of programme.stops) {
-      const there = wheelStops(input, result, wheel).stops.find(
-        (own) => own.lap === stop.lap && own.zone === stop.zone,
-      );
+      const there = own.find(({ lap, zone }) => lap === stop.lap && zone === stop.zone);
       expect(stop.energy / (there?.energy ?? 0)).toBeCloseTo(1, 9);
       expect(spinEnergy(programme.inertia, stop.from, stop.to) / stop.energy).toBeCloseTo(1, 9);
       expect((stop.torque * (stop.from + stop.to) * stop.duration) / 2 / stop.energy).toBeCloseTo(1, 9);

@@ -8,17 +8,15 @@ export {
 } from './bedding';
 export {
   type BenchDeviation,
-  BenchError,
   type BenchLimits,
   type BenchProgramme,
   type BenchProgrammeStop,
   type BenchScale,
   benchProgramme,
   fullScale,
-  type WheelStop,
 } from './benchProgramme';
-export { type BenchReading, type BenchResult, benchRun } from './benchRun';
-export { brakeTest, type TestFailure, type TestPassed, type TestResult, type TestStop } from './brakeTest';
+export { type BenchResult, benchRun } from './benchRun';
+export { brakeTest, type TestFailure, type TestResult, type TestStop } from './brakeTest';
 export { simulateDay } from './day';
 export { type Failure, type FailureCase, failureCases, MODEST } from './failure';
 export { type FlowEnd, flowsAt, type HeatBalance, heatBalance, nodesAt, type PartFlow } from './flows';
@@ -57,4 +55,5 @@ export type {
   Unbraked,
   Verdict,
 } from './result';
+export type { WheelStop } from './wheelStops';
 export type { ZoneForce, ZoneLimit } from './zoneResult';

@@ -1,11 +1,13 @@
+import { type AxleInput, type AxleName, axleOf, type WheelName } from '../brake';
 import type { BrakeReading } from '../schedule';
 import type { PieceRun } from './observer';
 import type { WheelRecord } from './record';
 
-/** What a piece left of one wheel's brake. @param boilingPoint of its fluid, K */
+/** What a piece left of one wheel's brake. */
 export function readingOf(
   wheel: WheelRecord,
-  boilingPoint: number,
+  car: Readonly<Record<AxleName, Pick<AxleInput, 'boilingPoint'>>>,
+  name: WheelName,
   { first, count }: PieceRun,
 ): BrakeReading {
   const last = first + count - 1;
@@ -22,6 +24,6 @@ export function readingOf(
     padPeak,
     rotorPeak,
     bedded: wheel.bedded[last],
-    boiled: fluidPeak > boilingPoint,
+    boiled: fluidPeak > car[axleOf(name)].boilingPoint,
   };
 }

@@ -78,8 +78,7 @@ export function run(
     const done = runner.piece(next.value);
     for (const observer of observers) observer.after(done, runner.record);
     const available = done.forces.map((force) => force.available);
-    const of = (wheel: WheelName) =>
-      readingOf(runner.record.wheels[wheel], car[axleOf(wheel)].boilingPoint, done);
+    const of = (wheel: WheelName) => readingOf(runner.record.wheels[wheel], car, wheel, done);
     next = pieces.next({ available, duration: done.duration, stop: done.stop, of });
   }
   return runner.finish();
@@ -147,8 +146,7 @@ class Runner {
     const came = piece.kind === 'given' ? this.given(piece) : this.stop(piece);
     this.time += came.duration;
     this.assertNumbers();
-    const count = this.sample - first;
-    return { piece, first, count, startTime, airDensity: this.air.density, ...came };
+    return { piece, first, count: this.sample - first, startTime, airDensity: this.air.density, ...came };
   }
 
   finish(): RunResult {
@@ -170,8 +168,7 @@ class Runner {
     const { step, runs } = this;
     const { steps } = piece;
     const { downforceArea } = this.car.vehicle;
-    const count = steps.dt.length;
-    const first = this.sample;
+    const [count, first] = [steps.dt.length, this.sample];
     this.reserve(count);
     if (piece.lap) {
       this.lap += 1;
@@ -220,15 +217,14 @@ class Runner {
 
   /** Carries every wheel over the step; drives have been set and, where something is braked, it has been shared. */
   private advance(time: number, leg: number, lap: number, alone?: AxleName): void {
-    const { step, sample, series } = this;
+    const { step, sample, series, sharing } = this;
     const { dt, event, early, late } = step;
     const hot = early > 0 || late > 0;
-    const { sharing } = this;
     for (let i = 0; i < this.runs.length; i++) {
       const { wheel, also } = this.wheels[i];
-      let share = 0;
-      if (alone) share = axleOf(wheel) === alone ? 1 : 0;
-      else if (hot) share = sharing.heat * (also ? 0.5 * sharing.axleShare(wheel) : sharing.shares[wheel]);
+      let share = axleOf(wheel) === alone ? 1 : 0;
+      if (hot && !alone)
+        share = sharing.heat * (also ? 0.5 * sharing.axleShare(wheel) : sharing.shares[wheel]);
       const rubs = alone ? share > 0 : sharing.rubs(wheel);
       const switched = this.runs[i].lift(hot && step.braking && !rubs) || event;
       this.runs[i].step(dt, switched, share * early, share * late, sample);

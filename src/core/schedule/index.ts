@@ -5,7 +5,7 @@ export {
   beddingSchedule,
   type Snub,
 } from './bedding';
-export { BENCH_PHASES, type BenchPhase, type BenchSchedule, type BenchStop, benchSchedule } from './bench';
+export { BENCH_PHASES, type BenchPhase, type BenchStop, benchSchedule } from './bench';
 export {
   type BrakeTest,
   brakeTestSchedule,

@@ -4,10 +4,9 @@ export { type FoundStop, findStops, type StopWanted } from './findStops';
 export { goneOn, loggedDay, SHORTEST_PIECE } from './loggedDay';
 export { logStart } from './logStart';
 export { type Log, mendLog } from './mend';
+export type { PhoneFix, PhoneMotion } from './phoneReadings';
 export {
   PhoneError,
-  type PhoneFix,
-  type PhoneMotion,
   type PhoneStop,
   phoneStop,
   WORST_ACCURACY,

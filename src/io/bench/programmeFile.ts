@@ -1,9 +1,11 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { BENCH_PHASES, type BenchProgramme, type BenchProgrammeStop } from '../../core';
+import type { BenchProgramme, BenchProgrammeStop } from '../../core';
 import {
-  BENCH_CONTROLS,
-  BENCH_STARTS,
+  BENCH_FORMAT,
+  BENCH_VERSION,
+  type BenchProgrammeFile,
+  benchProgrammeSchema,
   fromSi,
   issueProblem,
   type Refused,
@@ -15,56 +17,8 @@ import {
 import { say } from '../../text/en/say/io';
 import { refuse } from '../refusal';
 
-export const BENCH_FORMAT = 'fervent-kettle-bench-programme';
-const VERSION = 1;
-/** Longest text that is read, characters, and most stops. */
+/** Longest text that is read, characters. */
 const LONGEST = 4_000_000;
-const MOST = 3000;
-
-const number = (unit: string, description: string) => z.number().meta({ unit, description });
-const least = (unit: string, description: string) => z.number().min(0).meta({ unit, description });
-const stopSchema = z.strictObject({
-  stop: z.int().min(1).meta({ description: 'Counted through the programme.' }),
-  phase: z.enum(BENCH_PHASES),
-  lap: z.int().min(0).meta({ description: 'Lap it stands for; 0 before the first.' }),
-  brakingZone: z.int().min(0).meta({ description: 'Braking zone of the lap, from 1; 0 for none.' }),
-  name: z.string().max(120),
-  startAfterS: least('s', 'Since the end of the stop before.'),
-  startAtC: number('°C', 'Core of the disc; null where only the time tells.').nullable(),
-  fromRpm: least('rev/min', 'Speed of the disc at the start.'),
-  toRpm: least('rev/min', 'Speed of the disc at the end.'),
-  durationS: least('s', 'Time of the braking.'),
-  torqueNm: least('N·m', 'Held through the stop.'),
-  pressureBar: least(
-    'bar',
-    'Line pressure for that torque with the friction predicted; null where unknown.',
-  ).nullable(),
-  decelerationRpmS: least('rev/min/s', 'With the inertia of the programme.'),
-  energyKJ: least('kJ', 'Work of the brake.'),
-  coolingAirKmh: least('km/h', 'Past the brake, while braking and after.'),
-  turningRpm: least('rev/min', 'Speed of the disc after the stop.'),
-  pauseS: least('s', 'Until the next stop.'),
-  deviations: z.array(z.string().max(40)).max(10),
-});
-export const benchProgrammeSchema = z.strictObject({
-  format: z.literal(BENCH_FORMAT),
-  version: z.literal(VERSION),
-  name: z.string().max(200),
-  wheel: z.enum(['frontLeft', 'frontRight', 'rearLeft', 'rearRight']),
-  airC: number('°C', 'Air of the bench.'),
-  control: z.enum(BENCH_CONTROLS),
-  start: z.enum(BENCH_STARTS),
-  inertiaKgm2: z.number().positive().meta({ unit: 'kg·m²' }),
-  idealInertiaKgm2: z
-    .number()
-    .positive()
-    .meta({ unit: 'kg·m²', description: 'Before the bench’s steps and limits.' }),
-  areaPercent: z.number().positive().meta({ unit: '%' }),
-  radiusPercent: z.number().positive().meta({ unit: '%' }),
-  leftOutPercent: z.number().min(0).meta({ unit: '%', description: 'Light braking outside braking zones.' }),
-  stops: z.array(stopSchema).min(1).max(MOST),
-});
-export type BenchProgrammeFile = z.infer<typeof benchProgrammeSchema>;
 
 /** The published schema of a bench programme. */
 export const benchJsonSchema = (): object => ({
@@ -85,7 +39,7 @@ export function benchFileOf(
   const { stops, scale } = programme;
   return {
     format: BENCH_FORMAT,
-    version: VERSION,
+    version: BENCH_VERSION,
     name: name.slice(0, 200),
     wheel: programme.wheel,
     airC: nine(fromSi(ambient, 'temperature')),

@@ -1,7 +1,8 @@
 /** Edits of brake tests: designed, driven, written down. */
-import { runsOf, stopsOf } from '../guided/newTest';
-import type { StoredTest, TestRun, TestStopStored } from '../schema/brakeTest';
+import { stopsOf } from '../guided/newTest';
+import type { StoredTest } from '../schema/brakeTest';
 import type { Project } from '../schema/project';
+import type { TestRun, TestStopStored } from '../schema/testRun';
 
 export const addTest = (project: Project, test: StoredTest): Project => ({
   ...project,
@@ -47,6 +48,3 @@ export const removeStop = (project: Project, test: string, run: string, id: stri
 
 export const endRun = (project: Project, test: string, run: string, ended: TestRun['ended']): Project =>
   changeRun(project, test, run, (own) => ({ ...own, ended }));
-
-/** The run that is written into: the last one. */
-export const lastRun = (test: StoredTest) => runsOf(test).at(-1) ?? null;

@@ -1,13 +1,9 @@
-import type {
-  StoredBench,
-  StoredTest,
-  TestConditions,
-  TestDesign,
-  TestKind,
-  TestRun,
-} from '../schema/brakeTest';
+import type { StoredBench } from '../schema/bench';
+import type { StoredTest } from '../schema/brakeTest';
 import type { Car } from '../schema/car';
 import type { Part } from '../schema/part';
+import type { TestDesign, TestKind } from '../schema/testDesign';
+import type { TestConditions, TestRun } from '../schema/testRun';
 
 /** What people usually drive (common practice); the heating is that of UN R13-H, type I. */
 export const USUAL_DESIGN: TestDesign = {

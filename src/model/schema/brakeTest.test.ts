@@ -5,17 +5,11 @@ import { addTest, putRun, putStop, removeStop } from '../edit/edits';
 import { mergeProjects } from '../edit/merge';
 import { readProject, writeProject } from '../file/readProject';
 import { KIND_DESIGNS, newRun, newTest, runsOf, stopsOf, USUAL_DESIGN } from '../guided/newTest';
-import {
-  brakeTestSchema,
-  type StoredBench,
-  type StoredTest,
-  TEST_KINDS,
-  type TestDesign,
-  type TestStopStored,
-  testDesignSchema,
-  testStopSchema,
-} from './brakeTest';
+import type { StoredBench } from './bench';
+import { brakeTestSchema, type StoredTest } from './brakeTest';
 import { infoAt } from './paths';
+import { TEST_KINDS, type TestDesign, testDesignSchema } from './testDesign';
+import { type TestStopStored, testStopSchema } from './testRun';
 
 const [car] = demoProject.cars;
 const stop: TestStopStored = {

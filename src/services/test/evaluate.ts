@@ -132,8 +132,5 @@ export function valuesOf({ rows, run }: RunReport, value: TestValue): number[] {
   });
 }
 
-/** Stops that an endurance run lasted. */
-export const stopsDriven = ({ rows }: RunReport): number => rows.length;
-
 /** Ends of a run that say that the brakes gave out. */
 export const GAVE_OUT: ReadonlySet<RunEnd> = new Set(['fade', 'long pedal', 'boiled', 'pads gone']);

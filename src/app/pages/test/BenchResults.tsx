@@ -66,7 +66,7 @@ export function BenchResults({
         <>
           <div className="mt-2">
             <LineChart
-              label="Rotor core after each stop, measured over predicted"
+              label={say.means.rotorCoreAfterEachStop}
               height={200}
               unit={`${unitOf('temperature', units).label}, rotor core after the stop`}
               lines={lines}

@@ -61,7 +61,7 @@ export function BenchStops({ plan, bench }: { readonly plan: BenchPlan; readonly
           columns={[
             { head: 'lap', means: 'Lap it stands for', cell: (s) => s.lap || '' },
             { head: 'from', means: 'Speed of the disc', cell: (s) => text(s.from, 'rotation') },
-            { head: 'to', means: 'Speed of the disc at its end', cell: (s) => text(s.to, 'rotation') },
+            { head: 'to', means: say.means.speedOfTheDiscAt, cell: (s) => text(s.to, 'rotation') },
             { head: 'time', means: 'Of the braking', cell: (s) => `${s.duration.toFixed(1)} s` },
             { head: `held at (${say.controls[bench.control]})`, means: 'What is held', cell: held },
             { head: 'work', means: 'Of the brake', cell: (s) => text(s.energy, 'energy') },

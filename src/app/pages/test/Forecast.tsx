@@ -91,7 +91,7 @@ export function Forecast({ tested }: TestTabProps) {
   if (test.design.kind !== 'endurance' || rows.length === 0) return null;
   return (
     <section className="panel px-4 py-3" aria-label="Forecast" data-testid="forecast">
-      <h2 className="text-[15px]">What the runs say of the others</h2>
+      <h2 className="text-[15px]">{say.means.whatTheRunsSayOf}</h2>
       <p className="mt-0.5 max-w-[92ch]">{say.forecastMeans}</p>
       {asked ? (
         <AnswerState answer={answer} doing="Driving the runs with likely cars" />

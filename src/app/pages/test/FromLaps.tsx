@@ -124,13 +124,13 @@ function LapZones({ lap }: { readonly lap: LapTechnique }) {
       columns={[
         {
           head: 'later by',
-          means: 'How much later it could be braked',
+          means: say.means.howMuchLaterItCould,
           cell: (own) => <strong className="font-[620]">{own.beyond ? '—' : metres(own.metres)}</strong>,
         },
         { head: 'gives away', means: 'Time', cell: (own) => `${own.seconds.toFixed(2)} s` },
         {
           head: 'build-up',
-          means: 'From a tenth to nine tenths of the first peak',
+          means: say.means.fromATenthToNine,
           cell: (own) => `${own.buildUp.toFixed(2)} s`,
         },
         {
@@ -140,17 +140,17 @@ function LapZones({ lap }: { readonly lap: LapTechnique }) {
         },
         {
           head: 'of the grip',
-          means: 'Share of the grip used from the peak to the end',
+          means: say.means.shareOfTheGripUsed,
           cell: (own) => `${Math.round(100 * own.use)} %`,
         },
         {
           head: 'held too long',
-          means: 'Share of the time in which more than the grip left was asked',
+          means: say.means.shareOfTheTimeIn,
           cell: (own) => `${Math.round(100 * own.over)} %`,
         },
         {
           head: 'release',
-          means: 'From where the pedal is let go to the end',
+          means: say.means.fromWhereThePedalIs,
           cell: (own) => `${own.letGo.toFixed(2)} s`,
         },
         {

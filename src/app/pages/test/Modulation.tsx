@@ -37,17 +37,17 @@ export function Modulation({ tested }: TestTabProps) {
           },
           {
             head: 'foot for 0.1 g',
-            means: 'Between half and full braking, pads at their best',
+            means: say.means.betweenHalfAndFullBraking,
             cell: ({ warm }) => newton(warm.perTenth, 1),
           },
           {
             head: 'cold',
-            means: 'The same with pads as they bite cold',
+            means: say.means.theSameWithPadsAs,
             cell: ({ cold }) => newton(cold.perTenth, 1),
           },
           {
             head: 'half to full',
-            means: 'Width of the foot’s force from half to full braking: the wider, the finer',
+            means: say.means.widthOfTheFootS,
             cell: ({ warm }) => <strong className="font-[620]">{newton(warm.width)}</strong>,
           },
           {

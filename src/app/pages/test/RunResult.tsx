@@ -74,17 +74,17 @@ export function RunResult({
           columns={[
             {
               head: 'measured',
-              means: 'As written down, or the tape’s lengths together',
+              means: say.means.asWrittenDownOrThe,
               cell: (row) => metres(row.corrected?.measured),
             },
             {
               head: 'slope',
-              means: 'What the slope took off or added',
+              means: say.means.whatTheSlopeTookOff,
               cell: (row) => metres(row.corrected?.bySlope, true),
             },
             {
               head: 'speed',
-              means: 'By the speed it was braked from: SAE J299',
+              means: say.means.byTheSpeedItWas,
               cell: (row) => (
                 <span className={row.corrected?.farOff ? 'text-over' : ''}>
                   {metres(row.corrected?.bySpeed, true)}
@@ -93,17 +93,17 @@ export function RunResult({
             },
             {
               head: 'corrected',
-              means: 'On level ground from the test’s speed',
+              means: say.means.onLevelGroundFromThe,
               cell: (row) => <strong className="font-[620]">{metres(row.corrected?.distance)}</strong>,
             },
             {
               head: 'predicted',
-              means: 'Distance that the engine has for this stop',
+              means: say.means.distanceThatTheEngineHas,
               cell: (row) => metres(at(row)?.distance),
             },
             {
               head: 'mean deceleration',
-              means: 'Mean fully developed where it was logged, else over the distance',
+              means: say.means.meanFullyDevelopedWhereIt,
               cell: (row) =>
                 row.deceleration === null ? '' : siText(row.deceleration, 'deceleration', units, 2),
             },
@@ -114,12 +114,12 @@ export function RunResult({
             },
             {
               head: 'predicted pedal',
-              means: 'Pedal force that the engine has for this stop',
+              means: say.means.pedalForceThatTheEngine,
               cell: (row) => (at(row) ? siText(at(row).pedal, 'force', units) : ''),
             },
             {
               head: 'held by',
-              means: 'What held the stop, by its readings',
+              means: say.means.whatHeldTheStopBy,
               cell: (row) => STOP_LIMIT_TEXT[row.limit],
             },
           ]}

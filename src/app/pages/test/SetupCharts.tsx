@@ -4,7 +4,7 @@ import { type Quantity, siShown, unitOf } from '../../../model';
 import { useUnits } from '../../state/preferences';
 import { Keys } from '../../ui/charts/Keys';
 import { type ChartLine, LineChart } from '../../ui/charts/LineChart';
-import type { TestedSetup } from './SetupsTab';
+import type { TestedSetup } from './testedSetup';
 
 const LOOKS = [
   ['var(--ink)', undefined],

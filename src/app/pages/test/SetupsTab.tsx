@@ -13,17 +13,10 @@ import { useSettled } from '../../state/useSettled';
 import { ForceTable } from '../../ui/WideTable';
 import { SetupCharts } from './SetupCharts';
 import type { TestTabProps } from './tabProps';
+import type { TestedSetup } from './testedSetup';
 import { UsualSetups } from './UsualSetups';
 
 const QUIET = 300;
-
-/** A setup with its test. */
-export interface TestedSetup {
-  readonly name: string;
-  readonly price: number;
-  readonly priced: boolean;
-  readonly result: SetupTest;
-}
 
 /** The same test with several setups: first and last stop, force, price, and what each is enough for. */
 export function SetupsTab({ tested }: TestTabProps) {
@@ -120,7 +113,7 @@ function SetupTable({ rows }: { readonly rows: readonly TestedSetup[] }) {
           },
           {
             head: 'stops',
-            means: 'Stops until something failed, or all that were asked for',
+            means: say.means.stopsUntilSomethingFailedOr,
             cell: (row) =>
               row.result.answer.failure
                 ? `${row.result.answer.failure.stop}: ${FAILURE_TEXT[row.result.answer.failure.by]}`
@@ -138,7 +131,7 @@ function SetupTable({ rows }: { readonly rows: readonly TestedSetup[] }) {
           },
           {
             head: 'enough for',
-            means: 'By this test and the plan’s session',
+            means: say.means.byThisTestAndThe,
             cell: (row) => <strong className="font-[620]">{ENOUGH_TEXT[row.result.enough].name}</strong>,
           },
         ]}

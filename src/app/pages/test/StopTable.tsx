@@ -11,7 +11,7 @@ import { StopForm } from './StopForm';
 import type { TestTabProps } from './tabProps';
 import type { OpenRun } from './useRun';
 
-const HEADS = ['from', 'to', 'distance', 'time', 'pedal', 'ABS', 'temperature', 'at', 'by', ''] as const;
+const HEADS = ['from', 'to', 'distance', 'time', 'pedal', 'ABS', 'temperature', 'at', 'by'] as const;
 
 /** The stops of a run as they were written down; each can be mended or taken out. */
 export function StopTable({ tested, open }: TestTabProps & { readonly open: OpenRun }) {
@@ -31,13 +31,14 @@ export function StopTable({ tested, open }: TestTabProps & { readonly open: Open
             {HEADS.map((head) => (
               <th key={head}>{head}</th>
             ))}
+            <td />
           </tr>
         </thead>
         <tbody>
           {stops.map(({ id, stop }) =>
             mending === id ? (
               <tr key={id} className="border-b border-rule/60 text-left">
-                <td colSpan={HEADS.length + 1}>
+                <td colSpan={HEADS.length + 2}>
                   <StopForm tested={tested} open={open} stop={{ id, stop }} onDone={() => setMending(null)} />
                 </td>
               </tr>

@@ -56,12 +56,15 @@ export function usePhone(): Phone {
         const { latitude, longitude, accuracy } = coords;
         const fix = { time: timestamp / 1000, latitude, longitude, accuracy, speed: coords.speed ?? null };
         if (told.current.fixes.length < MOST) told.current.fixes.push(fix);
+        setTrouble(null);
         setNewest(fix);
         setCount(told.current.fixes.length);
       },
       (error) => {
-        setTrouble(error.code === error.PERMISSION_DENIED ? 'denied' : 'unavailable');
-        setListening(false);
+        const denied = error.code === error.PERMISSION_DENIED;
+        setTrouble(denied ? 'denied' : 'unavailable');
+        // Under a bridge there is none for a while; a phone that may not say never will.
+        if (denied) setListening(false);
       },
       { enableHighAccuracy: true, maximumAge: 0, timeout: 30_000 },
     );

@@ -122,4 +122,28 @@ export const say = {
     `Cooling of the ${axle} axle: ${cooling} times the computed one, ± ${percent} % (95 %). RMS error ${before} before, ${after} after.`,
   benchCooling:
     'A bench’s air is not a wheel arch’s: what it says of pads and rotor holds in the car, what it says of cooling holds there as far as the air is alike.',
+  /** What columns and charts hold */
+  means: {
+    rotorCoreAfterEachStop: 'Rotor core after each stop, measured over predicted',
+    speedOfTheDiscAt: 'Speed of the disc at its end',
+    whatTheRunsSayOf: 'What the runs say of the others',
+    howMuchLaterItCould: 'How much later it could be braked',
+    fromATenthToNine: 'From a tenth to nine tenths of the first peak',
+    shareOfTheGripUsed: 'Share of the grip used from the peak to the end',
+    shareOfTheTimeIn: 'Share of the time in which more than the grip left was asked',
+    fromWhereThePedalIs: 'From where the pedal is let go to the end',
+    betweenHalfAndFullBraking: 'Between half and full braking, pads at their best',
+    theSameWithPadsAs: 'The same with pads as they bite cold',
+    widthOfTheFootS: 'Width of the foot’s force from half to full braking: the wider, the finer',
+    asWrittenDownOrThe: 'As written down, or the tape’s lengths together',
+    whatTheSlopeTookOff: 'What the slope took off or added',
+    byTheSpeedItWas: 'By the speed it was braked from: SAE J299',
+    onLevelGroundFromThe: 'On level ground from the test’s speed',
+    distanceThatTheEngineHas: 'Distance that the engine has for this stop',
+    meanFullyDevelopedWhereIt: 'Mean fully developed where it was logged, else over the distance',
+    pedalForceThatTheEngine: 'Pedal force that the engine has for this stop',
+    whatHeldTheStopBy: 'What held the stop, by its readings',
+    stopsUntilSomethingFailedOr: 'Stops until something failed, or all that were asked for',
+    byThisTestAndThe: 'By this test and the plan’s session',
+  },
 } as const;

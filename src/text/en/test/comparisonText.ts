@@ -11,12 +11,8 @@ const QUANTITY: Readonly<Record<TestValue, Quantity>> = {
 };
 
 /** A value of a test with its unit. */
-export const testValueText = (
-  value: number,
-  of: TestValue,
-  units: UnitChoice,
-  decimals = of === 'pedal' ? 0 : 1,
-) => (of === 'lasted' ? `${minuteText(value)} min` : siText(value, QUANTITY[of], units, decimals));
+const testValueText = (value: number, of: TestValue, units: UnitChoice, decimals = of === 'pedal' ? 0 : 1) =>
+  of === 'lasted' ? `${minuteText(value)} min` : siText(value, QUANTITY[of], units, decimals);
 
 /** A difference of such values, signed. */
 const signed = (value: number, of: TestValue, units: UnitChoice) =>
@@ -28,7 +24,7 @@ const countOf = (count: number, what: 'runs' | 'stops') =>
   count === 1 ? `one ${what.slice(0, -1)}` : `${count} ${what}`;
 
 /** A p-value as it is printed. */
-export const chanceText = (p: number) => (p < 0.001 ? 'under 0.001' : p.toFixed(p < 0.1 ? 3 : 2));
+const chanceText = (p: number) => (p < 0.001 ? 'under 0.001' : p.toFixed(p < 0.1 ? 3 : 2));
 
 /** What two setups say against each other, in the order a reader wants it. */
 export function comparisonText(

@@ -1,4 +1,4 @@
-export { chanceText, comparisonText, runSummary, stopDoubtText, testValueText } from './comparisonText';
+export { comparisonText, runSummary, stopDoubtText } from './comparisonText';
 export { bothBasesText, forecastText, minuteText, requirementText, testSummary } from './predictionText';
 export { benchSummary, techniqueText } from './techniqueText';
 export {
