@@ -78,7 +78,6 @@ const VIEWS: readonly View[] = [
     prepare: (page) => page.getByText('simulated days').waitFor({ timeout: 120_000 }),
   },
   { name: 'inside', path: '/inside' },
-  { name: 'garage-chain', path: '/garage/chain' },
   { name: 'car', path: '/car' },
   { name: 'circuit-map', path: '/circuits/map' },
   {
@@ -128,6 +127,11 @@ const VIEWS: readonly View[] = [
     prepare: (page) => page.getByText('At most').waitFor({ timeout: 60_000 }),
   },
   { name: 'prepare', path: '/prepare/jobs' },
+  {
+    name: 'test',
+    path: '/test/evaluate?run=run-2',
+    prepare: (page) => page.getByRole('img', { name: 'Pedal force by stop' }).waitFor({ timeout: 60_000 }),
+  },
   {
     name: 'bedding',
     path: '/prepare/bed',

@@ -271,6 +271,9 @@ describe('before and after', () => {
     expect(compared?.needs).toBeGreaterThan(10);
     const text = comparisonText(compared as NonNullable<typeof compared>, 'before', 'after', {}).join(' ');
     expect(text).toContain('So few cannot show anything');
+    expect(text).toMatch(
+      /3 runs of each cannot show 2\.0 m: they show \d+\.\d m or more\. \d+ runs of each would/,
+    );
     expect(text).toMatch(/5\.0 % more than “before”; 4\.7 % of “after”/);
     const eight = [...Array(8)].flatMap((_, i) => [
       runOf([{ distanceM: 40 + 4.4 * Math.sin(3 * i) }], { setup: 'before' }),

@@ -52,15 +52,21 @@ export function comparisonText(
     said.push(
       `${countOf(Math.min(first.count, second.count), by).replace(/^o/, 'O')} cannot tell a difference from chance: drive at least three runs of each.`,
     );
-  } else if (permuted !== null && own.least !== null && own.least > 0.05) {
-    said.push(
-      `So few cannot show anything by this test: at its best, all of one over all of the other, p is ${chanceText(own.least)}. Drive at least four ${by} of each.`,
-    );
   } else if (p > 0.05) {
-    said.push(`That may be chance: no difference is shown.`);
+    const floor = permuted !== null && own.least !== null && own.least > 0.05;
+    said.push(
+      floor
+        ? `So few cannot show anything by this test: at its best, all of one over all of the other, p is ${chanceText(own.least ?? 0)}; four ${by} of each are the least.`
+        : 'That may be chance: no difference is shown.',
+    );
     if (shows !== null && Math.abs(difference) < shows) {
+      const fewest = countOf(Math.min(first.count, second.count), by);
+      const could =
+        needs === null
+          ? 'No sensible number would show it.'
+          : `${Math.max(needs, floor ? 4 : 2)} ${by} of each would.`;
       said.push(
-        `${countOf(Math.min(first.count, second.count), by)} of each cannot show ${text(Math.abs(difference))}: they show ${text(shows)} or more. ${needs === null ? 'No sensible number would show it.' : `${needs} ${by} of each would.`}`,
+        `${fewest.charAt(0).toUpperCase()}${fewest.slice(1)} of each cannot show ${text(Math.abs(difference))}: they show ${text(shows)} or more. ${could}`,
       );
     }
   } else said.push('That is hardly chance: there is a difference.');
