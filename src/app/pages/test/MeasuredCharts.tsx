@@ -90,7 +90,7 @@ export function MeasuredCharts({
   if (charts.length === 0) return null;
   return (
     <>
-      <div className="mt-2 grid gap-3 lg:grid-cols-2">
+      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
         {charts.map(({ title, unit, lines }) => (
           <LineChart
             key={title}

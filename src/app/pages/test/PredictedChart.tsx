@@ -33,7 +33,7 @@ export function PredictedChart({ answer }: { readonly answer: TestAnswer }) {
   if (answer.stops.length < 2) return null;
   const unit = (quantity: 'force' | 'distance' | 'temperature') => unitOf(quantity, units).label;
   return (
-    <div className="mt-2 grid gap-3 lg:grid-cols-3">
+    <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-3">
       <LineChart
         label="Pedal force by stop"
         height={170}

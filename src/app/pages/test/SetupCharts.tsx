@@ -44,7 +44,7 @@ export function SetupCharts({ rows }: { readonly rows: readonly TestedSetup[] })
   }, [rows, units]);
   return (
     <>
-      <div className="mt-2 grid gap-3 lg:grid-cols-2">
+      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
         {charts.map(({ title, unit, lines }) => (
           <LineChart
             key={title}

@@ -87,7 +87,7 @@ export function Trainer({
           <li key={line}>{line}</li>
         ))}
       </ul>
-      <div className="mt-1 grid gap-3 lg:grid-cols-2">
+      <div className="mt-1 grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
         <LineChart
           label="Deceleration over the way"
           height={190}
