@@ -262,6 +262,7 @@ describe('pages beside each other', () => {
       plans: p.plans.filter((q) => q.carId !== plan.carId),
       cars: p.cars.filter((c) => c.id !== plan.carId),
       preparations: p.preparations.filter((w) => w.carId !== plan.carId),
+      tests: p.tests.filter((t) => t.carId !== plan.carId),
       selectedPlanId: p.plans.find((q) => q.carId !== plan.carId)?.id ?? '',
     }));
     await here.saveNow();

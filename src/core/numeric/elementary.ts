@@ -75,6 +75,11 @@ export function power(base: number, exponent: number): number {
   return base === 0 ? 0 : exp(exponent * log(base));
 }
 
+/** Root of the sum of squares, by products and a root alone: the same in every engine. */
+export function rootOfSquares(...parts: readonly number[]): number {
+  return Math.sqrt(parts.reduce((sum, part) => sum + part * part, 0));
+}
+
 /** Cube root of a number that is not negative. */
 export function cubeRoot(x: number): number {
   if (x === 0) return 0;

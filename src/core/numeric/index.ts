@@ -1,5 +1,5 @@
 export { bandedSolve } from './bandedSolve';
-export { cos, cubeRoot, exp, log, power, sin } from './elementary';
+export { cos, cubeRoot, exp, log, power, rootOfSquares, sin } from './elementary';
 export { largestThat } from './largestThat';
 export { logNormalProbability, normalProbability } from './normal';
 export { normalQuantile } from './normalQuantile';

@@ -1,3 +1,5 @@
+import { rootOfSquares } from '../numeric';
+
 /** A stop found in a speed over time. */
 export interface FoundStop {
   /** s since the trace's first sample, at first touch and when the last speed is reached */
@@ -133,6 +135,6 @@ function stopOf(
     meanDeceleration: Number.isFinite(fully) ? fully : (from * from - to * to) / (2 * distance),
     peakDeceleration: peak,
     // Scatter adds up as the root of the samples; first touch is told to one of them, either way.
-    error: Math.hypot(noise * Math.sqrt(sampled * duration), (from * sampled) / Math.sqrt(3)),
+    error: rootOfSquares(noise * Math.sqrt(sampled * duration), (from * sampled) / Math.sqrt(3)),
   };
 }

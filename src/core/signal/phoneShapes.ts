@@ -1,3 +1,4 @@
+import { rootOfSquares } from '../numeric';
 import { localPlane } from '../track';
 import type { PhoneFix, PhoneMotion } from './phoneReadings';
 
@@ -52,7 +53,7 @@ function typicalSpeed(fixes: readonly PhoneFix[], until: number): number {
   if (told.length > 0) return told.reduce((a, b) => a + b, 0) / told.length;
   const plane = localPlane(before[0]);
   const [x, y] = plane.toPlane(before[before.length - 1].latitude, before[before.length - 1].longitude);
-  return Math.hypot(x, y) / (before[before.length - 1].time - before[0].time);
+  return rootOfSquares(x, y) / (before[before.length - 1].time - before[0].time);
 }
 
 /** Delays of positions against the accelerometer that are tried, s: a receiver tells where it was. */
@@ -114,7 +115,7 @@ function decelerationOf(motion: readonly PhoneMotion[]): number[] {
       near.reduce((sum, each) => sum + each[axis] - zero[axis], 0) / near.length;
     return { time: own.time, x: mean('x'), y: mean('y'), z: mean('z') };
   });
-  const size = smooth.map(({ x, y, z }) => Math.hypot(x, y, z));
+  const size = smooth.map(({ x, y, z }) => rootOfSquares(x, y, z));
   const peak = strongest(
     smooth.map(({ time }) => time),
     size,
@@ -123,7 +124,7 @@ function decelerationOf(motion: readonly PhoneMotion[]): number[] {
   const near = smooth.filter(({ time }) => Math.abs(time - smooth[peak].time) < 0.5);
   const sum = (axis: 'x' | 'y' | 'z') => near.reduce((all, own) => all + own[axis], 0);
   const [x, y, z] = [sum('x'), sum('y'), sum('z')];
-  const length = Math.hypot(x, y, z) || 1;
+  const length = rootOfSquares(x, y, z) || 1;
   return smooth.map((own) => (own.x * x + own.y * y + own.z * z) / length);
 }
 

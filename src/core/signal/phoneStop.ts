@@ -1,4 +1,4 @@
-import { exp } from '../numeric';
+import { exp, rootOfSquares } from '../numeric';
 import { localPlane } from '../track';
 import type { PhoneFix, PhoneMotion } from './phoneReadings';
 import { evenShapes, feltShapes, HELD, type Shape } from './phoneShapes';
@@ -126,11 +126,11 @@ function alongRoad(fixes: readonly PhoneFix[]): number[] {
   }
   // Main axis of the places: the eigenvector of the larger eigenvalue.
   const half = 0.5 * (xx - yy);
-  const root = Math.hypot(half, xy);
+  const root = rootOfSquares(half, xy);
   const large = 0.5 * (xx + yy) + root;
   const across = Math.sqrt(Math.max(0, (0.5 * (xx + yy) - root) / places.length));
   const [ax, ay] = half >= 0 ? [half + root, xy] : [xy, root - half];
-  const size = Math.hypot(ax, ay) || 1;
+  const size = rootOfSquares(ax, ay) || 1;
   const last = places[places.length - 1];
   const sign = (last[0] - places[0][0]) * ax + (last[1] - places[0][1]) * ay < 0 ? -1 : 1;
   const worst = fixes.reduce((most, fix) => Math.max(most, fix.accuracy), 0);
