@@ -34,7 +34,7 @@ describe('Welch’s test', () => {
       what: 'p of Student’s sleep data',
       expected: '0.07939',
       computed: test?.p ?? 0,
-      unit: '1',
+      unit: '',
       source: 'Student 1908; worked in the manual of R, t.test',
     });
   });
@@ -86,7 +86,7 @@ describe('the permutation test', () => {
       what: 'p of the mouse data, both sides, every way tried',
       expected: `about ${dealt.toFixed(3)}`,
       computed: exact,
-      unit: '1',
+      unit: '',
       source: 'Efron and Tibshirani 1993; npm simple-statistics',
     });
   });
