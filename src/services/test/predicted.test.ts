@@ -170,7 +170,7 @@ describe('endurance, fitted to its first failure only', () => {
       unit: 's',
       source: 'common practice: 10:24 min',
     });
-  }, 120_000);
+  }, 300_000);
 
   it('weighs draws: one that ended as seen counts, one that held where it failed does not, what held may last', () => {
     const draws = [
