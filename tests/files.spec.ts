@@ -92,7 +92,8 @@ test('storage that is full is said, the work stays on the page, and saving goes 
   await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText('Not saved')).toBeHidden();
-  expect(await stored(page)).toContain('"laps": 7');
+  // The message goes as saving begins.
+  await expect.poll(async () => (await stored(page)) ?? '').toContain('"laps": 7');
 });
 
 test('storage that is blocked leaves a working page that says so', async ({ page }) => {
