@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs';
 import { WHEELS, type WheelName } from '../core';
 import { benchFileOf, benchProgrammeCsv, writeBenchProgramme } from '../io';
 import { METRIC, newTest, type Project, type Setup, siText } from '../model';
@@ -6,6 +5,7 @@ import { type BenchPlan, benchPlan } from '../services';
 import { benchSummary, DEVIATION_TEXT, WHEEL_NAMES } from '../text/en';
 import { say } from '../text/en/say/cli';
 import { CliError } from './error';
+import { writeOut } from './writeOut';
 
 export interface BenchOptions {
   readonly wheel: string | undefined;
@@ -53,14 +53,7 @@ export function benchCommand(
   }
   const name = `${setup.car.name}, ${setup.plan.name}, ${WHEEL_NAMES[wheel]}`;
   const file = benchFileOf(plan.programme, bench, name, plan.ambient);
-  const write = (target: string, text: string) => {
-    if (target === '-') return print(text);
-    try {
-      writeFileSync(target, text);
-    } catch (error) {
-      throw new CliError(`${target} cannot be written: ${(error as Error).message}`);
-    }
-  };
+  const write = (target: string, text: string) => writeOut(target, text, print);
   if (options.csv !== '-' && options.json !== '-') {
     print(`${name}\n${benchSummary(plan, METRIC)}\n${say.benchHead}${stopsText(plan)}`);
   }

@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs';
 import { readRecord } from '../io';
 import {
   KIND_DESIGNS,
@@ -36,6 +35,7 @@ import {
 } from '../text/en';
 import { say } from '../text/en/say/cli';
 import { CliError } from './error';
+import { writeOut } from './writeOut';
 
 export interface TestOptions {
   /** Text of a record of stops; null where none is read */
@@ -153,15 +153,7 @@ export function testCommand(
     print(say.testSafety);
   }
   if (options.json !== undefined) {
-    const text = `${JSON.stringify(testDocument(test, answer, reports))}\n`;
-    if (options.json === '-') print(text);
-    else {
-      try {
-        writeFileSync(options.json, text);
-      } catch (error) {
-        throw new CliError(`${options.json} cannot be written: ${(error as Error).message}`);
-      }
-    }
+    writeOut(options.json, `${JSON.stringify(testDocument(test, answer, reports))}\n`, print);
   }
   return doubts.length > 0 ? 2 : 0;
 }

@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs';
 import type { BeddingPlan } from '../core';
 import {
   changeWords,
@@ -39,6 +38,7 @@ import {
 } from '../text/en';
 import { say } from '../text/en/say/cli';
 import { CliError } from './error';
+import { writeOut } from './writeOut';
 
 export interface PrepareOptions {
   readonly bed: boolean;
@@ -141,15 +141,7 @@ export function prepareCommand(
     print(say.partsAreSafetyParts);
   }
   if (options.json !== undefined) {
-    const text = `${JSON.stringify(preparationDocument(work, bleed, bed))}\n`;
-    if (options.json === '-') print(text);
-    else {
-      try {
-        writeFileSync(options.json, text);
-      } catch (error) {
-        throw new CliError(`${options.json} cannot be written: ${(error as Error).message}`);
-      }
-    }
+    writeOut(options.json, `${JSON.stringify(preparationDocument(work, bleed, bed))}\n`, print);
   }
   return obstacle ? 2 : 0;
 }

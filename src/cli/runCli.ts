@@ -1,4 +1,4 @@
-import { readFileSync, statSync, writeFileSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { demoProject } from '../../demo/project';
 import { type DayInput, type DayResult, judgedDay, networkRun, WHEELS } from '../core';
@@ -23,6 +23,7 @@ import { calibrateCommand } from './calibrate';
 import { CliError } from './error';
 import { prepareCommand } from './prepare';
 import { reportText } from './report';
+import { writeOut } from './writeOut';
 
 const USAGE = say.kettleBrakeTemperaturesWithout;
 
@@ -162,14 +163,7 @@ function test(args: readonly string[], print: (text: string) => void): number {
 function run(args: readonly string[], print: (text: string) => void): number {
   const { values, setup } = chosen(args);
   const result = computed(dayInput(setup));
-  const write = (file: string, text: string) => {
-    if (file === '-') return print(text);
-    try {
-      writeFileSync(file, text);
-    } catch (error) {
-      throw new CliError(`${file} cannot be written: ${(error as Error).message}`);
-    }
-  };
+  const write = (file: string, text: string) => writeOut(file, text, print);
   const toStdout = values.json === '-' || values.csv === '-';
   if (!toStdout) print(reportText(setup, result));
   if (values.json !== undefined) write(values.json, `${JSON.stringify(resultDocument(setup, result))}\n`);

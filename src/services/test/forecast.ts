@@ -61,7 +61,7 @@ export interface EnduranceForecast {
   readonly middle: number;
   readonly low: number;
   readonly high: number;
-  /** Chance that nothing gives out within the run's stops and time, 0 to 1 */
+  /** Chance that no limit is passed within the run's stops and time, 0 to 1 */
   readonly holds: number;
   /** Draws that what was seen leaves, as many equally likely ones */
   readonly draws: number;
@@ -118,7 +118,7 @@ export function forecasts(
 /** Logarithm of how likely an end was, given a draw's. */
 function misfit(end: number, { time, gaveOut }: SeenEnd): number {
   const held = end === Number.POSITIVE_INFINITY;
-  // What did not give out then would have done so later, or never.
+  // What still held then would have failed later, or never.
   if (!gaveOut && (held || end >= time)) return 0;
   const off = held ? 8 : Math.log(end / time) / JUDGED;
   return -0.5 * Math.min(64, off * off);

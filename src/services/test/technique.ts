@@ -42,7 +42,7 @@ export interface TechniqueReport {
 const COLD = 0.93;
 const MOST_COLD = 4;
 
-/** How a log's hot laps were braked, and which of its first brakings the pads were too cold for. */
+/** How a log's hot laps were braked, and which of its first brakings found pads below their working temperature. */
 export function techniqueReport(prepared: PreparedLog, { day }: LogAnalysis): TechniqueReport {
   const { log, input, pieces, density, duct } = prepared;
   const forces = forcesOf(input.vehicle, { ...input.driver, pace: 1 }, density, duct);

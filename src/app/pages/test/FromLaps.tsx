@@ -169,7 +169,7 @@ function LapZones({ lap }: { readonly lap: LapTechnique }) {
   );
 }
 
-/** Brakings that the pads were too cold for. */
+/** Brakings with pads below their working temperature. */
 function ColdBrakings({ cold }: { readonly cold: readonly ColdBraking[] }) {
   const units = useUnits();
   const metres = (value: number) => siText(value, 'distance', units);

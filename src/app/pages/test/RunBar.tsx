@@ -1,6 +1,5 @@
 import { Download, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { readRecord, writeRecord } from '../../../io';
 import { newRun, putRun, putStop, removeRun, runsOf } from '../../../model';
@@ -12,6 +11,7 @@ import { useEdit } from '../../state/useEdit';
 import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
+import { RunChoice } from './RunChoice';
 import type { TestTabProps } from './tabProps';
 import { type OpenRun, useBeginRun, useSetups } from './useRun';
 
@@ -20,7 +20,6 @@ export function RunBar({ tested, open }: TestTabProps & { readonly open: OpenRun
   const { test, editing, setup } = tested;
   const project = useProject();
   const edit = useEdit();
-  const [search, setSearch] = useSearchParams();
   const setups = useSetups(tested);
   const [variant, setVariant] = useState('');
   const begin = useBeginRun(tested);
@@ -56,20 +55,7 @@ export function RunBar({ tested, open }: TestTabProps & { readonly open: OpenRun
   };
   return (
     <section className="panel flex flex-wrap items-end gap-x-4 gap-y-2 px-4 py-2.5" aria-label="Runs">
-      {open && runs.length > 1 && (
-        <div className="w-[240px] max-w-full">
-          <SelectField
-            label="Run"
-            value={open.id}
-            options={runs.map(({ id, run }) => [id, run.name] as const)}
-            onChange={(id) => {
-              const next = new URLSearchParams(search);
-              next.set('run', id);
-              setSearch(next);
-            }}
-          />
-        </div>
-      )}
+      {open && runs.length > 1 && <RunChoice runs={runs} id={open.id} />}
       {open && (
         <>
           <div className="w-[220px] max-w-full">

@@ -1,5 +1,5 @@
 import { Gauge } from 'lucide-react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { addDrive, runsOf, siText } from '../../../model';
 import {
   driveOfRun,
@@ -16,9 +16,9 @@ import { useBackground, useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import type { Answer } from '../../state/useAnswer';
 import { useEdit } from '../../state/useEdit';
-import { SelectField } from '../../ui/SelectField';
 import { ForceTable } from '../../ui/WideTable';
 import { MeasuredCharts } from './MeasuredCharts';
+import { RunChoice } from './RunChoice';
 import type { TestTabProps } from './tabProps';
 
 /** One run: every stop put right and named, the prediction beside it. */
@@ -33,7 +33,6 @@ export function RunResult({
   readonly answer: Answer<TestAnswer>;
 }) {
   const units = useUnits();
-  const [search, setSearch] = useSearchParams();
   const runs = runsOf(tested.test);
   const predicted = answer.data?.stops.filter(({ phase }) => phase !== 'heating') ?? [];
   const metres = (value: number | undefined, signed = false) =>
@@ -45,18 +44,7 @@ export function RunResult({
     <section className="panel px-4 py-3" aria-label="The run" data-testid="run-result">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         {runs.length > 1 ? (
-          <div className="w-[260px] max-w-full">
-            <SelectField
-              label="Run"
-              value={report.id}
-              options={runs.map(({ id, run }) => [id, run.name] as const)}
-              onChange={(id) => {
-                const next = new URLSearchParams(search);
-                next.set('run', id);
-                setSearch(next);
-              }}
-            />
-          </div>
+          <RunChoice runs={runs} id={report.id} />
         ) : (
           <h2 className="text-[15px]">{report.run.name}</h2>
         )}
