@@ -5,6 +5,7 @@ import { skarn } from './cars/skarn';
 import { tarn } from './cars/tarn';
 import { anvilPark, longFen, nettleGlen } from './circuits';
 import { demoDrives } from './drives';
+import { demoEntries, demoSeasons, demoSets } from './keep';
 import { demoBottles, demoPreparations } from './preparations';
 import { session } from './session';
 import { demoTests } from './tests';
@@ -128,6 +129,9 @@ export const demoProject: Project = {
   preparations: demoPreparations,
   bottles: demoBottles,
   tests: demoTests,
+  sets: demoSets,
+  seasons: demoSeasons,
+  entries: demoEntries,
   parts: [],
   currency: '€',
   prices: [],

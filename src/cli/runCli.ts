@@ -23,6 +23,7 @@ import { calibrateCommand } from './calibrate';
 import { CliError } from './error';
 import { prepareCommand } from './prepare';
 import { reportText } from './report';
+import { seasonCommand } from './season';
 import { writeOut } from './writeOut';
 
 const USAGE = say.kettleBrakeTemperaturesWithout;
@@ -55,6 +56,11 @@ export function runCli(args: readonly string[], print: (text: string) => void): 
       return prepare(rest, print);
     case 'test':
       return test(rest, print);
+    case 'season': {
+      const { values, project } = chosen(rest);
+      const { season, today, json, csv, ics } = values;
+      return seasonCommand(project, { season, today, json, csv, ics }, print);
+    }
     case 'bench-programme': {
       const { values, setup, project } = chosen(rest);
       return benchCommand(project, setup, { wheel: values.wheel, csv: values.csv, json: values.json }, print);
@@ -199,6 +205,9 @@ function parseRun(args: readonly string[]) {
       setup: { type: 'string' },
       record: { type: 'string' },
       test: { type: 'string' },
+      season: { type: 'string' },
+      today: { type: 'string' },
+      ics: { type: 'string' },
       bed: { type: 'boolean' },
       bleed: { type: 'boolean' },
     },

@@ -37,6 +37,7 @@ import {
   readDocument,
   type Setup,
   type StoredBench,
+  type StoredLoad,
 } from '../model';
 import {
   type Assessed,
@@ -55,6 +56,7 @@ import {
   fitBench,
   forecastPiece,
   lapTimes,
+  loadOf,
   type MadeCircuit,
   predictReadings,
   predictTest,
@@ -161,6 +163,10 @@ const engine = {
   /** What a bench's readings say of the cooling. */
   fitBench(input: DayInput, plan: BenchPlan['programme'], measured: readonly BenchMeasured[]): BenchFit {
     return fitBench(input, plan, measured);
+  },
+  /** What a session takes of a car's brakes. */
+  load(setup: Setup): StoredLoad {
+    return loadOf(setup);
   },
   failures: failureCases,
   /** What a circuit asks of a car's brakes, at the pace of its hot laps. */

@@ -71,6 +71,10 @@ export class EngineClient<E = Engine> {
 export const createFileWorker = (): Worker =>
   new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module', name: 'files' });
 
+/** The worker that spreads sets over a season; it loads the solver. */
+export const createSeasonWorker = (): Worker =>
+  new Worker(new URL('./season.worker.ts', import.meta.url), { type: 'module', name: 'season' });
+
 function createWorker(): Worker {
   return new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module', name: 'engine' });
 }

@@ -98,6 +98,10 @@ export const QUESTION = {
   /** @param log id of a kept one */
   technique: (setup: Setup, log: string) => ['technique', log, dayKey(setup)],
   logStops: (log: string, wanted: unknown) => ['log stops', log, wanted],
+  /** What sessions take, each by its own day */
+  loads: (setups: readonly Setup[]) => ['loads', setups.map(dayKey)],
+  /** @param asked all that the choice of sets depends on besides the days */
+  season: (keys: readonly string[], asked: unknown) => ['season', keys, asked],
   /** @param recipe what is driven */
   bedding: (setup: Setup, recipe: BeddingRecipe) => ['bedding', dayKey(setup), recipe],
   /** @param prices of what the steps are made of @param budget most that may be spent */

@@ -1,5 +1,14 @@
 /** Where a file may be given: anywhere on the window, or to the page that reads its kind. */
-export type Door = 'project' | 'tracks' | 'log' | 'readings' | 'work' | 'record' | 'bench';
+export type Door =
+  | 'project'
+  | 'tracks'
+  | 'log'
+  | 'readings'
+  | 'work'
+  | 'record'
+  | 'bench'
+  | 'logbook'
+  | 'photo';
 
 /** A kind of file that comes in, goes out, or both. */
 interface Format {
@@ -28,6 +37,9 @@ export const FORMATS = {
   record: { endings: ['csv'], mime: 'text/csv', doors: ['record'] },
   benchProgramme: { endings: ['json'], mime: 'application/json', doors: [] },
   benchResult: { endings: ['csv'], mime: 'text/csv', doors: ['bench'] },
+  bundle: { endings: ['zip'], mime: 'application/zip', doors: ['logbook'] },
+  calendar: { endings: ['ics'], mime: 'text/calendar', doors: [] },
+  photo: { endings: ['jpg', 'jpeg', 'png', 'webp'], mime: 'image/jpeg', doors: ['photo'] },
   table: { endings: ['csv'], mime: 'text/csv', doors: [] },
   result: { endings: ['json'], mime: 'application/json', doors: [] },
   schema: { endings: ['json'], mime: 'application/schema+json', doors: [] },

@@ -9,6 +9,7 @@ export {
 export { type BenchResultRow, benchResultCsv, readBenchResult } from './bench/resultFile';
 export { type LogStop, logStops } from './brakeTests/logStops';
 export { readRecord, writeRecord } from './brakeTests/recordFile';
+export { type Bundle, LARGEST_BUNDLE, readBundle, writeBundle } from './bundle';
 export { acceptedBy, type Door, doorOf, FORMATS, type FormatId } from './formats';
 export { guessMapping, type LogMapping, layoutKey, mappingProblems, mappingSchema } from './logs/logMapping';
 export type { ReadLog } from './logs/logTable';

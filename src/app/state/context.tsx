@@ -1,6 +1,14 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
-import { Crew, createFileWorker, Days, EngineClient, type FilesEngine } from '../../compute';
+import {
+  Crew,
+  createFileWorker,
+  createSeasonWorker,
+  Days,
+  EngineClient,
+  type FilesEngine,
+  type SeasonEngine,
+} from '../../compute';
 import { type Project, type Setup, setupOf } from '../../model';
 import type { ProjectState, ProjectStore } from './projectStore';
 
@@ -17,6 +25,8 @@ export interface Background {
   readonly crew: Crew;
   /** Reads files and holds the open log; a day's log takes a while */
   readonly files: EngineClient<FilesEngine>;
+  /** Spreads sets over a season */
+  readonly season: EngineClient<SeasonEngine>;
 }
 const DaysContext = createContext<Days | null>(null);
 const BackgroundContext = createContext<Background | null>(null);
@@ -33,6 +43,7 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
       decide: new EngineClient(undefined, 300_000),
       crew: new Crew(Math.max(1, Math.min(16, navigator.hardwareConcurrency || 1))),
       files: new EngineClient<FilesEngine>(createFileWorker, 600_000),
+      season: new EngineClient<SeasonEngine>(createSeasonWorker, 120_000),
     }),
     [],
   );

@@ -46,6 +46,25 @@ export function boilingUnder(boiling: number, pressure: number): number {
 }
 
 /**
+ * Water at which a fluid boils as measured: the inverse of `boilingPoint`, % by mass; 0 where it boils no earlier than new,
+ * at most what a fluid takes up in the end. @param boiling at sea level, K
+ */
+export function waterFromBoiling(fluid: Fluid, boiling: number): number {
+  if (boiling >= fluid.dry || fluid.freeWater) return 0;
+  const k = log((fluid.dry - CURVE_FLOOR) / (fluid.wet - CURVE_FLOOR)) / WET_WATER;
+  const over = Math.max((boiling - CURVE_FLOOR) / (fluid.dry - CURVE_FLOOR), 1e-9);
+  return Math.min(SATURATION, -log(over) / k);
+}
+
+/**
+ * Water of a fluid that has taken some up already, after more time, % by mass.
+ * @param water it begins with, % by mass @param time s @param firstYear gained by new fluid in its first year, % by mass
+ */
+export function waterLater(water: number, time: number, firstYear: number): number {
+  return water + (1 - water / SATURATION) * waterAfter(time, firstYear);
+}
+
+/**
  * Water taken up with time, saturating.
  * @param age s since the fluid was changed
  * @param firstYear % by mass gained in the first year; 2 by default, 1 to 3.7 reported

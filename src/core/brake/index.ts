@@ -2,7 +2,14 @@ export { CHANNEL, CHANNEL_COUNT } from './channels';
 export { caliperCoefficient, ductFlowArea, openAreaInSeries, passage } from './convection';
 export { type CornerNetwork, cornerNetwork } from './cornerNetwork';
 export { fillDrive } from './drive';
-export { boilingPoint, boilingUnder, waterAfter } from './fluid';
+export {
+  boilingPoint,
+  boilingUnder,
+  type Fluid,
+  waterAfter,
+  waterFromBoiling,
+  waterLater,
+} from './fluid';
 export { beddedAfter, frictionAt, glazeAfter } from './friction';
 export { GROUPS, type Group, groupOfNode, RECORDED_PARTS, type RecordedPart } from './groups';
 export { DEFAULT_CONSTANTS } from './networkConstants';
@@ -28,7 +35,7 @@ export {
   surfaceConcentration,
 } from './strain';
 export { discViewFactor } from './viewFactor';
-export { thinning, wornVolume } from './wear';
+export { rotorWear, thinning, wornVolume } from './wear';
 export {
   AXLES,
   type AxleInput,

@@ -27,3 +27,14 @@ const LEAST_CONDUCTING = 0.5e-3;
  */
 export const thinning = (built: number, left: number): number =>
   built / Math.max(Math.min(built, LEAST_CONDUCTING), left);
+
+/** Rotor material lost for each volume of friction material, both faces together (from memory). */
+const ROTOR_SHARE = 0.1;
+
+/**
+ * Thickness a disc loses over both its faces, or a drum's rim, while its pads lose some volume, m.
+ * @param padVolume of all pads or shoes of the brake, m³
+ * @param faceArea of one face of the disc, or of the drum, m²
+ */
+export const rotorWear = (padVolume: number, faceArea: number): number =>
+  (ROTOR_SHARE * padVolume) / faceArea;

@@ -91,6 +91,15 @@ export interface HeatBalance {
   readonly stored: Readonly<Record<Group, number>>;
 }
 
+/** Friction heat of one wheel between two samples, J: with the weights of the integrator's two stages. */
+export function frictionHeat(day: DayRecord, record: WheelRecord, from: number, to: number): number {
+  let made = 0;
+  for (let i = from + 1; i <= to; i++) {
+    made += (day.time[i] - day.time[i - 1]) * ((1 - GAMMA) * record.early[i] + GAMMA * record.late[i]);
+  }
+  return made;
+}
+
 /**
  * Where the heat between two samples went, J. Flows are summed with the mean of each step's two ends, so a part's gain and
  * its flows differ by some percent of what passed through it in a braking zone; the gains are exact.
@@ -108,10 +117,9 @@ export function heatBalance(
 ): HeatBalance {
   const bundles = bundlesOf(layout);
   const sums = bundles.map(() => 0);
-  let made = 0;
+  const made = frictionHeat(day, record, from, to);
   for (let i = from + 1; i <= to; i++) {
     const dt = day.time[i] - day.time[i - 1];
-    made += dt * ((1 - GAMMA) * record.early[i] + GAMMA * record.late[i]);
     const drive = driveAt(record, i);
     const before = nodesAt(record, i - 1);
     const after = nodesAt(record, i);

@@ -5,6 +5,7 @@ export { correlated } from './correlate';
 export type { ZoneShares } from './evenShares';
 export { type ExposedPart, exposedTemperature, type Protection, USUAL_RIM } from './exposedPart';
 export { type FastestPlan, fastestPlan } from './fastestPlan';
+export { type FluidAging, type FluidEvent, fluidAging } from './fluidAging';
 export { latinHypercube } from './latinHypercube';
 export { coldestBite, keepsAll, leastForDuct, leastMargin } from './least';
 export { moved, movedBy, PARAMETER_IDS, PARAMETERS, type ParameterId } from './parameters';
@@ -18,3 +19,12 @@ export {
   type UncertainRange,
   valueIn,
 } from './uncertain';
+export {
+  fitWear,
+  type Interval,
+  sessionsLeft,
+  WEAR_PRIOR,
+  type WearLoss,
+  type WearPrior,
+  type WearRate,
+} from './wearRate';

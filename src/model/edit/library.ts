@@ -17,10 +17,22 @@ const NOUNS: Record<Shelf, string> = {
   preparations: 'preparation',
   bottles: 'bottle',
   tests: 'test',
+  sets: 'set',
+  seasons: 'season',
+  entries: 'entry',
 };
 
 /** What nothing else of a project names. */
-const ALONE: readonly Shelf[] = ['drives', 'calibrations', 'preparations', 'bottles', 'tests'];
+const ALONE: readonly Shelf[] = [
+  'drives',
+  'calibrations',
+  'preparations',
+  'bottles',
+  'tests',
+  'sets',
+  'seasons',
+  'entries',
+];
 
 function freshName(name: string, taken: readonly string[]): string {
   const base = name.replace(/ \(copy(?: \d+)?\)$/, '').slice(0, 66);
@@ -88,6 +100,10 @@ export function deletionObstacle(project: Project, shelf: Shelf, id: string): st
   }
   const list = project[shelf] as readonly { id: string }[];
   if (list.length === 1) return say.projectKeepsLeastOne(NOUNS[shelf]);
+  const planned = project.seasons.filter(({ planId, events }) =>
+    shelf === 'plans' ? planId === id : Object.values(events).some(({ circuitId }) => circuitId === id),
+  );
+  if (planned.length > 0) return say.inSeasonChangeFirst(planned.map(({ name }) => `“${name}”`).join(', '));
   if (shelf === 'plans') return null;
   const users = project.plans.filter((plan) =>
     shelf === 'cars'
@@ -115,6 +131,9 @@ export function deleteItem(project: Project, shelf: Shelf, id: string): Project 
       calibrations: next.calibrations.filter(({ carId }) => carId !== id),
       preparations: next.preparations.filter(({ carId }) => carId !== id),
       tests: next.tests.filter(({ carId }) => carId !== id),
+      sets: next.sets.filter(({ carId }) => carId !== id),
+      seasons: next.seasons.filter(({ carId }) => carId !== id),
+      entries: next.entries.filter(({ carId }) => carId !== id),
     };
   }
   if (shelf === 'plans' && project.selectedPlanId === id)

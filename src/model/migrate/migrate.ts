@@ -262,8 +262,17 @@ function from10(project: Loose): Loose {
 /** Version 11 knew no brake tests. */
 const from11 = (project: Loose): Loose => ({ tests: [], ...project, version: 12 });
 
+/** Version 12 kept no logbook. */
+const from12 = (project: Loose): Loose => ({
+  sets: [],
+  seasons: [],
+  entries: [],
+  ...project,
+  version: 13,
+});
+
 /** Each makes the version after its own. */
-const STEPS = [from1, from2, from3, from4, from5, from6, from7, from8, from9, from10, from11];
+const STEPS = [from1, from2, from3, from4, from5, from6, from7, from8, from9, from10, from11, from12];
 
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {

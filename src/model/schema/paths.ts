@@ -5,9 +5,12 @@ import { carSchema } from './car';
 import { circuitSchema } from './circuit';
 import { driveSchema } from './drive';
 import { type FieldInfo, type FieldLimits, fieldInfo } from './field';
+import { logEntrySchema } from './logEntry';
 import { partSchema } from './part';
+import { partSetSchema } from './partSet';
 import { planSchema } from './plan';
 import { bottleSchema, preparationSchema } from './preparation';
+import { seasonSchema } from './season';
 import { stateSchema } from './state';
 
 export const SCHEMAS = {
@@ -21,6 +24,9 @@ export const SCHEMAS = {
   preparations: preparationSchema,
   bottles: bottleSchema,
   tests: brakeTestSchema,
+  sets: partSetSchema,
+  seasons: seasonSchema,
+  entries: logEntrySchema,
 } as const;
 
 /** The lists of a project whose items have ids of their own; a new one is an entry above and in the project's schema. */

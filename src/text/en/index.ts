@@ -28,6 +28,7 @@ export type { Explanation } from './explanation';
 export { explain, type Topic } from './explanations';
 export { GLOSSARY, type Term } from './glossary';
 export { CAUSE_WORDS, SYMPTOM_NAMES } from './happened';
+export * from './keep';
 export { lapText } from './lapText';
 export { leftText } from './leftText';
 export { noteText } from './noteText';

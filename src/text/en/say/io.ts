@@ -83,4 +83,9 @@ export const say = {
   benchExpected: 'A bench programme exported from here',
   benchResultColumns:
     'A bench’s results need the columns “Stop”, “Disc before” and “Disc after”, with their unit in the headings, and a row for each stop.',
+  noZip: (why: string) => `This is no zip file that can be read: ${why}`,
+  bundleTooLarge: (mb: number) =>
+    `It unfolds to more than ${mb} MB; a project with pictures has at most that.`,
+  bundleWithoutProject: (name: string) =>
+    `It has no ${name}: a file of ours with a logbook and its pictures was expected.`,
 } as const;

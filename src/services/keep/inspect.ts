@@ -1,0 +1,267 @@
+import { type AxleName, SIDES, WHEELS, type WheelName, wheelOf } from '../../core';
+import {
+  type Car,
+  type EntryOf,
+  type LogEntry,
+  type PartSet,
+  type Project,
+  placeOf,
+  type WheelFound,
+} from '../../model';
+import { entriesOf } from './logbook';
+import { thinnest } from './wear';
+
+/** What must be done about it: not driven on, put right before the next session, watched, or only known. */
+export type Weight = 'stop' | 'renew' | 'watch' | 'fine';
+
+/** Something that an inspection tells; wording is the text layer's. Lengths in mm. */
+export type InspectionFinding = { readonly weight: Weight } & (
+  | {
+      readonly kind: 'thin';
+      readonly wheel: WheelName;
+      readonly part: 'inner' | 'outer' | 'rotor';
+      readonly mm: number;
+      /** Null where no minimum is known */
+      readonly leastMm: number | null;
+    }
+  | {
+      readonly kind: 'taper';
+      readonly wheel: WheelName;
+      readonly pad: 'inner' | 'outer';
+      readonly mm: number;
+    }
+  | {
+      readonly kind: 'inner and outer';
+      readonly wheel: WheelName;
+      readonly thinner: 'inner' | 'outer';
+      readonly mm: number;
+      readonly sliding: boolean;
+    }
+  | {
+      readonly kind: 'left and right';
+      readonly axle: AxleName;
+      readonly thinner: WheelName;
+      readonly mm: number;
+    }
+  | { readonly kind: 'uneven rotor'; readonly wheel: WheelName; readonly mm: number }
+  | { readonly kind: 'runout'; readonly wheel: WheelName; readonly mm: number }
+  | { readonly kind: 'growth'; readonly wheel: WheelName; readonly mm: number }
+  | {
+      readonly kind: 'crack';
+      readonly wheel: WheelName;
+      readonly place: WheelFound['cracks'][number]['place'];
+      readonly mm: number;
+      readonly why: 'edge' | 'joins' | 'bell' | 'long' | 'short';
+    }
+  | { readonly kind: 'smear' | 'blue spots'; readonly wheel: WheelName }
+  | {
+      readonly kind: 'slides' | 'boots' | 'leads' | 'hose' | 'sleeves';
+      readonly wheel: WheelName;
+      readonly state: string;
+    }
+  | { readonly kind: 'level' | 'leaks'; readonly state: string }
+  | { readonly kind: 'colour'; readonly state: string }
+  | {
+      readonly kind: 'thicker than before';
+      readonly wheel: WheelName;
+      readonly part: 'inner' | 'outer' | 'rotor';
+      readonly mm: number;
+      readonly beforeMm: number;
+    }
+  | { readonly kind: 'not looked at'; readonly what: readonly string[] }
+);
+
+/** Difference that is more than a reading's scatter, mm (own choice): pads' ends, inner and outer, left and right. */
+const TAPER = 0.8;
+const INNER_OUTER = 1;
+const LEFT_RIGHT = 1;
+/** Thickness of a rotor round its ring, and its runout, mm: what is felt in the pedal (common practice, from memory). */
+const UNEVEN = 0.02;
+const RUNOUT = 0.1;
+const GROWTH = 0.2;
+/** A crack of the face that is no longer a heat check, mm (own choice; the maker's or the event's own figure comes first). */
+const LONG_CRACK = 10;
+/** Thicker by more than a reading's error: another part, or another unit. */
+const THICKER = 0.4;
+const ROTOR_THICKER = 0.08;
+
+const PARTS = ['inner', 'outer', 'rotor'] as const;
+type PartName = (typeof PARTS)[number];
+const mmOf = (found: WheelFound | undefined, part: PartName) =>
+  thinnest(found, part === 'rotor' ? null : part);
+
+/** The set a wheel's pads or rotor belong to. */
+const setAt = (project: Project, entry: EntryOf<'inspection'>, wheel: WheelName, kind: PartSet['kind']) => {
+  const axle: AxleName = wheel.startsWith('front') ? 'front' : 'rear';
+  return project.sets.find(({ id }) => id === entry.sets[placeOf({ axle, kind })]) ?? null;
+};
+
+/** Least thickness of a wheel's part: of its set, else of the car's maker; null where none was entered. */
+function leastOf(project: Project, car: Car, entry: EntryOf<'inspection'>, wheel: WheelName, part: PartName) {
+  const kind = part === 'rotor' ? 'rotors' : 'pads';
+  const set = setAt(project, entry, wheel, kind);
+  if (set) return set.minimumMm;
+  const { workshop } = car;
+  const own = workshop[wheel.startsWith('front') ? 'front' : 'rear'];
+  return part === 'rotor' ? own.rotorMinimumMm : own.padMinimumMm;
+}
+
+/** The same part as it was measured last before. */
+function before(
+  entries: readonly LogEntry[],
+  entry: EntryOf<'inspection'>,
+  wheel: WheelName,
+  part: PartName,
+) {
+  const kind = part === 'rotor' ? 'rotors' : 'pads';
+  const place = placeOf({ axle: wheel.startsWith('front') ? 'front' : 'rear', kind });
+  const at = entries.findIndex(({ id }) => id === entry.id);
+  const earlier = at < 0 ? entries : entries.slice(0, at);
+  for (const own of [...earlier].reverse()) {
+    if (own.kind !== 'inspection' || own.sets[place] !== entry.sets[place]) continue;
+    const mm = mmOf(own.wheels[wheel], part);
+    if (mm !== null) return mm;
+  }
+  return null;
+}
+
+function ofWheel(
+  project: Project,
+  car: Car,
+  entries: readonly LogEntry[],
+  entry: EntryOf<'inspection'>,
+  wheel: WheelName,
+): InspectionFinding[] {
+  const found = entry.wheels[wheel];
+  if (!found) return [];
+  const list: InspectionFinding[] = [];
+  for (const part of PARTS) {
+    const mm = mmOf(found, part);
+    if (mm === null) continue;
+    const leastMm = leastOf(project, car, entry, wheel, part);
+    const near = leastMm !== null && mm < leastMm + (part === 'rotor' ? 0.3 : 1.5);
+    const weight = leastMm === null ? 'watch' : mm < leastMm ? 'stop' : near ? 'watch' : 'fine';
+    list.push({ kind: 'thin', weight, wheel, part, mm, leastMm });
+    const last = before(entries, entry, wheel, part);
+    if (last !== null && mm > last + (part === 'rotor' ? ROTOR_THICKER : THICKER)) {
+      list.push({ kind: 'thicker than before', weight: 'watch', wheel, part, mm, beforeMm: last });
+    }
+  }
+  for (const pad of ['inner', 'outer'] as const) {
+    const [a, b] =
+      pad === 'inner'
+        ? [found.innerLeadingMm, found.innerTrailingMm]
+        : [found.outerLeadingMm, found.outerTrailingMm];
+    if (a === null || b === null || Math.abs(a - b) < TAPER) continue;
+    list.push({ kind: 'taper', weight: 'watch', wheel, pad, mm: Math.abs(a - b) });
+  }
+  const [inner, outer] = [mmOf(found, 'inner'), mmOf(found, 'outer')];
+  if (inner !== null && outer !== null && Math.abs(inner - outer) >= INNER_OUTER) {
+    const sliding = car[wheel.startsWith('front') ? 'front' : 'rear'].caliper.kind === 'sliding';
+    const thinner = inner < outer ? 'inner' : 'outer';
+    list.push({
+      kind: 'inner and outer',
+      weight: 'renew',
+      wheel,
+      thinner,
+      mm: Math.abs(inner - outer),
+      sliding,
+    });
+  }
+  return [...list, ...ofRotor(found, wheel), ...ofStates(found, wheel)];
+}
+
+function ofRotor(found: WheelFound, wheel: WheelName): InspectionFinding[] {
+  const list: InspectionFinding[] = [];
+  const { rotorMm, runoutMm, growthMm, cracks } = found;
+  const uneven = rotorMm.length > 1 ? Math.max(...rotorMm) - Math.min(...rotorMm) : 0;
+  if (uneven > UNEVEN + 1e-9) list.push({ kind: 'uneven rotor', weight: 'watch', wheel, mm: uneven });
+  if (runoutMm !== null && runoutMm > RUNOUT)
+    list.push({ kind: 'runout', weight: 'renew', wheel, mm: runoutMm });
+  if (growthMm !== null && growthMm > GROWTH)
+    list.push({ kind: 'growth', weight: 'watch', wheel, mm: growthMm });
+  for (const { place, lengthMm: mm, toEdge, joins } of cracks) {
+    const why = toEdge
+      ? 'edge'
+      : joins
+        ? 'joins'
+        : place === 'bell'
+          ? 'bell'
+          : mm >= LONG_CRACK
+            ? 'long'
+            : 'short';
+    const weight = why === 'short' ? 'watch' : why === 'long' ? 'renew' : 'stop';
+    list.push({ kind: 'crack', weight, wheel, place, mm, why });
+  }
+  if (found.smear) list.push({ kind: 'smear', weight: 'watch', wheel });
+  if (found.blueSpots) list.push({ kind: 'blue spots', weight: 'watch', wheel });
+  return list;
+}
+
+const STATE_WEIGHTS: Readonly<Record<string, Weight>> = {
+  stiff: 'renew',
+  stuck: 'stop',
+  torn: 'renew',
+  burnt: 'renew',
+  chafed: 'renew',
+  melted: 'stop',
+  bulging: 'stop',
+  leaking: 'stop',
+  loose: 'renew',
+  gone: 'renew',
+  minimum: 'watch',
+  'under minimum': 'stop',
+  weeping: 'stop',
+  dripping: 'stop',
+};
+
+const ofStates = (found: WheelFound, wheel: WheelName): InspectionFinding[] =>
+  (['slides', 'boots', 'leads', 'hose', 'sleeves'] as const).flatMap((kind): InspectionFinding[] => {
+    const weight = STATE_WEIGHTS[found[kind]];
+    return weight ? [{ kind, weight, wheel, state: found[kind] }] : [];
+  });
+
+/** Left against right of each axle: the thinner pads, by more than readings scatter. */
+const leftWithRight = (entry: EntryOf<'inspection'>): InspectionFinding[] =>
+  (['front', 'rear'] as const).flatMap((axle): InspectionFinding[] => {
+    const sides = SIDES.map((side) => {
+      const wheel = wheelOf(axle, side);
+      const found = entry.wheels[wheel];
+      const known = [mmOf(found, 'inner'), mmOf(found, 'outer')].filter((mm): mm is number => mm !== null);
+      return { wheel, mm: known.length > 0 ? Math.min(...known) : null };
+    });
+    const [left, right] = sides;
+    if (left.mm === null || right.mm === null || Math.abs(left.mm - right.mm) < LEFT_RIGHT) return [];
+    const thinner = left.mm < right.mm ? left.wheel : right.wheel;
+    return [{ kind: 'left and right', weight: 'watch', axle, thinner, mm: Math.abs(left.mm - right.mm) }];
+  });
+
+const ORDER: Readonly<Record<Weight, number>> = { stop: 0, renew: 1, watch: 2, fine: 3 };
+
+/** All that an inspection tells, what must not be driven on first. Whatever was not looked at is said, never taken as whole. */
+export function findingsOf(
+  project: Project,
+  car: Car,
+  entry: EntryOf<'inspection'>,
+): readonly InspectionFinding[] {
+  const entries = entriesOf(project, car.id);
+  const { level, leaks, colour } = entry.fluid;
+  const fluid: InspectionFinding[] = [
+    ...(STATE_WEIGHTS[level] ? [{ kind: 'level' as const, weight: STATE_WEIGHTS[level], state: level }] : []),
+    ...(STATE_WEIGHTS[leaks] ? [{ kind: 'leaks' as const, weight: STATE_WEIGHTS[leaks], state: leaks }] : []),
+    ...(colour !== null ? [{ kind: 'colour' as const, weight: 'fine' as const, state: colour }] : []),
+  ];
+  const list = [
+    ...WHEELS.flatMap((wheel) => ofWheel(project, car, entries, entry, wheel)),
+    ...leftWithRight(entry),
+    ...fluid,
+  ];
+  const missing = WHEELS.filter((wheel) => PARTS.some((part) => mmOf(entry.wheels[wheel], part) === null));
+  const unseen = [
+    ...missing,
+    ...(level === 'not looked at' ? ['fluid level'] : []),
+    ...(leaks === 'not looked at' ? ['leaks'] : []),
+  ];
+  if (unseen.length > 0) list.push({ kind: 'not looked at', weight: 'watch', what: unseen });
+  return list.sort((a, b) => ORDER[a.weight] - ORDER[b.weight]);
+}

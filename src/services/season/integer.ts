@@ -1,0 +1,219 @@
+import type { Highs } from 'highs';
+import {
+  type AllocationProblem,
+  type Assignment,
+  BOUGHT_EARLY,
+  capacity,
+  FRESH_IN_PRACTICE,
+  isPractice,
+  MISSING_COST,
+  maySet,
+  riskLines,
+  STILL_FRESH,
+  type Tally,
+} from './problem';
+
+type Model = ReturnType<Highs['createModel']>;
+
+/** What the integer programme found. */
+export interface Solved {
+  readonly assignment: Assignment;
+  /** Money by which no other assignment can cost less */
+  readonly within: number;
+  readonly proven: boolean;
+}
+
+/** Linear sums by name, as the programme's text wants them. */
+const sum = (terms: readonly (readonly [factor: number, name: string])[]): string =>
+  terms
+    .map(([factor, name]) => `${factor < 0 ? '-' : '+'} ${Math.abs(factor).toPrecision(12)} ${name}`)
+    .join(' ');
+
+/**
+ * The choice of sets as an integer programme in the solver's text form (CPLEX LP): x_s_j set s serves session j, y_s set s
+ * is bought, u_s_e it is used at event e, g_s_j it is first used in a practice session, r_s its risk, m_j no set serves j.
+ */
+export function programmeText(problem: AllocationProblem): string {
+  const { sets, sessions, share, rules } = problem;
+  const objective: [number, string][] = [];
+  const rows: string[] = [];
+  const binaries: string[] = [];
+  const x = (s: number, j: number) => `x_${s}_${j}`;
+  const able = (s: number) => [...sessions.keys()].filter((j) => maySet(problem, s, j));
+  for (const [j] of sessions.entries()) {
+    objective.push([MISSING_COST, `m_${j}`]);
+    const served = [...sets.keys()].filter((s) => maySet(problem, s, j)).map((s) => [1, x(s, j)] as const);
+    rows.push(`${sum([...served, [1, `m_${j}`]])} = 1`);
+  }
+  for (const [s, set] of sets.entries()) {
+    const own = able(s);
+    if (own.length === 0) continue;
+    const room = capacity(set, rules.confidence) - set.used;
+    for (const j of own) {
+      binaries.push(x(s, j));
+      objective.push([rules.valueLeft * set.price * share[s][j] * (set.owned ? 1 : BOUGHT_EARLY), x(s, j)]);
+      if (room < 0) rows.push(`${x(s, j)} = 0`);
+      if (!set.owned)
+        rows.push(
+          `${sum([
+            [1, x(s, j)],
+            [-1, `y_${s}`],
+          ])} <= 0`,
+        );
+      rows.push(
+        `${sum([
+          [1, `u_${s}_${sessions[j].event}`],
+          [-1, x(s, j)],
+        ])} >= 0`,
+      );
+      if (sessions[j].fresh) {
+        const before = own.filter((i) => i < j).map((i) => [1, x(s, i)] as const);
+        if (before.length > 0) rows.push(`${sum([...before, [before.length, x(s, j)]])} <= ${before.length}`);
+      }
+      if (set.used <= STILL_FRESH && isPractice(sessions[j].kind)) {
+        objective.push([FRESH_IN_PRACTICE * set.price, `g_${s}_${j}`]);
+        const earlier = own.filter((i) => i < j).map((i) => [1, x(s, i)] as const);
+        rows.push(`${sum([[1, `g_${s}_${j}`], [-1, x(s, j)], ...earlier])} >= 0`);
+      }
+    }
+    const wear = own.map((j) => [share[s][j], x(s, j)] as const);
+    if (room >= 0) {
+      rows.push(set.owned ? `${sum(wear)} <= ${room}` : `${sum([...wear, [-room, `y_${s}`]])} <= 0`);
+    }
+    if (!set.owned) {
+      binaries.push(`y_${s}`);
+      objective.push([(1 - rules.valueLeft) * set.price, `y_${s}`]);
+    }
+    // A set that is not driven bears no risk: what it was used before counts only with its first session.
+    for (const { slope, offset } of riskLines(set.spread)) {
+      const most = slope * (set.used + Math.max(0, room)) + offset;
+      if (most <= 0) continue;
+      const fixed = slope * set.used + offset;
+      const terms = wear.map(([factor, name]) => [-slope * factor, name] as const);
+      if (fixed <= 0) rows.push(`${sum([[1, `r_${s}`], ...terms])} >= ${fixed}`);
+      else {
+        for (const j of own) {
+          const rest = terms.map(
+            ([factor, name]) => [name === x(s, j) ? factor - fixed : factor, name] as const,
+          );
+          rows.push(`${sum([[1, `r_${s}`], ...rest])} >= 0`);
+        }
+      }
+    }
+    if (set.spread > 0) objective.push([rules.riskCost, `r_${s}`]);
+  }
+  rows.push(...eventRows(problem, objective), ...orderRows(problem), ...countRow(problem));
+  for (const [s] of sets.entries()) {
+    for (const e of new Set(able(s).map((j) => sessions[j].event))) binaries.push(`u_${s}_${e}`);
+  }
+  return `Minimize\n obj: ${sum(objective)}\nSubject To\n ${rows.map((row, i) => `c${i}: ${row}`).join('\n ')}\nBinary\n ${binaries.join('\n ')}\nEnd\n`;
+}
+
+/** Sets beyond the first of an event cost hands; rules may limit them. */
+function eventRows(problem: AllocationProblem, objective: [number, string][]): string[] {
+  const { sets, sessions, mostSets, rules } = problem;
+  return mostSets.flatMap((most, e) => {
+    const used = [...sets.keys()]
+      .filter((s) => sessions.some((session, j) => session.event === e && maySet(problem, s, j)))
+      .map((s) => [1, `u_${s}_${e}`] as const);
+    if (used.length === 0) return [];
+    objective.push([rules.changeCost, `v_${e}`]);
+    const counted = sum([[1, `v_${e}`], ...used.map(([, name]) => [-1, name] as const)]);
+    return [`${counted} >= -1`, ...(most === null ? [] : [`${sum(used)} <= ${most}`])];
+  });
+}
+
+/** Sets that could be bought are alike: the next one is first used no earlier than the one before. */
+function orderRows({ sets, sessions, share }: AllocationProblem): string[] {
+  const alike = (a: number, b: number) =>
+    !sets[a].owned &&
+    !sets[b].owned &&
+    sets[a].price === sets[b].price &&
+    sets[a].from === sets[b].from &&
+    sets[a].spread === sets[b].spread &&
+    share[a].every((v, j) => v === share[b][j]);
+  return [...sets.keys()].slice(1).flatMap((s) => {
+    if (!alike(s - 1, s)) return [];
+    const own = [...sessions.keys()].filter((j) => j >= sets[s].from);
+    return [
+      `${sum([
+        [1, `y_${s - 1}`],
+        [-1, `y_${s}`],
+      ])} >= 0`,
+      ...own.map((j, k) => {
+        const earlier = own.slice(0, k + 1).map((i) => [1, `x_${s - 1}_${i}`] as const);
+        return `${sum([...earlier, [-1, `x_${s}_${j}`]])} >= 0`;
+      }),
+    ];
+  });
+}
+
+/** As many sets must be bought as the life of the owned ones falls short: said beforehand, it shortens the proof. */
+function countRow({ sets, sessions, share, rules }: AllocationProblem): string[] {
+  const room = (set: AllocationProblem['sets'][number]) =>
+    Math.max(0, capacity(set, rules.confidence) - set.used);
+  const most = Math.max(0, ...sets.filter(({ owned }) => !owned).map(room));
+  if (most === 0) return [];
+  const needed = sessions.reduce((all, _, j) => all + Math.min(...share.map((own) => own[j])), 0);
+  const there = sets.filter(({ owned }) => owned).reduce((all, set) => all + room(set), 0);
+  const count = Math.ceil((needed - there) / most - 1e-9);
+  if (count <= 0) return [];
+  const bought = sets.flatMap(({ owned }, s) => (owned ? [] : [[1, `y_${s}`] as const]));
+  // A session that goes without takes at most its own share off.
+  const without = sessions.map((_, j) => [count, `m_${j}`] as const);
+  return [`${sum([...bought, ...without])} >= ${count}`];
+}
+
+/** Names of the columns that an assignment sets to one. */
+function startOf(problem: AllocationProblem, model: Model, assignment: Assignment): void {
+  const indices: number[] = [];
+  const values: number[] = [];
+  assignment.forEach((s, j) => {
+    problem.sets.forEach((_, own) => {
+      if (!maySet(problem, own, j)) return;
+      indices.push(model.getColByName(`x_${own}_${j}`));
+      values.push(own === s ? 1 : 0);
+    });
+  });
+  model.setSolution({ indices, values });
+}
+
+/**
+ * The cheapest allowed assignment by the solver, begun from one that is good already.
+ * @param seconds the search may take; what is found by then is returned with how far from the cheapest it can be
+ */
+export function solved(highs: Highs, tally: Tally, begun: Assignment, seconds: number): Solved {
+  const { problem } = tally;
+  const before = tally.of(begun).total;
+  if (problem.sessions.length === 0) return { assignment: begun, within: 0, proven: true };
+  return highs.withModel({ format: 'lp', data: programmeText(problem) }, (model) => {
+    model.options.set({
+      output_flag: false,
+      time_limit: seconds,
+      random_seed: 1,
+      mip_rel_gap: 0,
+      mip_abs_gap: 0.005,
+    });
+    startOf(problem, model, sorted(problem, begun));
+    model.run();
+    const values = model.getSolution().colValue;
+    const assignment = problem.sessions.map((_, j) =>
+      problem.sets.findIndex(
+        (_set, s) => maySet(problem, s, j) && values[model.getColByName(`x_${s}_${j}`)] > 0.5,
+      ),
+    );
+    const bound = Number(model.info.get('mip_dual_bound'));
+    const { allowed, total: cost } = tally.of(assignment);
+    const better = allowed && cost < before - 1e-9;
+    const within = Math.max(0, (better ? cost : before) - bound);
+    return { assignment: better ? assignment : begun, within, proven: within < 0.02 };
+  });
+}
+
+/** The same assignment with sets that are alike in the order of their first use. */
+function sorted({ sets }: AllocationProblem, assignment: Assignment): Assignment {
+  const firstBuy = sets.findIndex(({ owned }) => !owned);
+  if (firstBuy < 0) return assignment;
+  const order = [...new Set(assignment.filter((s) => s >= firstBuy))];
+  return assignment.map((s) => (s >= firstBuy ? firstBuy + order.indexOf(s) : s));
+}

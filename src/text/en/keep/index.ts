@@ -1,0 +1,14 @@
+export { fluidReasonText } from './fluidText';
+export { findingText, INSPECTION_SAFETY, WEIGHT_TEXT } from './inspectText';
+export { missingText, provenText, remainingSentence, remainingText } from './seasonText';
+export {
+  doubtText,
+  ENTRY_KIND_TEXT,
+  entrySummary,
+  FLUID_DEED_TEXT,
+  PLACE_TEXT,
+  pieceText,
+  REASON_TEXT,
+  SCHOOL_TEXT,
+  SESSION_KIND_TEXT,
+} from './words';

@@ -1,0 +1,119 @@
+import type {
+  EntryKind,
+  FluidDeed,
+  FluidSchool,
+  LogEntry,
+  SessionKind,
+  SetPlace,
+  StoredLoad,
+} from '../../../model';
+import type { ChoiceReason, EntryDoubt, WearPlace } from '../../../services';
+import { WHEEL_NAMES } from '../observations';
+
+export const ENTRY_KIND_TEXT: Readonly<Record<EntryKind, string>> = {
+  session: 'Session',
+  inspection: 'Inspection',
+  fluid: 'Fluid',
+  fitted: 'Fitted',
+  note: 'Note or incident',
+};
+
+export const FLUID_DEED_TEXT: Readonly<Record<FluidDeed, string>> = {
+  renewed: 'Renewed',
+  bled: 'Bled',
+  strip: 'Test strip (copper)',
+  refractometer: 'Refractometer (water)',
+  'boil test': 'Boil test',
+  'over temperature': 'Boiled or over temperature',
+};
+
+export const SCHOOL_TEXT: Readonly<Record<FluidSchool, string>> = {
+  'boiling point': 'by its boiling point alone',
+  'every year': 'by its boiling point, and every year',
+  'two years': 'by its boiling point, and every two years',
+  'each event': 'before each event',
+};
+
+export const SESSION_KIND_TEXT: Readonly<Record<SessionKind, string>> = {
+  practice: 'practice',
+  qualifying: 'qualifying',
+  race: 'race',
+  'track day': 'track day',
+  test: 'test',
+};
+
+export const PLACE_TEXT: Readonly<Record<SetPlace, string>> = {
+  'front pads': 'Front pads',
+  'front rotors': 'Front rotors',
+  'rear pads': 'Rear pads',
+  'rear rotors': 'Rear rotors',
+};
+
+/** A pad or rotor as it is called in a sentence: “front left inner pad”. */
+export const pieceText = ({ wheel, pad }: WearPlace): string =>
+  `${WHEEL_NAMES[wheel]} ${pad === null ? 'rotor' : `${pad} pad`}`;
+
+export const REASON_TEXT: Readonly<Record<ChoiceReason, string>> = {
+  'only one': 'no other set has the life left for it',
+  'fresh wanted': 'a new set is wanted for this session',
+  'kept fresh for later': 'used here, so that a new one is left for later',
+  'less risk': 'less risk of wearing out',
+  'less wear': 'least worth of wear',
+  'not bought': 'saves buying a set',
+  'no change': 'saves changing sets',
+  'used for practice': 'a used set is enough for practice',
+  'as good as any': 'another set would do as well',
+  missing: 'no set can serve it',
+};
+
+export const doubtText = (doubt: EntryDoubt): string => {
+  switch (doubt.kind) {
+    case 'before bought':
+      return `${doubt.set} was bought on ${doubt.boughtOn}, after this day. Is the date right?`;
+    case 'after retired':
+      return `${doubt.set} was retired on ${doubt.retiredOn}, before this day. Is it another set?`;
+    case 'wrong place':
+      return `${doubt.set} is no set of ${PLACE_TEXT[doubt.place].toLowerCase()}.`;
+    case 'no such set':
+      return `The set named for the ${PLACE_TEXT[doubt.place].toLowerCase()} is no longer on the list.`;
+  }
+};
+
+const energyOf = (load: StoredLoad): number =>
+  Object.values(load).reduce((sum, { energyMj }) => sum + energyMj, 0);
+
+/** A line of the logbook in a few words. */
+export function entrySummary(entry: LogEntry, load: StoredLoad | null = null): string {
+  switch (entry.kind) {
+    case 'session': {
+      const laps = `${entry.hotLaps} hot ${entry.hotLaps === 1 ? 'lap' : 'laps'}`;
+      const heat = load ? `, ${energyOf(load).toFixed(0)} MJ into the brakes` : '';
+      const felt = [
+        entry.pedal === 'firm' ? '' : `pedal ${entry.pedal}`,
+        ...entry.symptoms.filter((symptom) => symptom !== 'long pedal' || entry.pedal === 'firm'),
+      ].filter((text) => text !== '');
+      return `${laps}, ${entry.track}${heat}${felt.length > 0 ? `; ${felt.join(', ')}` : ''}`;
+    }
+    case 'inspection': {
+      const wheels = Object.keys(entry.wheels).length;
+      return `${wheels} ${wheels === 1 ? 'wheel' : 'wheels'} looked at`;
+    }
+    case 'fluid': {
+      const figure =
+        entry.copperPpm !== null
+          ? `copper ${entry.copperPpm} ppm`
+          : entry.waterPercent !== null
+            ? `water ${entry.waterPercent} %`
+            : entry.newPercent !== null
+              ? `${entry.newPercent} % new in the calipers`
+              : '';
+      return [FLUID_DEED_TEXT[entry.deed], figure].filter(Boolean).join(': ');
+    }
+    case 'fitted': {
+      const on = Object.values(entry.sets).filter((id) => id !== null).length;
+      return `${on} ${on === 1 ? 'set' : 'sets'} fitted${entry.swapped ? ', left and right exchanged' : ''}`;
+    }
+    case 'note':
+      return entry.incident ? 'Incident' : 'Note';
+  }
+}
