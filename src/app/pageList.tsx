@@ -1,11 +1,11 @@
-import { Activity, CarFront, FileClock, Route, Scale, Wrench } from 'lucide-react';
+import { Activity, BookOpenText, CarFront, FileClock, Route, Scale, Wrench } from 'lucide-react';
 import type { RouteObject } from 'react-router';
 import { WorkbenchPage } from './pages/workbench/WorkbenchPage';
 import type { PageGroup } from './shell/PageNav';
 
 type Page = Pick<RouteObject, 'element' | 'lazy'> & { readonly path: string };
 
-/** The navigation, in the order of the work. What keeps a car’s log will stand after. */
+/** The navigation, in the order of the work. */
 export const PAGE_GROUPS: readonly PageGroup[] = [
   {
     name: 'Workbench',
@@ -43,6 +43,7 @@ export const PAGE_GROUPS: readonly PageGroup[] = [
       { to: '/happened', name: 'What happened?' },
     ],
   },
+  { name: 'Logbook', icon: BookOpenText, pages: [{ to: '/logbook', name: 'Logbook' }] },
 ];
 
 /** Every page; all but the first one are loaded when they are gone to. */
@@ -95,6 +96,10 @@ export const PAGES: readonly Page[] = [
   {
     path: '/happened',
     lazy: async () => ({ Component: (await import('./pages/happened/HappenedPage')).HappenedPage }),
+  },
+  {
+    path: '/logbook/:tab?',
+    lazy: async () => ({ Component: (await import('./pages/keep/KeepPage')).KeepPage }),
   },
   {
     path: '/new/:step?',

@@ -271,6 +271,7 @@ export {
 } from './schema/plan';
 export {
   BEDDING_VERSIONS,
+  FLUID_COLOURS,
   type BeddingVersion,
   type BleedWay,
   type Bottle,

@@ -2,8 +2,8 @@ export { fluidReasonText } from './fluidText';
 export { findingText, INSPECTION_SAFETY, WEIGHT_TEXT } from './inspectText';
 export { missingText, provenText, remainingSentence, remainingText } from './seasonText';
 export {
-  doubtText,
   ENTRY_KIND_TEXT,
+  entryDoubtText,
   entrySummary,
   FLUID_DEED_TEXT,
   PLACE_TEXT,

@@ -66,7 +66,7 @@ export const REASON_TEXT: Readonly<Record<ChoiceReason, string>> = {
   missing: 'no set can serve it',
 };
 
-export const doubtText = (doubt: EntryDoubt): string => {
+export const entryDoubtText = (doubt: EntryDoubt): string => {
   switch (doubt.kind) {
     case 'before bought':
       return `${doubt.set} was bought on ${doubt.boughtOn}, after this day. Is the date right?`;

@@ -1,0 +1,73 @@
+import {
+  type ColumnDef,
+  columnFilteringFeature,
+  createFilteredRowModel,
+  createSortedRowModel,
+  filterFn_includesString,
+  globalFilteringFeature,
+  rowSortingFeature,
+  sortFn_basic,
+  tableFeatures,
+} from '@tanstack/react-table';
+import type { LogEntry, PartSet } from '../../../model';
+import type { Loads } from '../../../services';
+import { ENTRY_KIND_TEXT, entrySummary } from '../../../text/en';
+
+export const features = tableFeatures({
+  rowSortingFeature,
+  columnFilteringFeature,
+  globalFilteringFeature,
+  sortedRowModel: createSortedRowModel(),
+  filteredRowModel: createFilteredRowModel(),
+  sortFns: { basic: sortFn_basic },
+  filterFns: { includesString: filterFn_includesString },
+});
+
+/** A line of the logbook as the table has it. */
+export interface EntryRow {
+  readonly entry: LogEntry;
+  /** Number of its place in the order of time */
+  readonly order: number;
+  readonly day: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly summary: string;
+  readonly sets: string;
+  readonly note: string;
+  readonly by: string;
+}
+
+export const rowsOf = (entries: readonly LogEntry[], loads: Loads, sets: readonly PartSet[]): EntryRow[] =>
+  entries.map((entry, order) => ({
+    entry,
+    order,
+    day: `${entry.date}${entry.time ? ` ${entry.time}` : ''}`,
+    kind: ENTRY_KIND_TEXT[entry.kind],
+    name: entry.name,
+    summary: entrySummary(entry, loads.get(entry.id) ?? (entry.kind === 'session' ? entry.load : null)),
+    sets:
+      'sets' in entry
+        ? Object.values(entry.sets)
+            .flatMap((id) => sets.find((set) => set.id === id)?.name ?? [])
+            .join(', ')
+        : '',
+    note: entry.note,
+    by: entry.by,
+  }));
+
+const column = (key: keyof EntryRow & string, header: string): ColumnDef<typeof features, EntryRow> => ({
+  id: key,
+  accessorKey: key,
+  header,
+  sortFn: 'basic',
+});
+
+export const COLUMNS: ColumnDef<typeof features, EntryRow>[] = [
+  { ...column('order', 'Day'), id: 'order' },
+  column('kind', 'Kind'),
+  column('name', 'What'),
+  column('summary', 'In short'),
+  column('sets', 'Sets'),
+  column('note', 'Note'),
+  column('by', 'By'),
+];
