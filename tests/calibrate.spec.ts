@@ -1,15 +1,14 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readProject } from '../src/model';
 import { choose, expect, open, settled, stored, test, verdict, visit } from './page';
+import { tripsOver } from './support/axe';
 
 const drives = async (page: Page) => {
   const project = readProject((await stored(page)) ?? '');
   return project.ok ? project.project.drives : [];
 };
 const axe = async (page: Page) => {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((v) => `${v.id}: ${v.nodes[0].target}`)).toEqual([]);
+  expect(await tripsOver(page)).toEqual([]);
 };
 
 test('readings of a drive become a calibration: the wrong one is named and left out, the verdict uses what is kept, another duct takes it away', async ({

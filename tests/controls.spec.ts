@@ -1,6 +1,6 @@
 import { demoProject } from '../demo/project';
 import { readProject } from '../src/model';
-import { choose, expect, open, settled, stored, test, type verdict } from './page';
+import { choose, expect, open, settled, shorten, stored, test, type verdict } from './page';
 
 /** A gauge of the margin board: worst temperature and limit, °C. */
 const gauge = async (page: Parameters<typeof verdict>[0], row: string, axle: 'Front' | 'Rear') => {
@@ -46,6 +46,7 @@ test('every control of the what-if moves the temperatures the way it should, and
 });
 
 test('fluid, its age and the pads move their own limits', async ({ page }) => {
+  await shorten(page, 2);
   await open(page);
   const limit = async (row: string) => (await gauge(page, row, 'Front')).limit;
   const fresh = await limit('Fluid');

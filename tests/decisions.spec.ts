@@ -1,18 +1,10 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { demoProject } from '../demo/project';
-import { choose, expect, project, setBalance, stored, test, visit } from './page';
+import { choose, expect, project, setBalance, shorten, stored, test, turnTo, visit } from './page';
 
 const plan = async (page: Page) => (await project(page)).plans[0];
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
-/** A first plan with few laps, so that a page need not wait long for many days. */
-async function shorten(page: Page, laps: number): Promise<void> {
-  await visit(page, '/plan');
-  await page.getByRole('textbox', { name: /^Laps/ }).nth(1).fill(String(laps));
-  await expect
-    .poll(async () => JSON.stringify((await plan(page)).sessions[0].legs[1]))
-    .toContain(`"laps":${laps}`);
-}
 async function inUnits(page: Page, name: 'All US' | 'All metric'): Promise<void> {
   await page.getByRole('button', { name: 'Units and look' }).click();
   await page.getByRole('menuitemcheckbox', { name }).click();
@@ -20,7 +12,7 @@ async function inUnits(page: Page, name: 'All US' | 'All metric'): Promise<void>
 }
 
 test('every answer says how it came about, with its own numbers, and by the keyboard', async ({ page }) => {
-  await shorten(page, 3);
+  await shorten(page, 4);
   const asked: [path: string, button: string | RegExp, values: (string | RegExp)[]][] = [
     [
       'cooling',
@@ -40,7 +32,7 @@ test('every answer says how it came about, with its own numbers, and by the keyb
     ['sheet', 'How this is calculated: what the sheet says', [/Mass as raced\s*1040 kg/, 'common practice']],
   ];
   for (const [path, name, values] of asked) {
-    await page.goto(`/decide/${path}`);
+    await turnTo(page, `/decide/${path}`);
     const button = page.getByRole('button', { name }).first();
     await button.focus();
     await page.keyboard.press('Enter');
@@ -52,7 +44,9 @@ test('every answer says how it came about, with its own numbers, and by the keyb
   }
 });
 
-test('other units change what the ladder says and nothing about it', async ({ page }) => {
+test('other units change what the ladder says and nothing about it; a step is fitted and taken back by the keyboard', async ({
+  page,
+}) => {
   await shorten(page, 2);
   await page.goto('/decide/next');
   const ladder = region(page, 'Upgrade ladder');
@@ -75,12 +69,8 @@ test('other units change what the ladder says and nothing about it', async ({ pa
   // Only said anew: nothing is driven again for it.
   await expect(page.getByText('Driving the day with every step')).toBeHidden();
   expect(await names()).toEqual(order);
-});
-
-test('a step of the ladder is fitted and taken back by the keyboard', async ({ page }) => {
-  await shorten(page, 2);
-  await page.goto('/decide/next');
-  const fit = region(page, 'Upgrade ladder').getByRole('button', { name: 'Fit front ducts: Hose of 63 mm' });
+  await inUnits(page, 'All metric');
+  const fit = ladder.getByRole('button', { name: 'Fit front ducts: Hose of 63 mm' });
   await fit.focus();
   await page.keyboard.press('Enter');
   await expect.poll(async () => (await project(page)).cars[0].front.ductAreaCm2).toBeGreaterThan(20);

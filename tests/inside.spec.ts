@@ -1,9 +1,9 @@
-import AxeBuilder from '@axe-core/playwright';
 import { demoProject } from '../demo/project';
 import { flowsAt, networkOf, simulateDay, twoSides } from '../src/core';
 import { dayInput, METRIC, setupOf } from '../src/model';
 import { temperatureText } from '../src/text/en';
 import { choose, expect, open, project, settled, stored, test, verdict } from './page';
+import { tripsOver } from './support/axe';
 
 const setup = setupOf(demoProject);
 
@@ -76,8 +76,7 @@ test('where the heat of a braking zone went adds up, on a drum as on a disc', as
   expect(made).toBeGreaterThan(20);
   expect(Math.abs(made - air - kept)).toBeLessThan(0.02 * made + 1);
   await expect(balance.locator('svg text').filter({ hasText: 'friction in the drum' })).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((v) => `${v.id}: ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
+  expect(await tripsOver(page)).toEqual([]);
 });
 
 test('every result opens to its relation, its inputs and its source', async ({ page }) => {

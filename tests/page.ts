@@ -34,6 +34,23 @@ export async function visit(page: Page, path: string): Promise<void> {
   await expect(page.getByRole('navigation', { name: 'Pages' })).toBeVisible();
 }
 
+/** Goes to another page of the application as its own links do: what was computed stays. */
+export async function turnTo(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    window.history.pushState(null, '', to);
+    window.dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+}
+
+/** A first plan with few laps, so that a page need not wait long for many days. */
+export async function shorten(page: Page, laps = 3): Promise<void> {
+  await visit(page, '/plan');
+  await page.getByRole('textbox', { name: /^Laps/ }).nth(1).fill(String(laps));
+  await expect
+    .poll(async () => JSON.stringify((await project(page)).plans[0].sessions[0].legs[1]))
+    .toContain(`"laps":${laps}`);
+}
+
 export const verdict = (page: Page) => page.getByTestId('verdict');
 
 /** Waits until what is shown belongs to the newest input. */

@@ -1,12 +1,11 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { Car, Preparation, Project } from '../src/model';
 import { choose, expect, project, test, visit } from './page';
+import { tripsOver } from './support/axe';
 
 const axe = async (page: Page) => {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+  expect(await tripsOver(page)).toEqual([]);
 };
 const workOf = (p: Project) => p.preparations.at(-1) as Preparation;
 const tarnOf = (p: Project) => p.cars.find(({ id }) => id === 'car-tarn') as Car;

@@ -1,14 +1,13 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readBenchProgramme, readRecord } from '../src/io';
 import { type Project, runsOf, type StoredTest, stopsOf } from '../src/model';
 import { choose, expect, project, test, visit } from './page';
+import { tripsOver } from './support/axe';
 import { loggedCsv } from './support/logs';
 
 const axe = async (page: Page) => {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+  expect(await tripsOver(page)).toEqual([]);
 };
 const newest = (p: Project) => p.tests.at(-1) as StoredTest;
 const lastStops = (p: Project) =>

@@ -2,7 +2,7 @@ import { CircleQuestionMark, LibraryBig, Redo2, Undo2 } from 'lucide-react';
 import { Suspense, useEffect, useRef } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { NavLink, Outlet, useLocation } from 'react-router';
+import { NavLink, Outlet, ScrollRestoration, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
 import { selectPlan } from '../../model';
 import { useProject, useProjectState, useStore } from '../state/context';
@@ -81,6 +81,7 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
           </ErrorBoundary>
         </main>
         <BottomNav groups={groups} pathname={pathname} />
+        <ScrollRestoration />
         <Shortcuts />
         <Tour />
         <Toaster

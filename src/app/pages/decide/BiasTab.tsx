@@ -189,46 +189,44 @@ function ByZone({ balance }: { balance: BalanceChoices }) {
     return Number(text) === 0 ? text : `${value > 0 ? '+' : '−'}${text}`;
   };
   return (
-    <section className="panel px-4 py-3" aria-label="Balance by braking zone">
+    <ScrollPanel label="Balance by braking zone">
       <h2 className="text-[15px]">{say.brakingZoneLastHot}</h2>
       <p className="caption mt-0.5">{say.equallyHotShareWhich}</p>
       <ShareChart zones={balance.zones} picked={picked} onPick={pick} />
-      <div className="overflow-x-auto">
-        <table className="mt-2 w-full min-w-[620px] text-right text-[13px]">
-          <thead>
-            <tr className="caption">
-              <th className="text-left font-normal">Braking zone</th>
-              <th className="px-2 font-normal">brake balance now</th>
-              <th className="px-2 font-normal">ideal</th>
-              <th className="px-2 font-normal">equally hot at</th>
-              <th className="px-2 font-normal">now less ideal, points</th>
-              <th className="px-2 font-normal">equally hot less ideal, points</th>
-              <th className="px-2 font-normal">nearer to locking</th>
+      <table className="mt-2 w-full min-w-[620px] text-right text-[13px]">
+        <thead>
+          <tr className="caption">
+            <th className="text-left font-normal">Braking zone</th>
+            <th className="px-2 font-normal">brake balance now</th>
+            <th className="px-2 font-normal">ideal</th>
+            <th className="px-2 font-normal">equally hot at</th>
+            <th className="px-2 font-normal">now less ideal, points</th>
+            <th className="px-2 font-normal">equally hot less ideal, points</th>
+            <th className="px-2 font-normal">nearer to locking</th>
+          </tr>
+        </thead>
+        <tbody>
+          {balance.zones.map((zone, k) => (
+            <tr
+              // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the lap
+              key={k}
+              className={`cursor-pointer border-t border-rule/60 ${k === picked ? 'bg-act/15' : 'hover:bg-sunk'}`}
+              aria-current={k === picked}
+              onClick={() => pick(k)}
+            >
+              <th className="text-left font-[520]">
+                {k + 1} {zone.name}
+              </th>
+              <td className="px-2">{percent(zone.actual)}</td>
+              <td className="px-2">{percent(zone.grip)}</td>
+              <td className="px-2">{zone.even === null ? '—' : percent(zone.even)}</td>
+              <td className="px-2">{points(zone.actual - zone.grip)}</td>
+              <td className="px-2">{zone.even === null ? '—' : points(zone.even - zone.grip)}</td>
+              <td className="px-2">{zone.locksFirst}</td>
             </tr>
-          </thead>
-          <tbody>
-            {balance.zones.map((zone, k) => (
-              <tr
-                // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the lap
-                key={k}
-                className={`cursor-pointer border-t border-rule/60 ${k === picked ? 'bg-act/15' : 'hover:bg-sunk'}`}
-                aria-current={k === picked}
-                onClick={() => pick(k)}
-              >
-                <th className="text-left font-[520]">
-                  {k + 1} {zone.name}
-                </th>
-                <td className="px-2">{percent(zone.actual)}</td>
-                <td className="px-2">{percent(zone.grip)}</td>
-                <td className="px-2">{zone.even === null ? '—' : percent(zone.even)}</td>
-                <td className="px-2">{points(zone.actual - zone.grip)}</td>
-                <td className="px-2">{zone.even === null ? '—' : points(zone.even - zone.grip)}</td>
-                <td className="px-2">{zone.locksFirst}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-    </section>
+          ))}
+        </tbody>
+      </table>
+    </ScrollPanel>
   );
 }
