@@ -195,7 +195,7 @@ export const demoEntries: LogEntry[] = [
   },
   fluid('fluid-april', '2026-04-16', { name: 'Renewed', deed: 'renewed', bottleId: null }),
   fluid('fluid-june', '2026-06-18', { name: 'Strip', deed: 'strip', copperPpm: 50 }),
-  fluid('fluid-october', '2026-10-01', { name: 'Boil test', deed: 'boil test', boilingC: 268 }),
+  fluid('fluid-october', '2026-10-01', { name: 'Boil test', deed: 'boil test', boilingC: 249 }),
   ...DAYS.flatMap(entriesOfDay),
   {
     ...newEntry('note', { id: 'note-october', carId, date: '2026-10-03' }),

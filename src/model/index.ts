@@ -52,10 +52,16 @@ export {
   fitChanges,
   joinWork,
   keepBedding,
+  keepLoads,
   keepState,
   noteSymptom,
+  putEntry,
+  putEvent,
   putRun,
+  putSeason,
+  putSet,
   putStop,
+  removeEvent,
   removeRun,
   removeStop,
   renameProject,
@@ -70,16 +76,7 @@ export {
   tickStep,
 } from './edit/edits';
 export { joinedWork, type WorkProgress } from './edit/joinWork';
-export {
-  type JoinedLogbook,
-  joinLogbook,
-  keepLoads,
-  putEntry,
-  putEvent,
-  putSeason,
-  putSet,
-  removeEvent,
-} from './edit/keep';
+export { joinLogbook } from './edit/keep';
 export {
   addParts,
   copyItem,
@@ -214,51 +211,9 @@ export {
 } from './schema/drive';
 export { type Exposed, exposedPart, starterExposed } from './schema/exposed';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './schema/field';
-export {
-  BOOTS,
-  CRACK_PLACES,
-  type Crack,
-  crackSchema,
-  FLUID_LEVELS,
-  type FluidFound,
-  fluidFoundSchema,
-  HOSES,
-  LEADS,
-  LEAK_SIGNS,
-  NOTHING_AT_WHEEL,
-  NOTHING_OF_FLUID,
-  SLEEVES,
-  SLIDES,
-  type WheelFound,
-  wheelFoundSchema,
-} from './schema/inspection';
-export {
-  ENTRY_KINDS,
-  type EntryKind,
-  type EntryOf,
-  type FittedSets,
-  FLUID_DEEDS,
-  type FluidDeed,
-  type LogEntry,
-  logEntrySchema,
-  PEDALS,
-  type Photo,
-  type StoredLoad,
-  sessionLoadSchema,
-  TRACK_STATES,
-} from './schema/logEntry';
+export * from './schema/kept';
 export { ORIGIN_IDS, type Origin } from './schema/origin';
 export { type Part, type PartKind, partSchema } from './schema/part';
-export {
-  type PartSet,
-  partSetSchema,
-  placeOf,
-  ROTOR_BUILDS,
-  SET_KINDS,
-  SET_PLACES,
-  type SetKind,
-  type SetPlace,
-} from './schema/partSet';
 export { getAt, infoAt, labelAt, type Path, SHELVES, type Shelf, setAt } from './schema/paths';
 export { loadSchema, type Pedal, pistonField } from './schema/pedal';
 export {
@@ -271,11 +226,11 @@ export {
 } from './schema/plan';
 export {
   BEDDING_VERSIONS,
-  FLUID_COLOURS,
   type BeddingVersion,
   type BleedWay,
   type Bottle,
   type Done,
+  FLUID_COLOURS,
   type Found,
   NOTHING_FOUND,
   outcomeSchema,
@@ -285,20 +240,6 @@ export {
   type StoredBedding,
 } from './schema/preparation';
 export { PROJECT_FORMAT, PROJECT_VERSION, type Project, priceInfo } from './schema/project';
-export {
-  type EventSession,
-  eventSessionSchema,
-  FLUID_SCHOOLS,
-  type FluidSchool,
-  SESSION_KINDS,
-  type Season,
-  type SeasonEvent,
-  type SeasonRules,
-  type SessionKind,
-  seasonEventSchema,
-  seasonRulesSchema,
-  USUAL_RULES,
-} from './schema/season';
 export type { PlanStart } from './schema/state';
 export { TEST_BRAKING, TEST_KINDS, type TestDesign, type TestKind } from './schema/testDesign';
 export {

@@ -56,7 +56,6 @@ export {
 export { fluidRenewal } from './first/fluidRenewal';
 export {
   boilingNeededC,
-  COPPER_LIMIT,
   type FluidReason,
   type FluidState,
   fluidState,
@@ -65,26 +64,15 @@ export {
 export { findingsOf, type InspectionFinding, type Weight } from './keep/inspect';
 export { drivenSetup, loadOf, setupOfPlanned, setupOfSession } from './keep/loads';
 export {
-  byTime,
   doubtsOfEntry,
   type EntryDoubt,
   entriesOf,
   entriesOfSet,
   fittedOn,
-  sessionsOfSet,
 } from './keep/logbook';
-export {
-  type Loads,
-  lifeUsed,
-  type PieceWear,
-  placeKey,
-  type Remaining,
-  remainingSessions,
-  type SetWear,
-  setsWear,
-  thinnest,
-  type WearPlace,
-} from './keep/wear';
+export { type SetWear, setsWear } from './keep/wear';
+export { type Loads, placeKey, type WearPlace } from './keep/wearHistory';
+export { type Remaining, remainingSessions } from './keep/wearLeft';
 export { analyseLog, type ListedPiece, type LogAnalysis, type MeasuredSeries } from './log/analyseLog';
 export { type Fitted, fitLap, type LapFit } from './log/fitLap';
 export { type LapsLeft, lapsLeft } from './log/lapsLeft';
@@ -106,19 +94,9 @@ export { type ProtectionJob, protectionJobs } from './prepare/protection';
 export type { Caution, StepCode, StopFor, Tool } from './prepare/stepTable';
 export { type Work, workOf } from './prepare/work';
 export type { Allocation, Choice, ChoiceReason } from './season/allocate';
-export {
-  type EventPlan,
-  eventsOf,
-  type LoadQuestion,
-  loadQuestions,
-  type PlannedSession,
-  planSeason,
-  problemOf,
-  type SeasonLoads,
-  type SeasonPlan,
-  sessionsToCome,
-  type ToOrder,
-} from './season/seasonPlan';
+export type { EventPlan } from './season/eventPlans';
+export { planSeason, type SeasonPlan } from './season/seasonPlan';
+export { eventsOf, loadQuestions, sessionsToCome } from './season/sessions';
 export {
   type BenchFit,
   type BenchMeasured,

@@ -23,7 +23,7 @@ export {
   sweepLogs,
   unlistLog,
 } from './logStorage';
-export { browserPhotoStore, keepPhoto, openPhoto, type PhotoStore } from './photoStorage';
+export { browserPhotoStore, keepPhoto, openPhoto } from './photoStorage';
 export {
   addProject,
   chooseSlot,

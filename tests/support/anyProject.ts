@@ -60,6 +60,9 @@ export function shortPlan(planId: string): Project {
     plans: [{ ...short, compare: { setups: [], referenceId: null } }],
     preparations: [],
     tests: [],
+    sets: [],
+    seasons: [],
+    entries: [],
     selectedPlanId: plan.id,
   };
 }

@@ -12,6 +12,7 @@ export const ROUTES = [
   ...['logs', 'laps', 'heat', 'live'].map((tab) => `/log/${tab}`),
   ...['readings', 'fit', 'next', 'kept'].map((tab) => `/calibrate/${tab}`),
   '/happened',
+  ...['entries', 'after', 'inspect', 'fluid', 'wear', 'season'].map((tab) => `/logbook/${tab}`),
   ...['first', 'find-out', 'cooling', 'compare', 'ladder', 'pace', 'balance', 'sure', 'exposed', 'sheet'].map(
     (tab) => `/decide/${tab}`,
   ),

@@ -138,7 +138,7 @@ function PlanPicker() {
       </label>
       <Choice
         id="plan"
-        className="w-[clamp(96px,22vw,280px)]!"
+        className="w-[clamp(96px,16vw,280px)]!"
         value={project.selectedPlanId}
         options={project.plans.map((plan) => [plan.id, plan.name])}
         onChange={(id) => edit('Selected a plan', (p) => selectPlan(p, id))}

@@ -263,6 +263,9 @@ describe('pages beside each other', () => {
       cars: p.cars.filter((c) => c.id !== plan.carId),
       preparations: p.preparations.filter((w) => w.carId !== plan.carId),
       tests: p.tests.filter((t) => t.carId !== plan.carId),
+      sets: p.sets.filter((s) => s.carId !== plan.carId),
+      seasons: p.seasons.filter((s) => s.carId !== plan.carId),
+      entries: p.entries.filter((e) => e.carId !== plan.carId),
       selectedPlanId: p.plans.find((q) => q.carId !== plan.carId)?.id ?? '',
     }));
     await here.saveNow();

@@ -55,6 +55,6 @@ export type {
   Unbraked,
   Verdict,
 } from './result';
-export { type SessionLoad, sessionLoad, type WheelLoad } from './sessionLoad';
+export { sessionLoad } from './sessionLoad';
 export type { WheelStop } from './wheelStops';
 export type { ZoneForce, ZoneLimit } from './zoneResult';

@@ -74,7 +74,7 @@ export function fluidAging(
 ): FluidAging {
   const members = Array.from({ length: CLIMATES }, (_, i): Member => {
     const factor = exp(CLIMATE_SPREAD * normalQuantile((i + 0.5) / CLIMATES));
-    return { firstYear: firstYear * factor, weight: 1, water: [] };
+    return { firstYear: firstYear * factor, weight: 1 / CLIMATES, water: [] };
   });
   const times = [begun, ...events.map(({ at }) => at)];
   /** A member's water so long after its event, in any later climate of its own. */

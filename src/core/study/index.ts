@@ -5,7 +5,7 @@ export { correlated } from './correlate';
 export type { ZoneShares } from './evenShares';
 export { type ExposedPart, exposedTemperature, type Protection, USUAL_RIM } from './exposedPart';
 export { type FastestPlan, fastestPlan } from './fastestPlan';
-export { type FluidAging, type FluidEvent, fluidAging } from './fluidAging';
+export { type FluidEvent, fluidAging } from './fluidAging';
 export { latinHypercube } from './latinHypercube';
 export { coldestBite, keepsAll, leastForDuct, leastMargin } from './least';
 export { moved, movedBy, PARAMETER_IDS, PARAMETERS, type ParameterId } from './parameters';
@@ -25,6 +25,5 @@ export {
   sessionsLeft,
   WEAR_PRIOR,
   type WearLoss,
-  type WearPrior,
   type WearRate,
 } from './wearRate';

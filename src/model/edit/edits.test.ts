@@ -6,8 +6,10 @@ import { driveOf } from '../calibration/driveOf';
 import { BUILT_IN } from '../catalogue/builtIn';
 import { starterLine } from '../catalogue/starters';
 import { readProject, writeProject } from '../file/readProject';
+import { newEntry, newEvent, newSeason, newSet } from '../guided/newKeep';
 import { newPreparation } from '../guided/newPreparation';
 import { newRun, newTest, runsOf, stopsOf } from '../guided/newTest';
+import { ENTRY_KINDS } from '../schema/logEntry';
 import type { Project } from '../schema/project';
 import { setupOf } from '../toCore/toCore';
 import { attemptEdit, refusalText } from './attempt';
@@ -170,6 +172,46 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
       ticks,
       drawn: { [step]: cm3 },
     });
+  }),
+  putEntry: fc
+    .tuple(share, text, number, fc.constantFrom(...ENTRY_KINDS))
+    .map(([s, note, airC, kind]) => (p) => {
+      const line = newEntry(kind, { id: newId(), carId: at(p.cars, s).id, date: DAY });
+      return edits.putEntry(
+        p,
+        (line.kind === 'session' ? { ...line, note, airC } : { ...line, note }) as typeof line,
+      );
+    }),
+  putSet: fc.tuple(share, text, number).map(([s, name, minimumMm]) => (p) => {
+    const set = newSet(at(p.cars, s), { id: newId(), name, axle: 'front', kind: 'pads' });
+    return edits.putSet(p, { ...set, minimumMm });
+  }),
+  putSeason: fc.tuple(share, text).map(([s, name]) => (p) => {
+    const plan = at(p.plans, s);
+    return edits.putSeason(p, newSeason(plan.carId, plan.id, { id: newId(), name }));
+  }),
+  putEvent: fc.tuple(share, text, number).map(([s, name, entry]) => (p) => {
+    const season = at(p.seasons, s);
+    if (!season) return p;
+    return edits.putEvent(p, season.id, newId(), { ...newEvent(at(p.circuits, s).id, DAY, name), entry });
+  }),
+  removeEvent: fc.tuple(share, text).map(([s, other]) => (p) => {
+    const season = at(p.seasons, s);
+    return season ? edits.removeEvent(p, season.id, Object.keys(season.events)[0] ?? other) : p;
+  }),
+  keepLoads: fc.tuple(share, number).map(([s, energyMj]) => (p) => {
+    const wheel = {
+      energyMj,
+      innerPadMm: 0.3,
+      outerPadMm: 0.3,
+      rotorMm: 0,
+      fatigue: 0,
+      rotorC: 500,
+      padC: 500,
+      fluidC: 90,
+    };
+    const load = { frontLeft: wheel, frontRight: wheel, rearLeft: wheel, rearRight: wheel };
+    return edits.keepLoads(p, new Map(p.entries.slice(0, Math.ceil(4 * s)).map(({ id }) => [id, load])));
   }),
   addTest: fc.tuple(share, text, number).map(([s, name, fromKmh]) => (p) => {
     const fresh = newTest(at(p.cars, s), { id: newId(), name, date: DAY });

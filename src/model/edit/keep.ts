@@ -73,15 +73,10 @@ export function joinLogbook(project: Project, other: Project): JoinedLogbook {
     }
     return [...own, ...news];
   };
-  const knows = (season: Season) =>
-    project.plans.some(({ id }) => id === season.planId) &&
-    Object.values(season.events).every(({ circuitId }) =>
-      project.circuits.some(({ id }) => id === circuitId),
-    );
   const next = {
     ...project,
     sets: joined(project.sets, other.sets),
-    seasons: joined(project.seasons, other.seasons.filter(knows)),
+    seasons: joined(project.seasons, other.seasons),
     entries: joined(project.entries, other.entries),
   };
   return { project: next, added, differ };

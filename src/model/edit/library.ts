@@ -100,10 +100,6 @@ export function deletionObstacle(project: Project, shelf: Shelf, id: string): st
   }
   const list = project[shelf] as readonly { id: string }[];
   if (list.length === 1) return say.projectKeepsLeastOne(NOUNS[shelf]);
-  const planned = project.seasons.filter(({ planId, events }) =>
-    shelf === 'plans' ? planId === id : Object.values(events).some(({ circuitId }) => circuitId === id),
-  );
-  if (planned.length > 0) return say.inSeasonChangeFirst(planned.map(({ name }) => `“${name}”`).join(', '));
   if (shelf === 'plans') return null;
   const users = project.plans.filter((plan) =>
     shelf === 'cars'

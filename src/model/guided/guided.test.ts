@@ -32,6 +32,9 @@ const own = (car: ReturnType<typeof carFromAnswers>) => ({
   cars: [car],
   preparations: [],
   tests: [],
+  sets: [],
+  seasons: [],
+  entries: [],
   plans: [planFromSentence(sentence, 3, 'plan-new')],
   selectedPlanId: 'plan-new',
 });

@@ -14,10 +14,9 @@ import { type Bottle, bottleSchema, type Preparation, preparationSchema } from '
 import { referenceIssues } from './references';
 import { type Season, seasonSchema } from './season';
 import { type KeptState, stateSchema } from './state';
+import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './wholeProject';
 
-export const PROJECT_FORMAT = 'fervent-kettle-project';
-
-export const PROJECT_VERSION = 13;
+export { PROJECT_FORMAT, PROJECT_VERSION, type Project };
 
 const priceSchema = z.strictObject({
   /** Id of a part, or a word for work and parts that are on no shelf */
@@ -151,26 +150,3 @@ export const frameSchema = documentOf({
   season: z.custom<Season>(),
   entry: z.custom<LogEntry>(),
 }).check((ctx) => referenceIssues(ctx.value, ctx.issues));
-
-/** A whole project. */
-export interface Project {
-  readonly format: typeof PROJECT_FORMAT;
-  readonly version: typeof PROJECT_VERSION;
-  readonly name: string;
-  readonly cars: Car[];
-  readonly circuits: Circuit[];
-  readonly plans: Plan[];
-  readonly parts: Part[];
-  readonly states: KeptState[];
-  readonly drives: StoredDrive[];
-  readonly calibrations: Calibration[];
-  readonly preparations: Preparation[];
-  readonly bottles: Bottle[];
-  readonly tests: StoredTest[];
-  readonly sets: PartSet[];
-  readonly seasons: Season[];
-  readonly entries: LogEntry[];
-  readonly currency: string;
-  readonly prices: { readonly key: string; readonly price: number }[];
-  readonly selectedPlanId: string;
-}

@@ -3,7 +3,7 @@ import { BUILT_IN } from '../catalogue/builtIn';
 import { FLUIDS } from '../catalogue/fluids';
 import { PADS } from '../catalogue/pads';
 import type { Part } from './part';
-import type { Project } from './project';
+import type { Project } from './wholeProject';
 
 function uniqueIds(list: readonly { id: string }[], path: string, issues: z.core.$ZodRawIssue[]) {
   const seen = new Set<string>();
@@ -127,15 +127,10 @@ export function referenceIssues(value: Project, issues: z.core.$ZodRawIssue[]): 
   sets.forEach(({ carId }, i) => {
     if (!cars.some((c) => c.id === carId)) missing(['sets', i, 'carId'], carId, 'car');
   });
-  seasons.forEach(({ carId, planId, events }, i) => {
+  // What seasons and entries name besides may be gone: a plan of the year, the record of what was driven, stay.
+  seasons.forEach(({ carId }, i) => {
     if (!cars.some((c) => c.id === carId)) missing(['seasons', i, 'carId'], carId, 'car');
-    if (!plans.some((p) => p.id === planId)) missing(['seasons', i, 'planId'], planId, 'plan');
-    for (const [id, { circuitId }] of Object.entries(events)) {
-      if (circuits.some((c) => c.id === circuitId)) continue;
-      missing(['seasons', i, 'events', id, 'circuitId'], circuitId, 'circuit');
-    }
   });
-  // What an entry names besides may be gone: the record of what was driven stays.
   entries.forEach(({ carId }, i) => {
     if (!cars.some((c) => c.id === carId)) missing(['entries', i, 'carId'], carId, 'car');
   });

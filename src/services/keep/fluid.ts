@@ -15,7 +15,7 @@ import { entriesOf } from './logbook';
 
 const DAY = 86400;
 /** Copper in the fluid at which it is renewed, parts in a million: common practice. */
-export const COPPER_LIMIT = 200;
+const COPPER_LIMIT = 200;
 /** As far as is looked ahead, days: longer than any school of practice leaves fluid in. */
 const LOOKED_AHEAD = 4 * 365;
 

@@ -9,7 +9,7 @@ import {
   type WheelFound,
 } from '../../model';
 import { entriesOf } from './logbook';
-import { thinnest } from './wear';
+import { thinnest } from './wearHistory';
 
 /** What must be done about it: not driven on, put right before the next session, watched, or only known. */
 export type Weight = 'stop' | 'renew' | 'watch' | 'fine';
@@ -125,50 +125,70 @@ function before(
   return null;
 }
 
-function ofWheel(
-  project: Project,
-  car: Car,
-  entries: readonly LogEntry[],
-  entry: EntryOf<'inspection'>,
-  wheel: WheelName,
-): InspectionFinding[] {
-  const found = entry.wheels[wheel];
-  if (!found) return [];
-  const list: InspectionFinding[] = [];
-  for (const part of PARTS) {
-    const mm = mmOf(found, part);
-    if (mm === null) continue;
+interface Looked {
+  readonly project: Project;
+  readonly car: Car;
+  readonly entries: readonly LogEntry[];
+  readonly entry: EntryOf<'inspection'>;
+}
+
+/** How a thickness stands to its minimum. */
+function thinWeight(mm: number, leastMm: number | null, part: PartName): Weight {
+  if (leastMm === null) return 'watch';
+  if (mm < leastMm) return 'stop';
+  return mm < leastMm + (part === 'rotor' ? 0.3 : 1.5) ? 'watch' : 'fine';
+}
+
+/** Thickness of a wheel's pads and rotor against their minimum and the last time. */
+const ofThickness = ({ project, car, entries, entry }: Looked, wheel: WheelName): InspectionFinding[] =>
+  PARTS.flatMap((part): InspectionFinding[] => {
+    const mm = mmOf(entry.wheels[wheel], part);
+    if (mm === null) return [];
     const leastMm = leastOf(project, car, entry, wheel, part);
-    const near = leastMm !== null && mm < leastMm + (part === 'rotor' ? 0.3 : 1.5);
-    const weight = leastMm === null ? 'watch' : mm < leastMm ? 'stop' : near ? 'watch' : 'fine';
-    list.push({ kind: 'thin', weight, wheel, part, mm, leastMm });
-    const last = before(entries, entry, wheel, part);
-    if (last !== null && mm > last + (part === 'rotor' ? ROTOR_THICKER : THICKER)) {
-      list.push({ kind: 'thicker than before', weight: 'watch', wheel, part, mm, beforeMm: last });
-    }
-  }
-  for (const pad of ['inner', 'outer'] as const) {
-    const [a, b] =
-      pad === 'inner'
-        ? [found.innerLeadingMm, found.innerTrailingMm]
-        : [found.outerLeadingMm, found.outerTrailingMm];
-    if (a === null || b === null || Math.abs(a - b) < TAPER) continue;
-    list.push({ kind: 'taper', weight: 'watch', wheel, pad, mm: Math.abs(a - b) });
-  }
-  const [inner, outer] = [mmOf(found, 'inner'), mmOf(found, 'outer')];
-  if (inner !== null && outer !== null && Math.abs(inner - outer) >= INNER_OUTER) {
-    const sliding = car[wheel.startsWith('front') ? 'front' : 'rear'].caliper.kind === 'sliding';
-    const thinner = inner < outer ? 'inner' : 'outer';
-    list.push({
-      kind: 'inner and outer',
-      weight: 'renew',
+    const thin: InspectionFinding = {
+      kind: 'thin',
+      weight: thinWeight(mm, leastMm, part),
       wheel,
-      thinner,
-      mm: Math.abs(inner - outer),
-      sliding,
-    });
-  }
-  return [...list, ...ofRotor(found, wheel), ...ofStates(found, wheel)];
+      part,
+      mm,
+      leastMm,
+    };
+    const last = before(entries, entry, wheel, part);
+    const more = part === 'rotor' ? ROTOR_THICKER : THICKER;
+    if (last === null || mm <= last + more) return [thin];
+    return [thin, { kind: 'thicker than before', weight: 'watch', wheel, part, mm, beforeMm: last }];
+  });
+
+/** The two ends of each pad, and the two pads of a caliper, against each other. */
+function ofPads(car: Car, found: WheelFound, wheel: WheelName): InspectionFinding[] {
+  const ends = {
+    inner: [found.innerLeadingMm, found.innerTrailingMm],
+    outer: [found.outerLeadingMm, found.outerTrailingMm],
+  } as const;
+  const list = (['inner', 'outer'] as const).flatMap((pad): InspectionFinding[] => {
+    const [a, b] = ends[pad];
+    if (a === null || b === null || Math.abs(a - b) < TAPER) return [];
+    return [{ kind: 'taper', weight: 'watch', wheel, pad, mm: Math.abs(a - b) }];
+  });
+  const [inner, outer] = [mmOf(found, 'inner'), mmOf(found, 'outer')];
+  if (inner === null || outer === null || Math.abs(inner - outer) < INNER_OUTER) return list;
+  const sliding = car[wheel.startsWith('front') ? 'front' : 'rear'].caliper.kind === 'sliding';
+  const thinner = inner < outer ? 'inner' : 'outer';
+  return [
+    ...list,
+    { kind: 'inner and outer', weight: 'renew', wheel, thinner, mm: Math.abs(inner - outer), sliding },
+  ];
+}
+
+function ofWheel(looked: Looked, wheel: WheelName): InspectionFinding[] {
+  const found = looked.entry.wheels[wheel];
+  if (!found) return [];
+  return [
+    ...ofThickness(looked, wheel),
+    ...ofPads(looked.car, found, wheel),
+    ...ofRotor(found, wheel),
+    ...ofStates(found, wheel),
+  ];
 }
 
 function ofRotor(found: WheelFound, wheel: WheelName): InspectionFinding[] {
@@ -252,7 +272,7 @@ export function findingsOf(
     ...(colour !== null ? [{ kind: 'colour' as const, weight: 'fine' as const, state: colour }] : []),
   ];
   const list = [
-    ...WHEELS.flatMap((wheel) => ofWheel(project, car, entries, entry, wheel)),
+    ...WHEELS.flatMap((wheel) => ofWheel({ project, car, entries, entry }, wheel)),
     ...leftWithRight(entry),
     ...fluid,
   ];

@@ -29,84 +29,125 @@ const sum = (terms: readonly (readonly [factor: number, name: string])[]): strin
     .map(([factor, name]) => `${factor < 0 ? '-' : '+'} ${Math.abs(factor).toPrecision(12)} ${name}`)
     .join(' ');
 
+/** A programme as it is put together: what is summed up, what must hold, what is all or nothing. */
+interface Programme {
+  readonly objective: [factor: number, name: string][];
+  readonly rows: string[];
+  readonly binaries: string[];
+}
+
+const x = (s: number, j: number) => `x_${s}_${j}`;
+/** Sessions that a set may serve. */
+const able = (problem: AllocationProblem, s: number): number[] =>
+  [...problem.sessions.keys()].filter((j) => maySet(problem, s, j));
+
+/** A session has one set, or none at a price beyond all others. */
+function sessionRows(problem: AllocationProblem, { objective, rows }: Programme): void {
+  for (const j of problem.sessions.keys()) {
+    objective.push([MISSING_COST, `m_${j}`]);
+    const served = [...problem.sets.keys()]
+      .filter((s) => maySet(problem, s, j))
+      .map((s) => [1, x(s, j)] as const);
+    rows.push(`${sum([...served, [1, `m_${j}`]])} = 1`);
+  }
+}
+
+/** A set in one session: its wear, whether it is bought and used, whether it is still new. */
+function servingRows(
+  problem: AllocationProblem,
+  s: number,
+  own: readonly number[],
+  { objective, rows, binaries }: Programme,
+) {
+  const { sets, sessions, share, rules } = problem;
+  const set = sets[s];
+  for (const [k, j] of own.entries()) {
+    const earlier = own.slice(0, k).map((i) => [1, x(s, i)] as const);
+    binaries.push(x(s, j));
+    objective.push([rules.valueLeft * set.price * share[s][j] * (set.owned ? 1 : BOUGHT_EARLY), x(s, j)]);
+    if (!set.owned)
+      rows.push(
+        `${sum([
+          [1, x(s, j)],
+          [-1, `y_${s}`],
+        ])} <= 0`,
+      );
+    rows.push(
+      `${sum([
+        [1, `u_${s}_${sessions[j].event}`],
+        [-1, x(s, j)],
+      ])} >= 0`,
+    );
+    if (sessions[j].fresh && k > 0) rows.push(`${sum([...earlier, [k, x(s, j)]])} <= ${k}`);
+    if (set.used <= STILL_FRESH && isPractice(sessions[j].kind)) {
+      objective.push([FRESH_IN_PRACTICE * set.price, `g_${s}_${j}`]);
+      rows.push(`${sum([[1, `g_${s}_${j}`], [-1, x(s, j)], ...earlier])} >= 0`);
+    }
+  }
+}
+
+/** A set over the season: within its life, bought or not. */
+function lifeRows(
+  problem: AllocationProblem,
+  s: number,
+  own: readonly number[],
+  { objective, rows, binaries }: Programme,
+) {
+  const { sets, share, rules } = problem;
+  const set = sets[s];
+  const room = capacity(set, rules.confidence) - set.used;
+  const wear = own.map((j) => [share[s][j], x(s, j)] as const);
+  if (room < 0) rows.push(`${sum(own.map((j) => [1, x(s, j)]))} <= 0`);
+  else rows.push(set.owned ? `${sum(wear)} <= ${room}` : `${sum([...wear, [-room, `y_${s}`]])} <= 0`);
+  if (set.owned) return;
+  binaries.push(`y_${s}`);
+  objective.push([(1 - rules.valueLeft) * set.price, `y_${s}`]);
+}
+
+/** What a set risks: the greatest of straight lines; one that is not driven bears none, whatever it was used before. */
+function riskRows(
+  problem: AllocationProblem,
+  s: number,
+  own: readonly number[],
+  { objective, rows }: Programme,
+) {
+  const { sets, share, rules } = problem;
+  const set = sets[s];
+  for (const { slope, offset } of riskLines(set.spread)) {
+    const fixed = slope * set.used + offset;
+    const terms = own.map((j) => [-slope * share[s][j], x(s, j)] as const);
+    if (fixed <= 0) rows.push(`${sum([[1, `r_${s}`], ...terms])} >= ${fixed}`);
+    else {
+      for (const j of own) {
+        const rest = terms.map(
+          ([factor, name]) => [name === x(s, j) ? factor - fixed : factor, name] as const,
+        );
+        rows.push(`${sum([[1, `r_${s}`], ...rest])} >= 0`);
+      }
+    }
+  }
+  if (set.spread > 0) objective.push([rules.riskCost, `r_${s}`]);
+}
+
 /**
  * The choice of sets as an integer programme in the solver's text form (CPLEX LP): x_s_j set s serves session j, y_s set s
  * is bought, u_s_e it is used at event e, g_s_j it is first used in a practice session, r_s its risk, m_j no set serves j.
  */
-export function programmeText(problem: AllocationProblem): string {
-  const { sets, sessions, share, rules } = problem;
-  const objective: [number, string][] = [];
-  const rows: string[] = [];
-  const binaries: string[] = [];
-  const x = (s: number, j: number) => `x_${s}_${j}`;
-  const able = (s: number) => [...sessions.keys()].filter((j) => maySet(problem, s, j));
-  for (const [j] of sessions.entries()) {
-    objective.push([MISSING_COST, `m_${j}`]);
-    const served = [...sets.keys()].filter((s) => maySet(problem, s, j)).map((s) => [1, x(s, j)] as const);
-    rows.push(`${sum([...served, [1, `m_${j}`]])} = 1`);
-  }
-  for (const [s, set] of sets.entries()) {
-    const own = able(s);
+function programmeText(problem: AllocationProblem): string {
+  const programme: Programme = { objective: [], rows: [], binaries: [] };
+  const { objective, rows, binaries } = programme;
+  sessionRows(problem, programme);
+  for (const s of problem.sets.keys()) {
+    const own = able(problem, s);
     if (own.length === 0) continue;
-    const room = capacity(set, rules.confidence) - set.used;
-    for (const j of own) {
-      binaries.push(x(s, j));
-      objective.push([rules.valueLeft * set.price * share[s][j] * (set.owned ? 1 : BOUGHT_EARLY), x(s, j)]);
-      if (room < 0) rows.push(`${x(s, j)} = 0`);
-      if (!set.owned)
-        rows.push(
-          `${sum([
-            [1, x(s, j)],
-            [-1, `y_${s}`],
-          ])} <= 0`,
-        );
-      rows.push(
-        `${sum([
-          [1, `u_${s}_${sessions[j].event}`],
-          [-1, x(s, j)],
-        ])} >= 0`,
-      );
-      if (sessions[j].fresh) {
-        const before = own.filter((i) => i < j).map((i) => [1, x(s, i)] as const);
-        if (before.length > 0) rows.push(`${sum([...before, [before.length, x(s, j)]])} <= ${before.length}`);
-      }
-      if (set.used <= STILL_FRESH && isPractice(sessions[j].kind)) {
-        objective.push([FRESH_IN_PRACTICE * set.price, `g_${s}_${j}`]);
-        const earlier = own.filter((i) => i < j).map((i) => [1, x(s, i)] as const);
-        rows.push(`${sum([[1, `g_${s}_${j}`], [-1, x(s, j)], ...earlier])} >= 0`);
-      }
-    }
-    const wear = own.map((j) => [share[s][j], x(s, j)] as const);
-    if (room >= 0) {
-      rows.push(set.owned ? `${sum(wear)} <= ${room}` : `${sum([...wear, [-room, `y_${s}`]])} <= 0`);
-    }
-    if (!set.owned) {
-      binaries.push(`y_${s}`);
-      objective.push([(1 - rules.valueLeft) * set.price, `y_${s}`]);
-    }
-    // A set that is not driven bears no risk: what it was used before counts only with its first session.
-    for (const { slope, offset } of riskLines(set.spread)) {
-      const most = slope * (set.used + Math.max(0, room)) + offset;
-      if (most <= 0) continue;
-      const fixed = slope * set.used + offset;
-      const terms = wear.map(([factor, name]) => [-slope * factor, name] as const);
-      if (fixed <= 0) rows.push(`${sum([[1, `r_${s}`], ...terms])} >= ${fixed}`);
-      else {
-        for (const j of own) {
-          const rest = terms.map(
-            ([factor, name]) => [name === x(s, j) ? factor - fixed : factor, name] as const,
-          );
-          rows.push(`${sum([[1, `r_${s}`], ...rest])} >= 0`);
-        }
-      }
-    }
-    if (set.spread > 0) objective.push([rules.riskCost, `r_${s}`]);
+    servingRows(problem, s, own, programme);
+    lifeRows(problem, s, own, programme);
+    riskRows(problem, s, own, programme);
+    for (const e of new Set(own.map((j) => problem.sessions[j].event))) binaries.push(`u_${s}_${e}`);
   }
   rows.push(...eventRows(problem, objective), ...orderRows(problem), ...countRow(problem));
-  for (const [s] of sets.entries()) {
-    for (const e of new Set(able(s).map((j) => sessions[j].event))) binaries.push(`u_${s}_${e}`);
-  }
-  return `Minimize\n obj: ${sum(objective)}\nSubject To\n ${rows.map((row, i) => `c${i}: ${row}`).join('\n ')}\nBinary\n ${binaries.join('\n ')}\nEnd\n`;
+  const numbered = rows.map((row, i) => `c${i}: ${row}`).join('\n ');
+  return `Minimize\n obj: ${sum(objective)}\nSubject To\n ${numbered}\nBinary\n ${binaries.join('\n ')}\nEnd\n`;
 }
 
 /** Sets beyond the first of an event cost hands; rules may limit them. */

@@ -1,6 +1,6 @@
 import { normalProbability } from '../../core';
 import type { SessionKind, SetPlace } from '../../model';
-import { capacityOf } from '../keep/wear';
+import { capacityOf } from '../keep/wearLeft';
 
 /** A set that may serve, or one that could be bought. */
 export interface SetSupply {
@@ -161,15 +161,20 @@ export class Tally {
       if (!owned) bought += (1 - rules.valueLeft) * price;
       if (used <= STILL_FRESH && isPractice(sessions[first[s]].kind))
         freshInPractice += FRESH_IN_PRACTICE * price;
-      let most = 0;
-      for (const { slope, offset } of this.lines[s]) most = Math.max(most, slope * after[s] + offset);
-      risk += rules.riskCost * most;
+      risk += rules.riskCost * this.riskOf(s);
     }
     for (let e = 0; e < mostSets.length; e++) {
       if (setsAt[e] > (mostSets[e] ?? Number.POSITIVE_INFINITY)) allowed = false;
-      if (setsAt[e] > 1) changes += rules.changeCost * (setsAt[e] - 1);
+      changes += rules.changeCost * Math.max(0, setsAt[e] - 1);
     }
     const total = wear + bought + changes + risk + freshInPractice + MISSING_COST * missing;
     return { allowed, total, wear, bought, changes, risk, freshInPractice, missing };
+  }
+
+  /** Greatest of the lines under the chance that a set is worn out by then. */
+  private riskOf(s: number): number {
+    let most = 0;
+    for (const { slope, offset } of this.lines[s]) most = Math.max(most, slope * this.after[s] + offset);
+    return most;
   }
 }

@@ -1,5 +1,5 @@
 import { randomNumbers } from '../../core';
-import { type Assignment, maySet, type Tally } from './problem';
+import { type AllocationProblem, type Assignment, maySet, type Tally } from './problem';
 
 /** Beginnings of a search; the best of what they come to is kept. */
 const STARTS = 3;
@@ -28,40 +28,44 @@ function greedy(tally: Tally, pinned: Pinned, noise: () => number): number[] {
   return assignment;
 }
 
-/** Moves of one session, of an event's sessions together, and exchanges of two, as long as one of them costs less. */
-export function improved(tally: Tally, begun: Assignment, pinned: Pinned): Assignment {
-  const { problem } = tally;
+/** Assignments a move away from one: one session with another set, an event's sessions with one, two exchanged. */
+function* movesFrom(
+  problem: AllocationProblem,
+  from: () => Assignment,
+  pinned: Pinned,
+): Generator<Assignment> {
   const { sets, sessions, mostSets } = problem;
+  const free = (j: number) => !pinned.has(j);
+  for (let j = 0; j < sessions.length; j++) {
+    for (let s = 0; free(j) && s < sets.length; s++) {
+      if (s !== from()[j] && maySet(problem, s, j)) yield from().with(j, s);
+    }
+  }
+  for (let e = 0; e < mostSets.length; e++) {
+    for (let s = 0; s < sets.length; s++) {
+      const serves = (j: number) => sessions[j].event === e && free(j) && maySet(problem, s, j);
+      yield from().map((own, j) => (serves(j) ? s : own));
+    }
+  }
+  for (let i = 0; i < sessions.length; i++) {
+    for (let j = i + 1; free(i) && j < sessions.length; j++) {
+      const now = from();
+      if (now[i] !== now[j] && free(j)) yield now.with(i, now[j]).with(j, now[i]);
+    }
+  }
+}
+
+/** Makes moves as long as one of them costs less. */
+export function improved(tally: Tally, begun: Assignment, pinned: Pinned): Assignment {
   let best = begun;
   let cost = tally.of(begun).total;
-  const tried = (next: Assignment): boolean => {
-    const { allowed, total } = tally.of(next);
-    if (!allowed || total >= cost - 1e-9) return false;
-    [best, cost] = [next, total];
-    return true;
-  };
-  const free = (j: number) => !pinned.has(j);
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    let moved = false;
-    for (let j = 0; j < sessions.length; j++) {
-      if (!free(j)) continue;
-      for (let s = 0; s < sets.length; s++) {
-        if (s !== best[j] && maySet(problem, s, j)) moved = tried(best.with(j, s)) || moved;
-      }
+    const before = cost;
+    for (const next of movesFrom(tally.problem, () => best, pinned)) {
+      const { allowed, total } = tally.of(next);
+      if (allowed && total < cost - 1e-9) [best, cost] = [next, total];
     }
-    for (let e = 0; e < mostSets.length; e++) {
-      for (let s = 0; s < sets.length; s++) {
-        const serves = (j: number) => sessions[j].event === e && free(j) && maySet(problem, s, j);
-        moved = tried(best.map((own, j) => (serves(j) ? s : own))) || moved;
-      }
-    }
-    for (let i = 0; i < sessions.length; i++) {
-      for (let j = i + 1; j < sessions.length; j++) {
-        if (best[i] === best[j] || !free(i) || !free(j)) continue;
-        moved = tried(best.with(i, best[j]).with(j, best[i])) || moved;
-      }
-    }
-    if (!moved) break;
+    if (cost === before) break;
   }
   return best;
 }

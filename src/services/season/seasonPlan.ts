@@ -1,10 +1,7 @@
 import type { Highs } from 'highs';
 import {
   type Car,
-  type EventSession,
-  type FittedSets,
   madeRotorPrice,
-  type PartSet,
   type Project,
   partOf,
   partPrice,
@@ -13,81 +10,13 @@ import {
   type Season,
   type SeasonEvent,
   type SetPlace,
-  type Setup,
-  type StoredLoad,
 } from '../../model';
-import { boilingNeededC, type FluidReason, fluidState, reasonsToRenew } from '../keep/fluid';
-import { setupOfPlanned } from '../keep/loads';
-import { capacityOf, lifeShare, lifeUsed, newSetWear, type SetWear } from '../keep/wear';
+import { newSetWear, type SetWear } from '../keep/wear';
+import { capacityOf, lifeShare, lifeUsed } from '../keep/wearLeft';
 import { type Allocation, allocate } from './allocate';
+import { type EventPlan, eventPlans } from './eventPlans';
 import type { AllocationProblem, SetSupply } from './problem';
-
-/** A session of the season, with its event. */
-export interface PlannedSession {
-  readonly eventId: string;
-  readonly event: SeasonEvent;
-  readonly sessionId: string;
-  readonly session: EventSession;
-  /** Index of its event in the order of days */
-  readonly at: number;
-}
-
-/** Events of a season by day. */
-export const eventsOf = ({
-  events,
-}: Season): readonly { readonly id: string; readonly event: SeasonEvent }[] =>
-  Object.entries(events)
-    .map(([id, event]) => ({ id, event }))
-    .sort((a, b) =>
-      a.event.date < b.event.date ? -1 : a.event.date > b.event.date ? 1 : a.id < b.id ? -1 : 1,
-    );
-
-/** Sessions still to come, in the order driven. @param today as 2027-05-01 */
-export const sessionsToCome = (season: Season, today: string): readonly PlannedSession[] =>
-  eventsOf(season)
-    .filter(({ event }) => event.date >= today)
-    .flatMap(({ id, event }, at) =>
-      Object.entries(event.sessions)
-        .sort(([, a], [, b]) => a.n - b.n)
-        .map(([sessionId, session]) => ({ eventId: id, event, sessionId, session, at })),
-    );
-
-/** A day that must be driven to know what sessions take: with the parts of which set, or of the car as it is. */
-export interface LoadQuestion {
-  readonly key: string;
-  readonly setup: Setup;
-}
-
-/** Parts that sets of a place are, each once; null for the car's own. */
-const partsAt = (sets: readonly PartSet[], place: SetPlace): (string | null)[] => [
-  ...new Set(sets.filter((set) => placeOf(set) === place && set.retiredOn === null).map(({ part }) => part)),
-];
-
-/** What names a session's load with the parts of one set on the car; sessions that are driven alike share it. */
-const loadKey = ({ event, session }: PlannedSession, place: SetPlace, part: string | null): string =>
-  [event.circuitId, session.hotLaps, session.airC, part === null ? '' : `${place} ${part}`].join('|');
-
-/** Days to be driven before a season can be planned, each once. */
-export function loadQuestions(project: Project, season: Season, today: string): readonly LoadQuestion[] {
-  const sets = project.sets.filter(({ carId }) => carId === season.carId);
-  const found = new Map<string, Setup>();
-  for (const planned of sessionsToCome(season, today)) {
-    for (const place of SET_PLACES) {
-      for (const part of [null, ...partsAt(sets, place)]) {
-        const key = loadKey(planned, place, part);
-        if (found.has(key)) continue;
-        const set = sets.find((own) => placeOf(own) === place && own.part === part);
-        const fitted: FittedSets = part !== null && set ? { [place]: set.id } : {};
-        const setup = setupOfPlanned(project, season, planned.event, planned.session, fitted);
-        if (setup) found.set(key, setup);
-      }
-    }
-  }
-  return [...found].map(([key, setup]) => ({ key, setup }));
-}
-
-/** What each question's day takes, by its key. */
-export type SeasonLoads = ReadonlyMap<string, StoredLoad>;
+import { loadKey, type PlannedSession, type SeasonLoads, sessionsToCome } from './sessions';
 
 /** Sets that could be bought, as far as they are ever needed at once. */
 const MOST_BOUGHT = 12;
@@ -199,21 +128,6 @@ export interface ToOrder {
   readonly date: string;
 }
 
-/** An event as it is to go: what it takes, which sets, what it costs. */
-export interface EventPlan {
-  readonly id: string;
-  readonly event: SeasonEvent;
-  /** Hottest rotor core and fluid of its sessions, °C; null where no load is known */
-  readonly rotorC: number | null;
-  readonly fluidC: number | null;
-  /** Share of its life that a set of each place loses in it, median */
-  readonly shares: Readonly<Partial<Record<SetPlace, number>>>;
-  /** Why the fluid is to be renewed before it */
-  readonly fluid: readonly FluidReason[];
-  /** Entry, travel, and what sets lose in it */
-  readonly cost: { readonly entry: number; readonly travel: number; readonly wear: number };
-}
-
 /** A season planned: sets for every session, what to order, what each event costs. */
 export interface SeasonPlan {
   readonly sessions: readonly PlannedSession[];
@@ -254,61 +168,3 @@ export function planSeason(
       .sort((a, b) => (a.orderBy < b.orderBy ? -1 : 1)),
   };
 }
-
-function eventPlans(
-  project: Project,
-  season: Season,
-  sessions: readonly PlannedSession[],
-  allocations: readonly Allocation[],
-  { loads, today }: { readonly loads: SeasonLoads; readonly today: string },
-): EventPlan[] {
-  const car = project.cars.find(({ id }) => id === season.carId);
-  const state = car ? fluidState(project, car, today) : null;
-  const ids = [...new Set(sessions.map(({ eventId }) => eventId))];
-  let renewed = false;
-  return ids.map((id): EventPlan => {
-    const own = sessions.flatMap((planned, j) => (planned.eventId === id ? [{ planned, j }] : []));
-    const { event } = own[0].planned;
-    const found = own.flatMap(({ planned }) => loads.get(loadKey(planned, 'front pads', null)) ?? []);
-    const most = (of: 'rotorC' | 'fluidC') =>
-      found.length === 0
-        ? null
-        : Math.max(...found.flatMap((load) => Object.values(load).map((wheel) => wheel[of])));
-    const hottest = own.reduce((a, b) => (fluidOf(loads, b.planned) > fluidOf(loads, a.planned) ? b : a));
-    const load = loads.get(loadKey(hottest.planned, 'front pads', null));
-    const setup = setupOfPlanned(project, season, event, hottest.planned.session, {});
-    const neededC = load && setup ? boilingNeededC(setup, load) : null;
-    const reasons =
-      state && !renewed
-        ? reasonsToRenew(state, { date: event.date, school: season.rules.fluid, neededC })
-        : [];
-    // Renewed for one event, it is new for those soon after; the calendar of the next ones is the log's.
-    if (reasons.length > 0 && season.rules.fluid !== 'each event') renewed = true;
-    const wear = allocations.reduce((sum, { problem, assignment }) => {
-      const cost = own.reduce((part, { j }) => {
-        const s = assignment[j];
-        return s < 0 ? part : part + problem.sets[s].price * problem.share[s][j];
-      }, 0);
-      return sum + cost;
-    }, 0);
-    return {
-      id,
-      event,
-      rotorC: most('rotorC'),
-      fluidC: most('fluidC'),
-      shares: Object.fromEntries(
-        allocations.map(({ problem, assignment }) => [
-          problem.place,
-          own.reduce((sum, { j }) => sum + (problem.share[Math.max(0, assignment[j])]?.[j] ?? 0), 0),
-        ]),
-      ),
-      fluid: reasons,
-      cost: { entry: event.entry, travel: event.travel, wear },
-    };
-  });
-}
-
-const fluidOf = (loads: SeasonLoads, planned: PlannedSession): number => {
-  const load = loads.get(loadKey(planned, 'front pads', null));
-  return load ? Math.max(...Object.values(load).map(({ fluidC }) => fluidC)) : 0;
-};

@@ -2,11 +2,12 @@ import { type SortingState, useTable } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Printer, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { deleteItem, ENTRY_KINDS, type EntryKind } from '../../../model';
+import { deleteItem, ENTRY_KINDS, type EntryKind, keepLoads } from '../../../model';
 import { doubtsOfEntry, entriesOfSet } from '../../../services';
-import { entryDoubtText, ENTRY_KIND_TEXT } from '../../../text/en';
+import { ENTRY_KIND_TEXT, entryDoubtText } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { useProject } from '../../state/context';
+import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { IconButton } from '../../ui/IconButton';
 import { ScrollPanel } from '../../ui/ScrollPanel';
@@ -24,6 +25,7 @@ type Wanted = EntryKind | 'all';
 export function EntriesTab({ kept }: KeepTabProps) {
   const project = useProject();
   const edit = useEdit();
+  const units = useUnits();
   const [sorting, setSorting] = useState<SortingState>([{ id: 'order', desc: true }]);
   const [search, setSearch] = useState('');
   const [kind, setKind] = useState<Wanted>('all');
@@ -35,8 +37,8 @@ export function EntriesTab({ kept }: KeepTabProps) {
   );
   const rows = useMemo(() => {
     const own = part === '' ? kept.entries : entriesOfSet(kept.entries, part);
-    return rowsOf(own, kept.loads, sets).filter(({ entry }) => kind === 'all' || entry.kind === kind);
-  }, [kept.entries, kept.loads, sets, part, kind]);
+    return rowsOf(own, kept.loads, sets, units).filter(({ entry }) => kind === 'all' || entry.kind === kind);
+  }, [kept.entries, kept.loads, sets, part, kind, units]);
   const table = useTable({
     features,
     columns: COLUMNS,
@@ -141,6 +143,22 @@ export function EntriesTab({ kept }: KeepTabProps) {
         )}
         {kept.entries.length > 0 && shown.length === 0 && <p className="py-4 text-dim">{say.nothingFound}</p>}
       </ScrollPanel>
+      {kept.loads.size > 0 && (
+        <p className="panel flex flex-wrap items-center gap-3 px-4 py-2.5 print:hidden">
+          {say.computedNow(kept.loads.size)}
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              edit('Kept what sessions took', (p) => keepLoads(p, kept.loads), {
+                done: say.loadsKept(kept.loads.size),
+              })
+            }
+          >
+            Keep these figures
+          </button>
+        </p>
+      )}
       <BundlePanel />
     </div>
   );
@@ -178,7 +196,13 @@ function Line({
           {photos > 0 && <span className="caption"> {say.photoCount(photos)}</span>}
         </th>
         <td className="px-1.5 py-1">{row.summary}</td>
-        <td className="px-1.5 py-1">{row.sets}</td>
+        <td className="px-1.5 py-1">
+          {row.sets.split(', ').map((name) => (
+            <span key={name} className="mr-1.5 inline-block whitespace-nowrap">
+              {name}
+            </span>
+          ))}
+        </td>
         <td className="max-w-[320px] px-1.5 py-1">
           {row.note}
           {doubts.map((doubt) => (

@@ -76,7 +76,7 @@ export function FluidTab({ kept }: KeepTabProps) {
         ) : (
           <p className="mt-2">{say.noReason}</p>
         )}
-        <p className="caption mt-2 max-w-[86ch]">{say.fluidMeans}</p>
+        <p className="caption mt-2 max-w-[140ch]">{say.fluidMeans}</p>
       </section>
       <FluidForm kept={kept} />
       <Chart state={state} from={now} neededC={most} units={units} />

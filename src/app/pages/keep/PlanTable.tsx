@@ -12,6 +12,13 @@ export function PlanTable({ plan, behind }: { readonly plan: SeasonPlan; readonl
   const { sessions, allocations } = plan;
   const money = (value: number) => `${currency}${value.toFixed(0)}`;
   if (sessions.length === 0) return <p className="panel px-4 py-3">{say.nothingToCome}</p>;
+  if (allocations.length === 0) {
+    return (
+      <p className="panel px-4 py-3" role="alert">
+        {say.cannotDrive}
+      </p>
+    );
+  }
   return (
     <ScrollPanel label="Sets by session" className={behind ? 'opacity-60' : ''}>
       <h2 className="text-[15px]">Sets by session</h2>

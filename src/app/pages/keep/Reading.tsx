@@ -11,6 +11,7 @@ export function Reading({
   min,
   max,
   units,
+  required = false,
   onChange,
 }: {
   readonly label: string;
@@ -23,6 +24,7 @@ export function Reading({
   readonly min: number;
   readonly max: number;
   readonly units: UnitChoice;
+  readonly required?: boolean;
   readonly onChange: (value: number | null) => void;
 }) {
   if (value === null) {
@@ -57,14 +59,16 @@ export function Reading({
         text={(now) => formatQuantity(toStored(now, unit), quantity, units)}
         onChange={(next) => onChange(Number(toStored(next, unit).toPrecision(12)))}
       />
-      <button
-        type="button"
-        className="btn btn-bare min-h-[48px]"
-        aria-label={`${label}: not read`}
-        onClick={() => onChange(null)}
-      >
-        ×
-      </button>
+      {!required && (
+        <button
+          type="button"
+          className="btn btn-bare min-h-[48px]"
+          aria-label={`${label}: not read`}
+          onClick={() => onChange(null)}
+        >
+          ×
+        </button>
+      )}
     </div>
   );
 }

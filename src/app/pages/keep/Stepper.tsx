@@ -20,8 +20,8 @@ export function Stepper({
 }) {
   const to = (next: number) => onChange(Math.min(max, Math.max(min, next)));
   return (
-    <div role="group" aria-label={label}>
-      <span className="caption">{label}</span>
+    <fieldset>
+      <legend className="caption">{label}</legend>
       <div className="flex items-stretch">
         <button
           type="button"
@@ -45,6 +45,6 @@ export function Stepper({
           <Plus size={20} aria-hidden="true" />
         </button>
       </div>
-    </div>
+    </fieldset>
   );
 }

@@ -9,7 +9,7 @@ import {
   sortFn_basic,
   tableFeatures,
 } from '@tanstack/react-table';
-import type { LogEntry, PartSet } from '../../../model';
+import type { LogEntry, PartSet, UnitChoice } from '../../../model';
 import type { Loads } from '../../../services';
 import { ENTRY_KIND_TEXT, entrySummary } from '../../../text/en';
 
@@ -37,14 +37,23 @@ export interface EntryRow {
   readonly by: string;
 }
 
-export const rowsOf = (entries: readonly LogEntry[], loads: Loads, sets: readonly PartSet[]): EntryRow[] =>
+export const rowsOf = (
+  entries: readonly LogEntry[],
+  loads: Loads,
+  sets: readonly PartSet[],
+  units: UnitChoice,
+): EntryRow[] =>
   entries.map((entry, order) => ({
     entry,
     order,
     day: `${entry.date}${entry.time ? ` ${entry.time}` : ''}`,
     kind: ENTRY_KIND_TEXT[entry.kind],
     name: entry.name,
-    summary: entrySummary(entry, loads.get(entry.id) ?? (entry.kind === 'session' ? entry.load : null)),
+    summary: entrySummary(
+      entry,
+      loads.get(entry.id) ?? (entry.kind === 'session' ? entry.load : null),
+      units,
+    ),
     sets:
       'sets' in entry
         ? Object.values(entry.sets)

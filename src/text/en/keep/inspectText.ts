@@ -22,11 +22,11 @@ interface Told {
 }
 
 const CRACKS = {
-  edge: ['reaches the edge', 'The ring is about to open. Renew the rotor; do not drive on it.'],
-  joins: ['joins two holes', 'It grows from hole to hole. Renew the rotor; do not drive on it.'],
-  bell: ['is in the bell', 'The ring is carried by it. Renew the rotor; do not drive on it.'],
-  long: ['is long', 'No heat check any more. Renew the rotor before the next session.'],
-  short: ['is short', 'Heat checks. Measure it again after every session; watch whether it grows.'],
+  edge: ['to the edge', 'The ring is about to open. Renew the rotor; do not drive on it.'],
+  joins: ['from hole to hole', 'It grows from hole to hole. Renew the rotor; do not drive on it.'],
+  bell: ['what carries the ring', 'The ring is carried by it. Renew the rotor; do not drive on it.'],
+  long: ['long', 'No heat check any more. Renew the rotor before the next session.'],
+  short: ['short', 'Heat checks. Measure it again after every session; watch whether it grows.'],
 } as const;
 
 const STATES: Readonly<Record<string, readonly [means: string, todo: string]>> = {
@@ -141,7 +141,7 @@ export function findingText(finding: InspectionFinding, units: UnitChoice): Told
     case 'crack': {
       const [title, todo] = CRACKS[finding.why];
       return {
-        title: `${wheelTitle(finding.wheel)} rotor: crack of ${length(finding.mm)} at the ${finding.place} ${title}`,
+        title: `${wheelTitle(finding.wheel)} rotor: crack of ${length(finding.mm)} at the ${finding.place}, ${title}`,
         means: 'Cracks start where heat and holes concentrate stress, and grow with every hard stop.',
         todo,
       };
@@ -186,7 +186,7 @@ export function findingText(finding: InspectionFinding, units: UnitChoice): Told
     case 'not looked at':
       return {
         title: 'Not looked at, or not in full',
-        means: finding.what.map((what) => WHEEL_NAMES[what as keyof typeof WHEEL_NAMES] ?? what).join(', '),
+        means: `${finding.what.map((what) => WHEEL_NAMES[what as keyof typeof WHEEL_NAMES] ?? what).join(', ')}.`,
         todo: 'What was not looked at is not known.',
       };
   }

@@ -1,11 +1,14 @@
-import type {
-  EntryKind,
-  FluidDeed,
-  FluidSchool,
-  LogEntry,
-  SessionKind,
-  SetPlace,
-  StoredLoad,
+import {
+  type EntryKind,
+  type EntryOf,
+  type FluidDeed,
+  type FluidSchool,
+  formatQuantity,
+  type LogEntry,
+  type SessionKind,
+  type SetPlace,
+  type StoredLoad,
+  type UnitChoice,
 } from '../../../model';
 import type { ChoiceReason, EntryDoubt, WearPlace } from '../../../services';
 import { WHEEL_NAMES } from '../observations';
@@ -82,32 +85,37 @@ export const entryDoubtText = (doubt: EntryDoubt): string => {
 const energyOf = (load: StoredLoad): number =>
   Object.values(load).reduce((sum, { energyMj }) => sum + energyMj, 0);
 
+function sessionSummary(entry: EntryOf<'session'>, load: StoredLoad | null): string {
+  const laps = `${entry.hotLaps} hot ${entry.hotLaps === 1 ? 'lap' : 'laps'}`;
+  const heat = load ? `, ${energyOf(load).toFixed(0)} MJ into the brakes` : '';
+  const felt = [
+    ...(entry.pedal === 'firm' ? [] : [`pedal ${entry.pedal}`]),
+    ...entry.symptoms.filter((symptom) => symptom !== 'long pedal' || entry.pedal === 'firm'),
+  ];
+  return `${laps}, ${entry.track}${heat}${felt.length > 0 ? `; ${felt.join(', ')}` : ''}`;
+}
+
+function fluidSummary(entry: EntryOf<'fluid'>, units: UnitChoice): string {
+  const { deed, copperPpm, waterPercent, newPercent, boilingC } = entry;
+  const figures = [
+    ...(copperPpm === null ? [] : [`copper ${copperPpm} ppm`]),
+    ...(waterPercent === null ? [] : [`water ${waterPercent} %`]),
+    ...(newPercent === null ? [] : [`${newPercent} % new in the calipers`]),
+    ...(boilingC === null ? [] : [formatQuantity(boilingC, 'temperature', units)]),
+  ];
+  return [FLUID_DEED_TEXT[deed], ...figures].join(': ');
+}
+
 /** A line of the logbook in a few words. */
-export function entrySummary(entry: LogEntry, load: StoredLoad | null = null): string {
+export function entrySummary(entry: LogEntry, load: StoredLoad | null, units: UnitChoice): string {
   switch (entry.kind) {
-    case 'session': {
-      const laps = `${entry.hotLaps} hot ${entry.hotLaps === 1 ? 'lap' : 'laps'}`;
-      const heat = load ? `, ${energyOf(load).toFixed(0)} MJ into the brakes` : '';
-      const felt = [
-        entry.pedal === 'firm' ? '' : `pedal ${entry.pedal}`,
-        ...entry.symptoms.filter((symptom) => symptom !== 'long pedal' || entry.pedal === 'firm'),
-      ].filter((text) => text !== '');
-      return `${laps}, ${entry.track}${heat}${felt.length > 0 ? `; ${felt.join(', ')}` : ''}`;
-    }
+    case 'session':
+      return sessionSummary(entry, load);
+    case 'fluid':
+      return fluidSummary(entry, units);
     case 'inspection': {
       const wheels = Object.keys(entry.wheels).length;
       return `${wheels} ${wheels === 1 ? 'wheel' : 'wheels'} looked at`;
-    }
-    case 'fluid': {
-      const figure =
-        entry.copperPpm !== null
-          ? `copper ${entry.copperPpm} ppm`
-          : entry.waterPercent !== null
-            ? `water ${entry.waterPercent} %`
-            : entry.newPercent !== null
-              ? `${entry.newPercent} % new in the calipers`
-              : '';
-      return [FLUID_DEED_TEXT[entry.deed], figure].filter(Boolean).join(': ');
     }
     case 'fitted': {
       const on = Object.values(entry.sets).filter((id) => id !== null).length;

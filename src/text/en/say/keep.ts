@@ -8,6 +8,9 @@ export const say = {
     shown === all ? `${all} ${all === 1 ? 'line' : 'lines'}` : `${shown} of ${all} lines`,
   nothingWritten: 'Nothing is written down of this car yet. Begin after the next session:',
   nothingFound: 'No line has that. Search for something else, or show everything.',
+  computedNow: (n: number) =>
+    `What ${n} ${n === 1 ? 'session' : 'sessions'} took of the brakes was computed with the car as it is now. Kept, it no longer moves when the car does.`,
+  loadsKept: (n: number) => `Kept for ${n} ${n === 1 ? 'session' : 'sessions'}`,
   photoCount: (n: number) => `${n} ${n === 1 ? 'picture' : 'pictures'}`,
   picturesKept: 'Made smaller, kept in this browser, and part of the file with pictures.',
   pictureRemoved: 'Picture removed',
@@ -72,6 +75,8 @@ export const say = {
   noEvents: 'No event yet.',
   spreading: 'Spreading the sets over the season',
   nothingToCome: 'No session is to come: add an event, or move one into the future.',
+  cannotDrive:
+    'The plan it is driven like, or the circuit of an event, is no longer in the project: choose another one below.',
   costOf: (cost: string, risk: string) => `${cost}, and ${risk} for the risk of wearing out.`,
   usedTo: (percent: number, worn: number) =>
     `to ${percent.toFixed(0)} % of its life${worn >= 1 ? `, ${worn.toFixed(0)} % risk` : ''}`,

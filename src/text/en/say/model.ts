@@ -15,7 +15,6 @@ export const say = {
   fittedFitAnotherPart: (list: string) => `Fitted to ${list}: fit another part there first.`,
   beginsChooseAnotherStart: (list: string) => `Begins ${list}: choose another start there first.`,
   projectKeepsLeastOne: (noun: string) => `A project keeps at least one ${noun}.`,
-  inSeasonChangeFirst: (a: string) => `It is part of the season ${a}: take it out there first.`,
   usedChangeDeleteFirst: (list: string, which: string) => `Used by ${list}: change or delete ${which} first.`,
   changedHereAnotherPage: (shown: string, more: string) =>
     `Changed here and on another page at once: ${shown}${more}. What this page had was kept; Undo shows the other.`,
