@@ -95,6 +95,8 @@ show(
 const files = built('files');
 show('A GPX track of 20 000 points to a circuit', files.track, 1);
 show('A log of a day at 100 Hz, read as the worker reads it', files.day);
+const season = last(run(['--import', 'tsx', 'bench/season.ts']));
+show('Sets spread over a season: ms, and how far from the cheapest', season);
 const need = built('need');
 show('Cooling need of both axles, ways to it and the fastest plan: session runs and ms', need);
 const browser = last(run(['--import', 'tsx', 'bench/browser.ts']));
@@ -121,6 +123,7 @@ if (json) {
         ...node,
         files,
         need,
+        season,
         browser,
         stranger,
         deciding,

@@ -27,6 +27,13 @@ async function openLog(page: Page): Promise<void> {
 }
 
 const VIEWS: readonly View[] = [
+  {
+    name: 'season',
+    path: '/logbook/season',
+    prepare: async (page) => {
+      await page.getByRole('region', { name: 'Sets by session' }).waitFor();
+    },
+  },
   { name: 'workbench', path: '/' },
   {
     name: 'prototype-dark',
@@ -131,11 +138,6 @@ const VIEWS: readonly View[] = [
     name: 'test',
     path: '/test/evaluate?run=run-2',
     prepare: (page) => page.getByRole('img', { name: 'Pedal force by stop' }).waitFor({ timeout: 60_000 }),
-  },
-  {
-    name: 'bedding',
-    path: '/prepare/bed',
-    prepare: (page) => page.getByTestId('bedding').locator('svg').first().waitFor({ timeout: 60_000 }),
   },
   {
     name: 'calibrate',

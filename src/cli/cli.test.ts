@@ -276,6 +276,25 @@ describe('kettle', () => {
     expect(() => kettle('test', file('demo.json'), '--record', file('broken.csv'))).toThrow(/line 2: “far”/);
   });
 
+  it('spreads sets over a season, writes calendar and table, and refuses what is no day or no season', async () => {
+    const parts: string[] = [];
+    const outs = ['--json', file('s.json'), '--csv', file('s.csv'), '--ics', file('s.ics')];
+    const code = await runCli(['season', file('demo.json'), '--today', '2027-09-01', ...outs], (part) => {
+      parts.push(part);
+    });
+    expect(code).toBe(0);
+    const text = parts.join('');
+    expect(text).toMatch(/^Club season 2027: 6 sessions from 2027-09-01 on\n/);
+    expect(text).toMatch(/Front left inner pad: \d\.\d more at Anvil Park \(/);
+    expect(text).toContain('A prediction is no proof.');
+    expect(JSON.parse(readFileSync(file('s.json'), 'utf8')).events).toHaveLength(2);
+    expect(readFileSync(file('s.csv'), 'utf8').trim().split('\r\n')).toHaveLength(7);
+    expect(readFileSync(file('s.ics'), 'utf8')).toContain('SUMMARY:Finale');
+    const asked = (...args: string[]) => runCli(['season', file('demo.json'), ...args], () => {});
+    await expect(asked('--today', 'soon')).rejects.toThrow('"soon" is no day');
+    await expect(asked('--season', 'other')).rejects.toThrow('season-2027: Club season 2027');
+  });
+
   it('writes a bench programme with units in its headings, and as JSON by its published schema', () => {
     const { code, text } = kettle(
       'bench-programme',

@@ -93,8 +93,9 @@ export { type JobList, type JobStep, jobList } from './prepare/jobList';
 export { type ProtectionJob, protectionJobs } from './prepare/protection';
 export type { Caution, StepCode, StopFor, Tool } from './prepare/stepTable';
 export { type Work, workOf } from './prepare/work';
-export type { Allocation, Choice, ChoiceReason } from './season/allocate';
+export { type Allocation, allocate, type Choice, type ChoiceReason } from './season/allocate';
 export type { EventPlan } from './season/eventPlans';
+export type { AllocationProblem } from './season/problem';
 export { planSeason, type SeasonPlan } from './season/seasonPlan';
 export { eventsOf, loadQuestions, sessionsToCome } from './season/sessions';
 export {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
+import { recordFigure } from '../../../tests/support/validation';
 import {
   type EntryOf,
   joinLogbook,
@@ -240,6 +241,17 @@ describe('fluid of a car', () => {
     // Check 33: 200 ppm of copper and more, common practice.
     expect(ask(putEntry(demoProject, { ...fluid, deed: 'strip', copperPpm: 199 }), null)).toEqual([]);
     expect(ask(putEntry(demoProject, { ...fluid, deed: 'strip', copperPpm: 200 }), null)).toEqual(['copper']);
+    const renewFrom = [150, 175, 199, 200, 225].find(
+      (copperPpm) => ask(putEntry(demoProject, { ...fluid, deed: 'strip', copperPpm }), null).length > 0,
+    );
+    recordFigure({
+      id: '33',
+      what: 'copper in the fluid from which it is to be renewed',
+      expected: '200',
+      computed: renewFrom ?? Number.NaN,
+      unit: 'ppm',
+      source: 'common practice',
+    });
     const boiled = putEntry(demoProject, { ...fluid, deed: 'over temperature' });
     expect(ask(boiled, null)).toEqual(['over temperature']);
     const renewed = putEntry(boiled, { ...fluid, id: 'newer', date: '2026-11-05' });

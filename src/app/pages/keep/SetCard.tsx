@@ -1,10 +1,11 @@
 import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { deleteItem, placeOf, ROTOR_BUILDS, shelfOf } from '../../../model';
+import { deleteItem, formatQuantity, placeOf, ROTOR_BUILDS, shelfOf } from '../../../model';
 import type { SetWear } from '../../../services';
 import { say } from '../../../text/en/say/keep';
 import { Field } from '../../shared/Section';
 import { useProject } from '../../state/context';
+import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { type Editing, useItem } from '../../state/useItem';
 import { DayField } from '../../ui/DayField';
@@ -38,6 +39,7 @@ export function SetCard({
   readonly children: ReactNode;
 }) {
   const edit = useEdit();
+  const units = useUnits();
   const editing = useItem('sets', wear.set.id);
   if (!editing) return null;
   const { set } = wear;
@@ -70,7 +72,7 @@ export function SetCard({
       {cracks.map((crack, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a wheel's worst crack has no name
         <p key={i} className={crack.stop ? 'text-over' : 'text-close'}>
-          {say.cracked(crack.lengthMm, crack.stop)}
+          {say.cracked(formatQuantity(crack.lengthMm, 'smallLength', units), crack.stop)}
         </p>
       ))}
       {open && <Values editing={editing} />}

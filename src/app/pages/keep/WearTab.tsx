@@ -1,14 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import {
-  formatQuantity,
-  newSet,
-  placeOf,
-  putSet,
-  SET_PLACES,
-  type SetPlace,
-  type StoredLoad,
-} from '../../../model';
+import { newSet, placeOf, putSet, SET_PLACES, type SetPlace, type StoredLoad } from '../../../model';
 import {
   drivenSetup,
   fittedOn,
@@ -18,7 +10,7 @@ import {
   sessionsToCome,
   setupOfPlanned,
 } from '../../../services';
-import { PLACE_TEXT, pieceText, remainingText } from '../../../text/en';
+import { PLACE_TEXT, pieceText, remainingText, thicknessText } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { AnswerState } from '../../shared/AnswerState';
 import { useProject, useSetup } from '../../state/context';
@@ -76,9 +68,17 @@ export function WearTab({ kept }: KeepTabProps) {
   const fitted = fittedOn(kept.entries);
   const add = (place: SetPlace) => {
     const [axle, kind] = place.split(' ') as ['front' | 'rear', 'pads' | 'rotors'];
-    const same = project.sets.filter((set) => set.carId === kept.car.id && placeOf(set) === place).length;
     const letters = `${axle.slice(0, 1)}${kind.slice(0, 1)}`.toUpperCase();
-    const set = newSet(kept.car, { id: crypto.randomUUID(), name: `${letters}-${same + 1}`, axle, kind });
+    // One more than the highest number there is: a number that was given out is never given again.
+    const numbers = project.sets.flatMap(({ name }) =>
+      name.startsWith(`${letters}-`) ? [Number.parseInt(name.slice(letters.length + 1), 10) || 0] : [],
+    );
+    const set = newSet(kept.car, {
+      id: crypto.randomUUID(),
+      name: `${letters}-${Math.max(0, ...numbers) + 1}`,
+      axle,
+      kind,
+    });
     if (edit('Added a set', (p) => putSet(p, set))) setOpen(set.id);
   };
   return (
@@ -111,7 +111,7 @@ export function WearTab({ kept }: KeepTabProps) {
                   open={open === wear.set.id}
                   onOpen={() => setOpen((now) => (now === wear.set.id ? null : wear.set.id))}
                 >
-                  <Pieces wear={wear} length={(mm) => formatQuantity(mm, 'smallLength', units, 2)} />
+                  <Pieces wear={wear} length={(mm) => thicknessText(mm, units)} />
                   <ul className="mt-2 grid gap-0.5">
                     {usual.map(({ circuitId, circuit, load }) => {
                       const left = remainingSessions(wear, load);

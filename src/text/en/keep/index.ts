@@ -11,4 +11,5 @@ export {
   REASON_TEXT,
   SCHOOL_TEXT,
   SESSION_KIND_TEXT,
+  thicknessText,
 } from './words';

@@ -1,6 +1,7 @@
-import { formatQuantity, type UnitChoice } from '../../../model';
+import type { UnitChoice } from '../../../model';
 import type { InspectionFinding, Weight } from '../../../services';
 import { WHEEL_NAMES } from '../observations';
+import { thicknessText } from './words';
 
 export const WEIGHT_TEXT: Readonly<Record<Weight, string>> = {
   stop: 'Do not drive',
@@ -94,7 +95,7 @@ function thinText({ wheel, part, mm, leastMm, weight }: Of<'thin'>, length: (mm:
 
 /** A finding in words. */
 export function findingText(finding: InspectionFinding, units: UnitChoice): Told {
-  const length = (mm: number) => formatQuantity(mm, 'smallLength', units, 2);
+  const length = (mm: number) => thicknessText(mm, units);
   switch (finding.kind) {
     case 'thin':
       return thinText(finding, length);

@@ -9,6 +9,7 @@ import {
   type SetPlace,
   type StoredLoad,
   type UnitChoice,
+  unitOf,
 } from '../../../model';
 import type { ChoiceReason, EntryDoubt, WearPlace } from '../../../services';
 import { WHEEL_NAMES } from '../observations';
@@ -51,6 +52,10 @@ export const PLACE_TEXT: Readonly<Record<SetPlace, string>> = {
   'rear pads': 'Rear pads',
   'rear rotors': 'Rear rotors',
 };
+
+/** A thickness as it is measured: hundredths of a millimetre, thousandths of an inch. */
+export const thicknessText = (mm: number, units: UnitChoice): string =>
+  formatQuantity(mm, 'smallLength', units, unitOf('smallLength', units).label === 'mm' ? 2 : 3);
 
 /** A pad or rotor as it is called in a sentence: “front left inner pad”. */
 export const pieceText = ({ wheel, pad }: WearPlace): string =>

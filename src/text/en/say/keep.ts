@@ -64,10 +64,10 @@ export const say = {
   retired: (date: string) => `retired ${date}`,
   setDriven: (sessions: number, energy: number, readings: number) =>
     `${sessions} ${sessions === 1 ? 'session' : 'sessions'}, ${energy.toFixed(0)} MJ; ${readings === 0 ? 'its wear is not measured yet' : `its wear is known from ${readings} ${readings === 1 ? 'measurement' : 'measurements'} of parts like it`}`,
-  cracked: (mm: number, stop: boolean) =>
+  cracked: (length: string, stop: boolean) =>
     stop
       ? 'A crack that must not be driven on was seen.'
-      : `Cracks of up to ${mm} mm were seen: measure them again.`,
+      : `Cracks of up to ${length} were seen: measure them again.`,
   asOnTheCar: (place: string) => `as the car’s ${place}`,
   seasonName: (year: string) => `Season ${year}`,
   noSeason: 'No season is planned for this car.',
