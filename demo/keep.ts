@@ -128,11 +128,13 @@ const DAYS: readonly Day[] = [
   },
 ];
 
+/** As a gauge reads: hundredths. */
+const read = (mm: number) => Number(mm.toFixed(2));
 const pads = (inner: number, outer: number): Partial<WheelFound> => ({
   innerLeadingMm: inner,
-  innerTrailingMm: inner + 0.2,
+  innerTrailingMm: read(inner + 0.2),
   outerLeadingMm: outer,
-  outerTrailingMm: outer + 0.1,
+  outerTrailingMm: read(outer + 0.1),
 });
 const looked = { slides: 'free', boots: 'whole', leads: 'whole', hose: 'dry', sleeves: 'in place' } as const;
 
@@ -155,7 +157,7 @@ function entriesOfDay(day: Day): LogEntry[] {
   const [a, b, c, d] = day.front;
   const [e, f, g, h] = day.rear;
   const [left, right] = day.rotors;
-  const ring = (mm: number) => [mm, mm + 0.01, mm, mm + 0.01];
+  const ring = (mm: number) => [mm, read(mm + 0.01), mm, read(mm + 0.01)];
   const found: LogEntry = {
     ...newEntry('inspection', { id: `${id}-looked`, carId, date }),
     name: 'After the day',

@@ -38,6 +38,7 @@ export const FORMATS = {
   benchProgramme: { endings: ['json'], mime: 'application/json', doors: [] },
   benchResult: { endings: ['csv'], mime: 'text/csv', doors: ['bench'] },
   bundle: { endings: ['zip'], mime: 'application/zip', doors: ['logbook'] },
+  logbook: { endings: ['csv'], mime: 'text/csv', doors: ['logbook'] },
   calendar: { endings: ['ics'], mime: 'text/calendar', doors: [] },
   photo: { endings: ['jpg', 'jpeg', 'png', 'webp'], mime: 'image/jpeg', doors: ['photo'] },
   table: { endings: ['csv'], mime: 'text/csv', doors: [] },

@@ -11,6 +11,7 @@ export { type LogStop, logStops } from './brakeTests/logStops';
 export { readRecord, writeRecord } from './brakeTests/recordFile';
 export { type Bundle, LARGEST_BUNDLE, readBundle, writeBundle } from './bundle';
 export { acceptedBy, type Door, doorOf, FORMATS, type FormatId } from './formats';
+export { readLogbook, writeLogbook } from './keep/logbookTable';
 export { guessMapping, type LogMapping, layoutKey, mappingProblems, mappingSchema } from './logs/logMapping';
 export type { ReadLog } from './logs/logTable';
 export { LOG_COLUMN_NAMES, LOG_COLUMNS, LOG_UNITS, type LogColumn } from './logs/logUnits';

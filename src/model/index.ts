@@ -55,6 +55,7 @@ export {
   keepLoads,
   keepState,
   noteSymptom,
+  putEntries,
   putEntry,
   putEvent,
   putRun,

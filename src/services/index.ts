@@ -62,7 +62,7 @@ export {
   reasonsToRenew,
 } from './keep/fluid';
 export { findingsOf, type InspectionFinding, type Weight } from './keep/inspect';
-export { drivenSetup, loadOf, setupOfPlanned, setupOfSession } from './keep/loads';
+export { drivenSetup, loadOf, setupOfPlanned, setupOfSession, storedLoad } from './keep/loads';
 export {
   doubtsOfEntry,
   type EntryDoubt,

@@ -182,6 +182,11 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
         (line.kind === 'session' ? { ...line, note, airC } : { ...line, note }) as typeof line,
       );
     }),
+  putEntries: fc.tuple(share, text).map(([s, note]) => (p) => {
+    const lines = p.entries.slice(0, 3).map((entry) => ({ ...entry, note }));
+    const line = newEntry('note', { id: newId(), carId: at(p.cars, s).id, date: DAY });
+    return edits.putEntries(p, [...lines, { ...line, note }]);
+  }),
   putSet: fc.tuple(share, text, number).map(([s, name, minimumMm]) => (p) => {
     const set = newSet(at(p.cars, s), { id: newId(), name, axle: 'front', kind: 'pads' });
     return edits.putSet(p, { ...set, minimumMm });

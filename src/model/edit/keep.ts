@@ -15,6 +15,10 @@ export const putEntry = (project: Project, entry: LogEntry): Project => ({
   entries: put(project.entries, entry),
 });
 
+/** Puts lines into the logbook, each new or over the one of its id. */
+export const putEntries = (project: Project, entries: readonly LogEntry[]): Project =>
+  entries.reduce(putEntry, project);
+
 export const putSet = (project: Project, set: PartSet): Project => ({
   ...project,
   sets: put(project.sets, set),

@@ -24,6 +24,7 @@ export {
   FLUID_DEEDS,
   type FluidDeed,
   type LogEntry,
+  logEntrySchema,
   PEDALS,
   type Photo,
   type StoredLoad,

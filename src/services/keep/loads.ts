@@ -1,4 +1,4 @@
-import { sessionLoad, simulateDay, WHEELS, type WheelName } from '../../core';
+import { type DayInput, type DayResult, sessionLoad, simulateDay, WHEELS, type WheelName } from '../../core';
 import {
   type Car,
   COOL_PACE,
@@ -112,10 +112,9 @@ export const setupOfPlanned = (
 
 const nine = (value: number) => Number(value.toPrecision(9));
 
-/** Drives a setup's day and says what it takes of its brakes; as stored. */
-export function loadOf(setup: Setup): StoredLoad {
-  const input = dayInput(setup);
-  const load = sessionLoad(input, simulateDay(input));
+/** What a driven day takes of its brakes; as stored. */
+export function storedLoad(input: DayInput, result: DayResult): StoredLoad {
+  const load = sessionLoad(input, result);
   const stored = (wheel: WheelName) => {
     const own = load[wheel];
     return {
@@ -130,4 +129,10 @@ export function loadOf(setup: Setup): StoredLoad {
     };
   };
   return Object.fromEntries(WHEELS.map((wheel) => [wheel, stored(wheel)])) as StoredLoad;
+}
+
+/** Drives a setup’s day and says what it takes of its brakes. */
+export function loadOf(setup: Setup): StoredLoad {
+  const input = dayInput(setup);
+  return storedLoad(input, simulateDay(input));
 }

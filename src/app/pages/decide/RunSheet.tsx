@@ -8,6 +8,7 @@ import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import type { Computed } from '../../state/useSession';
 import { Tip } from '../../ui/Tip';
+import { WearLeft } from './WearLeft';
 import { ZonesThatMatter } from './ZonesThatMatter';
 
 /** The run sheet of one session, drawn as it prints: black on white, one page. */
@@ -54,6 +55,7 @@ export function RunSheet({
       </p>
       {text.notes[0] && <p className="line-clamp-3 text-[12.5px]">{text.notes[0]}</p>}
       <OpenWork computed={computed} />
+      <WearLeft computed={computed} />
       <Stint outlook={outlook} computed={computed} session={session} />
       <div className="mt-2 grid gap-4 sm:grid-cols-[1fr_1fr] print:grid-cols-[1fr_1fr]">
         <Limits computed={computed} units={units} />

@@ -2,6 +2,7 @@ import { PEDALS, SYMPTOMS, TRACK_STATES } from '../../../model';
 import { say } from '../../../text/en/say/keep';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { useLogs } from '../../state/useLogs';
 import { CheckField } from '../../ui/CheckField';
 import { DayField } from '../../ui/DayField';
 import { SelectField } from '../../ui/SelectField';
@@ -22,6 +23,7 @@ export interface AfterPartProps {
 export function AfterDriven({ kept, values, set }: KeepTabProps & AfterPartProps) {
   const project = useProject();
   const units = useUnits();
+  const logs = useLogs().data ?? [];
   const events = project.seasons
     .filter(({ carId }) => carId === kept.car.id)
     .flatMap(({ events: own }) => Object.entries(own));
@@ -61,6 +63,17 @@ export function AfterDriven({ kept, values, set }: KeepTabProps & AfterPartProps
           options={[['', 'none'], ...events.map(([id, { name, date }]) => [id, `${date} ${name}`] as const)]}
           onChange={(id) => set({ eventId: id || null })}
         />
+        {logs.length > 0 && (
+          <SelectField
+            label="Log"
+            value={values.log?.id ?? ''}
+            options={[['', 'none'], ...logs.map(({ id, name }) => [id, name] as const)]}
+            onChange={(id) => {
+              const log = logs.find((own) => own.id === id);
+              set({ log: log ? { id, name: log.name.slice(0, 80) } : null });
+            }}
+          />
+        )}
       </div>
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         <Stepper

@@ -1,16 +1,24 @@
-import { FolderDown } from 'lucide-react';
+import { FolderDown, Sheet } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { type Bundle, LARGEST_BUNDLE, readBundle, writeBundle } from '../../../io';
-import { joinLogbook, type Problem, type Project, type Refused, readProject } from '../../../model';
+import { type Bundle, LARGEST_BUNDLE, readBundle, readLogbook, writeBundle, writeLogbook } from '../../../io';
+import {
+  joinLogbook,
+  type Problem,
+  type Project,
+  putEntries,
+  type Refused,
+  readProject,
+} from '../../../model';
 import { browserPhotoStore, keepPhoto, openPhoto } from '../../../storage';
 import { say } from '../../../text/en/say/keep';
 import { FileDoor } from '../../shared/FileDoor';
 import { Refusal } from '../../shared/Refusal';
 import { download } from '../../shell/files';
 import { useReplaceProject } from '../../shell/ReplaceProject';
-import { useProject } from '../../state/context';
+import { useProject, useSetup } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
+import type { KeepTabProps } from './tabProps';
 
 /** A project from another device, with its pictures where it has some. */
 async function opened(file: File): Promise<Bundle | Refused> {
@@ -20,10 +28,11 @@ async function opened(file: File): Promise<Bundle | Refused> {
 }
 
 /** Everything that is written down, with its pictures, as one file; and what another device wrote. */
-export function BundlePanel() {
+export function BundlePanel({ kept }: KeepTabProps) {
   const project = useProject();
   const edit = useEdit();
   const replace = useReplaceProject();
+  const { plan } = useSetup();
   const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
   const [read, setRead] = useState<{ name: string; project: Project; missing: readonly string[] } | null>(
     null,
@@ -40,9 +49,20 @@ export function BundlePanel() {
     const bytes = writeBundle(project, photos);
     download('bundle', project.name, new Blob([bytes as Uint8Array<ArrayBuffer>]), '-logbook');
   };
+  const takeTable = (name: string, text: string) => {
+    const newId = () => crypto.randomUUID();
+    const { id: planId, circuitId } = plan;
+    const table = readLogbook(text, project, { carId: kept.car.id, planId, circuitId, newId });
+    if (!table.ok) return setRefused({ name, problems: table.problems });
+    setRefused(null);
+    edit('Read a table of the logbook', (p) => putEntries(p, table.entries), {
+      done: say.tableRead(table.entries.length, name),
+    });
+  };
   const take = async (file: File) => {
     setRead(null);
     setDiffer([]);
+    if (/\.(csv|txt)$/i.test(file.name)) return takeTable(file.name, await file.text());
     const problem = (message: string) =>
       setRefused({ name: file.name, problems: [{ path: '', message, severity: 'error' }] });
     if (file.size > LARGEST_BUNDLE) return problem(say.bundleTooLarge(LARGEST_BUNDLE / 1e6));
@@ -74,6 +94,13 @@ export function BundlePanel() {
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={() => void send()}>
           <FolderDown size={15} aria-hidden="true" /> Everything with pictures (ZIP)
+        </button>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => download('logbook', `${kept.car.name} logbook`, writeLogbook(project, kept.entries))}
+        >
+          <Sheet size={15} aria-hidden="true" /> Logbook as a table (CSV)
         </button>
         <FileDoor
           kind="logbook"

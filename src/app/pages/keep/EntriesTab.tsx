@@ -159,7 +159,7 @@ export function EntriesTab({ kept }: KeepTabProps) {
           </button>
         </p>
       )}
-      <BundlePanel />
+      <BundlePanel kept={kept} />
     </div>
   );
 }

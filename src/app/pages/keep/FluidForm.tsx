@@ -13,12 +13,13 @@ import {
 import { FLUID_DEED_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { FormSelect } from '../../shared/form/FormChoice';
-import { FormDate } from '../../shared/form/FormDate';
 import { FormNumber } from '../../shared/form/FormNumber';
 import { FormText } from '../../shared/form/FormText';
+import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { parseNumber } from '../../ui/parseNumber';
+import { DayOfForm } from './DayOfForm';
 import { type KeepTabProps, today } from './tabProps';
 
 /** What each deed is read as: its field, quantity, label and what can be. */
@@ -47,10 +48,15 @@ interface Typed {
   value: string;
   by: string;
   note: string;
+  bottleId: string;
 }
+
+/** What new fluid goes in by. */
+const fills = (deed: FluidDeed) => deed === 'renewed' || deed === 'bled';
 
 /** Something done to the fluid, or read of it. */
 export function FluidForm({ kept }: KeepTabProps) {
+  const { bottles } = useProject();
   const units = useUnits();
   const edit = useEdit();
   const schema = z
@@ -60,6 +66,7 @@ export function FluidForm({ kept }: KeepTabProps) {
       value: z.string(),
       by: z.string().trim().max(60),
       note: z.string().trim().max(600),
+      bottleId: z.string(),
     })
     .check((ctx) => {
       const read = READ[ctx.value.deed];
@@ -74,11 +81,11 @@ export function FluidForm({ kept }: KeepTabProps) {
     });
   const form = useForm<Typed, unknown, Typed>({
     resolver: zodResolver(schema) as never,
-    defaultValues: { date: today(), deed: 'boil test', value: '', by: '', note: '' },
+    defaultValues: { date: today(), deed: 'boil test', value: '', by: '', note: '', bottleId: '' },
   });
   const deed = useWatch({ control: form.control, name: 'deed' });
   const read = READ[deed];
-  const keep = form.handleSubmit(({ date, by, note, value, deed: done }) => {
+  const keep = form.handleSubmit(({ date, by, note, value, deed: done, bottleId }) => {
     const line = newEntry('fluid', { id: crypto.randomUUID(), carId: kept.car.id, date });
     const asked = READ[done];
     const number = parseNumber(value);
@@ -88,7 +95,16 @@ export function FluidForm({ kept }: KeepTabProps) {
         : {};
     const made = edit(
       'Wrote of the fluid',
-      (p) => putEntry(p, { ...line, name: FLUID_DEED_TEXT[done], deed: done, by, note, ...stored }),
+      (p) =>
+        putEntry(p, {
+          ...line,
+          name: FLUID_DEED_TEXT[done],
+          deed: done,
+          by,
+          note,
+          bottleId: fills(done) && bottleId !== '' ? bottleId : null,
+          ...stored,
+        }),
       { done: say.writtenDown(FLUID_DEED_TEXT[done]) },
     );
     if (made) form.reset({ ...form.getValues(), value: '', note: '' });
@@ -101,12 +117,7 @@ export function FluidForm({ kept }: KeepTabProps) {
         className="panel flex flex-wrap items-start gap-x-3 gap-y-2 px-4 py-2.5"
         onSubmit={(event) => void keep(event)}
       >
-        <div className="w-[150px]">
-          <span className="caption" aria-hidden="true">
-            Day
-          </span>
-          <FormDate<Typed> name="date" label="Day" />
-        </div>
+        <DayOfForm<Typed> name="date" />
         <div className="w-[220px]">
           <span className="caption" aria-hidden="true">
             What
@@ -119,6 +130,18 @@ export function FluidForm({ kept }: KeepTabProps) {
         </div>
         {read && (
           <FormNumber<Typed> name="value" label={read.label} quantity={read.quantity} className="w-[150px]" />
+        )}
+        {fills(deed) && bottles.length > 0 && (
+          <div className="w-[170px]">
+            <span className="caption" aria-hidden="true">
+              From
+            </span>
+            <FormSelect<Typed>
+              name="bottleId"
+              label="From"
+              options={[['', 'not said'], ...bottles.map(({ id, name }) => [id, name] as const)]}
+            />
+          </div>
         )}
         <div className="w-[110px]">
           <FormText<Typed> name="by" label="By" />

@@ -12,13 +12,13 @@ import {
 import { FLUID_DEED_TEXT, fluidReasonText } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { AnswerState } from '../../shared/AnswerState';
+import { useLoads } from '../../shared/useKept';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { LineChart } from '../../ui/charts/LineChart';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { FluidForm } from './FluidForm';
 import { type KeepTabProps, today } from './tabProps';
-import { useLoads } from './useKept';
 
 const DAYS_AHEAD = 730;
 const STEP = 10;

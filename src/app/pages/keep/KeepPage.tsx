@@ -1,11 +1,11 @@
 import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
 import { say } from '../../../text/en/say/keep';
+import { useKept } from '../../shared/useKept';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
 import { TabNav } from '../../ui/TabNav';
 import { Tip } from '../../ui/Tip';
-import { useKept } from './useKept';
 
 const EntriesTab = lazy(() => import('./EntriesTab').then((m) => ({ default: m.EntriesTab })));
 const AfterTab = lazy(() => import('./AfterTab').then((m) => ({ default: m.AfterTab })));

@@ -4,10 +4,10 @@ import { z } from 'zod';
 import { newEntry, putEntry } from '../../../model';
 import { say } from '../../../text/en/say/keep';
 import { FormRadio } from '../../shared/form/FormChoice';
-import { FormDate } from '../../shared/form/FormDate';
 import { FormText } from '../../shared/form/FormText';
 import { typedName } from '../../shared/form/typed';
 import { useEdit } from '../../state/useEdit';
+import { DayOfForm } from './DayOfForm';
 import { type KeepTabProps, today } from './tabProps';
 
 const schema = z.object({
@@ -46,12 +46,7 @@ export function NoteForm({ kept }: KeepTabProps) {
         className="panel flex flex-wrap items-start gap-x-3 gap-y-2 px-4 py-2.5 print:hidden"
         onSubmit={(event) => void keep(event)}
       >
-        <div className="w-[150px]">
-          <span className="caption" aria-hidden="true">
-            Day
-          </span>
-          <FormDate<Typed> name="date" label="Day" />
-        </div>
+        <DayOfForm<Typed> name="date" />
         <div className="w-[200px] max-w-full">
           <FormText<Typed> name="name" label="What" />
         </div>

@@ -13,13 +13,13 @@ import {
 import { PLACE_TEXT, pieceText, remainingText, thicknessText } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { AnswerState } from '../../shared/AnswerState';
+import { useLoads } from '../../shared/useKept';
 import { useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { FitForm } from './FitForm';
 import { SetCard } from './SetCard';
 import { type KeepTabProps, today } from './tabProps';
-import { useLoads } from './useKept';
 
 /** A session as it is usually driven at a circuit, with what it takes. */
 export interface UsualSession {

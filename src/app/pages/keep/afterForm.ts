@@ -37,6 +37,8 @@ export interface AfterValues {
   readonly pedal: EntryOf<'session'>['pedal'];
   readonly symptoms: EntryOf<'session'>['symptoms'];
   readonly incident: boolean;
+  /** Kept log it was recorded by */
+  readonly log: EntryOf<'session'>['log'];
   readonly note: string;
   /** Disc by a contact thermometer, °C, by wheel; null not read */
   readonly discC: Readonly<Record<WheelId, number | null>>;
@@ -74,6 +76,7 @@ export function begunWith(
     pedal: 'firm',
     symptoms: [],
     incident: false,
+    log: null,
     note: '',
     discC: none,
     secondsAfter: 120,
@@ -108,6 +111,7 @@ export function sessionOf(
     pedal: values.pedal,
     symptoms: [...values.symptoms],
     incident: values.incident,
+    log: values.log,
     sets: fittedOn(entries, date),
   };
 }

@@ -1,4 +1,4 @@
-import type { Kept } from './useKept';
+import type { Kept } from '../../shared/useKept';
 
 /** What a tab of the logbook is given. */
 export interface KeepTabProps {

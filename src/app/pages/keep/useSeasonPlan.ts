@@ -2,11 +2,11 @@ import { useMemo } from 'react';
 import { QUESTION } from '../../../compute';
 import type { Season, StoredLoad } from '../../../model';
 import { loadQuestions, type SeasonPlan } from '../../../services';
+import type { Kept } from '../../shared/useKept';
+import { useLoads } from '../../shared/useKept';
 import { useBackground, useProject } from '../../state/context';
 import { type Answer, useAnswer } from '../../state/useAnswer';
 import { useSettled } from '../../state/useSettled';
-import type { Kept } from './useKept';
-import { useLoads } from './useKept';
 
 const QUIET = 500;
 

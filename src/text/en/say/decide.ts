@@ -199,4 +199,5 @@ export const say = {
   notBedded: (axle: string, percent: number) =>
     `The ${axle} pads are ${percent} % bedded: they bite less until they are.`,
   beforeItDrives: 'Before it drives.',
+  partsWearOut: 'Parts that wear out soon, days like this one:',
 } as const;

@@ -88,4 +88,14 @@ export const say = {
     `It unfolds to more than ${mb} MB; a project with pictures has at most that.`,
   bundleWithoutProject: (name: string) =>
     `It has no ${name}: a file of ours with a logbook and its pictures was expected.`,
+  logbookTooLong: (most: number) => `The table has more than ${most} characters.`,
+  logbookColumns: 'A logbook needs the columns Kind and Date; export one to see all of them.',
+  logbookNone: 'There is no line under the headings.',
+  logbookTooMany: (lines: number, most: number) => `It has ${lines} lines; at most ${most} are read.`,
+  logbookUnit: (head: string, unit: string) => `“${head}” is in ${unit}, a unit that is not known here.`,
+  logbookKind: (found: string, kinds: string) => `“${found}” is no kind of line; it is one of ${kinds}.`,
+  logbookFlag: (head: string, cell: string) => `${head}: “${cell}” is neither yes nor no.`,
+  logbookNumber: (head: string, cell: string) => `${head}: “${cell}” is no number.`,
+  logbookName: (head: string, cell: string) => `${head}: nothing here is called “${cell}”.`,
+  logbookValue: (head: string, message: string) => `${head} ${message}`,
 } as const;

@@ -21,7 +21,8 @@ export const say = {
   photoTooLarge: (name: string, mb: number, most: number) =>
     `“${name}” has ${mb} MB; a picture has at most ${most} MB. Nothing was added.`,
   bundleMeans:
-    'The file has the whole project with its logbook, and every picture. From another device’s file, what is new can be added here, or all of it can take this project’s place.',
+    'The ZIP has the whole project with its logbook, and every picture; the table has the logbook’s figures, and is read back line by line. From another device’s file, what is new can be added here, or all of it can take this project’s place.',
+  tableRead: (n: number, file: string) => `${n} ${n === 1 ? 'line' : 'lines'} read from “${file}”`,
   bundleTooLarge: (mb: number) => `It is larger than ${mb} MB, the most that is read.`,
   bundleRead: (name: string, lines: number) =>
     `“${name}” has a logbook of ${lines} ${lines === 1 ? 'line' : 'lines'}. What should become of it?`,

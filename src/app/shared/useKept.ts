@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import { QUESTION } from '../../../compute';
-import type { Car, LogEntry, Setup, StoredLoad } from '../../../model';
-import { entriesOf, type Loads, type SetWear, setsWear, setupOfSession } from '../../../services';
-import { useBackground, useProject, useSetup } from '../../state/context';
-import { type Answer, useAnswer } from '../../state/useAnswer';
+import { QUESTION } from '../../compute';
+import type { Car, LogEntry, Setup, StoredLoad } from '../../model';
+import { entriesOf, type Loads, type SetWear, setsWear, setupOfSession } from '../../services';
+import { useBackground, useProject, useSetup } from '../state/context';
+import { type Answer, useAnswer } from '../state/useAnswer';
 
 /** What is kept of the selected plan's car. */
 export interface Kept {
