@@ -23,6 +23,8 @@ export type ChoiceReason =
   | 'no change'
   | 'used for practice'
   | 'as good as any'
+  /** In a long season single sessions are not asked what another set would cost */
+  | 'not asked'
   | 'missing';
 
 /** One session with its set, why, and what the best other set would cost besides. */
@@ -113,15 +115,15 @@ function choicesOf(tally: Tally, assignment: Assignment, cost: AllocationCost): 
   return assignment.map((s, j): Choice => {
     if (s < 0) return { set: -1, reason: 'missing', alternative: null, usedAfter: 0, worn: 0 };
     used[s] += problem.share[s][j];
-    const other = assignment.length <= MOST_ALTERNATIVES ? alternativeOf(tally, assignment, j) : null;
+    const asked = assignment.length <= MOST_ALTERNATIVES;
+    const other = asked ? alternativeOf(tally, assignment, j) : null;
+    const alone = problem.sessions[j].fresh ? 'fresh wanted' : asked ? 'only one' : 'not asked';
+    // One that leaves another session without a set is no alternative.
+    const serves = other !== null && other.cost.missing <= cost.missing;
     return {
       set: s,
-      reason: other
-        ? reasonOf(problem, cost, other.cost, assignment, j)
-        : problem.sessions[j].fresh
-          ? 'fresh wanted'
-          : 'only one',
-      alternative: other && { set: other.set, more: Math.max(0, other.cost.total - cost.total) },
+      reason: other ? reasonOf(problem, cost, other.cost, assignment, j) : alone,
+      alternative: serves ? { set: other.set, more: Math.max(0, other.cost.total - cost.total) } : null,
       usedAfter: used[s],
       worn: wornOutChance(used[s], problem.sets[s].spread),
     };

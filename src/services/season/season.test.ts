@@ -82,6 +82,8 @@ describe('sets spread over a season', () => {
     expect(tally.of(assignment).allowed).toBe(true);
     expect(assignment).toHaveLength(50);
     expect(choices.every(({ set }) => set >= 0)).toBe(true);
+    // Of fifty sessions none is asked what another set would cost: no reason is made up for them.
+    expect(choices.every(({ reason }) => reason === 'not asked' || reason === 'fresh wanted')).toBe(true);
     expect(within).toBeGreaterThanOrEqual(0);
     expect(cost.missing).toBe(0);
     // No session ends past what its set may be used to.
@@ -101,6 +103,7 @@ describe('sets spread over a season', () => {
     const found = allocate(highs, late);
     expect(found.missing.slice(0, 3)).toEqual([0, 1, 2]);
     expect(found.choices[0]).toMatchObject({ set: -1, reason: 'missing' });
+    for (const { alternative } of found.choices) expect(alternative?.more ?? 0).toBeLessThan(10_000);
   });
 
   it('risk more the nearer a set comes to its life, half at it', () => {

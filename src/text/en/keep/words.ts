@@ -71,6 +71,7 @@ export const REASON_TEXT: Readonly<Record<ChoiceReason, string>> = {
   'no change': 'saves changing sets',
   'used for practice': 'a used set is enough for practice',
   'as good as any': 'another set would do as well',
+  'not asked': 'part of the cheapest whole',
   missing: 'no set can serve it',
 };
 
