@@ -184,7 +184,7 @@ export class BrakingState {
     return pedalFor(this.chain, this.pushForDemand(force));
   }
 
-  /** Available over needed, minus one: the fade margin. Infinite where nothing is asked. */
+  /** Available over needed, minus one: the brake reserve. Infinite where nothing is asked. */
   margin(): number {
     return this.demand.force > 0 ? this.available / this.demand.force - 1 : Number.POSITIVE_INFINITY;
   }

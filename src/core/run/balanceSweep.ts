@@ -16,7 +16,7 @@ export interface SweepPoint {
   /** Least brake reserve of the hot laps; null where none is braked */
   readonly fade: number | null;
   /**
-   * Front share with the friction there was, and what both axles' tyres would want, where each hot braking zone asks most
+   * Front share with the friction there was, and the ideal one, where each hot braking zone asks most
    * of them; means by heat, 0 to 1
    */
   readonly actual: number;
@@ -46,7 +46,7 @@ const frontKeepsMore = ({ margin }: SweepPoint) => margin.front.share - margin.r
 
 /**
  * Drives the day with front shares around the present one: what each leaves to the hot limits of both axles, K, against
- * the share the tyres would want.
+ * the ideal share.
  * @throws RangeError as `simulateDay`
  */
 export function balanceSweep(input: DayInput): BalanceSweep {

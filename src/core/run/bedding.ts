@@ -24,7 +24,7 @@ export interface BeddingStep {
   readonly duration: number;
   /** m */
   readonly distance: number;
-  /** What held an application below what was asked; `asked` where nothing did, null rolling */
+  /** What held an application below its target; `asked` where nothing did, null rolling */
   readonly heldBy: HeldBy | null;
   /** At its end, and the pad's highest in it */
   readonly at: Readonly<Record<AxleName, BeddingReading>>;
@@ -80,7 +80,7 @@ export type BeddingWarning =
       readonly reached: number;
       readonly needed: number;
     }
-  /** Tyres, foot or pedal travel did not give what was asked */
+  /** Tyres, foot or pedal travel did not reach the target */
   | { readonly kind: 'held'; readonly by: HeldBy };
 
 /** A bedding run as this car drives it. n samples. */

@@ -119,7 +119,7 @@ export interface LeastFade {
 /** Why no hot lap says anything of the friction brakes. */
 export type Unbraked = 'no hot laps' | 'no braking' | 'motor';
 
-/** What ends the drive or passes its limit first, what is too cold to bite, what is closest, or why nothing is judged. */
+/** What ends the drive or passes its limit first, what is below its working temperature, what is closest, or why nothing is judged. */
 export interface Verdict {
   readonly kind: 'over-limit' | 'below-working' | 'close' | 'within-limits' | 'not-judged';
   /** The margin it speaks of */

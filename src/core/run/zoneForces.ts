@@ -134,7 +134,7 @@ export class ZoneForces {
     const { scratch, car, sharing } = this;
     if (scratch.byForce[k] >= force) return 'travel';
     if (scratch.atBest[k] < force) return 'pedal';
-    // The axle whose pads have lost most of their best decides whether they are too hot or too cold.
+    // The axle whose pads have lost most of their best decides whether they are too hot or below working temperature.
     const { front, rear } = car.vehicle.brakes;
     const left = (wheel: WheelName, nominal: number) => sharing.frictionOf(wheel, sample) / nominal;
     const atFront = left('frontLeft', front.nominalFriction) <= left('rearLeft', rear.nominalFriction);

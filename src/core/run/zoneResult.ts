@@ -36,7 +36,7 @@ export interface ZoneForce {
   readonly travel: number;
   /** Part of it that closes what the corners before have knocked back, m */
   readonly knockBack: number;
-  /** Front share of all braking at the start, over the braking zone's work, and at its end; and what both axles' tyres would want */
+  /** Front share of all braking at the start, over the braking zone's work, and at its end; and the ideal one */
   readonly share: StartMeanEnd;
   readonly ideal: StartMeanEnd;
   /** Front share and ideal share at the instant that asks most of the tyres, and the axle that is nearer to locking then */

@@ -52,7 +52,7 @@ export interface Rung extends Candidate {
   readonly checks: readonly Check[];
   /** Whether no check rules it out */
   readonly possible: boolean;
-  /** Axles whose pads are too cold at some braking point now, and were not before */
+  /** Axles whose pads are below working temperature at some braking point now, and were not before */
   readonly tooCold: readonly ('front' | 'rear')[];
   readonly assessed: Assessed;
 }

@@ -22,7 +22,7 @@ export interface Way {
   /** What it costs on a hot lap, s, and over the day's driving, s */
   readonly perLap: number;
   readonly perDay: number;
-  /** Axles whose pads are too cold at some braking point */
+  /** Axles whose pads are below working temperature at some braking point */
   readonly tooCold: readonly AxleName[];
   /** What the changes were looked at for and did not simply pass */
   readonly checks: readonly Check[];

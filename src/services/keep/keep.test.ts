@@ -139,7 +139,7 @@ describe('what an inspection tells', () => {
       ({ kind }) => kind === 'thicker than before',
     );
     expect(grown).toMatchObject({ part: 'inner', mm: 10, beforeMm: 8.4 });
-    if (grown) expect(findingText(grown, METRIC).todo).toContain('Was a new one fitted?');
+    if (grown) expect(findingText(grown, METRIC).action).toContain('Was a new one fitted?');
     expect(kinds({ rotorMm: [24.3, 24.36] })).toContain('uneven rotor');
   });
 
@@ -149,8 +149,8 @@ describe('what an inspection tells', () => {
       what: ['rearLeft', 'rearRight'],
     });
     for (const own of all) {
-      const { title, means, todo } = findingText(own, US);
-      expect(`${title} ${means} ${todo}`).not.toMatch(/\bsafe\b|undefined|NaN|\d mm\b/);
+      const { title, means, action } = findingText(own, US);
+      expect(`${title} ${means} ${action}`).not.toMatch(/\bsafe\b|undefined|NaN|\d mm\b/);
     }
   });
 });

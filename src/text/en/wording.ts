@@ -154,7 +154,7 @@ export const LIMIT_WORDS: Readonly<Record<ZoneLimit, string>> = {
   cold: 'cold pads',
 };
 
-/** A fade margin as text; the brakes of a light tap could do hundreds of times as much. */
+/** A brake reserve as text; the brakes of a light tap could do hundreds of times as much. */
 export function fadeText(margin: number): string {
   if (margin > 9.99) return 'over 999 %';
   return `${(100 * margin).toFixed(0).replace('-', '−')} %`;

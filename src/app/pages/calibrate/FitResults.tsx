@@ -11,7 +11,7 @@ import { FitReadings } from './FitReadings';
 import { IntervalBar } from './IntervalBar';
 import type { EstimateDone } from './useEstimate';
 
-/** What was found, how sure it is, and what does not fit. */
+/** What was found, its uncertainty, and what does not fit. */
 export function FitResults({ done }: { readonly done: EstimateDone }) {
   const { answer, asked } = done;
   const edit = useEdit();

@@ -22,9 +22,9 @@ export interface EstimateDone {
   readonly seconds: number;
 }
 
-/** Where searches were cancelled, by what was asked: they go on from there. */
+/** Where searches were cancelled, by their question: they go on from there. */
 const left = new Map<string, EstimateProgress>();
-/** Answers of this visit, by what was asked. */
+/** Answers of this visit, by their question. */
 const answers = new Map<string, EstimateDone>();
 
 const keyOf = ({ fitted, heldOut, parameters }: EstimateAsked): string =>

@@ -32,7 +32,7 @@ const TABS = [
   { path: 'sheet', name: 'Run sheet', view: SheetTab },
 ] as const;
 
-/** From temperatures to decisions: ducts, parts, pace, balance, and how sure it all is. */
+/** From temperatures to decisions: ducts, parts, pace, balance, and uncertainty. */
 export function DecidePage() {
   const setup = useSetup();
   const { tab = 'cooling' } = useParams();

@@ -23,7 +23,7 @@ import { useDraft } from '../../ui/useDraft';
 import { SureResults } from './SureResults';
 import { type UncertainState, useUncertain } from './useUncertain';
 
-/** How sure a prediction is: what is uncertain, the chance of each limit, and which input matters. */
+/** Uncertainty of a prediction: what is uncertain, the chance of each limit, and which input matters. */
 export function SureTab() {
   const setup = useSetup();
   const editing = useItem('plans', setup.plan.id);

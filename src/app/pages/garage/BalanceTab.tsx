@@ -18,7 +18,7 @@ import { chainValues } from './chainValues';
 import { LoadsPanel, WheelLoads } from './LoadsPanel';
 import type { TabProps } from './tabProps';
 
-/** Where the load lies, how the brakes share, and what the tyres would want. */
+/** Where the load lies, how the brakes share, and the ideal balance. */
 export function BalanceTab({ editing }: TabProps) {
   return (
     <>

@@ -126,7 +126,7 @@ export function BundlePanel({ kept }: KeepTabProps) {
               onClick={() => {
                 replace({
                   project: read.project,
-                  label: `Took over ${read.name}`,
+                  label: `Replaced by ${read.name}`,
                   done: say.tookOver(read.name),
                 });
                 setRead(null);

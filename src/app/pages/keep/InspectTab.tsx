@@ -239,14 +239,14 @@ function Findings({ kept, entry }: KeepTabProps & { readonly entry: EntryOf<'ins
       <p className="caption mt-0.5">{INSPECTION_SAFETY}</p>
       <ul className="mt-2 grid gap-2">
         {findings.map((finding) => {
-          const { title, means, todo } = findingText(finding, units);
+          const { title, means, action } = findingText(finding, units);
           return (
             <li key={`${title} ${means}`} className={`border-l-4 pl-2.5 ${LOOK[finding.weight]}`}>
               <p>
                 <span className="font-[600]">{WEIGHT_TEXT[finding.weight]}.</span> {title}
               </p>
               <p className="caption">
-                {means} {todo}
+                {means} {action}
               </p>
             </li>
           );

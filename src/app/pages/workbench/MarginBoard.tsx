@@ -91,7 +91,7 @@ export const MarginBoard = memo(function MarginBoard({
   );
 });
 
-/** What is left of the driver's force or the pedal's travel, with the fade margin beside the force. */
+/** What is left of the driver's force or the pedal's travel, with the brake reserve beside the force. */
 function FootGauge({
   margin,
   computed,

@@ -19,7 +19,7 @@ interface Told {
   /** What it means */
   readonly means: string;
   /** What to do */
-  readonly todo: string;
+  readonly action: string;
 }
 
 const CRACKS = {
@@ -30,7 +30,7 @@ const CRACKS = {
   short: ['short', 'Heat checks. Measure it again after every session; watch whether it grows.'],
 } as const;
 
-const STATES: Readonly<Record<string, readonly [means: string, todo: string]>> = {
+const STATES: Readonly<Record<string, readonly [means: string, action: string]>> = {
   stiff: [
     'One pad does more work and runs hotter.',
     'Free and grease slides, clean pistons, and look again.',
@@ -78,19 +78,28 @@ function thinText({ wheel, part, mm, leastMm, weight }: Of<'thin'>, length: (mm:
     return {
       title,
       means: 'No minimum is entered to hold it against.',
-      todo: 'Read the maker’s figure: on the rotor’s edge, in the pads’ data.',
+      action: 'Read the maker’s figure: on the rotor’s edge, in the pads’ data.',
     };
   }
   const over = `${length(Math.abs(mm - leastMm))} ${mm < leastMm ? 'under' : 'over'} its minimum of ${length(leastMm)}`;
-  if (weight === 'stop') return { title, means: `${over}.`, todo: 'Renew before the car is driven.' };
+  if (weight === 'stop') return { title, means: `${over}.`, action: 'Renew before the car is driven.' };
   if (weight === 'watch') {
     return {
       title,
       means: `${over}: little is left.`,
-      todo: 'Hold it against what the next session takes (Wear).',
+      action: 'Hold it against what the next session takes (Wear).',
     };
   }
-  return { title, means: `${over}.`, todo: '' };
+  return { title, means: `${over}.`, action: '' };
+}
+
+function crackText({ wheel, place, mm, why }: Of<'crack'>, length: (mm: number) => string): Told {
+  const [title, action] = CRACKS[why];
+  return {
+    title: `${wheelTitle(wheel)} rotor: crack of ${length(mm)} at the ${place}, ${title}`,
+    means: 'Cracks start where heat and holes concentrate stress, and grow with every hard stop.',
+    action,
+  };
 }
 
 /** A finding in words. */
@@ -103,7 +112,8 @@ export function findingText(finding: InspectionFinding, units: UnitChoice): Told
       return {
         title: `${wheelTitle(finding.wheel)} ${PART[finding.pad]}: ends differ by ${length(finding.mm)}`,
         means: 'Taper: the leading end wears faster, more so in a soft or sliding caliper.',
-        todo: 'Exchange the pads of the caliper end for end if the maker lets you; look at pins and bracket.',
+        action:
+          'Exchange the pads of the caliper end for end if the maker lets you; look at pins and bracket.',
       };
     case 'inner and outer':
       return {
@@ -113,82 +123,77 @@ export function findingText(finding: InspectionFinding, units: UnitChoice): Told
             ? 'The slide pins stick: the piston side does the work alone.'
             : 'The piston does not come back, or the pins hold the body off.'
           : `A piston on the ${finding.thinner === 'inner' ? 'outer' : 'inner'} side sticks, or air is left on it.`,
-        todo: 'Clean and free them, bleed both sides, and measure again after the next session.',
+        action: 'Clean and free them, bleed both sides, and measure again after the next session.',
       };
     case 'left and right':
       return {
         title: `${finding.axle === 'front' ? 'Front' : 'Rear'} pads: ${WHEEL_NAMES[finding.thinner]} ${length(finding.mm)} thinner than its other side`,
         means: 'A circuit that turns one way does that; so do a sticking piston, or one side with less air.',
-        todo: 'If the circuit does not explain it, look at pistons, duct and hose of that side.',
+        action: 'If the circuit does not explain it, look at pistons, duct and hose of that side.',
       };
     case 'uneven rotor':
       return {
         title: `${wheelTitle(finding.wheel)} rotor: thickness differs by ${length(finding.mm)} round the ring`,
         means: 'Felt as a pulsing pedal; pad material laid on unevenly looks like it.',
-        todo: 'Bed again from medium to hard; if it stays, have it machined within its limits, or renew it.',
+        action:
+          'Bed again from medium to hard; if it stays, have it machined within its limits, or renew it.',
       };
     case 'runout':
       return {
         title: `${wheelTitle(finding.wheel)} rotor: runout ${length(finding.mm)}`,
         means: 'It knocks the pads back: the first push of the pedal goes long.',
-        todo: 'Clean hub and bell faces, turn it on the hub to another hole, and measure again.',
+        action: 'Clean hub and bell faces, turn it on the hub to another hole, and measure again.',
       };
     case 'growth':
       return {
         title: `${wheelTitle(finding.wheel)} rotor: ring has grown by ${length(finding.mm)}`,
         means: 'Iron that was over its temperature for long does not come back.',
-        todo: 'Look for cracks and coning; see the rotor’s temperature limit.',
+        action: 'Look for cracks and coning; see the rotor’s temperature limit.',
       };
-    case 'crack': {
-      const [title, todo] = CRACKS[finding.why];
-      return {
-        title: `${wheelTitle(finding.wheel)} rotor: crack of ${length(finding.mm)} at the ${finding.place}, ${title}`,
-        means: 'Cracks start where heat and holes concentrate stress, and grow with every hard stop.',
-        todo,
-      };
-    }
+    case 'crack':
+      return crackText(finding, length);
     case 'smear':
       return {
         title: `${wheelTitle(finding.wheel)} rotor: pad material smeared`,
         means: 'Pads were over their temperature, or hot pads were held on a still rotor.',
-        todo: 'Clean the face, bed again, and do not hold the pedal when parked hot.',
+        action: 'Clean the face, bed again, and do not hold the pedal when parked hot.',
       };
     case 'blue spots':
       return {
         title: `${wheelTitle(finding.wheel)} rotor: blue or dark spots`,
         means: 'Spots were far hotter than the rest: uneven contact, or hard iron under them.',
-        todo: 'Bed again; spots that stay bite and shake and want a new rotor.',
+        action: 'Bed again; spots that stay bite and shake and want a new rotor.',
       };
     case 'thicker than before':
       return {
         title: `${wheelTitle(finding.wheel)} ${PART[finding.part]}: ${length(finding.mm)}, was ${length(finding.beforeMm)}`,
         means: 'Thicker than when it was last measured.',
-        todo: 'Was a new one fitted? Then write down which set. If not, measure again, and mind the unit.',
+        action: 'Was a new one fitted? Then write down which set. If not, measure again, and mind the unit.',
       };
     case 'slides':
     case 'boots':
     case 'leads':
     case 'hose':
     case 'sleeves': {
-      const [means, todo] = STATES[finding.state] ?? ['', ''];
-      return { title: `${wheelTitle(finding.wheel)} ${FELT[finding.kind]}: ${finding.state}`, means, todo };
+      const [means, action] = STATES[finding.state] ?? ['', ''];
+      return { title: `${wheelTitle(finding.wheel)} ${FELT[finding.kind]}: ${finding.state}`, means, action };
     }
     case 'level':
     case 'leaks': {
-      const [means, todo] = STATES[finding.state] ?? ['', ''];
-      return { title: `${FELT[finding.kind]}: ${finding.state}`, means, todo };
+      const [means, action] = STATES[finding.state] ?? ['', ''];
+      return { title: `${FELT[finding.kind]}: ${finding.state}`, means, action };
     }
     case 'colour':
       return {
         title: `Fluid looks ${finding.state}`,
         means: 'Colour proves nothing: dark fluid may be sound, and clear fluid may boil early.',
-        todo: 'Judge it by a boil test, or by age and climate (Fluid).',
+        action: 'Judge it by a boil test, or by age and climate (Fluid).',
       };
     case 'not looked at':
       return {
         title: 'Not looked at, or not in full',
         means: `${finding.what.map((what) => WHEEL_NAMES[what as keyof typeof WHEEL_NAMES] ?? what).join(', ')}.`,
-        todo: 'What was not looked at is not known.',
+        action: 'What was not looked at is not known.',
       };
   }
 }

@@ -20,7 +20,7 @@ export function remainingSentence(left: Remaining, circuit: string): string {
   return `${title}: ${plain(left.median)} more at ${circuit} (${plain(left.low)} to ${plain(left.high)})${why}.`;
 }
 
-/** How sure it is that no other choice is cheaper. */
+/** Whether it is shown that no other choice costs less. */
 export const provenText = ({ proven, within }: Allocation, money: (value: number) => string): string =>
   proven
     ? 'No allowed choice costs less.'
