@@ -6,11 +6,12 @@ import {
   type Assignment,
   isPractice,
   maySet,
+  SAME,
   STILL_FRESH,
   Tally,
   wornOutChance,
 } from './problem';
-import { improved, searched } from './search';
+import { improved, searched, searchedLong } from './search';
 
 /** Why a session has its set; wording is the text layer's. */
 export type ChoiceReason =
@@ -52,7 +53,7 @@ export interface Allocation extends Solved {
 
 /** Sessions from which on what another set would cost is left out: it is asked of every session anew. */
 const MOST_ALTERNATIVES = 30;
-/** Time that the solver may take, s. */
+/** Time that the search and the solver may take, s. */
 const PATIENCE = 1.8;
 /** It takes at least this much of it, however long the first search took, s. */
 const LEAST_PATIENCE = 0.4;
@@ -65,9 +66,6 @@ const REASONS = [
   ['changes', 'no change'],
   ['wear', 'less wear'],
 ] as const;
-
-/** Money below which two choices are as good as each other. */
-const SAME = 0.5;
 
 function reasonOf(
   problem: AllocationProblem,
@@ -130,12 +128,15 @@ function choicesOf(tally: Tally, assignment: Assignment, cost: AllocationCost): 
   });
 }
 
-/** The sets of one place of a car spread over its season as cheaply as rules, life and risk let. */
-export function allocate(highs: Highs, problem: AllocationProblem): Allocation {
+/**
+ * The sets of one place of a car spread over its season as cheaply as rules, life and risk let.
+ * @param patience time that it may take, s; more of it proves more, and changes a choice only where that is worth it
+ */
+export function allocate(highs: Highs, problem: AllocationProblem, patience = PATIENCE): Allocation {
   const tally = new Tally(problem);
   const before = performance.now();
-  const begun = searched(tally);
-  const rest = PATIENCE - (performance.now() - before) / 1000;
+  const begun = searchedLong(tally);
+  const rest = patience - (performance.now() - before) / 1000;
   const found = solved(highs, tally, begun, Math.max(LEAST_PATIENCE, rest));
   const cost = tally.of(found.assignment);
   return {

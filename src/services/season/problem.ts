@@ -56,6 +56,8 @@ export const STILL_FRESH = 0.02;
 export const FRESH_IN_PRACTICE = 0.1;
 /** Of two choices alike, the set that must be bought is used less and later: its wear counts this much more (own choice). */
 export const BOUGHT_EARLY = 1.02;
+/** Money below which two choices are as good as each other. */
+export const SAME = 0.5;
 /** A session without any set: dearer than anything else. */
 export const MISSING_COST = 1e6;
 /** Where the chance of being worn out is touched by a straight line: standard deviations under the median's end of life. */
@@ -87,8 +89,10 @@ export function riskLines(spread: number): readonly { readonly slope: number; re
 
 /** What an assignment costs, by what it is made of; money. */
 export interface AllocationCost {
-  /** Whether every rule is kept; sessions without a set are no breach */
+  /** Whether every rule is kept and no set used past what it may be; sessions without a set are no breach */
   readonly allowed: boolean;
+  /** Life used past what sets may be used to, shares of a life; infinite where a rule is broken that nothing outweighs */
+  readonly over: number;
   readonly total: number;
   /** Life used up, and what a bought set loses by being bought */
   readonly wear: number;
@@ -137,7 +141,7 @@ export class Tally {
     first.fill(-1);
     counted.fill(-1);
     setsAt.fill(0);
-    let [allowed, missing] = [true, 0];
+    let [over, missing] = [0, 0];
     for (let j = 0; j < assignment.length; j++) {
       const s = assignment[j];
       if (s < 0) {
@@ -145,7 +149,7 @@ export class Tally {
         continue;
       }
       const { event, fresh } = sessions[j];
-      if (!this.able[s][j] || (fresh && first[s] >= 0)) allowed = false;
+      if (!this.able[s][j] || (fresh && first[s] >= 0)) over = Number.POSITIVE_INFINITY;
       if (first[s] < 0) first[s] = j;
       after[s] += share[s][j];
       // Sessions of an event follow each other.
@@ -156,7 +160,7 @@ export class Tally {
     for (let s = 0; s < sets.length; s++) {
       if (first[s] < 0) continue;
       const { price, used, owned } = sets[s];
-      if (after[s] > this.capacities[s] + 1e-9) allowed = false;
+      if (after[s] > this.capacities[s] + 1e-9) over += after[s] - this.capacities[s];
       wear += rules.valueLeft * price * (after[s] - used) * (owned ? 1 : BOUGHT_EARLY);
       if (!owned) bought += (1 - rules.valueLeft) * price;
       if (used <= STILL_FRESH && isPractice(sessions[first[s]].kind))
@@ -164,11 +168,11 @@ export class Tally {
       risk += rules.riskCost * this.riskOf(s);
     }
     for (let e = 0; e < mostSets.length; e++) {
-      if (setsAt[e] > (mostSets[e] ?? Number.POSITIVE_INFINITY)) allowed = false;
+      if (setsAt[e] > (mostSets[e] ?? Number.POSITIVE_INFINITY)) over = Number.POSITIVE_INFINITY;
       changes += rules.changeCost * Math.max(0, setsAt[e] - 1);
     }
     const total = wear + bought + changes + risk + freshInPractice + MISSING_COST * missing;
-    return { allowed, total, wear, bought, changes, risk, freshInPractice, missing };
+    return { allowed: over === 0, over, total, wear, bought, changes, risk, freshInPractice, missing };
   }
 
   /** Greatest of the lines under the chance that a set is worn out by then. */

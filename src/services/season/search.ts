@@ -1,4 +1,5 @@
 import { randomNumbers } from '../../core';
+import { annealed } from './anneal';
 import { type AllocationProblem, type Assignment, maySet, type Tally } from './problem';
 
 /** Beginnings of a search; the best of what they come to is kept. */
@@ -70,8 +71,19 @@ export function improved(tally: Tally, begun: Assignment, pinned: Pinned): Assig
   return best;
 }
 
+/** The best assignment found without the solver: greedy beginnings, annealing, and moves that cost less. Deterministic. */
+export function searchedLong(tally: Tally): Assignment {
+  return cheapest(
+    tally,
+    annealed(tally, searched(tally)).map((found) => improved(tally, found, new Map())),
+  );
+}
+
+const cheapest = (tally: Tally, found: readonly Assignment[]): Assignment =>
+  found.reduce((a, b) => (tally.of(b).total < tally.of(a).total ? b : a));
+
 /**
- * A good assignment by greedy beginnings and moves that cost less: where the integer programme begins. Deterministic.
+ * A good assignment by greedy beginnings and moves that cost less. Deterministic.
  * @param pinned sessions whose set is given
  */
 export function searched(tally: Tally, pinned: Pinned = new Map(), starts = STARTS): Assignment {
@@ -80,5 +92,5 @@ export function searched(tally: Tally, pinned: Pinned = new Map(), starts = STAR
     const noise = () => (k === 0 ? 0 : 0.3 * random.next());
     return improved(tally, greedy(tally, pinned, noise), pinned);
   });
-  return found.reduce((a, b) => (tally.of(b).total < tally.of(a).total ? b : a));
+  return cheapest(tally, found);
 }
