@@ -15,6 +15,7 @@ import {
 import {
   fluidReasonText,
   missingText,
+  orderText,
   PLACE_TEXT,
   provenText,
   REASON_TEXT,
@@ -112,8 +113,9 @@ export async function seasonCommand(
   }
   print(`\n${say.setsLeft}\n${wearText(project, plan, wear, loads)}`);
   print(orders.length === 0 ? say.nothingToOrder : say.toOrder);
-  for (const { place, price, orderBy, date } of orders) {
-    print(`  ${orderBy}: ${PLACE_TEXT[place].toLowerCase()}, ${money(price)}, ${say.forDay(date)}\n`);
+  for (const order of orders) {
+    const { price, orderBy, date } = order;
+    print(`  ${orderBy}: ${orderText(order).toLowerCase()}, ${money(price)}, ${say.forDay(date)}\n`);
   }
   for (const own of allocations) {
     const missing = missingText(plan, own);

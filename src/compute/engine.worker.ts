@@ -57,6 +57,7 @@ import {
   forecastPiece,
   lapTimes,
   loadOf,
+  loadOfDay,
   type MadeCircuit,
   predictReadings,
   predictTest,
@@ -167,6 +168,10 @@ const engine = {
   /** What a session takes of a car's brakes. */
   load(setup: Setup): StoredLoad {
     return loadOf(setup);
+  },
+  /** The same of a session that is driven as its log has it. */
+  loadOfDay(day: DayInput): StoredLoad {
+    return loadOfDay(day);
   },
   failures: failureCases,
   /** What a circuit asks of a car's brakes, at the pace of its hot laps. */

@@ -1,6 +1,6 @@
 export { CancelledError, Crew, type CrewProgress } from './crew';
 export { type Computed, Days } from './days';
-export type { PhoneAnswer } from './engine.worker';
+export type { Engine, PhoneAnswer } from './engine.worker';
 export { createFileWorker, createSeasonWorker, EngineClient } from './engineClient';
 export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';
 export { crewPredicting } from './predicting';

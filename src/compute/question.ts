@@ -100,6 +100,11 @@ export const QUESTION = {
   logStops: (log: string, wanted: unknown) => ['log stops', log, wanted],
   /** What sessions take, each by its own day */
   loads: (setups: readonly Setup[]) => ['loads', setups.map(dayKey)],
+  /** What sessions took that were driven already: those with a log as it has them */
+  driven: (sessions: readonly { readonly setup: Setup; readonly log: string | null }[]) => [
+    'driven',
+    sessions.map(({ setup, log }) => [dayKey(setup), log]),
+  ],
   /** @param asked all that the choice of sets depends on besides the days */
   season: (keys: readonly string[], asked: unknown) => ['season', keys, asked],
   /** @param recipe what is driven */

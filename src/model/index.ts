@@ -58,6 +58,7 @@ export {
   putEntries,
   putEntry,
   putEvent,
+  putFluid,
   putRun,
   putSeason,
   putSet,

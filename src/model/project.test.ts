@@ -90,7 +90,7 @@ describe('project files', () => {
     ['null', /another kind/],
     ['{"type":"FeatureCollection"}', /"format" should be "fervent-kettle-project"/],
     [JSON.stringify({ ...demoProject, format: 'other' }), /and is "other"/],
-    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 13/],
+    [JSON.stringify({ ...demoProject, version: 99 }), /version 99; this program reads up to version 14/],
     [
       `{"format":"fervent-kettle-project","version":1,"__proto__":{"polluted":true}}`,
       /__proto__: .*not allowed/,

@@ -2,7 +2,7 @@ import { addDays, format, parseISO } from 'date-fns';
 import { createEvents, type EventAttributes } from 'ics';
 import { METRIC, type Project, SET_PLACES, type Season } from '../model';
 import type { Allocation, SeasonPlan } from '../services';
-import { fluidReasonText, PLACE_TEXT, REASON_TEXT, SESSION_KIND_TEXT } from '../text/en';
+import { fluidReasonText, orderText, PLACE_TEXT, REASON_TEXT, SESSION_KIND_TEXT } from '../text/en';
 import { say } from '../text/en/say/keep';
 
 const SEASON_FORMAT = 'fervent-kettle-season-plan';
@@ -69,7 +69,7 @@ export function seasonDocument(project: Project, season: Season, plan: SeasonPla
       within: Number.isFinite(within) ? nine(within) : null,
       missing: missing.map((j) => problem.sessions[j].id),
     })),
-    orders,
+    orders: orders.map((order) => ({ ...order, price: nine(order.price) })),
   };
 }
 
@@ -154,12 +154,15 @@ export function seasonCalendar(project: Project, season: Season, plan: SeasonPla
       }),
     ),
     ...plan.orders.map(
-      ({ place, orderBy, eventId, date }, i): Item => ({
+      (order, i): Item => ({
         uid: uid(`order-${i + 1}`),
         timestamp,
-        title: say.orderTitle(PLACE_TEXT[place].toLowerCase()),
-        ...daysFrom(orderBy, 1),
-        description: say.orderFor(plan.events.find(({ id }) => id === eventId)?.event.name ?? '', date),
+        title: say.orderTitle(orderText(order).toLowerCase()),
+        ...daysFrom(order.orderBy, 1),
+        description: say.orderFor(
+          plan.events.find(({ id }) => id === order.eventId)?.event.name ?? '',
+          order.date,
+        ),
         categories: ['Order'],
       }),
     ),

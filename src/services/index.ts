@@ -54,6 +54,7 @@ export {
   orderOfSteps,
 } from './first/firstSteps';
 export { fluidRenewal } from './first/fluidRenewal';
+export type { InspectionFinding, Weight } from './keep/finding';
 export {
   boilingNeededC,
   type FluidReason,
@@ -61,15 +62,18 @@ export {
   fluidState,
   reasonsToRenew,
 } from './keep/fluid';
-export { findingsOf, type InspectionFinding, type Weight } from './keep/inspect';
-export { drivenSetup, loadOf, setupOfPlanned, setupOfSession, storedLoad } from './keep/loads';
+export { findingsOf } from './keep/inspect';
+export { drivenSetup, loadOf, loadOfDay, setupOfPlanned, setupOfSession, storedLoad } from './keep/loads';
 export {
   doubtsOfEntry,
   type EntryDoubt,
   entriesOf,
   entriesOfSet,
   fittedOn,
+  type PlannedOfEvent,
+  plannedOf,
 } from './keep/logbook';
+export { takenAsInches } from './keep/otherUnit';
 export { type SetWear, setsWear } from './keep/wear';
 export { type Loads, placeKey, type WearPlace } from './keep/wearHistory';
 export { type Remaining, remainingSessions } from './keep/wearLeft';
@@ -95,9 +99,17 @@ export type { Caution, StepCode, StopFor, Tool } from './prepare/stepTable';
 export { type Work, workOf } from './prepare/work';
 export { type Allocation, allocate, type Choice, type ChoiceReason } from './season/allocate';
 export type { EventPlan } from './season/eventPlans';
+export type { ToOrder } from './season/orders';
 export type { AllocationProblem } from './season/problem';
 export { planSeason, type SeasonPlan } from './season/seasonPlan';
-export { eventsOf, loadQuestions, sessionsToCome } from './season/sessions';
+export {
+  eventsOf,
+  lastDayOf,
+  loadQuestions,
+  nextPlanned,
+  sessionsOf,
+  sessionsToCome,
+} from './season/sessions';
 export {
   type BenchFit,
   type BenchMeasured,

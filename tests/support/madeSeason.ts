@@ -21,7 +21,14 @@ export function madeSeason(
       from: 0,
     })),
     ...Array.from({ length: buys }, () => ({ owned: false, used: 0, from: seed % 3 })),
-  ].map((set, i) => ({ ...set, id: `${i}`, name: `${i}`, price: 300, spread: seed % 5 === 0 ? 0 : 0.25 }));
+  ].map((set, i) => ({
+    ...set,
+    id: `${i}`,
+    name: `${i}`,
+    price: 300,
+    rings: false,
+    spread: seed % 5 === 0 ? 0 : 0.25,
+  }));
   const wear = sessions.map(() => 0.05 + (seed % 7 === 0 ? 0.4 : 0.2) * next());
   return {
     place: 'front rotors',

@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import { QUESTION } from '../../compute';
 import type { Car, LogEntry, Setup, StoredLoad } from '../../model';
-import { entriesOf, type Loads, type SetWear, setsWear, setupOfSession } from '../../services';
+import { entriesOf, type Loads, type SetWear, setsWear } from '../../services';
 import { useBackground, useProject, useSetup } from '../state/context';
 import { type Answer, useAnswer } from '../state/useAnswer';
+import { type DrivenLoad, drivenLoad, drivenSession } from './drivenLoad';
 
 /** What is kept of the selected plan's car. */
 export interface Kept {
@@ -12,8 +13,10 @@ export interface Kept {
   readonly entries: readonly LogEntry[];
   /** What sessions took that were not computed when they were written down */
   readonly loads: Loads;
+  /** Those of them that went by their own log's speeds */
+  readonly byLog: ReadonlySet<string>;
   readonly wear: readonly SetWear[];
-  readonly answer: Answer<readonly StoredLoad[]>;
+  readonly answer: Answer<readonly DrivenLoad[]>;
 }
 
 /** Drives setups on the crew, one a job; the same days are driven once. */
@@ -31,21 +34,33 @@ export function useKept(): Kept {
   const project = useProject();
   const { car } = useSetup();
   const entries = useMemo(() => entriesOf(project, car.id), [project, car.id]);
+  const { crew, files } = useBackground();
   const asked = useMemo(
     () =>
       entries.flatMap((entry) => {
         if (entry.kind !== 'session' || entry.load !== null) return [];
-        const setup = setupOfSession(project, entry);
-        return setup ? [{ id: entry.id, setup }] : [];
+        const session = drivenSession(project, entry);
+        return session ? [{ id: entry.id, session }] : [];
       }),
     [project, entries],
   );
-  const answer = useLoads(useMemo(() => asked.map(({ setup }) => setup), [asked]));
+  const sessions = useMemo(() => asked.map(({ session }) => session), [asked]);
+  const answer = useAnswer<readonly DrivenLoad[]>(QUESTION.driven(sessions), (signal, report) =>
+    crew.run(sessions, (engine, session) => drivenLoad(files, engine, session, signal), {
+      signal,
+      onDone: (_, _index, progress) => report(progress),
+    }),
+  );
   const { data, behind } = answer;
-  const loads = useMemo((): Loads => {
-    if (!data || behind || data.length !== asked.length) return new Map();
-    return new Map(asked.map(({ id }, i) => [id, data[i]]));
-  }, [asked, data, behind]);
+  const known = !behind && data?.length === asked.length ? data : null;
+  const loads = useMemo(
+    (): Loads => new Map(known ? asked.map(({ id }, i) => [id, known[i].load]) : []),
+    [asked, known],
+  );
+  const byLog = useMemo(
+    () => new Set(known ? asked.flatMap(({ id }, i) => (known[i].by === 'log' ? [id] : [])) : []),
+    [asked, known],
+  );
   const wear = useMemo(() => setsWear(project, car.id, loads), [project, car.id, loads]);
-  return { car, entries, loads, wear, answer };
+  return { car, entries, loads, byLog, wear, answer };
 }

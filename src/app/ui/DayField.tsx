@@ -8,18 +8,27 @@ import 'react-day-picker/style.css';
 /** A day as it is read: 1 May 2027. */
 const dayText = (iso: string) => format(parseISO(iso), 'd MMM yyyy');
 
-/** A day picked from a calendar, kept as 2027-05-01; '' where it is not known. */
-export function DayField({
-  label,
-  value,
-  onChange,
-  ref,
-}: {
+interface DayFieldProps {
   readonly label: string;
   readonly value: string;
   readonly onChange: (day: string) => void;
   readonly ref?: Ref<HTMLButtonElement>;
-}) {
+}
+
+/** The same with its label over it, as other fields have. */
+export function CaptionedDay(props: DayFieldProps) {
+  return (
+    <div>
+      <span className="flex min-h-[24px] items-center font-[540]" aria-hidden="true">
+        {props.label}
+      </span>
+      <DayField {...props} />
+    </div>
+  );
+}
+
+/** A day picked from a calendar, kept as 2027-05-01; '' where it is not known. */
+export function DayField({ label, value, onChange, ref }: DayFieldProps) {
   const [open, setOpen] = useState(false);
   const chosen = value ? parseISO(value) : undefined;
   const day = chosen && isValid(chosen) ? chosen : undefined;

@@ -58,6 +58,7 @@ export const LOG_COLUMNS: readonly LogColumn[] = [
   column('Copper', ['copperPpm'], 'number', ['fluid'], 'count'),
   column('Water', ['waterPercent'], 'number', ['fluid'], 'percent'),
   column('Boiled at', ['boilingC'], 'number', ['fluid'], 'temperature'),
+  column('Used', ['usedCm3'], 'number', ['fluid'], 'volume'),
   column('New in the calipers', ['newPercent'], 'number', ['fluid'], 'percent'),
   ...Object.entries(WHEELS).flatMap(([short, wheel]) =>
     Object.entries(MEASURED).map(([name, key]) =>

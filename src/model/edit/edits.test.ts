@@ -9,7 +9,7 @@ import { readProject, writeProject } from '../file/readProject';
 import { newEntry, newEvent, newSeason, newSet } from '../guided/newKeep';
 import { newPreparation } from '../guided/newPreparation';
 import { newRun, newTest, runsOf, stopsOf } from '../guided/newTest';
-import { ENTRY_KINDS } from '../schema/logEntry';
+import { ENTRY_KINDS, FLUID_DEEDS } from '../schema/logEntry';
 import type { Project } from '../schema/project';
 import { setupOf } from '../toCore/toCore';
 import { attemptEdit, refusalText } from './attempt';
@@ -182,6 +182,12 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
         (line.kind === 'session' ? { ...line, note, airC } : { ...line, note }) as typeof line,
       );
     }),
+  putFluid: fc.tuple(share, number, fc.constantFrom(...FLUID_DEEDS)).map(([s, usedCm3, deed]) => (p) => {
+    const line = newEntry('fluid', { id: newId(), carId: at(p.cars, s).id, date: DAY });
+    const read = { copperPpm: 100, waterPercent: 2, boilingC: 200, newPercent: 40 };
+    const bottleId = p.bottles[0]?.id ?? null;
+    return edits.putFluid(p, { ...line, ...read, deed, bottleId, usedCm3 }, DAY);
+  }),
   putEntries: fc.tuple(share, text).map(([s, note]) => (p) => {
     const lines = p.entries.slice(0, 3).map((entry) => ({ ...entry, note }));
     const line = newEntry('note', { id: newId(), carId: at(p.cars, s).id, date: DAY });
@@ -216,7 +222,8 @@ const EDITS: { readonly [K in keyof typeof edits]: fc.Arbitrary<Edit> } = {
       fluidC: 90,
     };
     const load = { frontLeft: wheel, frontRight: wheel, rearLeft: wheel, rearRight: wheel };
-    return edits.keepLoads(p, new Map(p.entries.slice(0, Math.ceil(4 * s)).map(({ id }) => [id, load])));
+    const ids = p.entries.slice(0, Math.ceil(4 * s)).map(({ id }) => id);
+    return edits.keepLoads(p, new Map(ids.map((id) => [id, load])), new Set(ids.slice(1)));
   }),
   addTest: fc.tuple(share, text, number).map(([s, name, fromKmh]) => (p) => {
     const fresh = newTest(at(p.cars, s), { id: newId(), name, date: DAY });

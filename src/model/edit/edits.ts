@@ -22,7 +22,16 @@ import { withOrigin } from './origins';
 export { withPrice } from '../catalogue/prices';
 export { addTest, endRun, putRun, putStop, removeRun, removeStop } from './brakeTest';
 export { joinWork } from './joinWork';
-export { keepLoads, putEntries, putEntry, putEvent, putSeason, putSet, removeEvent } from './keep';
+export {
+  keepLoads,
+  putEntries,
+  putEntry,
+  putEvent,
+  putFluid,
+  putSeason,
+  putSet,
+  removeEvent,
+} from './keep';
 export { addParts, copyItem, deleteItem, renameItem, replaceItem } from './library';
 export {
   addBottle,

@@ -1,8 +1,9 @@
 /** Edits of what is kept: logbook, sets, seasons. */
-import type { LogEntry, StoredLoad } from '../schema/logEntry';
+import type { EntryOf, LogEntry, StoredLoad } from '../schema/logEntry';
 import type { PartSet } from '../schema/partSet';
 import type { Project } from '../schema/project';
 import type { Season, SeasonEvent } from '../schema/season';
+import { drawn, withNewFluid } from './fluid';
 
 /** Puts an item on its list, or over the one of its id. */
 const put = <T extends { readonly id: string }>(list: readonly T[], item: T): T[] =>
@@ -43,14 +44,44 @@ export const removeEvent = (project: Project, season: string, id: string): Proje
     return { ...own, events };
   });
 
-/** Keeps what sessions took of the brakes as it was computed with the car of their day. */
-export const keepLoads = (project: Project, loads: ReadonlyMap<string, StoredLoad>): Project => ({
+/**
+ * Keeps what sessions took of the brakes as it was computed with the car of their day.
+ * @param byLog sessions whose load went by their own log's speeds
+ */
+export const keepLoads = (
+  project: Project,
+  loads: ReadonlyMap<string, StoredLoad>,
+  byLog: ReadonlySet<string>,
+): Project => ({
   ...project,
   entries: project.entries.map((entry) => {
     const load = entry.kind === 'session' && entry.load === null ? loads.get(entry.id) : undefined;
-    return load && entry.kind === 'session' ? { ...entry, load } : entry;
+    if (!load || entry.kind !== 'session') return entry;
+    return { ...entry, load, loadBy: byLog.has(entry.id) ? 'log' : 'laps' };
   }),
 });
+
+/**
+ * Puts a line of the fluid into the logbook; what was filled in is gone from its bottle, a renewal begins the age of the
+ * car's fluid anew, a boil test is what it boils at from then on.
+ * @param today as 2027-05-01
+ */
+export function putFluid(project: Project, entry: EntryOf<'fluid'>, today: string): Project {
+  const { bottleId, usedCm3, date, deed } = entry;
+  const used = bottleId !== null && usedCm3 !== null ? { [bottleId]: usedCm3 } : {};
+  const car = project.cars.find(({ id }) => id === entry.carId);
+  const written = putEntry(project, entry);
+  const next = { ...written, bottles: drawn(written.bottles, used, date) };
+  // What was done before the fluid that is in now says nothing of it.
+  if (!car || (car.fitted.fluid && car.fitted.fluid > date)) return next;
+  const changed =
+    deed === 'renewed'
+      ? withNewFluid(car, date, today)
+      : deed === 'boil test' && entry.boilingC !== null
+        ? { ...car, fluid: { ...car.fluid, measuredBoilingC: entry.boilingC } }
+        : car;
+  return { ...next, cars: next.cars.map((own) => (own.id === car.id ? changed : own)) };
+}
 
 /** What another device's logbook brought. */
 export interface JoinedLogbook {

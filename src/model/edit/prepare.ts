@@ -1,15 +1,19 @@
 /** Edits of the work on a car: a preparation begun, bled, bedded and signed off. */
 import { say } from '../../text/en/say/model';
 import { fluidOf } from '../catalogue/choices';
+import { newEntry } from '../guided/newKeep';
 import { toSi } from '../quantity/units';
 import type { Car } from '../schema/car';
 import type { Change } from '../schema/compare';
+import type { EntryOf } from '../schema/logEntry';
 import type { Part } from '../schema/part';
 import type { Bottle, Done, Preparation } from '../schema/preparation';
 import type { Project } from '../schema/project';
 import type { KeptState } from '../schema/state';
 import type { FittedKey, TorqueKey } from '../schema/workshop';
 import { partOf, withChange } from './changes';
+import { drawn, withNewFluid } from './fluid';
+import { putEntry } from './keep';
 
 const AXLES = ['front', 'rear'] as const;
 
@@ -146,8 +150,30 @@ export function signOff(project: Project, id: string, done: Done): Project {
   return { ...signed, cars: signed.cars.map((own) => (own.id === car.id ? after : own)) };
 }
 
+/** The logbook's line of a system that was filled anew. */
+function bledEntry(
+  { id, carId, name }: Preparation,
+  { by, at }: Done,
+  used: Readonly<Record<string, number>>,
+): EntryOf<'fluid'> {
+  const all = Object.values(used).reduce((sum, cm3) => sum + cm3, 0);
+  return {
+    ...newEntry('fluid', {
+      id: `bled-${id}-${at.replace(/\W/g, '')}`.slice(0, 60),
+      carId,
+      date: at.slice(0, 10),
+    }),
+    name,
+    time: at.slice(11, 16),
+    by: by.slice(0, 60),
+    deed: 'renewed',
+    bottleId: Object.keys(used)[0] ?? null,
+    usedCm3: Object.keys(used).length > 0 ? Math.min(25_000, all) : null,
+  };
+}
+
 /**
- * The system is full of new fluid: its age begins anew, and what was filled in is gone from the shelf.
+ * The system is full of new fluid: its age begins anew, what was filled in is gone from the shelf, the logbook says so.
  * @param used from each bottle, cm³ by its id
  */
 export function finishBleeding(
@@ -159,6 +185,7 @@ export function finishBleeding(
   const preparation = project.preparations.find((own) => own.id === id);
   if (!preparation) return project;
   const whole = preparation.bleed.wanted === 'all';
+  const day = done.at.slice(0, 10);
   const next = changePreparation(project, id, (own) => ({
     ...own,
     bleed: { ...own.bleed, finished: done },
@@ -166,20 +193,9 @@ export function finishBleeding(
   }));
   return {
     ...next,
-    bottles: next.bottles.map((bottle) => ({
-      ...bottle,
-      leftCm3: Math.max(0, bottle.leftCm3 - (used[bottle.id] ?? 0)),
-      openedOn: bottle.id in used ? (bottle.openedOn ?? done.at.slice(0, 10)) : bottle.openedOn,
-    })),
-    cars: next.cars.map((car) =>
-      car.id === preparation.carId && whole
-        ? {
-            ...car,
-            fluid: { ...car.fluid, ageMonths: 0, measuredBoilingC: null, freeWater: false },
-            fitted: { ...car.fitted, fluid: done.at.slice(0, 10) },
-          }
-        : car,
-    ),
+    bottles: drawn(next.bottles, used, day),
+    cars: next.cars.map((car) => (car.id === preparation.carId && whole ? withNewFluid(car, day, day) : car)),
+    entries: whole ? putEntry(next, bledEntry(preparation, done, used)).entries : next.entries,
   };
 }
 

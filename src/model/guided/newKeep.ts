@@ -118,6 +118,7 @@ export function newEntry<K extends EntryKind>(
       symptoms: [],
       incident: false,
       load: null,
+      loadBy: null,
     }),
     inspection: () => ({
       kind: 'inspection',
@@ -136,6 +137,7 @@ export function newEntry<K extends EntryKind>(
       ...shared,
       deed: 'renewed',
       bottleId: null,
+      usedCm3: null,
       copperPpm: null,
       waterPercent: null,
       boilingC: null,

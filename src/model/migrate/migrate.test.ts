@@ -41,7 +41,7 @@ const CALLED_6: readonly (readonly [RegExp, string])[] = [
 const calledNow = (path: string) => CALLED_6.reduce((now, [old, name]) => now.replace(old, name), path);
 
 describe('project files of older versions', () => {
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11])(
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13])(
     'of version %i keep every value they have, and come back as they go out',
     (version) => {
       const old = JSON.parse(fileOf(version)) as { version: number };

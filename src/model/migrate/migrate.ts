@@ -271,8 +271,23 @@ const from12 = (project: Loose): Loose => ({
   version: 13,
 });
 
+/** Version 13 did not say by what a session's load was computed, nor what a renewal took from its bottle, nor what rings cost. */
+const from13 = (project: Loose): Loose => ({
+  ...project,
+  version: 14,
+  entries: list(project.entries, (entry) => ({
+    ...(entry.kind === 'session' && { loadBy: entry.load ? 'laps' : null }),
+    ...(entry.kind === 'fluid' && { usedCm3: null }),
+    ...entry,
+  })),
+  seasons: list(project.seasons, (season) => ({
+    ...season,
+    rules: { ringPercent: 60, ...record(season.rules) },
+  })),
+});
+
 /** Each makes the version after its own. */
-const STEPS = [from1, from2, from3, from4, from5, from6, from7, from8, from9, from10, from11, from12];
+const STEPS = [from1, from2, from3, from4, from5, from6, from7, from8, from9, from10, from11, from12, from13];
 
 /** Brings a project of an older version up to the present one; what it cannot know is left to the schema to say. */
 export function migrate(project: Loose): Loose {

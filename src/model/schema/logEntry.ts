@@ -19,6 +19,8 @@ export const FLUID_DEEDS = [
   'over temperature',
 ] as const;
 export type FluidDeed = (typeof FLUID_DEEDS)[number];
+export const LOAD_BY = ['laps', 'log'] as const;
+export type LoadBy = (typeof LOAD_BY)[number];
 const MOST_PHOTOS = 12;
 
 /** A picture that is kept in the browser beside the project, and goes out with it in one file. */
@@ -102,6 +104,8 @@ const sessionEntrySchema = z.strictObject({
   incident: z.boolean().meta({ title: 'Incident' }),
   /** Null until it was computed */
   load: sessionLoadSchema.nullable(),
+  /** Whether that went by its own log's speeds, or by the plan's laps; null where there is none */
+  loadBy: z.enum(LOAD_BY).nullable(),
 });
 const inspectionEntrySchema = z.strictObject({
   kind: z.literal('inspection'),
@@ -116,6 +120,15 @@ const fluidEntrySchema = z
     ...shared,
     deed: z.enum(FLUID_DEEDS).meta({ title: 'What' }),
     bottleId: idSchema.nullable(),
+    usedCm3: numberField({
+      title: 'Used',
+      quantity: 'volume',
+      min: 0,
+      max: 25000,
+      usual: [100, 1000],
+      step: 50,
+      description: 'Of new fluid, taken from the bottle.',
+    }).nullable(),
     copperPpm: numberField({
       title: 'Copper',
       quantity: 'count',

@@ -82,6 +82,12 @@ export const seasonRulesSchema = z.strictObject({
     [40, 90],
     'Share of a set’s price that its unused life is still worth when the season ends.',
   ),
+  ringPercent: percent(
+    'Rings alone cost',
+    100,
+    [40, 80],
+    'Share of a whole set’s price, where the rotors are rings on bells that stay.',
+  ),
   orderDays: count('Ordered ahead', 0, 200, [7, 30], 'Days from an order to the parts being here.'),
   fluid: z.enum(FLUID_SCHOOLS).meta({ title: 'Fluid is renewed' }),
   /** Prices of sets that may be bought; null takes the usual price */
@@ -106,6 +112,7 @@ export const USUAL_RULES: SeasonRules = {
   riskCost: 400,
   changeCost: 15,
   valueLeftPercent: 70,
+  ringPercent: 60,
   orderDays: 14,
   fluid: 'boiling point',
   prices: {},

@@ -13,7 +13,7 @@ import type { KeptState } from './state';
 
 export const PROJECT_FORMAT = 'fervent-kettle-project';
 
-export const PROJECT_VERSION = 13;
+export const PROJECT_VERSION = 14;
 
 /** A whole project. */
 export interface Project {

@@ -8,68 +8,10 @@ import {
   placeOf,
   type WheelFound,
 } from '../../model';
+import type { InspectionFinding, Weight } from './finding';
 import { entriesOf } from './logbook';
+import { asInches } from './otherUnit';
 import { thinnest } from './wearHistory';
-
-/** What must be done about it: not driven on, put right before the next session, watched, or only known. */
-export type Weight = 'stop' | 'renew' | 'watch' | 'fine';
-
-/** Something that an inspection tells; wording is the text layer's. Lengths in mm. */
-export type InspectionFinding = { readonly weight: Weight } & (
-  | {
-      readonly kind: 'thin';
-      readonly wheel: WheelName;
-      readonly part: 'inner' | 'outer' | 'rotor';
-      readonly mm: number;
-      /** Null where no minimum is known */
-      readonly leastMm: number | null;
-    }
-  | {
-      readonly kind: 'taper';
-      readonly wheel: WheelName;
-      readonly pad: 'inner' | 'outer';
-      readonly mm: number;
-    }
-  | {
-      readonly kind: 'inner and outer';
-      readonly wheel: WheelName;
-      readonly thinner: 'inner' | 'outer';
-      readonly mm: number;
-      readonly sliding: boolean;
-    }
-  | {
-      readonly kind: 'left and right';
-      readonly axle: AxleName;
-      readonly thinner: WheelName;
-      readonly mm: number;
-    }
-  | { readonly kind: 'uneven rotor'; readonly wheel: WheelName; readonly mm: number }
-  | { readonly kind: 'runout'; readonly wheel: WheelName; readonly mm: number }
-  | { readonly kind: 'growth'; readonly wheel: WheelName; readonly mm: number }
-  | {
-      readonly kind: 'crack';
-      readonly wheel: WheelName;
-      readonly place: WheelFound['cracks'][number]['place'];
-      readonly mm: number;
-      readonly why: 'edge' | 'joins' | 'bell' | 'long' | 'short';
-    }
-  | { readonly kind: 'smear' | 'blue spots'; readonly wheel: WheelName }
-  | {
-      readonly kind: 'slides' | 'boots' | 'leads' | 'hose' | 'sleeves';
-      readonly wheel: WheelName;
-      readonly state: string;
-    }
-  | { readonly kind: 'level' | 'leaks'; readonly state: string }
-  | { readonly kind: 'colour'; readonly state: string }
-  | {
-      readonly kind: 'thicker than before';
-      readonly wheel: WheelName;
-      readonly part: 'inner' | 'outer' | 'rotor';
-      readonly mm: number;
-      readonly beforeMm: number;
-    }
-  | { readonly kind: 'not looked at'; readonly what: readonly string[] }
-);
 
 /** Difference that is more than a reading's scatter, mm (own choice): pads' ends, inner and outer, left and right. */
 const TAPER = 0.8;
@@ -87,23 +29,29 @@ const ROTOR_THICKER = 0.08;
 
 const PARTS = ['inner', 'outer', 'rotor'] as const;
 type PartName = (typeof PARTS)[number];
+const kindOf = (part: PartName): PartSet['kind'] => (part === 'rotor' ? 'rotors' : 'pads');
+const axleName = (wheel: WheelName): AxleName => (wheel.startsWith('front') ? 'front' : 'rear');
 const mmOf = (found: WheelFound | undefined, part: PartName) =>
   thinnest(found, part === 'rotor' ? null : part);
 
 /** The set a wheel's pads or rotor belong to. */
 const setAt = (project: Project, entry: EntryOf<'inspection'>, wheel: WheelName, kind: PartSet['kind']) => {
-  const axle: AxleName = wheel.startsWith('front') ? 'front' : 'rear';
-  return project.sets.find(({ id }) => id === entry.sets[placeOf({ axle, kind })]) ?? null;
+  return project.sets.find(({ id }) => id === entry.sets[placeOf({ axle: axleName(wheel), kind })]) ?? null;
 };
 
 /** Least thickness of a wheel's part: of its set, else of the car's maker; null where none was entered. */
 function leastOf(project: Project, car: Car, entry: EntryOf<'inspection'>, wheel: WheelName, part: PartName) {
-  const kind = part === 'rotor' ? 'rotors' : 'pads';
-  const set = setAt(project, entry, wheel, kind);
+  const set = setAt(project, entry, wheel, kindOf(part));
   if (set) return set.minimumMm;
-  const { workshop } = car;
-  const own = workshop[wheel.startsWith('front') ? 'front' : 'rear'];
+  const own = car.workshop[axleName(wheel)];
   return part === 'rotor' ? own.rotorMinimumMm : own.padMinimumMm;
+}
+
+/** The same part when it was new, mm. */
+function newOf(project: Project, car: Car, entry: EntryOf<'inspection'>, wheel: WheelName, part: PartName) {
+  const { newPadMm, rotor, drum } = car[axleName(wheel)];
+  const set = setAt(project, entry, wheel, kindOf(part));
+  return set?.newMm ?? (part === 'rotor' ? (drum?.rimThicknessMm ?? rotor.thicknessMm) : newPadMm);
 }
 
 /** The same part as it was measured last before. */
@@ -113,8 +61,7 @@ function before(
   wheel: WheelName,
   part: PartName,
 ) {
-  const kind = part === 'rotor' ? 'rotors' : 'pads';
-  const place = placeOf({ axle: wheel.startsWith('front') ? 'front' : 'rear', kind });
+  const place = placeOf({ axle: axleName(wheel), kind: kindOf(part) });
   const at = entries.findIndex(({ id }) => id === entry.id);
   const earlier = at < 0 ? entries : entries.slice(0, at);
   for (const own of [...earlier].reverse()) {
@@ -154,6 +101,9 @@ const ofThickness = ({ project, car, entries, entry }: Looked, wheel: WheelName)
       leastMm,
     };
     const last = before(entries, entry, wheel, part);
+    const asReadMm = asInches(mm, last ?? newOf(project, car, entry, wheel, part));
+    if (asReadMm !== null)
+      return [thin, { kind: 'reads like inches', weight: 'watch', wheel, part, mm, asReadMm }];
     const more = part === 'rotor' ? ROTOR_THICKER : THICKER;
     if (last === null || mm <= last + more) return [thin];
     return [thin, { kind: 'thicker than before', weight: 'watch', wheel, part, mm, beforeMm: last }];
@@ -172,7 +122,7 @@ function ofPads(car: Car, found: WheelFound, wheel: WheelName): InspectionFindin
   });
   const [inner, outer] = [mmOf(found, 'inner'), mmOf(found, 'outer')];
   if (inner === null || outer === null || Math.abs(inner - outer) < INNER_OUTER) return list;
-  const sliding = car[wheel.startsWith('front') ? 'front' : 'rear'].caliper.kind === 'sliding';
+  const sliding = car[axleName(wheel)].caliper.kind === 'sliding';
   const thinner = inner < outer ? 'inner' : 'outer';
   return [
     ...list,

@@ -217,7 +217,9 @@ describe('what is left of pads and rotors', () => {
     expect(heat(many) / heat(few)).toBeLessThan(2.1);
     expect(heat(wet)).toBeLessThan(heat(many));
     expect(take({ circuitId: 'gone' })).toBeNull();
-    expect(entrySummary(session, many, METRIC)).toMatch(/^8 hot laps, dry, \d+ MJ into the brakes$/);
+    expect(entrySummary(session, METRIC, { load: many, byLog: false, planned: null })).toMatch(
+      /^8 hot laps, dry, \d+ MJ into the brakes$/,
+    );
   });
 });
 

@@ -20,6 +20,7 @@ import {
   type StoredLoad,
   setupOf,
 } from '../../model';
+import { standingLonger } from '../calibrate/driveLegs';
 
 /** Grip over that of a dry track, %, as plans usually take it. */
 const GRIP = { dry: 100, damp: 75, wet: 55 } as const;
@@ -129,6 +130,12 @@ export function storedLoad(input: DayInput, result: DayResult): StoredLoad {
     };
   };
   return Object.fromEntries(WHEELS.map((wheel) => [wheel, stored(wheel)])) as StoredLoad;
+}
+
+/** Drives a day as a log has it, and stands for as long as fluid takes to be hottest and more. */
+export function loadOfDay(day: DayInput): StoredLoad {
+  const input = standingLonger(day, 60 * PADDOCK_MINUTES);
+  return storedLoad(input, simulateDay(input));
 }
 
 /** Drives a setup’s day and says what it takes of its brakes. */

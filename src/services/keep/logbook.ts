@@ -1,13 +1,17 @@
 import {
   type EntryOf,
+  type EventSession,
   type FittedSets,
+  fluidOf,
   type LogEntry,
   type PartSet,
   type Project,
   placeOf,
   SET_PLACES,
+  type SeasonEvent,
   type SetPlace,
 } from '../../model';
+import { asFahrenheit } from './otherUnit';
 
 /** Where in a day what has no time stands: after what was fitted, before what was found. */
 const ORDER = ['fitted', 'session', 'note', 'inspection', 'fluid'] as const;
@@ -55,10 +59,28 @@ export type EntryDoubt =
   | { readonly kind: 'before bought'; readonly set: string; readonly boughtOn: string }
   | { readonly kind: 'after retired'; readonly set: string; readonly retiredOn: string }
   | { readonly kind: 'wrong place'; readonly set: string; readonly place: SetPlace }
-  | { readonly kind: 'no such set'; readonly place: SetPlace };
+  | { readonly kind: 'no such set'; readonly place: SetPlace }
+  /** A boil test over what the fluid boils at new and dry */
+  | {
+      readonly kind: 'boils over dry';
+      readonly boilingC: number;
+      readonly dryC: number;
+      /** Read in °F it would be */
+      readonly asReadC: number;
+    };
 
-/** What is doubtful about the sets an entry names. */
+/** Whether a boil test can have been read as it was written. */
+function doubtsOfTest(project: Project, { carId, boilingC }: EntryOf<'fluid'>): readonly EntryDoubt[] {
+  const car = project.cars.find(({ id }) => id === carId);
+  if (!car || boilingC === null) return [];
+  const dryC = fluidOf(car.fluid.kind, project.parts).dry;
+  const asReadC = asFahrenheit(boilingC, dryC);
+  return asReadC === null ? [] : [{ kind: 'boils over dry', boilingC, dryC, asReadC }];
+}
+
+/** What is doubtful about a line: the sets it names, the unit it was read in. */
 export function doubtsOfEntry(project: Project, entry: LogEntry): readonly EntryDoubt[] {
+  if (entry.kind === 'fluid') return doubtsOfTest(project, entry);
   if (!('sets' in entry)) return [];
   return SET_PLACES.flatMap((place): EntryDoubt[] => {
     const id = entry.sets[place];
@@ -77,3 +99,34 @@ export function doubtsOfEntry(project: Project, entry: LogEntry): readonly Entry
     ];
   });
 }
+
+/** A session of an event as it was planned. */
+export interface PlannedOfEvent {
+  readonly eventId: string;
+  readonly event: SeasonEvent;
+  readonly sessionId: string;
+  readonly session: EventSession;
+}
+
+/** What was planned of a line of the logbook; null where nothing was, or the plan is gone. */
+export function plannedOf(project: Project, entry: LogEntry): PlannedOfEvent | null {
+  if (entry.kind !== 'session' || entry.plannedId === null || entry.eventId === null) return null;
+  const event = project.seasons.find(({ events }) => entry.eventId && events[entry.eventId])?.events[
+    entry.eventId
+  ];
+  const session = event?.sessions[entry.plannedId];
+  return event && session ? { eventId: entry.eventId, event, sessionId: entry.plannedId, session } : null;
+}
+
+/** Names a session of an event among all of a project. */
+export const plannedKey = (eventId: string, sessionId: string): string => `${eventId} ${sessionId}`;
+
+/** Planned sessions that the logbook has already, by their key. */
+export const drivenSessions = ({ entries }: Project): ReadonlySet<string> =>
+  new Set(
+    entries.flatMap((entry) =>
+      entry.kind === 'session' && entry.plannedId !== null && entry.eventId !== null
+        ? [plannedKey(entry.eventId, entry.plannedId)]
+        : [],
+    ),
+  );

@@ -1,44 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { type Channel, lapHeat, lapTime, loggedDay, type RawLog, simulateDay } from '../../core';
+import { recorded } from '../../../tests/support/recorded';
+import { lapHeat, lapTime, loggedDay, type RawLog, simulateDay } from '../../core';
 import { logStops } from '../../io';
 import { prepareLog } from '../../io/logs/prepareLog';
-import { streamColumns } from '../../io/logs/streamColumns';
 import { dayInput, driveOf, type Setup, setupOf } from '../../model';
-import {
-  LOGGER_COLUMNS,
-  type LoggerOptions,
-  type LoggerRow,
-  simulatedLog,
-} from '../../server/standIns/logger';
 import { caseOf, estimate, predictReadings } from '../calibrate/estimate';
 import { techniqueReport } from '../test/technique';
 import { analyseLog } from './analyseLog';
 import { lapsLeft } from './lapsLeft';
 import { sensorReadings } from './sensorReadings';
 
-/** A recording of the simulated logger as a log, so many seconds of it. */
-function recorded(options: Partial<LoggerOptions>, seconds = Number.POSITIVE_INFINITY): RawLog {
-  const rate = options.rate ?? 20;
-  const log = simulatedLog({ planId: 'plan-tarn-anvil', laps: 3, rate, noise: 1, seed: 1, ...options });
-  const rows: LoggerRow[] = [];
-  for (const row of log.rows()) {
-    if (Number(row[0]) > seconds) break;
-    rows.push(row);
-  }
-  const channels: Partial<Record<Channel, Float64Array>> = {};
-  let time = new Float64Array(0);
-  streamColumns(LOGGER_COLUMNS).forEach((column, k) => {
-    if (!column || column.as === 'east' || column.as === 'north') return;
-    const values = Float64Array.from(rows, (row) => {
-      const v = row[k];
-      return v === null ? Number.NaN : v * column.scale + column.offset;
-    });
-    if (column.as === 'time') time = values;
-    else channels[column.as] = values;
-  });
-  return { time, channels };
-}
 const tarn = setupOf(demoProject);
 const analysed = (raw: RawLog, setup: Setup = tarn) => analyseLog(prepareLog(raw, setup), setup);
 

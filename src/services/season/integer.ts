@@ -255,8 +255,11 @@ export function solved(highs: Highs, tally: Tally, begun: Assignment, seconds: n
 
 /** The same assignment with sets that are alike in the order of their first use. */
 function sorted({ sets }: AllocationProblem, assignment: Assignment): Assignment {
-  const firstBuy = sets.findIndex(({ owned }) => !owned);
-  if (firstBuy < 0) return assignment;
-  const order = [...new Set(assignment.filter((s) => s >= firstBuy))];
-  return assignment.map((s) => (s >= firstBuy ? firstBuy + order.indexOf(s) : s));
+  const used = [...new Set(assignment)].filter((s) => s >= 0 && !sets[s].owned);
+  const alike = (s: number) =>
+    [...sets.keys()].filter((k) => !sets[k].owned && sets[k].price === sets[s].price);
+  const place = new Map(
+    used.map((s) => [s, alike(s)[used.filter((k) => sets[k].price === sets[s].price).indexOf(s)]]),
+  );
+  return assignment.map((s) => place.get(s) ?? s);
 }

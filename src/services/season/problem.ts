@@ -9,6 +9,8 @@ export interface SetSupply {
   readonly owned: boolean;
   /** For both wheels */
   readonly price: number;
+  /** Rings alone, on bells that stay */
+  readonly rings: boolean;
   /** Share of its life used when the season begins, 0 to 1 */
   readonly used: number;
   /** Spread of the logarithm of its wear */

@@ -2,6 +2,7 @@ import type { Highs } from 'highs';
 import {
   type Car,
   madeRotorPrice,
+  type PartSet,
   type Project,
   partOf,
   partPrice,
@@ -15,6 +16,7 @@ import { newSetWear, type SetWear } from '../keep/wear';
 import { capacityOf, lifeShare, lifeUsed } from '../keep/wearLeft';
 import { type Allocation, allocate } from './allocate';
 import { type EventPlan, eventPlans } from './eventPlans';
+import { later, ordersOf, type ToOrder } from './orders';
 import type { AllocationProblem, SetSupply } from './problem';
 import { loadKey, type PlannedSession, type SeasonLoads, sessionsToCome } from './sessions';
 
@@ -31,8 +33,8 @@ export function priceOfPlace(project: Project, car: Car, season: Season, place: 
     : madeRotorPrice(project);
 }
 
-const later = (date: string, days: number): string =>
-  new Date(Date.parse(`${date}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+/** Whether what wears are rings on bells that stay. */
+const isRing = ({ kind, build }: PartSet) => kind === 'rotors' && build === 'ring on bell';
 
 /** What the choice of sets at one place depends on; null where nothing is to come or no load is known. */
 export function problemOf(
@@ -46,7 +48,7 @@ export function problemOf(
   }: { readonly loads: SeasonLoads; readonly wear: readonly SetWear[]; readonly today: string },
 ): AllocationProblem | null {
   const car = project.cars.find(({ id }) => id === season.carId);
-  const sessions = sessionsToCome(season, today);
+  const sessions = sessionsToCome(project, season, today);
   if (!car || sessions.length === 0) return null;
   const { rules } = season;
   const owned = wear.filter(({ set }) => placeOf(set) === place && set.retiredOn === null);
@@ -63,6 +65,9 @@ export function problemOf(
     return known ? lifeShare(own, known).spread : 0;
   };
   const price = priceOfPlace(project, car, season, place);
+  const ringPrice = (price * rules.ringPercent) / 100;
+  // Bells that stay, whatever became of their rings.
+  const bells = wear.filter(({ set }) => placeOf(set) === place && isRing(set)).length;
   const bought = shares(made);
   if (bought.some(Number.isNaN)) return null;
   const all = bought.reduce((sum, share) => sum + share, 0);
@@ -79,16 +84,19 @@ export function problemOf(
       name: own.set.name,
       owned: true,
       // What its life is worth is what a new one costs, not what was paid.
-      price,
+      price: isRing(own.set) ? ringPrice : price,
       used: lifeUsed(own),
       spread: spreadOf(own),
       from: 0,
+      rings: isRing(own.set),
     })),
     ...buys.map((k) => ({
       id: `new ${k}`,
       name: `new ${k}`,
       owned: false,
-      price,
+      // A bell takes one new ring; sets beyond them are bought whole.
+      price: k <= bells ? ringPrice : price,
+      rings: k <= bells,
       used: 0,
       spread: spreadOf(made),
       from: here < 0 ? sessions.length : here,
@@ -118,16 +126,6 @@ const isLast = (sessions: readonly PlannedSession[], j: number) => sessions[j + 
 const eventsToCome = (sessions: readonly PlannedSession[]): SeasonEvent[] =>
   sessions.filter((_, j) => isLast(sessions, j)).map(({ event }) => event);
 
-/** Something that must be ordered. */
-export interface ToOrder {
-  readonly place: SetPlace;
-  readonly price: number;
-  /** Latest day of the order, and the first session it is for */
-  readonly orderBy: string;
-  readonly eventId: string;
-  readonly date: string;
-}
-
 /** A season planned: sets for every session, what to order, what each event costs. */
 export interface SeasonPlan {
   readonly sessions: readonly PlannedSession[];
@@ -143,28 +141,16 @@ export function planSeason(
   season: Season,
   known: { readonly loads: SeasonLoads; readonly wear: readonly SetWear[]; readonly today: string },
 ): SeasonPlan {
-  const sessions = sessionsToCome(season, known.today);
+  const sessions = sessionsToCome(project, season, known.today);
   const allocations = SET_PLACES.flatMap((place): Allocation[] => {
     const problem = problemOf(project, season, place, known);
     return problem ? [allocate(highs, problem)] : [];
   });
+  const events = eventPlans(project, season, sessions, allocations, known);
   return {
     sessions,
     allocations,
-    events: eventPlans(project, season, sessions, allocations, known),
-    orders: allocations
-      .flatMap(({ problem, bought }) =>
-        bought.map(({ set, first }): ToOrder => {
-          const { event, eventId } = sessions[first];
-          return {
-            place: problem.place,
-            price: problem.sets[set].price,
-            orderBy: later(event.date, -season.rules.orderDays),
-            eventId,
-            date: event.date,
-          };
-        }),
-      )
-      .sort((a, b) => (a.orderBy < b.orderBy ? -1 : 1)),
+    events,
+    orders: ordersOf(project, season, sessions, allocations, events),
   };
 }

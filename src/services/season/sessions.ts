@@ -1,3 +1,4 @@
+import { addDays, formatISO, parseISO } from 'date-fns';
 import {
   type EventSession,
   type FittedSets,
@@ -12,6 +13,7 @@ import {
   type StoredLoad,
 } from '../../model';
 import { setupOfPlanned } from '../keep/loads';
+import { drivenSessions, type PlannedOfEvent, plannedKey } from '../keep/logbook';
 
 /** A session of the season, with its event. */
 export interface PlannedSession {
@@ -33,15 +35,32 @@ export const eventsOf = ({
       a.event.date < b.event.date ? -1 : a.event.date > b.event.date ? 1 : a.id < b.id ? -1 : 1,
     );
 
-/** Sessions still to come, in the order driven. @param today as 2027-05-01 */
-export const sessionsToCome = (season: Season, today: string): readonly PlannedSession[] =>
-  eventsOf(season)
-    .filter(({ event }) => event.date >= today)
-    .flatMap(({ id, event }, at) =>
-      Object.entries(event.sessions)
-        .sort(([, a], [, b]) => a.n - b.n)
-        .map(([sessionId, session]) => ({ eventId: id, event, sessionId, session, at })),
+/** Sessions of an event in the order driven. */
+export const sessionsOf = ({ sessions }: SeasonEvent): readonly (readonly [id: string, EventSession])[] =>
+  Object.entries(sessions).sort(([, a], [, b]) => a.n - b.n);
+
+/** Last day of an event, as 2027-05-02. */
+export const lastDayOf = ({ date, days }: SeasonEvent): string =>
+  formatISO(addDays(parseISO(date), days - 1), { representation: 'date' });
+
+/**
+ * Sessions still to come, in the order driven: of events that are not over, those that the logbook does not have yet.
+ * @param today as 2027-05-01
+ */
+export function sessionsToCome(project: Project, season: Season, today: string): readonly PlannedSession[] {
+  const driven = drivenSessions(project);
+  return eventsOf(season)
+    .filter(({ event }) => lastDayOf(event) >= today)
+    .map(({ id, event }) => ({
+      id,
+      event,
+      sessions: sessionsOf(event).filter(([sessionId]) => !driven.has(plannedKey(id, sessionId))),
+    }))
+    .filter(({ sessions }) => sessions.length > 0)
+    .flatMap(({ id, event, sessions }, at) =>
+      sessions.map(([sessionId, session]) => ({ eventId: id, event, sessionId, session, at })),
     );
+}
 
 /** A day that must be driven to know what sessions take: with the parts of which set, or of the car as it is. */
 export interface LoadQuestion {
@@ -62,7 +81,7 @@ export const loadKey = ({ event, session }: PlannedSession, place: SetPlace, par
 export function loadQuestions(project: Project, season: Season, today: string): readonly LoadQuestion[] {
   const sets = project.sets.filter(({ carId }) => carId === season.carId);
   const found = new Map<string, Setup>();
-  for (const planned of sessionsToCome(season, today)) {
+  for (const planned of sessionsToCome(project, season, today)) {
     for (const place of SET_PLACES) {
       for (const part of [null, ...partsAt(sets, place)]) {
         const key = loadKey(planned, place, part);
@@ -79,3 +98,13 @@ export function loadQuestions(project: Project, season: Season, today: string): 
 
 /** What each question's day takes, by its key. */
 export type SeasonLoads = ReadonlyMap<string, StoredLoad>;
+
+/** The session of a car's season that comes next on some day: of the event of that day, the first that was not driven yet. */
+export function nextPlanned(project: Project, carId: string, date: string): PlannedOfEvent | null {
+  for (const season of project.seasons) {
+    if (season.carId !== carId) continue;
+    const next = sessionsToCome(project, season, date).find(({ event }) => event.date <= date);
+    if (next) return next;
+  }
+  return null;
+}

@@ -5,7 +5,7 @@ import { Field, Section } from '../../shared/Section';
 import { useFieldOfHash } from '../../shared/useFieldOfHash';
 import { useProject, useSetup } from '../../state/context';
 import { useItem } from '../../state/useItem';
-import { DayField } from '../../ui/DayField';
+import { CaptionedDay } from '../../ui/DayField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { DayEditor } from './DayEditor';
@@ -51,16 +51,11 @@ export function PlanPage() {
           options={project.circuits.map((circuit) => [circuit.id, circuit.name] as const)}
           onChange={(circuitId) => editing.set(['circuitId'], circuitId, 'Circuit of the plan')}
         />
-        <div>
-          <p className="font-[540]">Day</p>
-          <div className="mt-0.5">
-            <DayField
-              label="Day"
-              value={plan.date ?? ''}
-              onChange={(day) => editing.set(['date'], day === '' ? null : day, 'Day of the plan')}
-            />
-          </div>
-        </div>
+        <CaptionedDay
+          label="Day"
+          value={plan.date ?? ''}
+          onChange={(day) => editing.set(['date'], day === '' ? null : day, 'Day of the plan')}
+        />
       </Section>
       <Section title="The driver and the air">
         {[

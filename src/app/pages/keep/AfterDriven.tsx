@@ -1,13 +1,14 @@
 import { PEDALS, SYMPTOMS, TRACK_STATES } from '../../../model';
+import { sessionsOf } from '../../../services';
 import { say } from '../../../text/en/say/keep';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useLogs } from '../../state/useLogs';
 import { CheckField } from '../../ui/CheckField';
-import { DayField } from '../../ui/DayField';
+import { CaptionedDay } from '../../ui/DayField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
-import type { AfterValues } from './afterForm';
+import { type AfterValues, asPlanned } from './afterForm';
 import { Keys } from './Keys';
 import { Reading } from './Reading';
 import { Stepper } from './Stepper';
@@ -21,22 +22,13 @@ export interface AfterPartProps {
 
 /** What was driven, and how the pedal was. */
 export function AfterDriven({ kept, values, set }: KeepTabProps & AfterPartProps) {
-  const project = useProject();
   const units = useUnits();
   const logs = useLogs().data ?? [];
-  const events = project.seasons
-    .filter(({ carId }) => carId === kept.car.id)
-    .flatMap(({ events: own }) => Object.entries(own));
   return (
     <section className="panel grid gap-3 px-4 py-3">
       <p className="caption max-w-[80ch]">{say.afterMeans}</p>
       <div className="grid gap-3 sm:grid-cols-3">
-        <div>
-          <span className="flex min-h-[24px] items-center font-[540]" aria-hidden="true">
-            Day
-          </span>
-          <DayField label="Day" value={values.date} onChange={(date) => date && set({ date })} />
-        </div>
+        <CaptionedDay label="Day" value={values.date} onChange={(date) => date && set({ date })} />
         <TextField
           label="Session"
           value={values.name}
@@ -51,18 +43,7 @@ export function AfterDriven({ kept, values, set }: KeepTabProps & AfterPartProps
           required={false}
           onCommit={(by) => set({ by })}
         />
-        <SelectField
-          label="Circuit"
-          value={values.circuitId}
-          options={project.circuits.map(({ id, name }) => [id, name] as const)}
-          onChange={(circuitId) => set({ circuitId })}
-        />
-        <SelectField
-          label="Event"
-          value={values.eventId ?? ''}
-          options={[['', 'none'], ...events.map(([id, { name, date }]) => [id, `${date} ${name}`] as const)]}
-          onChange={(id) => set({ eventId: id || null })}
-        />
+        <Where kept={kept} values={values} set={set} />
         {logs.length > 0 && (
           <SelectField
             label="Log"
@@ -124,5 +105,48 @@ export function AfterDriven({ kept, values, set }: KeepTabProps & AfterPartProps
         ))}
       </fieldset>
     </section>
+  );
+}
+
+/** At which circuit and event, and which session of it was planned. */
+function Where({ kept, values, set }: KeepTabProps & AfterPartProps) {
+  const project = useProject();
+  const events = project.seasons
+    .filter(({ carId }) => carId === kept.car.id)
+    .flatMap(({ events: own }) => Object.entries(own));
+  const event = events.find(([id]) => id === values.eventId)?.[1];
+  return (
+    <>
+      <SelectField
+        label="Circuit"
+        value={values.circuitId}
+        options={project.circuits.map(({ id, name }) => [id, name] as const)}
+        onChange={(circuitId) => set({ circuitId })}
+      />
+      <SelectField
+        label="Event"
+        value={values.eventId ?? ''}
+        options={[['', 'none'], ...events.map(([id, { name, date }]) => [id, `${date} ${name}`] as const)]}
+        onChange={(id) => set({ eventId: id || null, plannedId: null })}
+      />
+      {event && (
+        <SelectField
+          label="Planned session"
+          value={values.plannedId ?? ''}
+          options={[
+            ['', 'none'],
+            ...sessionsOf(event).map(
+              ([id, { name, hotLaps }]) => [id, say.plannedSession(name, hotLaps)] as const,
+            ),
+          ]}
+          onChange={(id) => {
+            const session = event.sessions[id];
+            if (session && values.eventId)
+              set(asPlanned({ eventId: values.eventId, event, sessionId: id, session }));
+            else set({ plannedId: null });
+          }}
+        />
+      )}
+    </>
   );
 }

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { setupOfSession } from '../../../services';
+import { nextPlanned } from '../../../services';
 import { say } from '../../../text/en/say/keep';
+import { drivenLoad, drivenSession } from '../../shared/drivenLoad';
 import { useBackground, useProject, useSetup } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
 import { AfterDriven } from './AfterDriven';
@@ -15,20 +16,26 @@ const clock = () => new Date().toTimeString().slice(0, 5);
 export function AfterTab({ kept }: KeepTabProps) {
   const project = useProject();
   const { plan } = useSetup();
-  const { decide } = useBackground();
+  const { decide, files } = useBackground();
   const edit = useEdit();
   const navigate = useNavigate();
   const [values, setValues] = useState<AfterValues>(() =>
-    begunWith(kept.entries, plan, { date: today(), time: clock() }),
+    begunWith(kept.entries, plan, {
+      date: today(),
+      time: clock(),
+      planned: nextPlanned(project, kept.car.id, today()),
+    }),
   );
   const [writing, setWriting] = useState(false);
   const set = (change: Partial<AfterValues>) => setValues((now) => ({ ...now, ...change }));
   const keep = async () => {
     setWriting(true);
     const session = sessionOf(values, { id: 'asked', carId: kept.car.id, entries: kept.entries });
-    const setup = setupOfSession(project, session);
+    const driven = drivenSession(project, session);
     // What it took is computed with the car of today; if that fails, it is computed later.
-    const load = setup ? await decide.call((engine) => engine.load(setup)).catch(() => null) : null;
+    const load = driven
+      ? await decide.call((engine) => drivenLoad(files, engine, driven)).catch(() => null)
+      : null;
     setWriting(false);
     const newId = () => crypto.randomUUID();
     const made = edit(

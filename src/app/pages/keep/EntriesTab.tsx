@@ -37,8 +37,8 @@ export function EntriesTab({ kept }: KeepTabProps) {
   );
   const rows = useMemo(() => {
     const own = part === '' ? kept.entries : entriesOfSet(kept.entries, part);
-    return rowsOf(own, kept.loads, sets, units).filter(({ entry }) => kind === 'all' || entry.kind === kind);
-  }, [kept.entries, kept.loads, sets, part, kind, units]);
+    return rowsOf(project, own, kept, units).filter(({ entry }) => kind === 'all' || entry.kind === kind);
+  }, [project, kept, part, kind, units]);
   const table = useTable({
     features,
     columns: COLUMNS,
@@ -123,7 +123,7 @@ export function EntriesTab({ kept }: KeepTabProps) {
                 row={original}
                 open={open === original.entry.id}
                 onOpen={() => setOpen((now) => (now === original.entry.id ? null : original.entry.id))}
-                doubts={doubtsOfEntry(project, original.entry).map(entryDoubtText)}
+                doubts={doubtsOfEntry(project, original.entry).map((doubt) => entryDoubtText(doubt, units))}
                 onDelete={() =>
                   edit('Deleted a line of the logbook', (p) => deleteItem(p, 'entries', original.entry.id), {
                     done: say.deletedLine(original.name),
@@ -150,7 +150,7 @@ export function EntriesTab({ kept }: KeepTabProps) {
             type="button"
             className="btn"
             onClick={() =>
-              edit('Kept what sessions took', (p) => keepLoads(p, kept.loads), {
+              edit('Kept what sessions took', (p) => keepLoads(p, kept.loads, kept.byLog), {
                 done: say.loadsKept(kept.loads.size),
               })
             }

@@ -8,7 +8,7 @@ import {
   type Season,
   type SeasonEvent,
 } from '../../../model';
-import type { EventPlan } from '../../../services';
+import { type EventPlan, sessionsOf } from '../../../services';
 import { fluidReasonText, PLACE_TEXT, SESSION_KIND_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { Field } from '../../shared/Section';
@@ -17,7 +17,7 @@ import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { useItem } from '../../state/useItem';
 import { CheckField } from '../../ui/CheckField';
-import { DayField } from '../../ui/DayField';
+import { CaptionedDay } from '../../ui/DayField';
 import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -44,7 +44,11 @@ export function EventCard({
   const circuit = project.circuits.find((own) => own.id === event.circuitId)?.name ?? event.circuitId;
   const degrees = (celsius: number) => formatQuantity(celsius, 'temperature', units);
   return (
-    <article aria-label={event.name} className="rounded-[6px] border border-rule px-3 py-2">
+    <article
+      id={`event-${id}`}
+      aria-label={event.name}
+      className="scroll-mt-[100px] rounded-[6px] border border-rule px-3 py-2"
+    >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <h3 className="text-[15px]">
           {event.date} {event.name}
@@ -101,7 +105,7 @@ function EventForm({
   const editing = useItem('seasons', season.id);
   if (!editing) return null;
   const at = (...path: (string | number)[]) => ['events', id, ...path];
-  const sessions = Object.entries(event.sessions).sort(([, a], [, b]) => a.n - b.n);
+  const sessions = sessionsOf(event);
   const setSessions = (next: Record<string, EventSession>) => editing.set(at('sessions'), next, 'Sessions');
   const addSession = () => {
     const last = sessions.at(-1)?.[1];
@@ -127,16 +131,11 @@ function EventForm({
           required
           onCommit={(name) => editing.set(at('name'), name, 'Name')}
         />
-        <div>
-          <span className="flex min-h-[24px] items-center font-[540]" aria-hidden="true">
-            First day
-          </span>
-          <DayField
-            label="First day"
-            value={event.date}
-            onChange={(date) => date && editing.set(at('date'), date, 'Day')}
-          />
-        </div>
+        <CaptionedDay
+          label="First day"
+          value={event.date}
+          onChange={(date) => date && editing.set(at('date'), date, 'Day')}
+        />
         <SelectField
           label="Circuit"
           value={event.circuitId}

@@ -1,25 +1,26 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { FormProvider, useForm, useWatch } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import {
   FLUID_DEEDS,
   type FluidDeed,
   newEntry,
-  putEntry,
+  putFluid,
   type Quantity,
+  toShown,
   toStored,
+  type UnitChoice,
   unitOf,
 } from '../../../model';
 import { FLUID_DEED_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { FormSelect } from '../../shared/form/FormChoice';
 import { FormNumber } from '../../shared/form/FormNumber';
-import { FormText } from '../../shared/form/FormText';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { parseNumber } from '../../ui/parseNumber';
-import { DayOfForm } from './DayOfForm';
+import { Captioned, LineForm, type LineTyped } from './LineForm';
 import { type KeepTabProps, today } from './tabProps';
 
 /** What each deed is read as: its field, quantity, label and what can be. */
@@ -42,13 +43,21 @@ const READ: Readonly<
   bled: { field: 'newPercent', quantity: 'percent', label: 'New in the calipers', range: [0, 100] },
 };
 
-interface Typed {
-  date: string;
+interface Typed extends LineTyped {
   deed: FluidDeed;
   value: string;
-  by: string;
-  note: string;
   bottleId: string;
+  /** Of new fluid; '' where it is not known */
+  used: string;
+}
+
+/** Of new fluid that a bleeding can take, cm³. */
+const USED: readonly [number, number] = [0, 25_000];
+
+/** What was typed, as stored; null where it is no number. */
+function storedOf(typed: string, quantity: Quantity, units: UnitChoice): number | null {
+  const number = parseNumber(typed);
+  return number === null ? null : Number(toStored(number, unitOf(quantity, units)).toPrecision(12));
 }
 
 /** What new fluid goes in by. */
@@ -64,95 +73,67 @@ export function FluidForm({ kept }: KeepTabProps) {
       date: z.string().min(1, say.dayNeeded),
       deed: z.enum(FLUID_DEEDS),
       value: z.string(),
+      used: z.string(),
       by: z.string().trim().max(60),
       note: z.string().trim().max(600),
       bottleId: z.string(),
     })
     .check((ctx) => {
-      const read = READ[ctx.value.deed];
-      if (!read) return;
-      const number = parseNumber(ctx.value.value);
-      const unit = unitOf(read.quantity, units);
-      const stored = number === null ? Number.NaN : toStored(number, unit);
-      if (stored >= read.range[0] && stored <= read.range[1]) return;
-      const [low, high] = read.range.map((end) => end * unit.scale + unit.offset);
-      const message = say.readingWanted(`${low.toFixed(0)} to ${high.toFixed(0)} ${unit.label}`.trim());
-      ctx.issues.push({ code: 'custom', input: ctx.value.value, path: ['value'], message });
+      const refuse = (field: 'value' | 'used', quantity: Quantity, range: readonly [number, number]) => {
+        const stored = storedOf(ctx.value[field], quantity, units) ?? Number.NaN;
+        if (stored >= range[0] && stored <= range[1]) return;
+        const unit = unitOf(quantity, units);
+        const [low, high] = range.map((end) => toShown(end, unit));
+        const message = say.readingWanted(`${low.toFixed(0)} to ${high.toFixed(0)} ${unit.label}`.trim());
+        ctx.issues.push({ code: 'custom', input: ctx.value[field], path: [field], message });
+      };
+      const asked = READ[ctx.value.deed];
+      if (asked) refuse('value', asked.quantity, asked.range);
+      if (fills(ctx.value.deed) && ctx.value.used.trim() !== '') refuse('used', 'volume', USED);
     });
   const form = useForm<Typed, unknown, Typed>({
     resolver: zodResolver(schema) as never,
-    defaultValues: { date: today(), deed: 'boil test', value: '', by: '', note: '', bottleId: '' },
+    defaultValues: { date: today(), deed: 'boil test', value: '', used: '', by: '', note: '', bottleId: '' },
   });
   const deed = useWatch({ control: form.control, name: 'deed' });
   const read = READ[deed];
-  const keep = form.handleSubmit(({ date, by, note, value, deed: done, bottleId }) => {
+  const keep = form.handleSubmit(({ date, by, note, value, used, deed: done, bottleId }) => {
     const line = newEntry('fluid', { id: crypto.randomUUID(), carId: kept.car.id, date });
     const asked = READ[done];
-    const number = parseNumber(value);
-    const stored =
-      asked && number !== null
-        ? { [asked.field]: Number(toStored(number, unitOf(asked.quantity, units)).toPrecision(12)) }
-        : {};
+    const stored = asked ? { [asked.field]: storedOf(value, asked.quantity, units) } : {};
+    const filled = fills(done)
+      ? { bottleId: bottleId || null, usedCm3: storedOf(used, 'volume', units) }
+      : {};
+    const name = FLUID_DEED_TEXT[done];
     const made = edit(
       'Wrote of the fluid',
-      (p) =>
-        putEntry(p, {
-          ...line,
-          name: FLUID_DEED_TEXT[done],
-          deed: done,
-          by,
-          note,
-          bottleId: fills(done) && bottleId !== '' ? bottleId : null,
-          ...stored,
-        }),
-      { done: say.writtenDown(FLUID_DEED_TEXT[done]) },
+      (p) => putFluid(p, { ...line, name, deed: done, by, note, ...filled, ...stored }, today()),
+      { done: say.writtenDown(name) },
     );
-    if (made) form.reset({ ...form.getValues(), value: '', note: '' });
+    if (made) form.reset({ ...form.getValues(), value: '', used: '', note: '' });
   });
   return (
-    <FormProvider {...form}>
-      <form
-        noValidate
-        aria-label="Fluid, done or read"
-        className="panel flex flex-wrap items-start gap-x-3 gap-y-2 px-4 py-2.5"
-        onSubmit={(event) => void keep(event)}
-      >
-        <DayOfForm<Typed> name="date" />
-        <div className="w-[220px]">
-          <span className="caption" aria-hidden="true">
-            What
-          </span>
+    <LineForm form={form} label="Fluid, done or read" onSubmit={(event) => void keep(event)}>
+      <Captioned caption="What" className="w-[220px]">
+        <FormSelect<Typed>
+          name="deed"
+          label="What"
+          options={FLUID_DEEDS.map((own) => [own, FLUID_DEED_TEXT[own]] as const)}
+        />
+      </Captioned>
+      {read && (
+        <FormNumber<Typed> name="value" label={read.label} quantity={read.quantity} className="w-[150px]" />
+      )}
+      {fills(deed) && bottles.length > 0 && (
+        <Captioned caption="From" className="w-[170px]">
           <FormSelect<Typed>
-            name="deed"
-            label="What"
-            options={FLUID_DEEDS.map((own) => [own, FLUID_DEED_TEXT[own]] as const)}
+            name="bottleId"
+            label="From"
+            options={[['', 'not said'], ...bottles.map(({ id, name }) => [id, name] as const)]}
           />
-        </div>
-        {read && (
-          <FormNumber<Typed> name="value" label={read.label} quantity={read.quantity} className="w-[150px]" />
-        )}
-        {fills(deed) && bottles.length > 0 && (
-          <div className="w-[170px]">
-            <span className="caption" aria-hidden="true">
-              From
-            </span>
-            <FormSelect<Typed>
-              name="bottleId"
-              label="From"
-              options={[['', 'not said'], ...bottles.map(({ id, name }) => [id, name] as const)]}
-            />
-          </div>
-        )}
-        <div className="w-[110px]">
-          <FormText<Typed> name="by" label="By" />
-        </div>
-        <div className="min-w-[180px] grow">
-          <FormText<Typed> name="note" label="Note" />
-        </div>
-        <button type="submit" className="btn btn-main mt-[18px]">
-          Write it down
-        </button>
-      </form>
-    </FormProvider>
+        </Captioned>
+      )}
+      {fills(deed) && <FormNumber<Typed> name="used" label="Used" quantity="volume" className="w-[130px]" />}
+    </LineForm>
   );
 }

@@ -12,6 +12,7 @@ import {
 import { FLUID_DEED_TEXT, fluidReasonText } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { AnswerState } from '../../shared/AnswerState';
+import { BottleShelf } from '../../shared/BottleShelf';
 import { useLoads } from '../../shared/useKept';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
@@ -34,7 +35,7 @@ export function FluidTab({ kept }: KeepTabProps) {
     if (!season) return [];
     const ids = new Set<string>();
     // One session an event is asked: the one with most laps.
-    return sessionsToCome(season, now).flatMap((planned, _, all) => {
+    return sessionsToCome(project, season, now).flatMap((planned, _, all) => {
       const own = all.filter(({ eventId }) => eventId === planned.eventId);
       const most = own.reduce((a, b) => (b.session.hotLaps > a.session.hotLaps ? b : a));
       if (most !== planned || ids.has(planned.eventId)) return [];
@@ -79,6 +80,7 @@ export function FluidTab({ kept }: KeepTabProps) {
         <p className="caption mt-2 max-w-[140ch]">{say.fluidMeans}</p>
       </section>
       <FluidForm kept={kept} />
+      <BottleShelf fluid={kept.car.fluid.kind} date={now} />
       <Chart state={state} from={now} neededC={most} units={units} />
       {season && <AnswerState answer={answer} doing={say.sessionsDriven} />}
       {needed.length > 0 && (

@@ -14,8 +14,8 @@ import {
   SLIDES,
   type WheelFound,
 } from '../../../model';
-import { findingsOf, fittedOn } from '../../../services';
-import { findingText, INSPECTION_SAFETY, WEIGHT_TEXT, WHEEL_NAMES } from '../../../text/en';
+import { findingsOf, fittedOn, takenAsInches } from '../../../services';
+import { findingText, INSPECTION_SAFETY, thicknessText, WEIGHT_TEXT, WHEEL_NAMES } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { Field } from '../../shared/Section';
 import { useProject } from '../../state/context';
@@ -23,7 +23,7 @@ import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { type Editing, useItem } from '../../state/useItem';
 import { CheckField } from '../../ui/CheckField';
-import { DayField } from '../../ui/DayField';
+import { CaptionedDay } from '../../ui/DayField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { WHEEL_IDS, type WheelId } from './afterForm';
@@ -84,16 +84,11 @@ function Inspection({ kept, id }: KeepTabProps & { readonly id: string }) {
     <div className="grid gap-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3">
         <section className="panel grid gap-3 px-4 py-3 sm:grid-cols-3">
-          <div>
-            <span className="flex min-h-[24px] items-center font-[540]" aria-hidden="true">
-              Day
-            </span>
-            <DayField
-              label="Day"
-              value={entry.date}
-              onChange={(date) => date && editing.set(['date'], date, 'Day')}
-            />
-          </div>
+          <CaptionedDay
+            label="Day"
+            value={entry.date}
+            onChange={(date) => date && editing.set(['date'], date, 'Day')}
+          />
           <TextField
             label="Name"
             value={entry.name}
@@ -126,7 +121,7 @@ function Inspection({ kept, id }: KeepTabProps & { readonly id: string }) {
           </div>
         </section>
       </div>
-      <Findings kept={kept} entry={entry} />
+      <Findings kept={kept} entry={entry} editing={editing} />
     </div>
   );
 }
@@ -225,7 +220,7 @@ function Fluid({ editing, entry }: PartProps) {
   );
 }
 
-function Findings({ kept, entry }: KeepTabProps & { readonly entry: EntryOf<'inspection'> }) {
+function Findings({ kept, entry, editing }: KeepTabProps & PartProps) {
   const project = useProject();
   const units = useUnits();
   const findings = findingsOf(project, kept.car, entry);
@@ -248,6 +243,23 @@ function Findings({ kept, entry }: KeepTabProps & { readonly entry: EntryOf<'ins
               <p className="caption">
                 {means} {action}
               </p>
+              {finding.kind === 'reads like inches' && (
+                <button
+                  type="button"
+                  className="btn mt-1"
+                  onClick={() => {
+                    const found = entry.wheels[finding.wheel];
+                    if (found)
+                      void editing.set(
+                        ['wheels', finding.wheel],
+                        takenAsInches(found, finding.part),
+                        'Readings in inches',
+                      );
+                  }}
+                >
+                  {say.takeAsInches(thicknessText(finding.asReadMm, units))}
+                </button>
+              )}
             </li>
           );
         })}

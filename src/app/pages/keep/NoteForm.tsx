@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { FormProvider, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { newEntry, putEntry } from '../../../model';
 import { say } from '../../../text/en/say/keep';
@@ -7,7 +7,7 @@ import { FormRadio } from '../../shared/form/FormChoice';
 import { FormText } from '../../shared/form/FormText';
 import { typedName } from '../../shared/form/typed';
 import { useEdit } from '../../state/useEdit';
-import { DayOfForm } from './DayOfForm';
+import { Captioned, LineForm } from './LineForm';
 import { type KeepTabProps, today } from './tabProps';
 
 const schema = z.object({
@@ -39,38 +39,20 @@ export function NoteForm({ kept }: KeepTabProps) {
     if (made) form.reset({ ...form.getValues(), name: '', note: '' });
   });
   return (
-    <FormProvider {...form}>
-      <form
-        noValidate
-        aria-label="Note or incident"
-        className="panel flex flex-wrap items-start gap-x-3 gap-y-2 px-4 py-2.5 print:hidden"
-        onSubmit={(event) => void keep(event)}
-      >
-        <DayOfForm<Typed> name="date" />
-        <div className="w-[200px] max-w-full">
-          <FormText<Typed> name="name" label="What" />
-        </div>
-        <div className="min-w-[220px] grow">
-          <FormText<Typed> name="note" label="Note" />
-        </div>
-        <div className="w-[110px]">
-          <FormText<Typed> name="by" label="By" />
-        </div>
-        <div>
-          <span className="caption">Incident</span>
-          <FormRadio<Typed>
-            name="incident"
-            label="Incident"
-            options={[
-              ['no', 'no'],
-              ['yes', 'yes'],
-            ]}
-          />
-        </div>
-        <button type="submit" className="btn btn-main mt-[18px]">
-          Write it down
-        </button>
-      </form>
-    </FormProvider>
+    <LineForm form={form} label="Note or incident" onSubmit={(event) => void keep(event)}>
+      <div className="w-[200px] max-w-full">
+        <FormText<Typed> name="name" label="What" />
+      </div>
+      <Captioned caption="Incident">
+        <FormRadio<Typed>
+          name="incident"
+          label="Incident"
+          options={[
+            ['no', 'no'],
+            ['yes', 'yes'],
+          ]}
+        />
+      </Captioned>
+    </LineForm>
   );
 }

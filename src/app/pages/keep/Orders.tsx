@@ -1,6 +1,6 @@
 import type { Project, Season } from '../../../model';
 import type { SeasonPlan } from '../../../services';
-import { PLACE_TEXT } from '../../../text/en';
+import { orderText } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 
@@ -28,11 +28,11 @@ export function Orders({
         <h2 className="text-[15px]">To order</h2>
         {plan.orders.length === 0 && <p className="mt-1">{say.nothingToOrder}</p>}
         <ul className="mt-1 grid gap-1">
-          {plan.orders.map(({ place, price, orderBy, date }, i) => (
+          {plan.orders.map((order, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: two sets of one place may be ordered on one day
             <li key={i}>
-              <span className="font-[560]">{orderBy}</span> {PLACE_TEXT[place]}, {money(price)}
-              <span className="caption"> {say.neededOn(date)}</span>
+              <span className="font-[560]">{order.orderBy}</span> {orderText(order)}, {money(order.price)}
+              <span className="caption"> {say.neededOn(order.date)}</span>
             </li>
           ))}
         </ul>

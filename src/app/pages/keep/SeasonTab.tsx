@@ -13,6 +13,7 @@ import { EventCard } from './EventCard';
 import { Orders } from './Orders';
 import { PlanTable } from './PlanTable';
 import { RulesPanel } from './RulesPanel';
+import { SeasonCalendar } from './SeasonCalendar';
 import { type KeepTabProps, today } from './tabProps';
 import { useSeasonPlan } from './useSeasonPlan';
 
@@ -62,6 +63,10 @@ function Planned({ kept, season }: KeepTabProps & { readonly season: Season }) {
   const { loads, plan } = useSeasonPlan(kept, season, day);
   const events = useMemo(() => eventsOf(season), [season]);
   const answer: SeasonPlan | undefined = plan.data;
+  const openEvent = (id: string) => {
+    setOpen(id);
+    document.getElementById(`event-${id}`)?.scrollIntoView({ block: 'nearest' });
+  };
   const add = () => {
     const id = crypto.randomUUID();
     const last = events.at(-1)?.event;
@@ -78,6 +83,7 @@ function Planned({ kept, season }: KeepTabProps & { readonly season: Season }) {
       <RulesPanel season={season} />
       <AnswerState answer={loads} doing={say.sessionsDriven} />
       <AnswerState answer={plan} doing={say.spreading} />
+      <SeasonCalendar season={season} plan={answer} onOpen={openEvent} />
       {answer && <PlanTable plan={answer} behind={plan.behind} />}
       {answer && <Orders project={project} season={season} plan={answer} />}
       <section className="panel px-4 py-3 print:hidden" aria-label="Events">

@@ -8,7 +8,7 @@ import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { type Editing, useItem } from '../../state/useItem';
-import { DayField } from '../../ui/DayField';
+import { CaptionedDay } from '../../ui/DayField';
 import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -111,16 +111,11 @@ function Values({ editing }: { readonly editing: Editing<'sets'> }) {
       {NUMBERS.map((key) => (
         <Field key={key} shelf="sets" editing={editing} path={[key]} />
       ))}
-      <div>
-        <span className="flex min-h-[24px] items-center font-[540]" aria-hidden="true">
-          Bought on
-        </span>
-        <DayField
-          label="Bought on"
-          value={set.boughtOn ?? ''}
-          onChange={(day) => editing.set(['boughtOn'], day || null, 'Bought on')}
-        />
-      </div>
+      <CaptionedDay
+        label="Bought on"
+        value={set.boughtOn ?? ''}
+        onChange={(day) => editing.set(['boughtOn'], day || null, 'Bought on')}
+      />
       <button
         type="button"
         className="btn self-end justify-self-start"

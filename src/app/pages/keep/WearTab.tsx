@@ -37,7 +37,7 @@ export function WearTab({ kept }: KeepTabProps) {
   const [open, setOpen] = useState<string | null>(null);
   const season = project.seasons.find(({ carId }) => carId === kept.car.id) ?? null;
   const asked = useMemo(() => {
-    const planned = season ? sessionsToCome(season, today()) : [];
+    const planned = season ? sessionsToCome(project, season, today()) : [];
     return project.circuits.flatMap((circuit) => {
       const own = planned.filter(({ event }) => event.circuitId === circuit.id);
       const longest =

@@ -1,13 +1,14 @@
+import { addDays, format, parseISO } from 'date-fns';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../../demo/project';
-import { attemptEdit, type EntryOf } from '../../../model';
-import { entriesOf } from '../../../services';
+import { attemptEdit, type EntryOf, type LogEntry, putEvent } from '../../../model';
+import { entriesOf, nextPlanned, plannedOf } from '../../../services';
 import { begunWith, sessionOf, written } from './afterForm';
 
 const [car] = demoProject.cars;
 const [plan] = demoProject.plans;
 const entries = entriesOf(demoProject, car.id);
-const at = (date: string) => begunWith(entries, plan, { date, time: '14:05' });
+const at = (date: string) => begunWith(entries, plan, { date, time: '14:05', planned: null });
 let n = 0;
 const known = { carId: car.id, entries, load: null, newId: () => `new-${++n}` };
 
@@ -27,7 +28,42 @@ describe('what is put down after a session', () => {
       circuitId: plan.circuitId,
     });
     expect(at('2026-11-28').symptoms).toEqual([]);
-    expect(begunWith([], plan, { date: '2026-11-28', time: '' })).toMatchObject({ outLaps: 2, by: '' });
+    expect(begunWith([], plan, { date: '2026-11-28', time: '', planned: null })).toMatchObject({
+      outLaps: 2,
+      by: '',
+    });
+  });
+
+  it('begins as the next session of the day’s event was planned, and goes on to the one after it', () => {
+    const [season] = demoProject.seasons;
+    const [[eventId, first]] = Object.entries(season.events);
+    const event = { ...first, days: 2 };
+    const second = format(addDays(parseISO(event.date), 1), 'yyyy-MM-dd');
+    let project = putEvent(demoProject, season.id, eventId, event);
+    const found: string[] = [];
+    for (let k = 0; k <= Object.keys(event.sessions).length; k++) {
+      const planned = nextPlanned(project, car.id, second);
+      if (!planned) break;
+      const values = begunWith(entriesOf(project, car.id), plan, { date: second, time: '10:00', planned });
+      expect(values).toMatchObject({
+        name: planned.session.name,
+        hotLaps: planned.session.hotLaps,
+        airC: planned.session.airC,
+        circuitId: event.circuitId,
+        eventId,
+      });
+      found.push(planned.session.name);
+      project = written(project, values, known);
+      expect(plannedOf(project, project.entries.at(-1) as LogEntry)?.sessionId).toBe(planned.sessionId);
+    }
+    expect(found).toEqual(
+      Object.values(event.sessions)
+        .toSorted((a, b) => a.n - b.n)
+        .map(({ name }) => name),
+    );
+    // The day after it, and for another car, nothing is planned.
+    expect(nextPlanned(demoProject, car.id, '2027-12-24')).toBeNull();
+    expect(nextPlanned(demoProject, 'car-skarn', second)).toBeNull();
   });
 
   it('knows the sets that were on the car on that day, and keeps no time that is none', () => {

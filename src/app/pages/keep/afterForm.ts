@@ -13,9 +13,9 @@ import {
   putEntry,
   type Setup,
   type StoredDrive,
-  type StoredLoad,
 } from '../../../model';
-import { fittedOn, setupOfSession } from '../../../services';
+import { fittedOn, type PlannedOfEvent, setupOfSession } from '../../../services';
+import type { DrivenLoad } from '../../shared/drivenLoad';
 
 export type WheelId = 'frontLeft' | 'frontRight' | 'rearLeft' | 'rearRight';
 export const WHEEL_IDS: readonly WheelId[] = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'];
@@ -51,16 +51,20 @@ export interface AfterValues {
 
 const none = { frontLeft: null, frontRight: null, rearLeft: null, rearRight: null } as const;
 
-/** What the form begins with: as the last session was, of the plan on the workbench where there is none. */
+/** What the form begins with: as the event's next session was planned, else as the last one was, of the plan on the workbench where there is none. */
 export function begunWith(
   entries: readonly LogEntry[],
   plan: Plan,
-  { date, time }: { readonly date: string; readonly time: string },
+  {
+    date,
+    time,
+    planned,
+  }: { readonly date: string; readonly time: string; readonly planned: PlannedOfEvent | null },
 ): AfterValues {
   const last = lastOf(entries, 'session');
   const laps = plan.sessions[0].legs.find(({ kind }) => kind === 'hot');
   const today = entries.filter((entry) => entry.kind === 'session' && entry.date === date).length;
-  return {
+  const begun: AfterValues = {
     date,
     time,
     by: last?.by ?? '',
@@ -84,7 +88,18 @@ export function begunWith(
     level: 'not looked at',
     boiled: false,
   };
+  return planned ? { ...begun, ...asPlanned(planned) } : begun;
 }
+
+/** What is taken from the plan of an event's session. */
+export const asPlanned = ({ eventId, event, sessionId, session }: PlannedOfEvent): Partial<AfterValues> => ({
+  name: session.name,
+  eventId,
+  plannedId: sessionId,
+  circuitId: event.circuitId,
+  hotLaps: session.hotLaps,
+  airC: session.airC,
+});
 
 /** The session that was driven, as a line of the logbook. */
 export function sessionOf(
@@ -150,14 +165,19 @@ export function written(
   known: {
     readonly carId: string;
     readonly entries: readonly LogEntry[];
-    readonly load: StoredLoad | null;
+    readonly load: DrivenLoad | null;
     readonly newId: () => string;
   },
 ): Project {
   const session = sessionOf(values, { id: known.newId(), carId: known.carId, entries: known.entries });
   const setup = setupOfSession(project, session);
   const drive = setup ? driveFor(values, setup, known.newId()) : null;
-  let next = putEntry(project, { ...session, driveId: drive?.id ?? null, load: known.load });
+  let next = putEntry(project, {
+    ...session,
+    driveId: drive?.id ?? null,
+    load: known.load?.load ?? null,
+    loadBy: known.load?.by ?? null,
+  });
   if (drive) next = addDrive(next, drive);
   const seen = WHEEL_IDS.filter((wheel) => values.padMm[wheel] !== null);
   if (seen.length > 0 || values.level !== 'not looked at') {

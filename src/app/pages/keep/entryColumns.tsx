@@ -9,9 +9,10 @@ import {
   sortFn_basic,
   tableFeatures,
 } from '@tanstack/react-table';
-import type { LogEntry, PartSet, UnitChoice } from '../../../model';
-import type { Loads } from '../../../services';
+import type { LogEntry, Project, UnitChoice } from '../../../model';
+import { plannedOf } from '../../../services';
 import { ENTRY_KIND_TEXT, entrySummary } from '../../../text/en';
+import type { Kept } from '../../shared/useKept';
 
 export const features = tableFeatures({
   rowSortingFeature,
@@ -38,9 +39,9 @@ export interface EntryRow {
 }
 
 export const rowsOf = (
+  project: Project,
   entries: readonly LogEntry[],
-  loads: Loads,
-  sets: readonly PartSet[],
+  { loads, byLog }: Pick<Kept, 'loads' | 'byLog'>,
   units: UnitChoice,
 ): EntryRow[] =>
   entries.map((entry, order) => ({
@@ -49,15 +50,15 @@ export const rowsOf = (
     day: `${entry.date}${entry.time ? ` ${entry.time}` : ''}`,
     kind: ENTRY_KIND_TEXT[entry.kind],
     name: entry.name,
-    summary: entrySummary(
-      entry,
-      loads.get(entry.id) ?? (entry.kind === 'session' ? entry.load : null),
-      units,
-    ),
+    summary: entrySummary(entry, units, {
+      load: loads.get(entry.id) ?? (entry.kind === 'session' ? entry.load : null),
+      byLog: byLog.has(entry.id) || (entry.kind === 'session' && entry.loadBy === 'log'),
+      planned: plannedOf(project, entry)?.session ?? null,
+    }),
     sets:
       'sets' in entry
         ? Object.values(entry.sets)
-            .flatMap((id) => sets.find((set) => set.id === id)?.name ?? [])
+            .flatMap((id) => project.sets.find((set) => set.id === id)?.name ?? [])
             .join(', ')
         : '',
     note: entry.note,

@@ -3,13 +3,13 @@ import { METRIC, siText, type UnitChoice } from '../../../model';
 import { type BleedPlan, bleedPlan } from '../../../services';
 import { explainBleeding, fluidText, TROUBLE_TEXT, WAY_STEPS, WAY_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
+import { BottleShelf } from '../../shared/BottleShelf';
 import { How } from '../../shared/How';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { SelectField } from '../../ui/SelectField';
 import { BleedAfter } from './BleedAfter';
 import { BleedScrews } from './BleedScrews';
-import { BottleShelf } from './BottleShelf';
 import type { PrepareTabProps } from './tabProps';
 
 const WANTED = [

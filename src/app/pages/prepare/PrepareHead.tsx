@@ -6,7 +6,7 @@ import { say } from '../../../text/en/say/prepare';
 import { useBegin } from '../../shared/useBegin';
 import { useSetup } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
-import { DayField } from '../../ui/DayField';
+import { CaptionedDay } from '../../ui/DayField';
 import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -66,10 +66,7 @@ export function PrepareHead({ prepared }: { readonly prepared: Prepared | null }
             />
           </div>
           <div className="w-[150px]">
-            <span className="flex min-h-[24px] items-center font-[540]" aria-hidden="true">
-              Day it is for
-            </span>
-            <DayField
+            <CaptionedDay
               label="Day it is for"
               value={prepared.preparation.date}
               onChange={(date) => date && prepared.editing.set(['date'], date, 'Day of a preparation')}

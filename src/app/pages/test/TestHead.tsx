@@ -4,7 +4,7 @@ import { deleteItem, runsOf } from '../../../model';
 import { say } from '../../../text/en/say/test';
 import { useSetup } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
-import { DayField } from '../../ui/DayField';
+import { CaptionedDay } from '../../ui/DayField';
 import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -59,10 +59,7 @@ export function TestHead({ tested }: { readonly tested: Tested | null }) {
             />
           </div>
           <div className="w-[150px]">
-            <span className="flex min-h-[24px] items-center font-[540]" aria-hidden="true">
-              Day
-            </span>
-            <DayField
+            <CaptionedDay
               label="Day"
               value={tested.test.date}
               onChange={(date) => date && tested.editing.set(['date'], date, 'Day of a test')}

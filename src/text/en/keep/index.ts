@@ -6,6 +6,7 @@ export {
   entryDoubtText,
   entrySummary,
   FLUID_DEED_TEXT,
+  orderText,
   PLACE_TEXT,
   pieceText,
   REASON_TEXT,

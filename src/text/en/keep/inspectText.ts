@@ -102,6 +102,28 @@ function crackText({ wheel, place, mm, why }: Of<'crack'>, length: (mm: number) 
   };
 }
 
+/** A thickness that cannot be what it says of the part that was there before. */
+function askedAgain(
+  finding: Extract<InspectionFinding, { kind: 'thicker than before' | 'reads like inches' }>,
+  units: UnitChoice,
+): Told {
+  const length = (mm: number) => thicknessText(mm, units);
+  switch (finding.kind) {
+    case 'thicker than before':
+      return {
+        title: `${wheelTitle(finding.wheel)} ${PART[finding.part]}: ${length(finding.mm)}, was ${length(finding.beforeMm)}`,
+        means: 'Thicker than when it was last measured.',
+        action: 'Was a new one fitted? Then write down which set. If not, measure again, and mind the unit.',
+      };
+    case 'reads like inches':
+      return {
+        title: `${wheelTitle(finding.wheel)} ${PART[finding.part]}: ${length(finding.mm)}`,
+        means: `Read in inches it would be ${length(finding.asReadMm)}.`,
+        action: 'Which unit was it read in? If inches, take it as such; if not, the part is all but gone.',
+      };
+  }
+}
+
 /** A finding in words. */
 export function findingText(finding: InspectionFinding, units: UnitChoice): Told {
   const length = (mm: number) => thicknessText(mm, units);
@@ -165,11 +187,8 @@ export function findingText(finding: InspectionFinding, units: UnitChoice): Told
         action: 'Bed again; spots that stay bite and shake and want a new rotor.',
       };
     case 'thicker than before':
-      return {
-        title: `${wheelTitle(finding.wheel)} ${PART[finding.part]}: ${length(finding.mm)}, was ${length(finding.beforeMm)}`,
-        means: 'Thicker than when it was last measured.',
-        action: 'Was a new one fitted? Then write down which set. If not, measure again, and mind the unit.',
-      };
+    case 'reads like inches':
+      return askedAgain(finding, units);
     case 'slides':
     case 'boots':
     case 'leads':

@@ -1,6 +1,7 @@
 import {
   type EntryKind,
   type EntryOf,
+  type EventSession,
   type FluidDeed,
   type FluidSchool,
   formatQuantity,
@@ -11,7 +12,7 @@ import {
   type UnitChoice,
   unitOf,
 } from '../../../model';
-import type { ChoiceReason, EntryDoubt, WearPlace } from '../../../services';
+import type { ChoiceReason, EntryDoubt, ToOrder, WearPlace } from '../../../services';
 import { WHEEL_NAMES } from '../observations';
 
 export const ENTRY_KIND_TEXT: Readonly<Record<EntryKind, string>> = {
@@ -75,7 +76,8 @@ export const REASON_TEXT: Readonly<Record<ChoiceReason, string>> = {
   missing: 'no set can serve it',
 };
 
-export const entryDoubtText = (doubt: EntryDoubt): string => {
+export const entryDoubtText = (doubt: EntryDoubt, units: UnitChoice): string => {
+  const degrees = (celsius: number) => formatQuantity(celsius, 'temperature', units);
   switch (doubt.kind) {
     case 'before bought':
       return `${doubt.set} was bought on ${doubt.boughtOn}, after this day. Is the date right?`;
@@ -83,6 +85,8 @@ export const entryDoubtText = (doubt: EntryDoubt): string => {
       return `${doubt.set} was retired on ${doubt.retiredOn}, before this day. Is it another set?`;
     case 'wrong place':
       return `${doubt.set} is no set of ${PLACE_TEXT[doubt.place].toLowerCase()}.`;
+    case 'boils over dry':
+      return `${degrees(doubt.boilingC)} is over what this fluid boils at new and dry (${degrees(doubt.dryC)}). Was it read in °F? Then it is ${degrees(doubt.asReadC)}.`;
     case 'no such set':
       return `The set named for the ${PLACE_TEXT[doubt.place].toLowerCase()} is no longer on the list.`;
   }
@@ -91,9 +95,18 @@ export const entryDoubtText = (doubt: EntryDoubt): string => {
 const energyOf = (load: StoredLoad): number =>
   Object.values(load).reduce((sum, { energyMj }) => sum + energyMj, 0);
 
-function sessionSummary(entry: EntryOf<'session'>, load: StoredLoad | null): string {
-  const laps = `${entry.hotLaps} hot ${entry.hotLaps === 1 ? 'lap' : 'laps'}`;
-  const heat = load ? `, ${energyOf(load).toFixed(0)} MJ into the brakes` : '';
+/** What is known of a line besides what it says itself. */
+interface KnownOfEntry {
+  readonly load: StoredLoad | null;
+  readonly byLog: boolean;
+  readonly planned: EventSession | null;
+}
+
+function sessionSummary(entry: EntryOf<'session'>, { load, byLog, planned }: KnownOfEntry): string {
+  const asPlanned = planned ? ` (${planned.hotLaps} planned)` : '';
+  const laps = `${entry.hotLaps} hot ${entry.hotLaps === 1 ? 'lap' : 'laps'}${asPlanned}`;
+  const by = byLog ? ' by its log' : entry.log ? ' by the plan’s laps, not its log' : '';
+  const heat = load ? `, ${energyOf(load).toFixed(0)} MJ into the brakes${by}` : '';
   const felt = [
     ...(entry.pedal === 'firm' ? [] : [`pedal ${entry.pedal}`]),
     ...entry.symptoms.filter((symptom) => symptom !== 'long pedal' || entry.pedal === 'firm'),
@@ -102,21 +115,22 @@ function sessionSummary(entry: EntryOf<'session'>, load: StoredLoad | null): str
 }
 
 function fluidSummary(entry: EntryOf<'fluid'>, units: UnitChoice): string {
-  const { deed, copperPpm, waterPercent, newPercent, boilingC } = entry;
+  const { deed, copperPpm, waterPercent, newPercent, boilingC, usedCm3 } = entry;
   const figures = [
     ...(copperPpm === null ? [] : [`copper ${copperPpm} ppm`]),
     ...(waterPercent === null ? [] : [`water ${waterPercent} %`]),
     ...(newPercent === null ? [] : [`${newPercent} % new in the calipers`]),
+    ...(usedCm3 === null ? [] : [`${formatQuantity(usedCm3, 'volume', units)} used`]),
     ...(boilingC === null ? [] : [formatQuantity(boilingC, 'temperature', units)]),
   ];
   return [FLUID_DEED_TEXT[deed], ...figures].join(': ');
 }
 
 /** A line of the logbook in a few words. */
-export function entrySummary(entry: LogEntry, load: StoredLoad | null, units: UnitChoice): string {
+export function entrySummary(entry: LogEntry, units: UnitChoice, known: KnownOfEntry): string {
   switch (entry.kind) {
     case 'session':
-      return sessionSummary(entry, load);
+      return sessionSummary(entry, known);
     case 'fluid':
       return fluidSummary(entry, units);
     case 'inspection': {
@@ -131,3 +145,9 @@ export function entrySummary(entry: LogEntry, load: StoredLoad | null, units: Un
       return entry.incident ? 'Incident' : 'Note';
   }
 }
+
+/** What is to be ordered. */
+export const orderText = ({ what, rings }: Pick<ToOrder, 'what' | 'rings'>): string =>
+  what === 'brake fluid'
+    ? 'Brake fluid for a renewal'
+    : `${PLACE_TEXT[what]}${rings ? ', rings for their bells' : ''}`;

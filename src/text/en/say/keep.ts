@@ -34,11 +34,13 @@ export const say = {
     `Both have these, written differently; this device’s stay: ${names.slice(0, 6).join(', ')}${names.length > 6 ? ` and ${names.length - 6} more` : ''}.`,
   afterMeans:
     'Put down right after parking, while the readings are still worth something. What was the same last time is there already; everything may be left as it is.',
+  plannedSession: (name: string, laps: number) => `${name}, ${laps} ${laps === 1 ? 'lap' : 'laps'}`,
   readingsMean:
     'Disc by a contact thermometer, with the seconds since the car stopped: a late reading is put back by the model. They go to the calibration as a drive of their own. Hot parts burn for half an hour.',
   boiled: 'The fluid boiled, or was over its temperature',
   oneUndo: 'One undo takes all of it back.',
   nothingInspected: 'Nothing has been inspected yet.',
+  takeAsInches: (thickness: string) => `They were inches: ${thickness}`,
   rotorPoints: 'Ten millimetres in from the edge, at several points: the least counts, the spread is felt.',
   boilsAt: (median: string, low: string, high: string) =>
     `It boils at about ${median} by now (${low} to ${high}), at no line pressure and sea level.`,

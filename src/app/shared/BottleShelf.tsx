@@ -1,16 +1,16 @@
 import { format, parseISO } from 'date-fns';
 import { Plus, Trash2 } from 'lucide-react';
-import { addBottle, type Bottle, choices, deleteItem, fluidOf, isUsable } from '../../../model';
-import { say } from '../../../text/en/say/prepare';
-import { Field } from '../../shared/Section';
-import { StateMark } from '../../shared/StateMark';
-import { useProject } from '../../state/context';
-import { useEdit } from '../../state/useEdit';
-import { useItem } from '../../state/useItem';
-import { DayField } from '../../ui/DayField';
-import { IconButton } from '../../ui/IconButton';
-import { SelectField } from '../../ui/SelectField';
-import { TextField } from '../../ui/TextField';
+import { addBottle, type Bottle, choices, deleteItem, fluidOf, isUsable } from '../../model';
+import { say } from '../../text/en/say/prepare';
+import { useProject } from '../state/context';
+import { useEdit } from '../state/useEdit';
+import { useItem } from '../state/useItem';
+import { CaptionedDay } from '../ui/DayField';
+import { IconButton } from '../ui/IconButton';
+import { SelectField } from '../ui/SelectField';
+import { TextField } from '../ui/TextField';
+import { Field } from './Section';
+import { StateMark } from './StateMark';
 
 /** Bottles of fluid: what is in them, since when they are open, whether they may still be used. */
 export function BottleShelf({ fluid, date }: { readonly fluid: string; readonly date: string }) {
@@ -47,12 +47,12 @@ function BottleRow({ bottle, date }: { readonly bottle: Bottle; readonly date: s
   if (!editing) return null;
   const usable = isUsable(bottle, date);
   const number = (key: 'leftCm3' | 'keepMonths') => (
-    <div className="w-[120px]">
+    <div className="w-[170px]">
       <Field shelf="bottles" editing={editing} path={[key]} />
     </div>
   );
   return (
-    <li className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-rule/60 py-2 first:border-0">
+    <li className="flex flex-wrap items-start gap-x-4 gap-y-2 border-t border-rule/60 py-2 first:border-0">
       <div className="w-[150px]">
         <TextField
           label="Name"
@@ -72,17 +72,14 @@ function BottleRow({ bottle, date }: { readonly bottle: Bottle; readonly date: s
       </div>
       {number('leftCm3')}
       <div className="w-[140px]">
-        <span className="flex min-h-[24px] items-center font-[540]">Opened on</span>
-        <div className="mt-0.5">
-          <DayField
-            label="Opened on"
-            value={bottle.openedOn ?? ''}
-            onChange={(day) => editing.set(['openedOn'], day === '' ? null : day, 'Opened on')}
-          />
-        </div>
+        <CaptionedDay
+          label="Opened on"
+          value={bottle.openedOn ?? ''}
+          onChange={(day) => editing.set(['openedOn'], day === '' ? null : day, 'Opened on')}
+        />
       </div>
       {number('keepMonths')}
-      <p className="flex min-w-[180px] flex-1 items-center gap-2 pb-1">
+      <p className="mt-[28px] flex min-w-[180px] flex-1 items-center gap-2">
         <StateMark kind={usable ? 'within-limits' : 'over-limit'} className="h-[14px] w-[14px]" />
         {bottle.openedOn === null
           ? say.sealed(fluidOf(bottle.fluid, parts).name)
