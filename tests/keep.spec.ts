@@ -212,3 +212,99 @@ test('sets as individuals: added, fitted, and what they have left at each circui
   await expect(worn).toContainText('on the shelf');
   expect((await project(page)).sets).toHaveLength(7);
 });
+
+test('what is written down feeds the rest: a renewal its bottle and the car, inches are asked about, a planned session its laps', async ({
+  page,
+}) => {
+  await visit(page, '/logbook/fluid');
+  const [bottle] = demoProject.bottles;
+  const form = page.getByRole('form', { name: 'Fluid, done or read' });
+  await choose(form.getByRole('combobox', { name: 'What' }), 'renewed');
+  await choose(form.getByRole('combobox', { name: 'From' }), bottle.id);
+  await form.getByRole('textbox', { name: 'Used' }).fill('99999');
+  await form.getByRole('button', { name: 'Write it down' }).click();
+  await expect(form.getByRole('alert')).toContainText('0 to 25000 cm³');
+  await form.getByRole('textbox', { name: 'Used' }).fill('420');
+  await form.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByTestId('shelf').getByRole('textbox', { name: 'Left in it' }).first()).toHaveValue(
+    String(bottle.leftCm3 - 420),
+  );
+  await expect
+    .poll(async () => (await project(page)).cars.find(({ id }) => id === 'car-tarn')?.fluid.ageMonths)
+    .toBe(0);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await project(page)).bottles).toEqual(demoProject.bottles);
+  await choose(form.getByRole('combobox', { name: 'What' }), 'boil test');
+  await form.getByRole('textbox', { name: 'Boiled at' }).fill('345');
+  await form.getByRole('button', { name: 'Write it down' }).click();
+  await turnTo(page, '/logbook/entries');
+  await expect(region(page, 'Logbook')).toContainText('Was it read in °F? Then it is 174 °C.');
+
+  await turnTo(page, '/logbook/inspect');
+  await page.getByRole('button', { name: 'New inspection' }).click();
+  const wheel = region(page, 'Front left');
+  const inner = wheel.getByRole('textbox', { name: 'Inner pad, leading end' });
+  await inner.fill('0.25');
+  await region(page, 'What it tells').getByRole('button', { name: 'They were inches: 6.35 mm' }).click();
+  await expect(inner).toHaveValue('6.35');
+  await expect(region(page, 'What it tells')).not.toContainText('Read in inches');
+
+  await turnTo(page, '/logbook/after');
+  const after = page.getByRole('form', { name: 'After a session' });
+  const [season] = demoProject.seasons;
+  const [eventId, event] = Object.entries(season.events).at(-1) ?? ['', null];
+  const [plannedId, planned] =
+    Object.entries(event?.sessions ?? {}).find(([, { kind }]) => kind === 'race') ?? [];
+  await choose(after.getByRole('combobox', { name: 'Event' }), eventId);
+  await choose(after.getByRole('combobox', { name: 'Planned session' }), plannedId ?? '');
+  await expect(after.getByRole('textbox', { name: 'Session', exact: true })).toHaveValue(
+    planned?.name ?? '?',
+  );
+  await after.getByRole('button', { name: 'Hot laps: less' }).click();
+  await after.getByRole('button', { name: 'Write it down' }).click();
+  const line = region(page, 'Logbook')
+    .locator('tbody tr')
+    .filter({ hasText: planned?.name ?? '?' })
+    .first();
+  const laps = planned?.hotLaps ?? 0;
+  await expect(line).toContainText(`${laps - 1} hot laps (${laps} planned)`);
+  await turnTo(page, '/logbook/season');
+  const calendar = region(page, 'Calendar');
+  await calendar.getByRole('button', { name: /: Finale$/ }).click();
+  await expect(region(page, 'Events').getByRole('article', { name: 'Finale' })).toContainText('First day');
+  // What was driven is no longer to come.
+  await expect(
+    region(page, 'Sets by session')
+      .locator('tbody tr')
+      .filter({ has: page.getByRole('cell') }),
+  ).toHaveCount(20);
+});
+
+test('a picture that no longer fits is refused in words, and the line that it was for is as it was', async ({
+  page,
+}) => {
+  await visit(page, '/logbook/entries');
+  const book = region(page, 'Logbook');
+  await book.getByRole('button', { name: 'Off at Slag', exact: true }).click();
+  const photos = page.getByTestId('photos');
+  const buffer = Buffer.from(await picture(page, 800, 600));
+  const file = (name: string) => ({ name, mimeType: 'image/png', buffer });
+  await photos.setInputFiles(file('first.png'));
+  await expect(book.getByRole('img', { name: 'first.png' })).toBeVisible();
+  // From here on the browser has no room for pictures, as it says when its share of the disk is used up.
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...rest: Parameters<typeof put>) {
+      if (this.name === 'photos') throw new DOMException('full', 'QuotaExceededError');
+      return put.apply(this, rest);
+    };
+  });
+  await photos.setInputFiles(file('second.png'));
+  await expect(page.getByText(/no room left for pictures|storage is full/i)).toBeVisible();
+  await expect(book.getByRole('img', { name: 'second.png' })).toHaveCount(0);
+  const entry = (await project(page)).entries.find(({ name }) => name === 'Off at Slag');
+  expect(entry?.photos.map(({ name }) => name)).toEqual(['first.png']);
+  await page.reload();
+  await book.getByRole('button', { name: 'Off at Slag', exact: true }).click();
+  await expect(book.getByRole('img', { name: 'first.png' })).toBeVisible();
+});

@@ -1,5 +1,5 @@
 import type { Highs } from 'highs';
-import { type Solved, solved } from './integer';
+import { type Solved, solved, sorted } from './integer';
 import {
   type AllocationCost,
   type AllocationProblem,
@@ -137,7 +137,8 @@ export function allocate(highs: Highs, problem: AllocationProblem, patience = PA
   const before = performance.now();
   const begun = searchedLong(tally);
   const rest = patience - (performance.now() - before) / 1000;
-  const found = solved(highs, tally, begun, Math.max(LEAST_PATIENCE, rest));
+  const proven = solved(highs, tally, begun, Math.max(LEAST_PATIENCE, rest));
+  const found = { ...proven, assignment: sorted(problem, proven.assignment) };
   const cost = tally.of(found.assignment);
   return {
     ...found,

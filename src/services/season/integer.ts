@@ -254,7 +254,7 @@ export function solved(highs: Highs, tally: Tally, begun: Assignment, seconds: n
 }
 
 /** The same assignment with sets that are alike in the order of their first use. */
-function sorted({ sets }: AllocationProblem, assignment: Assignment): Assignment {
+export function sorted({ sets }: AllocationProblem, assignment: Assignment): Assignment {
   const used = [...new Set(assignment)].filter((s) => s >= 0 && !sets[s].owned);
   const alike = (s: number) =>
     [...sets.keys()].filter((k) => !sets[k].owned && sets[k].price === sets[s].price);
