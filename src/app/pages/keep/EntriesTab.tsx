@@ -53,6 +53,7 @@ export function EntriesTab({ kept }: KeepTabProps) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <NoteForm kept={kept} />
       <ScrollPanel label="Logbook">
+        <h2 className="mb-2 hidden text-[17px] print:block">{say.logbookOf(kept.car.name)}</h2>
         <div className="flex flex-wrap items-end gap-x-4 gap-y-2 print:hidden">
           <div className="w-[220px] max-w-full">
             <TextField label="Search" value={search} longest={60} required={false} onCommit={setSearch} />

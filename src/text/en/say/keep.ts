@@ -4,6 +4,7 @@ export const say = {
   dayNeeded: 'A day is needed.',
   writtenDown: (what: string) => `Written down: ${what}`,
   deletedLine: (name: string) => `Deleted “${name}”`,
+  logbookOf: (car: string) => `Logbook: ${car}`,
   linesShown: (shown: number, all: number) =>
     shown === all ? `${all} ${all === 1 ? 'line' : 'lines'}` : `${shown} of ${all} lines`,
   nothingWritten: 'Nothing is written down of this car yet. Begin after the next session:',
