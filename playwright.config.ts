@@ -14,6 +14,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
+    // Only the tests of it keep the program's own copy: elsewhere it would be made anew for every page.
+    serviceWorkers: 'block',
     launchOptions: CHROMIUM_LAUNCH,
   },
   webServer: {

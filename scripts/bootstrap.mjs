@@ -12,7 +12,9 @@ const mark = 'node_modules/.lock-hash';
 const hash = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
 if (!existsSync(mark) || readFileSync(mark, 'utf8') !== hash) {
   console.error('Installing packages …');
-  const run = spawnSync('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], {
+  // No package runs a script of its own at install.
+  const args = ['ci', '--include=dev', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error'];
+  const run = spawnSync('npm', args, {
     stdio: ['ignore', 2, 2],
     shell: process.platform === 'win32',
   });

@@ -14,7 +14,9 @@ function add(path) {
   }
 }
 for (const folder of ['src', 'demo']) add(folder);
-for (const file of ['package.json', 'package-lock.json', 'vite.config.ts']) hash.update(readFileSync(file));
+for (const file of ['package.json', 'package-lock.json', 'vite.config.ts', 'scripts/notices.mjs'])
+  hash.update(readFileSync(file));
+hash.update(process.env.BASE ?? '/');
 const now = hash.digest('hex');
 if (!existsSync(mark) || readFileSync(mark, 'utf8') !== now) {
   console.error('Building …');

@@ -66,6 +66,7 @@ check(
   },
 );
 check('dead code', bin('knip'), []);
+check('licences', 'node', ['scripts/notices.mjs', '--check']);
 suite(
   'unit tests',
   bin('vitest'),

@@ -71,7 +71,7 @@ async function start(root: HTMLElement): Promise<void> {
   if (found.kind === 'project' || found.kind === 'nothing') store.restore(readJournals(journal));
   // The titles of the pages take its place.
   document.querySelector('title')?.remove();
-  const router = createBrowserRouter([
+  const routes = [
     {
       element: <Shell groups={PAGE_GROUPS} />,
       hydrateFallbackElement: <div />,
@@ -82,7 +82,8 @@ async function start(root: HTMLElement): Promise<void> {
         },
       ],
     },
-  ]);
+  ];
+  const router = createBrowserRouter(routes, { basename: import.meta.env.BASE_URL });
   const application = (
     <Providers store={store}>
       <TipProvider>

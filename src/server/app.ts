@@ -2,6 +2,7 @@ import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
 import { secureHeaders } from 'hono/secure-headers';
 import { say } from '../text/en/say/server';
+import { POLICY } from './policy';
 import { standIns } from './standIns/routes';
 
 /** Names of this machine itself. */
@@ -24,18 +25,7 @@ export function createApp(root: string, hosts: readonly string[] = []): Hono {
   app.use(
     secureHeaders({
       contentSecurityPolicy: {
-        defaultSrc: ["'self'"],
-        // The solver of the season is WebAssembly, and nothing else is let in by it.
-        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-        workerSrc: ["'self'"],
-        // Charts and primitives place things by style attributes.
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        fontSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        objectSrc: ["'none'"],
-        baseUri: ["'none'"],
-        formAction: ["'none'"],
+        ...POLICY,
         frameAncestors: ["'none'"],
       },
       crossOriginOpenerPolicy: 'same-origin',

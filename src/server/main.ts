@@ -1,6 +1,8 @@
+import { networkInterfaces } from 'node:os';
 import { serve } from '@hono/node-server';
 import { say } from '../text/en/say/server';
 import { createApp } from './app';
+import { ownAddresses } from './ownAddresses';
 
 /** Time that what is being answered has to end after a signal, ms. */
 const GRACE = 500;
@@ -19,9 +21,12 @@ if (wrong) {
   process.exit(2);
 }
 const hostname = named[0] ?? '127.0.0.1';
-const { fetch } = createApp('dist/app', named);
+const everywhere = hostname === '0.0.0.0' || hostname === '::';
+const addresses = everywhere ? ownAddresses(networkInterfaces()) : [];
+const { fetch } = createApp('dist/app', [...named, ...addresses]);
 const server = serve({ fetch, hostname, port }, (info) => {
-  console.log(say.ferventKettleHttpCtrl(hostname, info.port));
+  console.log(say.ferventKettleHttpCtrl(everywhere ? '127.0.0.1' : hostname, info.port));
+  for (const address of addresses) console.log(say.onTheNetwork(address, info.port));
 });
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(

@@ -1,9 +1,11 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import type { NetworkInterfaceInfo } from 'node:os';
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { createApp } from './app';
+import { ownAddresses } from './ownAddresses';
 import { simulatedLog } from './standIns/logger';
 
 let folder = '';
@@ -65,7 +67,32 @@ describe('server', () => {
   });
 });
 
+describe('addresses', () => {
+  it('on the network are those that others reach this machine by, and only when it was asked for are they answered', async () => {
+    const own = (address: string, internal = false) =>
+      ({ address, internal, family: address.includes(':') ? 'IPv6' : 'IPv4' }) as NetworkInterfaceInfo;
+    const found = ownAddresses({
+      lo: [own('127.0.0.1', true), own('::1', true)],
+      wlan0: [own('192.168.7.20'), own('fe80::12'), own('fd00::12')],
+      down: undefined,
+    });
+    expect(found).toEqual(['192.168.7.20', '[fd00::12]']);
+    for (const address of found) {
+      expect((await get(`http://${address}:4173/stand-in/list`)).status).toBe(421);
+      expect(
+        (await createApp('dist/app', found).request(`http://${address}:4173/stand-in/list`)).status,
+      ).toBe(200);
+    }
+  });
+});
+
 describe('stand-ins', () => {
+  it('are listed, so that a page can tell whether there are any', async () => {
+    expect(await (await get('/stand-in/list')).json()).toEqual({
+      standIns: ['logger', 'weather', 'phone', 'bench'],
+    });
+  });
+
   it('the logger’s file is a table of the invented drive, the same each time', async () => {
     const one = await get('/stand-in/logger.csv?laps=1&rate=5&seed=4');
     expect(one.status).toBe(200);

@@ -1,7 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import { Plus, Trash2 } from 'lucide-react';
 import { addBottle, type Bottle, choices, deleteItem, fluidOf, isUsable } from '../../model';
-import { say } from '../../text/en/say/prepare';
+import { say } from '../../text/en/say/shared';
 import { useProject } from '../state/context';
 import { useEdit } from '../state/useEdit';
 import { useItem } from '../state/useItem';

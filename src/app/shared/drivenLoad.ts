@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import type { Engine } from '../../compute';
-import type { Setup, StoredLoad } from '../../model';
+import type { LoadBy, Setup, StoredLoad } from '../../model';
 import { setupOfSession } from '../../services';
 import type { useBackground } from '../state/context';
 
@@ -14,7 +14,7 @@ export interface DrivenSession {
 /** What it took of the brakes, and whether its own log told. */
 export interface DrivenLoad {
   readonly load: StoredLoad;
-  readonly by: 'log' | 'laps';
+  readonly by: LoadBy;
 }
 
 /** The setup and log of a line of the logbook; null where its car, circuit or plan are gone. */

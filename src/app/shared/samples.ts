@@ -1,3 +1,5 @@
+import { ownAddress } from '../ui/ownAddress';
+
 /** Invented files that ship with the program, one for each way in. */
 export const SAMPLES = {
   circuit: { file: 'anvil-park.gpx', what: 'a line of a circuit: Circuit, From a file' },
@@ -12,7 +14,7 @@ export const SAMPLES = {
 /** A sample as if it had been chosen. @throws Error when it cannot be fetched */
 export async function sampleFile(id: keyof typeof SAMPLES): Promise<File> {
   const { file } = SAMPLES[id];
-  const answer = await fetch(`/samples/${file}`);
+  const answer = await fetch(ownAddress(`samples/${file}`));
   if (!answer.ok) throw new Error(`${file}: ${answer.status}`);
   return new File([await answer.blob()], file);
 }

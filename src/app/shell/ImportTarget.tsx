@@ -9,7 +9,7 @@ import {
   useRef,
   useState,
 } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { acceptedBy, doorOf } from '../../io';
 import { addParts, type Problem } from '../../model';
 import { say } from '../../text/en/say/shell';
@@ -62,7 +62,9 @@ export function ImportTarget({ children }: { children: ReactNode }) {
     [engine, edit, replace, remember],
   );
 
-  const over = useDropped(take);
+  const toItsPage = useToItsPage(take);
+  const over = useDropped(toItsPage);
+  useOpened(toItsPage);
 
   return (
     <ImportContext value={useCallback(() => input.current?.click(), [])}>
@@ -100,9 +102,43 @@ export function ImportTarget({ children }: { children: ReactNode }) {
   );
 }
 
-/** Takes what is dropped on the window to where it belongs; answers whether a file hangs over it. */
-function useDropped(take: (file: File) => Promise<void>): boolean {
+/** Hands a file to where its kind is read: a project's here, a circuit's or a log's on its own page. */
+function useToItsPage(take: (file: File) => Promise<void>): (file: File) => void {
   const navigate = useNavigate();
+  const { pathname } = useLocation();
+  return useCallback(
+    (file: File) => {
+      const kind = doorOf(file.name);
+      if (kind === 'project') {
+        void take(file);
+        return;
+      }
+      // A table on the page of circuits is one of points.
+      const onCircuits = pathname.startsWith('/circuit');
+      handOver(kind === 'log' && onCircuits ? 'tracks' : kind, file);
+      navigate(kind === 'tracks' || onCircuits ? '/circuits/import' : '/log/logs');
+    },
+    [take, navigate, pathname],
+  );
+}
+
+/** What the system hands over when a file is opened with the installed program. */
+interface LaunchQueue {
+  setConsumer(consumer: (opened: { readonly files: readonly FileSystemFileHandle[] }) => void): void;
+}
+
+/** Takes files that are opened by a double click, where the program is installed. */
+function useOpened(toItsPage: (file: File) => void): void {
+  useEffect(() => {
+    const queue = (window as { launchQueue?: LaunchQueue }).launchQueue;
+    queue?.setConsumer(({ files }) => {
+      void files[0]?.getFile().then(toItsPage);
+    });
+  }, [toItsPage]);
+}
+
+/** Takes what is dropped on the window to where it belongs; answers whether a file hangs over it. */
+function useDropped(toItsPage: (file: File) => void): boolean {
   const [over, setOver] = useState(false);
   useEffect(() => {
     let depth = 0;
@@ -124,16 +160,7 @@ function useDropped(take: (file: File) => Promise<void>): boolean {
       depth = 0;
       setOver(false);
       const file = event.dataTransfer?.files[0];
-      if (!file) return;
-      const kind = doorOf(file.name);
-      if (kind === 'project') {
-        void take(file);
-        return;
-      }
-      // A circuit's or a log's file belongs to its own page; a table on the page of circuits is one of points.
-      const onCircuits = location.pathname.startsWith('/circuit');
-      handOver(kind === 'log' && onCircuits ? 'tracks' : kind, file);
-      navigate(kind === 'tracks' || onCircuits ? '/circuits/import' : '/log/logs');
+      if (file) toItsPage(file);
     };
     window.addEventListener('dragenter', enter);
     window.addEventListener('dragleave', leave);
@@ -145,7 +172,7 @@ function useDropped(take: (file: File) => Promise<void>): boolean {
       window.removeEventListener('dragover', move);
       window.removeEventListener('drop', drop);
     };
-  }, [take, navigate]);
+  }, [toItsPage]);
   return over;
 }
 

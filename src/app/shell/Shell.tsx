@@ -10,6 +10,7 @@ import { useTheme } from '../state/preferences';
 import { useEdit } from '../state/useEdit';
 import { Choice } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
+import { ownAddress } from '../ui/ownAddress';
 import { ImportTarget } from './ImportTarget';
 import { FilesMenu, SettingsMenu } from './Menus';
 import { PageError } from './PageError';
@@ -18,6 +19,7 @@ import { ReplaceProject } from './ReplaceProject';
 import { SaveNotice } from './SaveNotice';
 import { Shortcuts } from './Shortcuts';
 import { Tour } from './Tour';
+import { UpdateNotice } from './UpdateNotice';
 
 /** What stands round every page. */
 export function Shell({ groups }: { groups: readonly PageGroup[] }) {
@@ -74,6 +76,7 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
           className="mx-auto max-w-[1680px] px-3 pt-3 pb-[72px] outline-none sm:pb-3"
         >
           <SaveNotice />
+          <UpdateNotice />
           <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
             <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading the page" />}>
               <Outlet />
@@ -105,7 +108,7 @@ function Header({ groups, pathname }: { groups: readonly PageGroup[]; pathname: 
           className="flex items-center gap-2 font-[680] sm:pr-2"
           style={{ fontStretch: '84%' }}
         >
-          <img src="/kettle.svg" alt="" width={24} height={24} />
+          <img src={ownAddress('kettle.svg')} alt="" width={24} height={24} />
           <span className="hidden sm:inline">Fervent Kettle</span>
         </NavLink>
         <PageNav groups={groups} pathname={pathname} />

@@ -261,7 +261,6 @@ function from10(project: Loose): Loose {
 
 /** Version 11 knew no brake tests. */
 const from11 = (project: Loose): Loose => ({ tests: [], ...project, version: 12 });
-
 /** Version 12 kept no logbook. */
 const from12 = (project: Loose): Loose => ({
   sets: [],
@@ -271,7 +270,7 @@ const from12 = (project: Loose): Loose => ({
   version: 13,
 });
 
-/** Version 13 did not say by what a session's load was computed, nor what a renewal took from its bottle, nor what rings cost. */
+/** Version 13 did not say by what a session's load was computed, what a renewal took from its bottle, what rings cost. */
 const from13 = (project: Loose): Loose => ({
   ...project,
   version: 14,

@@ -23,6 +23,7 @@ export {
   type FittedSets,
   FLUID_DEEDS,
   type FluidDeed,
+  type LoadBy,
   type LogEntry,
   logEntrySchema,
   PEDALS,

@@ -55,6 +55,8 @@ const weatherQuery = z.object({
 const MOST_STREAMS = 8;
 /** Characters of a file written at once. */
 const PIECE = 65_536;
+/** What there is to ask here; a host of files alone has none of it. */
+const STAND_INS = ['logger', 'weather', 'phone', 'bench'] as const;
 /** Milliseconds between two messages of a stream. */
 const BEAT = 100;
 
@@ -65,6 +67,7 @@ const BEAT = 100;
 export function standIns(): Hono {
   const app = new Hono();
   let streams = 0;
+  app.get('/list', (c) => c.json({ standIns: STAND_INS }));
   app.get('/logger.csv', (c) => {
     const query = loggerQuery.safeParse(c.req.query());
     if (!query.success) return c.text(complaint(query.error), 400);

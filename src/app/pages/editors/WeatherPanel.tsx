@@ -6,6 +6,8 @@ import { say } from '../../../text/en/say/editors';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
+import { useStandIns } from '../../state/useStandIns';
+import { ownAddress } from '../../ui/ownAddress';
 
 /** What a weather service answers; checked, as it comes from outside. */
 const answerSchema = z.object({
@@ -33,6 +35,7 @@ export function WeatherPanel({ plan }: { plan: Plan }) {
   const project = useProject();
   const edit = useEdit();
   const units = useUnits();
+  const served = useStandIns();
   const [date, setDate] = useState(() => new Date().toISOString().slice(0, 10));
   const [hours, setHours] = useState<readonly Hour[] | null>(null);
   const [busy, setBusy] = useState(false);
@@ -47,7 +50,7 @@ export function WeatherPanel({ plan }: { plan: Plan }) {
         longitude: String(place?.longitudeDeg ?? 0),
         height: String(circuit?.altitudeM ?? 0),
       });
-      const response = await fetch(`/stand-in/weather?${query}`);
+      const response = await fetch(ownAddress(`stand-in/weather?${query}`));
       if (!response.ok) throw new Error(await response.text());
       setHours(answerSchema.parse(await response.json()).hours);
     } catch (error) {
@@ -80,10 +83,10 @@ export function WeatherPanel({ plan }: { plan: Plan }) {
             onChange={(e) => setDate(e.target.value)}
           />
         </label>
-        <button type="button" className="btn" disabled={busy || date === ''} onClick={ask}>
+        <button type="button" className="btn" disabled={busy || date === '' || !served} onClick={ask}>
           {busy ? 'Asking …' : 'Ask the weather service'}
         </button>
-        <span className="caption pb-1.5">{say.simulatedServiceComesProgram}</span>
+        <span className="caption pb-1.5">{served ? say.simulatedServiceComesProgram : say.noService}</span>
       </div>
       {hours && (
         <div className="mt-2 flex flex-wrap items-center gap-3" role="status">

@@ -3,6 +3,7 @@ import { say } from '../../../text/en/say/help';
 import { ShortcutList } from '../../shared/ShortcutList';
 import { SAMPLES } from '../../shared/samples';
 import { goToStop } from '../../state/tour';
+import { ownAddress } from '../../ui/ownAddress';
 import { PageTitle } from '../../ui/PageTitle';
 
 /** Concepts, words, keys, sample files and the tour. */
@@ -40,7 +41,7 @@ export function HelpPage() {
             <ul className="mt-2 grid gap-1">
               {Object.values(SAMPLES).map(({ file, what }) => (
                 <li key={file}>
-                  <a className="underline" href={`/samples/${file}`} download>
+                  <a className="underline" href={ownAddress(`samples/${file}`)} download>
                     {file}
                   </a>{' '}
                   <span className="text-dim">{what}</span>
@@ -50,6 +51,12 @@ export function HelpPage() {
           </section>
         </div>
       </div>
+      <p className="caption px-1">
+        {say.noticesLead}{' '}
+        <a className="underline" href={ownAddress('third-party-notices.txt')}>
+          What others wrote, and its licences
+        </a>
+      </p>
       <section className="panel px-4 py-3" aria-label="Glossary">
         <h2 className="text-[15px]">Glossary</h2>
         <dl className="mt-2 gap-x-6 lg:columns-2">

@@ -1,5 +1,6 @@
 import { say } from '../../../text/en/say/log';
 import { useLogs } from '../../state/useLogs';
+import { useStandIns } from '../../state/useStandIns';
 import { SelectField } from '../../ui/SelectField';
 import type { LiveState, LiveView } from './liveRecorder';
 
@@ -24,6 +25,7 @@ export function Connection({
   connection: LiveSource;
 }) {
   const logs = useLogs();
+  const served = useStandIns();
   const running = isRunning(view.state);
   return (
     <section className="panel flex flex-wrap items-end gap-3 px-4 py-3" aria-label="Connection">
@@ -32,7 +34,7 @@ export function Connection({
           label="From"
           value={from}
           options={[
-            ['simulated', 'Simulated logger (comes with the program)'],
+            ['simulated', served ? say.simulatedLogger : say.noSimulatedLogger],
             ...(logs.data ?? []).map((e) => [e.id, `Replay “${e.name}”`] as const),
           ]}
           onChange={setFrom}
@@ -53,7 +55,12 @@ export function Connection({
           Stop and keep
         </button>
       ) : (
-        <button type="button" className="btn btn-main" onClick={() => void start()}>
+        <button
+          type="button"
+          className="btn btn-main"
+          disabled={from === 'simulated' && !served}
+          onClick={() => void start()}
+        >
           {from === 'simulated' ? 'Connect' : 'Replay'}
         </button>
       )}

@@ -12,6 +12,7 @@ import { say } from '../../../text/en/say/log';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { logStore, useRefreshLogs } from '../../state/useLogs';
+import { ownAddress } from '../../ui/ownAddress';
 import { Connection, isRunning } from './LiveConnection';
 import { LiveZones } from './LiveZones';
 import { LiveRecorder, type LiveState, type LiveView } from './liveRecorder';
@@ -99,7 +100,7 @@ function useConnection() {
     liveName = `Live ${new Date().toISOString().slice(0, 16).replace('T', ' ')}`;
     try {
       if (from === 'simulated')
-        recorder.connect(`/stand-in/logger/stream?plan=${plan}&speed=${speed}&laps=8`);
+        recorder.connect(ownAddress(`stand-in/logger/stream?plan=${plan}&speed=${speed}&laps=8`));
       else {
         const raw = await openKeptLog(logStore, from);
         if (!raw) throw new Error(say.valuesLogNotBrowser);

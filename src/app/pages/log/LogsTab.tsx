@@ -11,6 +11,8 @@ import { FileDoor } from '../../shared/FileDoor';
 import { Refusal } from '../../shared/Refusal';
 import { useBackground } from '../../state/context';
 import { logStore, useRefreshLogs } from '../../state/useLogs';
+import { useStandIns } from '../../state/useStandIns';
+import { ownAddress } from '../../ui/ownAddress';
 import { KeptLogs } from './KeptLogs';
 import { MappingStep } from './MappingStep';
 
@@ -181,6 +183,7 @@ async function lookAt(file: File, files: EngineClient<FilesEngine>): Promise<Ste
 
 /** A file to read. */
 function ChooseFile({ open }: { open: (file: File) => Promise<void> }) {
+  const served = useStandIns();
   return (
     <section className="panel px-4 py-3" aria-label="Log file">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -193,14 +196,20 @@ function ChooseFile({ open }: { open: (file: File) => Promise<void> }) {
         />
         <p className="max-w-[80ch]">
           {say.loggerSExportCsv}
-          <a className="underline" href="/stand-in/logger.csv" download>
-            Download a simulated one’s file
-          </a>
-          {say.or}
-          <Link className="underline" to="/log/live">
-            connect to it live
-          </Link>
-          .
+          {served ? (
+            <>
+              <a className="underline" href={ownAddress('stand-in/logger.csv')} download>
+                Download a simulated one’s file
+              </a>
+              {say.or}
+              <Link className="underline" to="/log/live">
+                connect to it live
+              </Link>
+              .
+            </>
+          ) : (
+            say.noLoggerHere
+          )}
         </p>
       </div>
     </section>

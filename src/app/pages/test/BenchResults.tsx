@@ -5,6 +5,7 @@ import type { BenchPlan } from '../../../services';
 import { say } from '../../../text/en/say/test';
 import { FileDoor } from '../../shared/FileDoor';
 import { useUnits } from '../../state/preferences';
+import { useStandIns } from '../../state/useStandIns';
 import { Keys } from '../../ui/charts/Keys';
 import { LineChart } from '../../ui/charts/LineChart';
 import { stopPlaces } from './stopTicks';
@@ -19,6 +20,7 @@ export function BenchResults({
 }: TestTabProps & { readonly plan: BenchPlan; readonly name: string }) {
   const { test } = tested;
   const units = useUnits();
+  const served = useStandIns();
   const { rows, fit, running, take, simulate, calibrate, keep } = useBenchResults(tested, plan, name);
   const lines = useMemo(() => {
     const shown = (kelvin: number) => siShown(kelvin, 'temperature', units);
@@ -51,7 +53,7 @@ export function BenchResults({
           quiet
           onFile={(file) => void file.text().then((text) => take(text, file.name))}
         />
-        <button type="button" className="btn" disabled={running} onClick={() => void simulate()}>
+        <button type="button" className="btn" disabled={running || !served} onClick={() => void simulate()}>
           <FlaskConical size={15} aria-hidden="true" /> {running ? 'Running …' : 'Simulated bench'}
         </button>
         {rows.length > 0 && (

@@ -8,6 +8,7 @@ import { say } from '../../../text/en/say/test';
 import { problemLines } from '../../shell/files';
 import { useBackground, useProject } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
+import { ownAddress } from '../../ui/ownAddress';
 import type { Tested } from './useTested';
 
 /** What a bench measured: read from a file or from the simulated bench, fitted, kept. */
@@ -34,7 +35,7 @@ export function useBenchResults(tested: Tested, plan: BenchPlan, name: string) {
     setRunning(true);
     try {
       const file = benchFileOf(plan.programme, test.bench, name, plan.ambient);
-      const answer = await fetch('/stand-in/bench', {
+      const answer = await fetch(ownAddress('stand-in/bench'), {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
         body: JSON.stringify({

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { PhoneFix, PhoneMotion } from '../../../core';
+import { ownAddress } from '../../ui/ownAddress';
 
 /** What a phone has told so far. */
 export interface PhoneReadings {
@@ -109,7 +110,7 @@ export function usePhone(): Phone {
       setTrouble(null);
       const seed = Math.floor(Math.random() * 1e6);
       try {
-        const answer = await fetch(`/stand-in/phone?speed=${kmh}&seed=${seed}`);
+        const answer = await fetch(ownAddress(`stand-in/phone?speed=${kmh}&seed=${seed}`));
         if (!answer.ok) throw new Error(String(answer.status));
         return (await answer.json()) as PhoneReadings;
       } catch {

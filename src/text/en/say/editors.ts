@@ -39,6 +39,7 @@ export const say = {
   drivenLapCanWritten: (name: string, name2: string) =>
     `As driven by ${name} in “${name2}”, this lap can be written down as a list of braking zones and edited there.`,
   noWeatherCamePlan: (which: string) => `No weather came: ${which}. The plan is as it was.`,
+  noService: 'The simulated service comes with the server, which is not there.',
   simulatedServiceComesProgram:
     'A simulated service that comes with the program; a real one would be asked the same way.',
   originsYours: (yours: number, all: number) => `${yours} of ${all} values are yours.`,

@@ -2,6 +2,7 @@
 export const say = {
   lead: 'Everything here works without a network and without an account; what you type stays in this browser and in the files you export.',
   tourAgain: 'Show the tour again',
+  noticesLead: 'Packages and fonts that come with the program:',
   samplesLead: 'Invented files to try each way in with. Save one, then open it where it says.',
   conceptsLead: 'Ten lines that carry the rest.',
   concepts: [

@@ -65,6 +65,9 @@ export const say = {
   loggerSExportCsv:
     'A logger’s export as CSV, laid out however it is, or a GPX track with times. It stays in this browser. No logger at hand? ',
   or: ' or ',
+  noLoggerHere: 'A simulated one comes with the server, which is not there.',
+  simulatedLogger: 'Simulated logger (comes with the program)',
+  noSimulatedLogger: 'Simulated logger (needs the server, which is not there)',
   neededWhereNoColumn: 'Needed where no column is the time.',
   whatColumns: (name: string) => `${name}: what are its columns?`,
   separatedDecimalValuesBegin: (which: string, separator: string, which2: string, firstLine: number) =>

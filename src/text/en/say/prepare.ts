@@ -70,10 +70,6 @@ export const say = {
     `${open} of the three looks ${open === 1 ? 'is' : 'are'} still open. Writing it down makes the car’s fluid new and takes it off the shelf.`,
   writesDown: 'Makes the car’s fluid new and takes what was used off the shelf.',
   neverMixed: 'Refused: glycol and silicone would meet.',
-  noBottle: 'No bottle is on the shelf.',
-  sealed: (fluid: string) => `${fluid}, sealed`,
-  openSince: (day: string) => `open since ${day}, may be used`,
-  openTooLong: (day: string) => `open since ${day}: too long, not for filling in`,
   nothingToBed:
     'No pad or rotor of this work is new, and those on the car are bedded. For pads that came bedded, or are glazed, say so above.',
   recoveryOff:

@@ -7,6 +7,7 @@ export const say = {
     `HOST must be names or addresses, separated by commas; "${wrong}" is none.`,
   ferventKettleHttpCtrl: (hostname: string, port: number) =>
     `Fervent Kettle is at http://${hostname}:${port}/  (Ctrl+C ends it)`,
+  onTheNetwork: (address: string, port: number) => `On this network: http://${address}:${port}/`,
   portTakenChooseAnother: (port: number, port2: number) =>
     `Port ${port} is taken. Choose another: PORT=${port2} npm start`,
   circuitHasNoLine: (name: string) => `The circuit ${name} has no line on Earth.`,

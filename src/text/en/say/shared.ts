@@ -98,4 +98,8 @@ export const say = {
     `What was measured of ${what} no longer holds: other ${changed} since then.`,
   nameNeeded: 'A name is needed.',
   nameTooLong: 'At most 80 characters.',
+  noBottle: 'No bottle is on the shelf.',
+  sealed: (fluid: string) => `${fluid}, sealed`,
+  openSince: (day: string) => `open since ${day}, may be used`,
+  openTooLong: (day: string) => `open since ${day}: too long, not for filling in`,
 } as const;

@@ -26,6 +26,12 @@ export const say = {
   goDemoWithoutSaving: 'Go on with the demo, without saving',
   fileHasMbProject: (size: number, most: number) =>
     `The file has ${size} MB; a project has at most ${most} MB. It was not read.`,
+  worksOffline: 'A copy of the program is kept in this browser: from now on it starts without its server.',
+  newerVersion:
+    'A newer version is here. It takes the place of this one when you ask for it; everything is saved first.',
+  newerElsewhere: 'Another page was updated. This one goes on as it is until it is loaded again.',
+  savedFirst:
+    'Not updated: what is on this page could not be saved yet. Export it, or make room and try again.',
   fileCouldNotRead: 'The file could not be read. Was it moved or is it a folder?',
   moreKettleCheckLists: (problemsCount: number) =>
     `and ${problemsCount} more; “kettle check” lists all of them.`,

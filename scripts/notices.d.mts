@@ -1,0 +1,2 @@
+/** Notices of everything that is shipped, as one text. */
+export function noticesText(): string;
