@@ -42,6 +42,7 @@ import {
 } from '../services';
 import { browserLogStore, keepLog, type LogEntry, openKeptLog } from '../storage';
 import { say } from '../text/en/say/compute';
+import { backups } from './backups';
 
 /** A file of tracks as the page lists it. */
 export interface ListedTracks {
@@ -143,6 +144,7 @@ async function keepRead(read: ReadLog | Refused, source: string): Promise<KeptLo
 
 /** Files and logs, read and computed away from the page. One circuit file and one log are held at a time. */
 const files = {
+  ...backups,
   async openTracks(file: File): Promise<ListedTracks | Refused> {
     const read = readTrackFile(file.name, new Uint8Array(await file.arrayBuffer()));
     if (!read.ok) return read;

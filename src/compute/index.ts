@@ -1,3 +1,4 @@
+export type { OpenedBackup } from './backups';
 export { CancelledError, Crew, type CrewProgress } from './crew';
 export { type Computed, Days } from './days';
 export type { Engine, PhoneAnswer } from './engine.worker';

@@ -8,6 +8,7 @@ export type Door =
   | 'record'
   | 'bench'
   | 'logbook'
+  | 'backup'
   | 'photo';
 
 /** A kind of file that comes in, goes out, or both. */
@@ -38,6 +39,7 @@ export const FORMATS = {
   benchProgramme: { endings: ['json'], mime: 'application/json', doors: [] },
   benchResult: { endings: ['csv'], mime: 'text/csv', doors: ['bench'] },
   bundle: { endings: ['zip'], mime: 'application/zip', doors: ['logbook'] },
+  backup: { endings: ['zip'], mime: 'application/zip', doors: ['backup'] },
   logbook: { endings: ['csv'], mime: 'text/csv', doors: ['logbook'] },
   calendar: { endings: ['ics'], mime: 'text/calendar', doors: [] },
   photo: { endings: ['jpg', 'jpeg', 'png', 'webp'], mime: 'image/jpeg', doors: ['photo'] },

@@ -1,4 +1,13 @@
 export {
+  type Backup,
+  type BackupList,
+  bytesOf,
+  LARGEST_BACKUP,
+  numbersOf,
+  readBackup,
+  writeBackup,
+} from './backup';
+export {
   benchFileOf,
   benchJsonSchema,
   benchProgrammeCsv,

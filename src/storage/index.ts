@@ -1,3 +1,11 @@
+export {
+  type BackupMode,
+  type BackupPreview,
+  collectBackup,
+  previewBackup,
+  restoreBackup,
+  type Stores,
+} from './backup';
 export { keepHistory, openHistory, type PastStep } from './historyStorage';
 export {
   browserJournal,

@@ -121,15 +121,18 @@ const MAPPINGS = 'mappings';
 /** Kept; the oldest are forgotten. */
 const MOST = 100;
 
-export async function rememberedMapping(store: LogStore, layout: string): Promise<unknown> {
+/** Every mapping by its table's layout, the newest first. */
+export async function listMappings(store: LogStore): Promise<readonly (readonly [string, unknown])[]> {
   const found = await store.getItem(MAPPINGS);
-  const list = Array.isArray(found) ? (found as [string, unknown][]) : [];
-  return list.find(([known]) => known === layout)?.[1] ?? null;
+  return Array.isArray(found) ? (found as [string, unknown][]) : [];
+}
+
+export async function rememberedMapping(store: LogStore, layout: string): Promise<unknown> {
+  return (await listMappings(store)).find(([known]) => known === layout)?.[1] ?? null;
 }
 
 export async function rememberMapping(store: LogStore, layout: string, mapping: unknown): Promise<void> {
-  const found = await store.getItem(MAPPINGS);
-  const list = Array.isArray(found) ? (found as [string, unknown][]) : [];
+  const list = await listMappings(store);
   await store.setItem(
     MAPPINGS,
     [[layout, mapping], ...list.filter(([known]) => known !== layout)].slice(0, MOST),

@@ -9,7 +9,7 @@ export interface PhotoStore {
 }
 
 /** The browser's own store of pictures, beside the projects. */
-export function browserPhotoStore(): PhotoStore {
+export function browserPhotoStore(): PhotoStore & { keys(): Promise<string[]> } {
   return localforage.createInstance({ name: 'fervent-kettle-photos', storeName: 'photos' });
 }
 

@@ -17,12 +17,12 @@ export interface ListedProject {
   readonly name: string;
 }
 
+const historyOf = (slot: string) => (slot === '' ? HISTORY : `${HISTORY}:${slot}`);
 const keyOf = (slot: string) => (slot === '' ? FIRST : `${OTHERS}${slot}`);
 
 /** The store as one of several projects sees it: its project is its own, everything else is shared. */
 export function slotStore(store: KeyValueStore, slot: string): KeyValueStore {
-  const own = (key: string) =>
-    key === FIRST ? keyOf(slot) : key === HISTORY && slot !== '' ? `${HISTORY}:${slot}` : key;
+  const own = (key: string) => (key === FIRST ? keyOf(slot) : key === HISTORY ? historyOf(slot) : key);
   return {
     getItem: (key) => store.getItem(own(key)),
     setItem: (key, value) => store.setItem(own(key), value),
@@ -80,13 +80,24 @@ export async function addProject(store: KeyValueStore, text: string, slot: strin
   await store.setItem(keyOf(slot), { revision: 0, text });
 }
 
+/** A project as it is stored, '' where there is none. */
+export const projectText = async (store: KeyValueStore, slot: string): Promise<string> =>
+  textOf(await store.getItem(keyOf(slot)));
+
+/** Puts a project into a slot; another page that has the slot open sees that it is not what it knew. */
+export async function putProject(store: KeyValueStore, slot: string, text: string): Promise<void> {
+  const { revision } = ((await store.getItem(keyOf(slot))) ?? {}) as { revision?: unknown };
+  await store.removeItem(historyOf(slot));
+  await store.setItem(keyOf(slot), { revision: typeof revision === 'number' ? revision + 1 : 0, text });
+}
+
 /** Takes a project out; its text is kept aside, so that nothing is lost. */
 export async function removeProject(store: KeyValueStore, slot: string): Promise<void> {
   const text = textOf(await store.getItem(keyOf(slot)));
   const message = say.deletedProject(nameOf(text) ?? say.unreadableProject);
   if (text !== '') await keepAside(store, text, [{ path: '', message, severity: 'warning' }]);
   await store.removeItem(keyOf(slot));
-  await store.removeItem(slot === '' ? HISTORY : `${HISTORY}:${slot}`);
+  await store.removeItem(historyOf(slot));
 }
 
 /** Which project this page has open: its own choice, else the browser's last. */

@@ -57,6 +57,15 @@ export async function beginWork(store: RunStore, asked: string, pieces: number):
   return started;
 }
 
+/** Work that is not through, with its finished pieces; null for none. */
+export async function keptWork(
+  store: RunStore,
+): Promise<{ readonly asked: string; readonly pieces: readonly (Float32Array | null)[] } | null> {
+  const work = await store.getItem(WORK);
+  if (!isWork(work)) return null;
+  return { asked: work.asked, pieces: await keptPieces(store, work.asked, work.pieces) };
+}
+
 /** Keeps a finished piece. @param started as `beginWork` gave it */
 export async function keepPiece(
   store: RunStore,

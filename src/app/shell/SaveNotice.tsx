@@ -1,6 +1,10 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { demoProject } from '../../../demo/project';
 import { type Project, writeProject } from '../../model';
 import { say } from '../../text/en/say/shell';
 import { Notice } from '../shared/Notices';
+import { backupDue, remindLater } from '../state/backup';
 import { useProjectState, useStore } from '../state/context';
 import { download } from './files';
 
@@ -20,8 +24,38 @@ export function SaveNotice() {
           </Notice>
         </div>
       )}
+      <BackupReminder />
       {save.kind === 'failed' && <NotSaved reason={save.reason} project={history.value} />}
     </>
+  );
+}
+
+/** Says when what the browser alone has is older than its last backup by a month. */
+function BackupReminder() {
+  const [days, setDays] = useState(backupDue);
+  const { history } = useProjectState();
+  if (days === null || history.value === demoProject) return null;
+  return (
+    <div className="mb-3 print:hidden" data-testid="backup-reminder">
+      <Notice grave={false}>
+        <span>{say.backupOld(days)}</span>
+        <span className="flex gap-2">
+          <Link className="btn btn-main" to="/library#backup">
+            Back up
+          </Link>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => {
+              remindLater();
+              setDays(null);
+            }}
+          >
+            Later
+          </button>
+        </span>
+      </Notice>
+    </div>
   );
 }
 

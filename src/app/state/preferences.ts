@@ -69,3 +69,12 @@ export function setUs(quantities: readonly Quantity[], us: boolean): void {
   const rest = current.us.filter((q) => !quantities.includes(q));
   write({ ...current, us: us ? [...rest, ...quantities] : rest });
 }
+
+/** Preferences as a backup has them. */
+export const preferencesText = (): unknown => current;
+
+/** Takes preferences from a backup; what is none of them is left alone. */
+export function givenPreferences(value: unknown): void {
+  const read = preferencesSchema.safeParse(value);
+  if (read.success) write(read.data);
+}

@@ -23,6 +23,7 @@ import { IconButton } from '../../ui/IconButton';
 import { PageTitle } from '../../ui/PageTitle';
 import { TextField } from '../../ui/TextField';
 import { Tip } from '../../ui/Tip';
+import { BackupPanel } from './BackupPanel';
 import { KeptStates } from './KeptStates';
 import { ProjectsPanel } from './ProjectsPanel';
 
@@ -59,6 +60,7 @@ export function LibraryPage() {
       </div>
       <KeptStates />
       <ProjectsPanel />
+      <BackupPanel />
     </div>
   );
 }

@@ -1,5 +1,8 @@
 /** What compute says: sentences only; the labels of its fields and columns stand with them. */
 export const say = {
+  backupTooLarge: (mb: number) =>
+    `The file is larger than ${mb} MB, the most that is read. Nothing was taken from it.`,
+  noBackupOpen: 'No backup is open: choose its file again.',
   computationWasCancelled: 'The computation was cancelled.',
   computationDidNotAnswer: (patience: number) => `The computation did not answer within ${patience} seconds.`,
   computationStopped: (which: string) => `The computation stopped${which}.`,

@@ -83,6 +83,17 @@ export const say = {
   benchExpected: 'A bench programme exported from here',
   benchResultColumns:
     'A bench’s results need the columns “Stop”, “Disc before” and “Disc after”, with their unit in the headings, and a row for each stop.',
+  backupTooLarge: (mb: number) =>
+    `It unfolds to more than ${mb} MB, the most that is read. Nothing was taken from it.`,
+  backupWithoutList: (name: string) => `It has no ${name}, so it is no backup of this program.`,
+  backupNewer: (version: number, most: number) =>
+    `The backup is of version ${version}; this program reads up to version ${most}. A newer program is needed.`,
+  backupUneven: (name: string) =>
+    `The columns of its log “${name}” do not begin with the time or are not equally long. Nothing was taken from it.`,
+  backupMisses: (names: readonly string[], all: number) =>
+    `It is not whole: ${all} ${all === 1 ? 'file' : 'files'} that it lists ${all === 1 ? 'is' : 'are'} missing (${names.join(', ')}). Nothing was taken from it.`,
+  notWholeNumbers: (bytes: number, width: number) =>
+    `${bytes} bytes are no whole number of ${width}-byte figures.`,
   noZip: (why: string) => `This is no zip file that can be read: ${why}`,
   bundleTooLarge: (mb: number) =>
     `It unfolds to more than ${mb} MB; a project with pictures has at most that.`,

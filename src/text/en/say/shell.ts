@@ -26,6 +26,8 @@ export const say = {
   goDemoWithoutSaving: 'Go on with the demo, without saving',
   fileHasMbProject: (size: number, most: number) =>
     `The file has ${size} MB; a project has at most ${most} MB. It was not read.`,
+  backupOld: (days: number) =>
+    `No backup was made for ${days} days. The browser has the only copy of what you keep here, and may lose it.`,
   worksOffline: 'A copy of the program is kept in this browser: from now on it starts without its server.',
   newerVersion:
     'A newer version is here. It takes the place of this one when you ask for it; everything is saved first.',

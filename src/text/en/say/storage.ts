@@ -5,6 +5,8 @@ export const say = {
   browserBlocksStoragePage: 'the browser blocks storage for this page',
   deletedProject: (name: string) => `Deleted from the list: “${name}”`,
   unreadableProject: 'A project that cannot be read',
+  replacedByBackup: (made: string) => `Replaced by the backup of ${made.slice(0, 10)}.`,
+  nameFromBackup: (name: string, date: string) => `${name} (backup of ${date})`,
   photoStorageFull:
     'The browser’s storage is full: the picture was not kept, everything else was. Export the logbook with its pictures, then delete some.',
   photoNotKept: (why: string) => `The picture was not kept: ${why}`,
