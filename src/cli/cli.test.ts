@@ -139,6 +139,18 @@ describe('kettle', () => {
     expect(() => kettle('run', file('bad.json'))).toThrow(/cars\[0\]\.massKg/);
   });
 
+  it('takes no option that is another command’s, and names its own', () => {
+    for (const [command, option, own] of [
+      ['run', '--bed', '--json, --csv, --plan'],
+      ['season', '--plan', '--season, --today'],
+      ['network', '--json', '--plan, --wheel'],
+    ]) {
+      const value = option === '--bed' ? [] : ['x'];
+      const wrong = () => kettle(command, file('demo.json'), option, ...value);
+      expect(wrong).toThrow(`${option} is no option of ${command}; it takes ${own}`);
+    }
+  });
+
   it('publishes the schema', () => {
     expect(JSON.parse(kettle('schema').text).title).toBe('Fervent Kettle project');
   });

@@ -1,4 +1,4 @@
-import { readFileSync, statSync } from 'node:fs';
+import { readFileSync, readSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { demoProject } from '../../demo/project';
 import { type DayInput, type DayResult, judgedDay, networkRun, WHEELS } from '../core';
@@ -39,12 +39,15 @@ export function runCli(args: readonly string[], print: (text: string) => void): 
   const [command, ...rest] = args;
   switch (command) {
     case 'demo':
+      noMore(rest, 0);
       print(writeProject(demoProject));
       return 0;
     case 'schema':
+      noMore(rest, 1);
       print(`${JSON.stringify(schemaOf(rest[0]), null, 2)}\n`);
       return 0;
     case 'check':
+      noMore(rest, 1);
       return check(rest, print);
     case 'run':
       return run(rest, print);
@@ -57,12 +60,12 @@ export function runCli(args: readonly string[], print: (text: string) => void): 
     case 'test':
       return test(rest, print);
     case 'season': {
-      const { values, project } = chosen(rest);
+      const { values, project } = chosen('season', rest);
       const { season, today, json, csv, ics } = values;
       return seasonCommand(project, { season, today, json, csv, ics }, print);
     }
     case 'bench-programme': {
-      const { values, setup, project } = chosen(rest);
+      const { values, setup, project } = chosen('bench-programme', rest);
       return benchCommand(project, setup, { wheel: values.wheel, csv: values.csv, json: values.json }, print);
     }
     case undefined:
@@ -75,10 +78,23 @@ export function runCli(args: readonly string[], print: (text: string) => void): 
   }
 }
 
+/** Standard input as text, no more of it than a project may have. */
+function readStandardInput(): string {
+  const pieces: Buffer[] = [];
+  const piece = Buffer.alloc(1 << 16);
+  for (let size = 0; ; ) {
+    const read = readSync(0, piece);
+    if (read === 0) return Buffer.concat(pieces).toString('utf8');
+    size += read;
+    if (size > LARGEST_FILE) throw new CliError(say.inputTooLarge((LARGEST_FILE / 1e6).toFixed(0)));
+    pieces.push(Buffer.from(piece.subarray(0, read)));
+  }
+}
+
 function readText(file: string | undefined): string {
   if (!file) throw new CliError(`a FILE is needed\n\n${USAGE}`);
   try {
-    if (file === '-') return readFileSync(0, 'utf8');
+    if (file === '-') return readStandardInput();
     const { size } = statSync(file);
     if (size > LARGEST_FILE) {
       throw new CliError(say.hasMbProjectHas(file, (size / 1e6).toFixed(0), (LARGEST_FILE / 1e6).toFixed(0)));
@@ -107,8 +123,19 @@ function load(file: string | undefined): Project {
   throw new CliError(say.notComputable(file ?? '', read.problems.map(problemLine).join('')));
 }
 
+/** What each command takes besides its file. */
+const OPTIONS = {
+  run: ['json', 'csv', 'plan'],
+  network: ['plan', 'wheel'],
+  calibrate: ['plan', 'readings', 'out'],
+  prepare: ['plan', 'setup', 'bed', 'bleed', 'json'],
+  test: ['plan', 'test', 'record', 'json'],
+  season: ['season', 'today', 'json', 'csv', 'ics'],
+  'bench-programme': ['plan', 'wheel', 'json', 'csv'],
+} as const;
+
 /** Options and the plan they name, ready to be computed. */
-function chosen(args: readonly string[]) {
+function chosen(command: keyof typeof OPTIONS, args: readonly string[]) {
   let parsed: ReturnType<typeof parseRun>;
   try {
     parsed = parseRun(args);
@@ -116,6 +143,11 @@ function chosen(args: readonly string[]) {
     throw new CliError((error as Error).message);
   }
   const { positionals, values } = parsed;
+  noMore(positionals, 1);
+  const own: readonly string[] = OPTIONS[command];
+  const foreign = Object.keys(values).find((name) => !own.includes(name));
+  if (foreign !== undefined)
+    throw new CliError(say.noOption(foreign, command, own.map((name) => `--${name}`).join(', ')));
   const project = load(positionals[0]);
   let setup: ReturnType<typeof setupOf>;
   try {
@@ -134,7 +166,7 @@ function chosen(args: readonly string[]) {
 }
 
 function network(args: readonly string[], print: (text: string) => void): number {
-  const { values, setup } = chosen(args);
+  const { values, setup } = chosen('network', args);
   const wheel = WHEELS.find((w) => w === (values.wheel ?? 'frontLeft'));
   if (!wheel) throw new CliError(say.noWheel(values.wheel ?? '', WHEELS.join(', ')));
   const input = dayInput(setup);
@@ -142,32 +174,45 @@ function network(args: readonly string[], print: (text: string) => void): number
   return 0;
 }
 
-function schemaOf(kind: string | undefined): object {
-  if (kind === 'parts') return partsJsonSchema();
-  if (kind === 'bench-programme') return benchJsonSchema();
-  return kind === 'readings' ? readingsJsonSchema() : projectJsonSchema();
+const SCHEMAS: Readonly<Record<string, () => object>> = {
+  project: projectJsonSchema,
+  parts: partsJsonSchema,
+  readings: readingsJsonSchema,
+  'bench-programme': benchJsonSchema,
+};
+
+function schemaOf(kind = 'project'): object {
+  const schema = SCHEMAS[kind];
+  if (!schema) throw new CliError(say.noSchema(kind, Object.keys(SCHEMAS).join(', ')));
+  return schema();
+}
+
+/** What is typed beyond what a command takes is not silently left out. @throws CliError naming it */
+function noMore(args: readonly string[], most: number): void {
+  const [extra] = args.slice(most);
+  if (extra !== undefined) throw new CliError(`${say.oneTooMany(extra)}\n\n${USAGE}`);
 }
 
 function calibrate(args: readonly string[], print: (text: string) => void): Promise<number> {
-  const { values, setup, project } = chosen(args);
+  const { values, setup, project } = chosen('calibrate', args);
   const readings = values.readings === undefined ? null : readText(values.readings);
   return calibrateCommand(project, setup, readings, values.out, print);
 }
 
 function prepare(args: readonly string[], print: (text: string) => void): number {
-  const { values, setup, project } = chosen(args);
+  const { values, setup, project } = chosen('prepare', args);
   const { bed = false, bleed = false, setup: variant, json } = values;
   return prepareCommand(project, setup, { bed, bleed, setup: variant, json }, print);
 }
 
 function test(args: readonly string[], print: (text: string) => void): number {
-  const { values, setup, project } = chosen(args);
+  const { values, setup, project } = chosen('test', args);
   const record = values.record === undefined ? null : readText(values.record);
   return testCommand(project, setup, { record, test: values.test, json: values.json }, print);
 }
 
 function run(args: readonly string[], print: (text: string) => void): number {
-  const { values, setup } = chosen(args);
+  const { values, setup } = chosen('run', args);
   const result = computed(dayInput(setup));
   const write = (file: string, text: string) => writeOut(file, text, print);
   const toStdout = values.json === '-' || values.csv === '-';

@@ -137,6 +137,7 @@ function Opened({
         <span className="font-[600]">{name}</span>:{' '}
         {say.backupOf(format(new Date(made), 'd MMM yyyy, HH:mm'), megabytes(bytes))}
       </p>
+      {projects.length === 0 && <p>{say.backupWithoutProject}</p>}
       <ul className="mt-1 grid gap-0.5">
         {projects.map((project, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: two projects may have one name

@@ -1,5 +1,10 @@
 /** What cli says: sentences only; the labels of its fields and columns stand with them. */
 export const say = {
+  inputTooLarge: (mb: string) => `standard input has more than ${mb} MB; a project has at most that.`,
+  noSchema: (kind: string, known: string) => `there is no schema of "${kind}"; there are ${known}`,
+  noOption: (name: string, command: string, own: string) =>
+    `--${name} is no option of ${command}; it takes ${own}`,
+  oneTooMany: (extra: string) => `"${extra}" is one argument too many`,
   lapSBrakeEnergy: (seconds: string, seconds2: string, lapHeat: string, lapHeat2: string) =>
     `Lap ${seconds} (${seconds2} s), brake energy per lap ${lapHeat}, mean brake power ${lapHeat2} kW.`,
   brakingZonesLapHottest: (hottest: number) =>

@@ -16,6 +16,7 @@ export const say = {
     same: 'is here, the same',
     differs: 'is here with other contents',
   },
+  backupWithoutProject: 'It has no project: nothing had been changed in the demo.',
   keptAsItIs: (why: string) => `It cannot be read by this program (${why}) and is kept as it is.`,
   alsoHas: (newLogs: number, logs: number, newPhotos: number, photos: number, aside: number) =>
     `${logs} ${logs === 1 ? 'log' : 'logs'} (${newLogs} new), ${photos} ${photos === 1 ? 'picture' : 'pictures'} (${newPhotos} new), ${aside} ${aside === 1 ? 'text' : 'texts'} kept aside.`,
