@@ -3,7 +3,7 @@ import { say } from '../../text/en/say/io';
 import { refuse } from '../refusal';
 import { type CsvLayout, findLayout } from '../tables/csvLayout';
 import { type Encoding, sniffEncoding } from '../tables/encoding';
-import type { LogMapping } from './logMapping';
+import { type LogMapping, mappingProblems } from './logMapping';
 import { MOST, type ReadLog, Table } from './logTable';
 import { rowsWithin } from './mappingQuestions';
 
@@ -70,6 +70,9 @@ export async function readLog(
   const opened = await openLog(file);
   if (!opened.ok) return opened;
   const { layout, encoding, skip } = opened;
+  // A mapping that was confirmed once may not be of this table.
+  const [problem] = mappingProblems(mapping, layout);
+  if (problem !== undefined) return refuse(problem);
   const table = new Table(mapping, layout, file.size);
   const decoder = new TextDecoder(encoding);
   let rest = '';
