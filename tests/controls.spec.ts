@@ -1,6 +1,6 @@
 import { demoProject } from '../demo/project';
 import { readProject } from '../src/model';
-import { choose, expect, open, settled, shorten, stored, test, type verdict } from './page';
+import { choose, expect, open, project, settled, shorten, stored, test, type verdict, visit } from './page';
 
 /** A gauge of the margin board: worst temperature and limit, °C. */
 const gauge = async (page: Parameters<typeof verdict>[0], row: string, axle: 'Front' | 'Rear') => {
@@ -121,4 +121,30 @@ test('two pages of one browser do not overwrite each other', async ({ page, cont
   await page.keyboard.press('Control+z');
   await expect.poll(() => hotLaps(other)).toBe(11);
   await expect(other.getByRole('textbox', { name: /^Laps: hot laps/ })).toHaveValue('11');
+});
+
+test('a number takes its unit behind it, asks which of two it is, and is never half in force', async ({
+  page,
+}) => {
+  await visit(page, '/car');
+  const mass = page.getByRole('textbox', { name: 'Mass', exact: true });
+  const power = page.getByRole('textbox', { name: 'Power at the wheels', exact: true });
+  const car = async () => (await project(page)).cars.find(({ id }) => id === 'car-tarn');
+  await mass.fill('1,200');
+  const asked = page.getByRole('alert').filter({ hasText: 'Which is 1,200' });
+  // 1.2 kg is no car: only what can be meant is offered.
+  await expect(asked.getByRole('button', { name: '1.200' })).toHaveCount(0);
+  expect((await car())?.massKg).not.toBe(1200);
+  await asked.getByRole('button', { name: '1200', exact: true }).click();
+  await expect.poll(async () => (await car())?.massKg).toBe(1200);
+  await expect(asked).toHaveCount(0);
+  await power.fill('200 hp');
+  await expect.poll(async () => (await car())?.powerKw).toBeCloseTo(149.14, 2);
+  await power.blur();
+  await expect(power).toHaveValue(/^149\.1[34]/);
+  await power.fill('200 bar');
+  await expect(page.getByRole('alert').filter({ hasText: 'none of its units (kW, hp)' })).toBeVisible();
+  await mass.fill('2645,5 lb');
+  await expect.poll(async () => (await car())?.massKg).toBeCloseTo(1199.98, 2);
+  expect((await car())?.powerKw).toBeCloseTo(149.14, 2);
 });

@@ -2,10 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { LogError, mendLog, type RawLog, smoothSpeed } from '../core';
 import { readDocument, readProject, setupOf } from '../model';
-import { findLine } from '../services/track/circuitFromTrack';
+import { circuitFrom, findLine } from '../services/track/circuitFromTrack';
+import { readBenchResult } from './bench/resultFile';
+import { readRecord } from './brakeTests/recordFile';
 import { guessMapping } from './logs/logMapping';
 import { prepareLog } from './logs/prepareLog';
-import { openLog } from './logs/readLog';
+import { openLog, readLog } from './logs/readLog';
 import { readTrackFile } from './tracks/trackFile';
 
 const SETUP = setupOf(demoProject, 'plan-tarn-anvil');
@@ -181,5 +183,81 @@ describe('files made to break a reader', () => {
     expect(place(JSON.stringify({ ...demoProject, cars: { a: 1 } }))).toMatch(
       /^cars: must be a list, and is an object$/,
     );
+  });
+});
+
+describe('found by cases over every way in', () => {
+  const bytesOf = (text: string) => {
+    const bytes = new TextEncoder().encode(text);
+    return {
+      name: 'table.csv',
+      size: bytes.length,
+      slice: (from: number, to: number) => ({
+        arrayBuffer: async () => bytes.slice(from, to).buffer as ArrayBuffer,
+      }),
+    };
+  };
+
+  it('a table whose columns are none of what a mapping says is refused in words', async () => {
+    const rows = Array.from({ length: 40 }, (_, i) => `${i / 10},${100 + i}`).join('\n');
+    const none = { uses: [], rate: null, decimal: '.' } as never;
+    expect(await readLog(bytesOf(`a,b\n${rows}\n`), none)).toMatchObject({
+      ok: false,
+      problems: [{ message: expect.stringMatching(/time/i) }],
+    });
+    const opened = await openLog(bytesOf(`Time (s),Speed (km/h)\n${rows}\n`));
+    if (!opened.ok) throw new Error(opened.problems[0].message);
+    const mapping = guessMapping(opened.layout);
+    expect(await readLog(bytesOf(`Time (s),Speed (km/h)\n${rows}\n`), mapping)).toMatchObject({ rows: 40 });
+    // Confirmed for that table, and remembered: of one with a single column it is none.
+    const one = Array.from({ length: 40 }, (_, i) => `${i}`).join('\n');
+    expect((await readLog(bytesOf(`Time (s)\n${one}\n`), mapping)).ok).toBe(false);
+  });
+
+  it(
+    'a line more ragged than any circuit is refused before straights and arcs are laid on it',
+    () => {
+      const n = 4800;
+      // Round a circle of 3 km, 8 m in and out every 60 m: it took most of a minute.
+      const at = (i: number) => {
+        const angle = (2 * Math.PI * i) / n;
+        const radius = 1500 + 8 * Math.sin(157 * angle);
+        return [radius * Math.cos(angle), radius * Math.sin(angle)];
+      };
+      const column = (k: 0 | 1) => Float64Array.from({ length: n }, (_, i) => at(i)[k]);
+      const flat = Float64Array.from({ length: n }, () => 0);
+      const found = findLine(
+        {
+          name: 'ragged',
+          a: column(0),
+          b: column(1),
+          metric: true,
+          height: flat,
+          time: flat.map(() => Number.NaN),
+        },
+        0.5,
+      );
+      if (!found.ok) throw new Error(found.problems[0].message);
+      const circuit = circuitFrom(found, { bound: 0.5, start: 0, reverse: false }, 'c', 'ragged');
+      expect(circuit.ok || circuit.problems[0].message).toMatch(
+        /could not be cut into straights and corners/,
+      );
+    },
+    HANG,
+  );
+
+  it('a figure that is past any number in its own unit is no number, with its line', () => {
+    const bench = 'Stop,Disc before (°C),Disc after (°C)\n1,80,210\n2,120,260\n';
+    expect(readBenchResult(bench)).toMatchObject({ ok: true });
+    expect(readBenchResult(bench.replace('260', '1e308'))).toMatchObject({
+      ok: false,
+      problems: [{ path: 'line 3', message: expect.stringContaining('1e308') }],
+    });
+    const record = 'Run,From (km/h),Distance (m),Slope (%)\nA,100,40,1\nA,100,41,1\n';
+    expect(readRecord(record)).toMatchObject({ ok: true });
+    expect(readRecord(record.replaceAll(',1\n', ',1e308\n'))).toMatchObject({
+      ok: false,
+      problems: [{ path: 'line 2' }, { path: 'line 3' }],
+    });
   });
 });

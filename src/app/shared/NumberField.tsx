@@ -1,11 +1,9 @@
 import { type ReactNode, useId, useLayoutEffect, useRef, useState } from 'react';
-import { type FieldInfo, type FieldLimits, formatQuantity, toShown, toStored, unitOf } from '../../model';
-import { say } from '../../text/en/say/shared';
+import { type FieldInfo, type FieldLimits, formatQuantity, toShown, unitOf } from '../../model';
 import { useUnits } from '../state/preferences';
-import { parseNumber } from '../ui/parseNumber';
 import { Tip } from '../ui/Tip';
 import { useDraft } from '../ui/useDraft';
-import { decimalsFor, fieldText, limitProblem, rangeText } from './numberText';
+import { decimalsFor, fieldText, rangeText, understood } from './numberText';
 
 type Shown = ReturnType<typeof unitOf>;
 
@@ -31,12 +29,22 @@ export function NumberField(props: NumberFieldProps) {
   const units = useUnits();
   const unit = unitOf(info.quantity, units);
   const id = useId();
-  const entry = useNumberEntry(props, unit);
+  const entry = useNumberEntry(props);
   const label = props.label ?? info.title;
   const input = <NumberInput id={id} label={label} {...{ info, value, compact, unit, entry }} />;
   const problem = entry.error && (
     <p id={`${id}-error`} role="alert" className="mt-1 text-[12.5px] text-over">
       {entry.error}{' '}
+      {entry.instead.map((plain) => (
+        <button
+          key={plain}
+          type="button"
+          className="btn mr-1 min-h-[26px] px-2"
+          onClick={() => entry.read(plain)}
+        >
+          {plain}
+        </button>
+      ))}
       <button type="button" className="underline" onClick={entry.revert}>
         {value === null
           ? 'Leave it empty'
@@ -75,16 +83,17 @@ export function NumberField(props: NumberFieldProps) {
 }
 
 /** What is typed into a field of a number, read as it is typed and saved while it can be. */
-function useNumberEntry({ info, value, onCommit, nullable = false }: NumberFieldProps, unit: Shown) {
+function useNumberEntry({ info, value, onCommit, nullable = false }: NumberFieldProps) {
   const units = useUnits();
   const { typed, error, type, drop } = useDraft<string | null, number | null>(value);
   const read = (text: string) => {
     if (text.trim() === '' && nullable) return type(text, onCommit(null), null);
-    const number = parseNumber(text);
-    if (number === null) return type(text, text.trim() === '' ? say.numberNeeded : say.notNumber);
-    const stored = Number(toStored(number, unit).toPrecision(12));
-    type(text, limitProblem(stored, info, units) ?? onCommit(stored), stored);
+    const found = understood(text, info, units);
+    if ('stored' in found) type(text, onCommit(found.stored), found.stored);
+    else type(text, found.error);
   };
+  const now = typed === null || error === null ? null : understood(typed, info, units);
+  const instead = now && 'instead' in now ? now.instead : [];
   const step = (by: number) => {
     if (value === null) return;
     const next = Number(
@@ -92,7 +101,7 @@ function useNumberEntry({ info, value, onCommit, nullable = false }: NumberField
     );
     type(null, onCommit(next), next);
   };
-  return { typed, error, read, step, revert: drop };
+  return { typed, error, instead, read, step, revert: drop };
 }
 
 /** The box of a number with its unit: arrow keys step it (ten steps with Shift), Escape goes back to what is saved. */

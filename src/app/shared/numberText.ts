@@ -1,4 +1,12 @@
-import { type FieldInfo, type FieldLimits, formatQuantity, toShown, type UnitChoice } from '../../model';
+import {
+  type FieldInfo,
+  type FieldLimits,
+  formatQuantity,
+  readTyped,
+  toShown,
+  type UnitChoice,
+  unitsOf,
+} from '../../model';
 import { say } from '../../text/en/say/shared';
 
 /** A stored number as the text of its field: short, without rounding away what was typed. */
@@ -20,6 +28,34 @@ export function limitProblem(
   if (stored < info.min - slack) return say.mustLeast(text(info.min));
   if (stored > info.max + slack) return say.mustMost(text(info.max));
   return null;
+}
+
+/** What a typed number comes to: what is stored, or what is wrong with it and how else it may be meant. */
+export type Understood =
+  | { readonly stored: number }
+  | { readonly error: string; readonly instead: readonly string[] };
+
+/** Reads what was typed into a field: its unit may stand behind it, and a comma that may be either is asked about. */
+export function understood(text: string, info: FieldInfo & FieldLimits, units: UnitChoice): Understood {
+  const no = (error: string, instead: readonly string[] = []) => ({ error, instead });
+  const typed = readTyped(text, info.quantity, units);
+  switch (typed.kind) {
+    case 'none':
+      return no(text.trim() === '' ? say.numberNeeded : say.notNumber);
+    case 'unit':
+      return no(say.otherUnit(typed.written, unitsOf(info.quantity)));
+    case 'value': {
+      const problem = limitProblem(typed.stored, info, units);
+      return problem === null ? { stored: typed.stored } : no(problem);
+    }
+    case 'either': {
+      const possible = typed.readings.filter(({ stored }) => limitProblem(stored, info, units) === null);
+      const [first] = typed.readings;
+      if (possible.length === 0) return no(limitProblem(first.stored, info, units) ?? say.notNumber);
+      const plain = possible.map((reading) => reading.plain);
+      return no(say.eitherNumber(text.trim(), plain), plain);
+    }
+  }
 }
 
 /** As many as tell the value from its neighbours. */

@@ -28,11 +28,14 @@ const LONGEST = 1600;
 const LEAST_TURN = (6 * Math.PI) / 180;
 const WIDEST = 900;
 
+/** Most straights and arcs: laying them on the line takes time with the cube of their number. */
+const MOST_PIECES = 240;
+
 /**
  * Cuts a smooth line into straights and arcs: the cut into pieces of constant curvature and grade that costs least,
  * each metre weighed by how wrong its curvature is, each piece by a fixed price (optimal partitioning, Jackson et al.
  * 2005). The result is closed by the least change.
- * @returns null where the pieces cannot be closed
+ * @returns null where the pieces cannot be closed, or the line is so ragged that it takes more of them than any circuit has
  */
 export function cornersOf(line: SmoothLine): Corners | null {
   const m = line.distance.length - 1;
@@ -59,7 +62,7 @@ export function cornersOf(line: SmoothLine): Corners | null {
   for (let round = 0; round < 3; round++) {
     for (let i = 0; i < 3; i++) straighten(pieces);
     pieces = mergeStraights(pieces);
-    if (pieces.length < 2) return null;
+    if (pieces.length < 2 || pieces.length > MOST_PIECES) return null;
     fitted = refine(pieces.map(segmentOf), line);
     pieces = fitted.segments.map(pieceOf);
   }

@@ -47,7 +47,8 @@ export function readBenchResult(
       const [, quantity] = COLUMNS[column];
       const unit = index < 0 ? null : unitNamed(quantity, heads[index].unit);
       const value = numberOf(typed, '.');
-      if (value !== null && unit) return toSi(storedCell(value, unit), quantity);
+      const si = value === null || !unit ? Number.NaN : toSi(storedCell(value, unit), quantity);
+      if (Number.isFinite(si)) return si;
       if (needed || typed !== '') {
         const message = unit
           ? say.recordNoNumber(heads[index].name, typed.slice(0, 40))

@@ -109,11 +109,12 @@ export function readRecord(text: string): ReadRecord | Refused {
       if (typed === '') return null;
       const value = numberOf(typed, decimal);
       const unit = units.get(key);
-      if (value === null || !unit) {
+      const stored = value === null || !unit ? Number.NaN : storedCell(value, unit);
+      if (!Number.isFinite(stored)) {
         wrong(say.recordNoNumber(heads[at[key]].name, typed.slice(0, 40)));
         return null;
       }
-      return storedCell(value, unit);
+      return stored;
     };
     const marks = cell(at.marks)
       .split(/[+;/ ]+/)

@@ -135,7 +135,7 @@ export function toShown(value: number, unit: Unit): number {
   return value * unit.scale + unit.offset;
 }
 
-export function toStored(shown: number, unit: Unit): number {
+export function toStored(shown: number, unit: Pick<Unit, 'scale' | 'offset'>): number {
   return (shown - unit.offset) / unit.scale;
 }
 

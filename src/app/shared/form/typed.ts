@@ -1,15 +1,7 @@
 import { z } from 'zod';
-import {
-  type FieldInfo,
-  type FieldLimits,
-  fieldInfo,
-  toStored,
-  type UnitChoice,
-  unitOf,
-} from '../../../model';
+import { type FieldInfo, type FieldLimits, fieldInfo, type UnitChoice } from '../../../model';
 import { say } from '../../../text/en/say/shared';
-import { parseNumber } from '../../ui/parseNumber';
-import { limitProblem } from '../numberText';
+import { understood } from '../numberText';
 
 /** The form's schema of a number as it is typed, in the units that are shown; out comes what is stored. */
 function typed(info: FieldInfo & FieldLimits, units: UnitChoice, text: string, ctx: z.RefinementCtx): number {
@@ -17,11 +9,8 @@ function typed(info: FieldInfo & FieldLimits, units: UnitChoice, text: string, c
     ctx.addIssue({ code: 'custom', message });
     return z.NEVER;
   };
-  const number = parseNumber(text);
-  if (number === null) return no(text.trim() === '' ? say.numberNeeded : say.notNumber);
-  const stored = Number(toStored(number, unitOf(info.quantity, units)).toPrecision(12));
-  const problem = limitProblem(stored, info, units);
-  return problem === null ? stored : no(problem);
+  const read = understood(text, info, units);
+  return 'stored' in read ? read.stored : no(read.error);
 }
 
 /** @param schema of the stored number */

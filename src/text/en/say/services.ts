@@ -23,7 +23,8 @@ export const say = {
     `The lap that was found is ${length} m long; at least ${shortest} m are needed.`,
   lapWasFoundKm: (length: number, longest: number) =>
     `The lap that was found is ${length} km long; a circuit has at most ${longest} km. Is it a road, or are its units wrong?`,
-  lineCouldNotCut: 'The line could not be cut into straights and corners that close. Is it one whole lap?',
+  lineCouldNotCut:
+    'The line could not be cut into straights and corners that close. Is it one whole lap, without points far off it?',
   lineMakesNoCircuit: (path: string, message: string) => `The line makes no circuit: its ${path} ${message}.`,
   lineFarOff: (metres: number, most: number) =>
     `The straights and corners cut from this line lie up to ${metres} m off it; ${most} m at most are taken. Too much noise, or points of another place: choose another lap or file.`,

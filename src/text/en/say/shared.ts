@@ -102,4 +102,9 @@ export const say = {
   sealed: (fluid: string) => `${fluid}, sealed`,
   openSince: (day: string) => `open since ${day}, may be used`,
   openTooLong: (day: string) => `open since ${day}: too long, not for filling in`,
+  otherUnit: (written: string, known: string) =>
+    known === ''
+      ? `It has no unit, and “${written}” stands behind it. Type the number alone.`
+      : `“${written}” is none of its units (${known}).`,
+  eitherNumber: (typed: string, plain: readonly string[]) => `Which is ${typed}: ${plain.join(' or ')}?`,
 } as const;
