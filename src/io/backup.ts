@@ -11,7 +11,7 @@ const LIST = 'backup.json';
 export const LARGEST_BACKUP = 1_000_000_000;
 const LARGEST_LIST = 50_000_000;
 
-const file = z.string().regex(/^[a-z]+\/[\w.-]+$/, 'must be the name of a file in the backup');
+const file = z.string().regex(/^[a-z]+\/[\w.-]+$/, say.backupFileName);
 const text = z.string().max(1000);
 const columnSchema = z.strictObject({
   /** '' for the time */

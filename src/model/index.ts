@@ -149,7 +149,7 @@ export {
 export { inG, meanDeceleration, powerBetween, tyreDeceleration, zoneFromTyped } from './guided/zonesTyped';
 export { MOVABLE_IDS, type MovableId, movable } from './parameters/movables';
 export { parameterInfo } from './parameters/parameterInfo';
-export { readTyped, type Typed, unitsOf } from './quantity/typed';
+export { readTyped, unitsOf } from './quantity/typed';
 export {
   formatQuantity,
   formatValue,

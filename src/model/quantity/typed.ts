@@ -80,7 +80,7 @@ function spelling(quantity: Quantity, written: string): Spelling | null {
 }
 
 /** What was typed into a field of a number. */
-export type Typed =
+type Typed =
   | { readonly kind: 'value'; readonly stored: number }
   /** "1,200" is twelve hundred to some and one and a fifth to others: both, stored, with how each is written plainly */
   | {

@@ -154,7 +154,7 @@ function Opened({
         </button>
         <ConfirmButton
           label="Replace everything here"
-          title="Replace everything here?"
+          title={say.replaceTitle}
           warning={say.replaceWarning}
           confirm="Replace it"
           onConfirm={() => void take('replace')}

@@ -86,6 +86,7 @@ export const say = {
   backupTooLarge: (mb: number) =>
     `It unfolds to more than ${mb} MB, the most that is read. Nothing was taken from it.`,
   backupWithoutList: (name: string) => `It has no ${name}, so it is no backup of this program.`,
+  backupFileName: 'must be the name of a file in the backup',
   backupNewer: (version: number, most: number) =>
     `The backup is of version ${version}; this program reads up to version ${most}. A newer program is needed.`,
   backupUneven: (name: string) =>

@@ -20,6 +20,7 @@ export const say = {
   keptAsItIs: (why: string) => `It cannot be read by this program (${why}) and is kept as it is.`,
   alsoHas: (newLogs: number, logs: number, newPhotos: number, photos: number, aside: number) =>
     `${logs} ${logs === 1 ? 'log' : 'logs'} (${newLogs} new), ${photos} ${photos === 1 ? 'picture' : 'pictures'} (${newPhotos} new), ${aside} ${aside === 1 ? 'text' : 'texts'} kept aside.`,
+  replaceTitle: 'Replace everything here?',
   replaceWarning:
     'The projects of the backup take the place of those here, and its preferences of yours. Projects that go are kept aside as texts (Files, Texts kept aside); logs that go can be put back for a day.',
   textStaysAside:
