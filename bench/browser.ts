@@ -7,7 +7,7 @@ import { tasksOf, watchTasks } from './longTasks';
 
 /** From a control's movement to the new verdict on screen, and what the first page weighs. Prints JSON. */
 await withApplication(4321, async (browser, address) => {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   // The TypeScript loader wraps functions in a helper that the page does not have.
   await page.addInitScript('globalThis.__name = (f) => f');
   const weighed = weigh(page);

@@ -16,7 +16,7 @@ async function took(page: Page, out: readonly RegExp[]) {
 }
 
 await withApplication(4324, async (browser, address) => {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   await page.addInitScript('globalThis.__name = (f) => f');
   await page.goto(`${address}/log/logs`);
   await page.getByRole('button', { name: /Try anvil-log/ }).click();

@@ -7,7 +7,7 @@ import { tasksOf, watchTasks } from './longTasks';
 const RUNS = 1000;
 
 await withApplication(4322, async (browser, address) => {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   await page.addInitScript('globalThis.__name = (f) => f');
   const secondsIn = async (pattern: RegExp, where: string, timeout: number) => {
     await page.getByText(pattern).first().waitFor({ timeout });

@@ -119,7 +119,7 @@ async function closed(page: Page): Promise<void> {
 
 async function inOneBrowser(browser: Browser, address: string, fault: Fault, seed: number): Promise<Trial> {
   const random = randomNumbers(seed);
-  const context = await browser.newContext();
+  const context = await browser.newContext({ serviceWorkers: 'block' });
   try {
     const cars = fault === 'two tabs' ? [0, 1] : [0];
     const pages = await Promise.all(cars.map((car) => openCar(context, address, car)));

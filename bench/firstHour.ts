@@ -13,7 +13,7 @@ await withApplication(4323, async (browser, address) => {
     ['desktop', 1280, 800],
     ['phone', 390, 844],
   ] as const) {
-    const context = await browser.newContext({ viewport: { width, height } });
+    const context = await browser.newContext({ viewport: { width, height }, serviceWorkers: 'block' });
     const page = await context.newPage();
     await page.addInitScript('globalThis.__name = (f) => f');
     await page.goto(address);
@@ -24,7 +24,11 @@ await withApplication(4323, async (browser, address) => {
   }
   const findings: string[] = [];
   for (const colorScheme of ['light', 'dark'] as const) {
-    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, colorScheme });
+    const context = await browser.newContext({
+      viewport: { width: 390, height: 844 },
+      colorScheme,
+      serviceWorkers: 'block',
+    });
     const page = await context.newPage();
     for (const route of ROUTES) {
       await page.goto(`${address}${route}`);

@@ -156,6 +156,7 @@ await withApplication(4329, async (browser, address) => {
     const [width, height] = view.size ?? [1280, 800];
     const context = await browser.newContext({
       viewport: { width, height },
+      serviceWorkers: 'block',
       colorScheme: view.dark ? 'dark' : 'light',
     });
     const page = await context.newPage();
