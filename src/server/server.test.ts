@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../demo/project';
 import { createApp } from './app';
 import { ownAddresses } from './ownAddresses';
+import { policyText } from './policy';
 import { simulatedLog } from './standIns/logger';
 
 let folder = '';
@@ -64,6 +65,16 @@ describe('server', () => {
 
   it('answers nothing but GET and HEAD', async () => {
     expect((await get('/', { method: 'POST' })).status).toBe(405);
+  });
+});
+
+describe('the policy', () => {
+  it('is the same in the header and in the page, but for who may frame it, and lets in nothing from elsewhere', async () => {
+    const header = (await get('/')).headers.get('content-security-policy') ?? '';
+    const rules = (text: string) => new Set(text.split(';').map((rule) => rule.trim()));
+    expect(rules(header)).toEqual(rules(`${policyText()}; frame-ancestors 'none'`));
+    expect(policyText()).not.toMatch(/https?:|\*|'unsafe-eval'/);
+    expect(policyText()).toContain("script-src 'self' 'wasm-unsafe-eval'");
   });
 });
 

@@ -83,9 +83,9 @@ function Planned({ kept, season }: KeepTabProps & { readonly season: Season }) {
       <RulesPanel season={season} />
       <AnswerState answer={loads} doing={say.sessionsDriven} />
       <AnswerState answer={plan} doing={say.spreading} />
-      <SeasonCalendar season={season} plan={answer} onOpen={openEvent} />
       {answer && <PlanTable plan={answer} behind={plan.behind} />}
       {answer && <Orders project={project} season={season} plan={answer} />}
+      <SeasonCalendar season={season} plan={answer} onOpen={openEvent} />
       <section className="panel px-4 py-3 print:hidden" aria-label="Events">
         <div className="flex flex-wrap items-center justify-between gap-2">
           <h2 className="text-[15px]">Events</h2>
