@@ -28,7 +28,7 @@ test('what cannot be used is said at its field, and the last good value is kept'
     ['-5', 'Must be at least 100 kg.'],
     ['1e99', 'Must be at most 6000 kg.'],
     ['NaN', 'This is not a number.'],
-    ['12 apples', 'This is not a number.'],
+    ['12 apples', '“apples” is none of its units (kg, lb).'],
     ['', 'A number is needed.'],
   ]) {
     await mass.fill(typed);
