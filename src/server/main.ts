@@ -22,7 +22,10 @@ if (wrong) {
 }
 const hostname = named[0] ?? '127.0.0.1';
 const everywhere = hostname === '0.0.0.0' || hostname === '::';
-const addresses = everywhere ? ownAddresses(networkInterfaces()) : [];
+// At 0.0.0.0 it is reached by the older kind of address alone.
+const addresses = everywhere
+  ? ownAddresses(networkInterfaces()).filter((address) => hostname === '::' || !address.startsWith('['))
+  : [];
 const { fetch } = createApp('dist/app', [...named, ...addresses]);
 const server = serve({ fetch, hostname, port }, (info) => {
   console.log(say.ferventKettleHttpCtrl(everywhere ? '127.0.0.1' : hostname, info.port));
