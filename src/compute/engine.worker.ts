@@ -92,7 +92,7 @@ const engine = {
   outlook(input: DayInput, session: number): Outlook {
     return outlook(input, session);
   },
-  /** The day with other front shares, and what the braking zones want. */
+  /** The day with other brake balances, and what the braking zones want. */
   balance(setup: Setup): BalanceChoices {
     return balanceChoices(dayInput(setup));
   },

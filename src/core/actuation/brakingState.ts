@@ -67,9 +67,9 @@ export class BrakingState {
   rearFriction = 0;
   /** The motor's braking, N */
   electric = 0;
-  /** Front share of all braking, motor included, 0 to 1 */
+  /** Brake balance of all braking, motor included, 0 to 1 */
   share = 0;
-  /** Front share that would use both axles' tyres alike */
+  /** Brake balance that would use both axles' tyres alike */
   ideal = 0;
   /** Braking over load of each axle, 1: the friction it asks of its tyres */
   frontUse = 0;

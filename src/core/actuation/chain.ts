@@ -51,7 +51,7 @@ export interface AxleForce {
   readonly pistonArea: number;
   /** Radius at which friction acts, m */
   readonly radius: number;
-  /** Factor on its torque that makes a measured front share come true; 1 otherwise */
+  /** Factor on its torque that makes a measured brake balance come true; 1 otherwise */
   readonly correction: number;
   /** Friction coefficient at the pad's best, 1 */
   readonly nominalFriction: number;

@@ -18,7 +18,7 @@ export interface WheelFit {
   readonly sliding: boolean;
   /** Room in the caliper for rotor, pads and plates, with pistons drawn back */
   readonly opening: number;
-  /** Friction material of one pad, and its plate with shim */
+  /** Friction material of one pad, and its backing plate with shim */
   readonly padThickness: number;
   readonly plateThickness: number;
   /** Friction material of a new pad */

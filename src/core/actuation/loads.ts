@@ -65,7 +65,7 @@ export function frontLoad(chassis: Chassis, z: number, downforce: number): numbe
 export const rearLoad = (chassis: Chassis, z: number, downforce: number): number =>
   chassis.mass * STANDARD_GRAVITY + downforce - frontLoad(chassis, z, downforce);
 
-/** Front share at which both axles use their tyres alike: `(b + z·h)/L`, with each axle's downforce. Limpert. */
+/** Brake balance at which both axles use their tyres alike: `(b + z·h)/L`, with each axle's downforce. Limpert. */
 export const idealFrontShare = (chassis: Chassis, z: number, downforce: number): number =>
   frontLoad(chassis, z, downforce) / (chassis.mass * STANDARD_GRAVITY + downforce);
 

@@ -29,7 +29,7 @@ describe('modulation', () => {
 
   it('ends where the first axle’s tyres do: more grip more braking, and by the foot where that is short', () => {
     const { full } = modulation(input, friction, 0.9);
-    // Front share 0.7 against its load: z·0.7 = µ·(0.5 + z·h/L).
+    // Brake balance 0.7 against its load: z·0.7 = µ·(0.5 + z·h/L).
     expect(full.z).toBeCloseTo((0.9 * 0.5) / (0.7 - 0.9 * 0.2), 5);
     const weak = { ...input, brakes: { ...brakes, forceLimit: 100 } };
     const foot = modulation(weak, friction, 0.9);

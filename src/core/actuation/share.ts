@@ -1,7 +1,7 @@
 import { type AxleForce, type BrakeChain, frontPush } from './chain';
 import { torquePerPressure } from './gains';
 
-/** Front share of the braking with every pad at its best, under the valve's knee and without corrections, 0 to 1. */
+/** Brake balance of the braking with every pad at its best, under the valve's knee and without corrections, 0 to 1. */
 export function naturalShare({ cylinders, front, rear }: BrakeChain): number {
   const torque = (axle: AxleForce) => torquePerPressure({ ...axle, correction: 1 }, axle.nominalFriction);
   const [pushFront, pushRear] =
@@ -22,7 +22,7 @@ export function nominalShare(chain: BrakeChain): number {
   return a / (a + b);
 }
 
-/** A chain whose torques are corrected so that its front share comes out as wanted, 0 to 1. */
+/** A chain whose torques are corrected so that its brake balance comes out as wanted, 0 to 1. */
 export function withShare(chain: BrakeChain, wanted: number): BrakeChain {
   const own = naturalShare(chain);
   return {
@@ -34,7 +34,7 @@ export function withShare(chain: BrakeChain, wanted: number): BrakeChain {
 
 /**
  * Clicks on a balance control that bring a share to another, whole ones, besides those that are set; + is to the front.
- * @param share front share as it is, 0 to 1; likewise `wanted`
+ * @param share brake balance as it is, 0 to 1; likewise `wanted`
  * @param set clicks with which it is so
  * @param towards `front`: never less than wanted
  */

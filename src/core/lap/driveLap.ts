@@ -38,7 +38,7 @@ export interface ZoneClicks {
   readonly clicks: number;
 }
 
-/** Distance between the points of a solved lap, m. */
+/** Distance between the points of a simulated lap, m. */
 export const LINE_SPACING = 1;
 
 /** A circuit made ready once for laps at any pace. */

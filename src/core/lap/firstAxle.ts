@@ -74,7 +74,7 @@ export class FirstAxle {
     return Math.max(0, Math.min(byFront, byRear));
   }
 
-  /** Front share of a friction force, 0 to 1. */
+  /** Brake balance of a friction force, 0 to 1. */
   private shareAt(force: number, extraLoad: number, clicks: number): number {
     const { pressures, frontGain, rearGain } = this;
     const { brakes } = this.vehicle;

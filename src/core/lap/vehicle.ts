@@ -1,7 +1,7 @@
 import type { BrakeChain, Chassis } from '../actuation';
 import type { PointTable } from '../numeric';
 
-/** What the solved lap needs to know of the car. All SI; the mass is as driven, with fuel, driver and gear. */
+/** What the simulated lap needs to know of the car. All SI; the mass is as driven, with fuel, driver and gear. */
 export interface Vehicle extends Chassis {
   /** Share added to the mass by rotating parts: 1.03 to 1.08 */
   readonly rotatingInertia: number;

@@ -5,9 +5,9 @@ import { simulateDay } from './day';
 import { isCold } from './limits';
 import type { Margin } from './result';
 
-/** One front share and what a day with it leaves. */
+/** One brake balance and what a day with it leaves. */
 export interface SweepPoint {
-  /** Front share with warm pads, 0 to 1 */
+  /** Brake balance with warm pads, 0 to 1 */
   readonly share: number;
   /** Least margin of each axle's parts but the bite: K, and as a share of its rise */
   readonly margin: Readonly<
@@ -16,7 +16,7 @@ export interface SweepPoint {
   /** Least brake reserve of the hot laps; null where none is braked */
   readonly fade: number | null;
   /**
-   * Front share with the friction there was, and the ideal one, where each hot braking zone asks most
+   * Brake balance with the friction there was, and the ideal one, where each hot braking zone asks most
    * of them; means by heat, 0 to 1
    */
   readonly actual: number;
@@ -40,12 +40,12 @@ const REACH = 0.14;
 const TOLERANCE = 0.0005;
 const LONGEST_SEARCH = 6;
 
-/** Front share over the ideal one, hot; and what the front keeps of its rise over what the rear does. */
+/** Brake balance over the ideal one, hot; and what the front keeps of its rise over what the rear does. */
 const overIdeal = ({ actual, ideal }: SweepPoint) => actual - ideal;
 const frontKeepsMore = ({ margin }: SweepPoint) => margin.front.share - margin.rear.share;
 
 /**
- * Drives the day with front shares around the present one: what each leaves to the hot limits of both axles, K, against
+ * Drives the day with brake balances around the present one: what each leaves to the hot limits of both axles, K, against
  * the ideal share.
  * @throws RangeError as `simulateDay`
  */
@@ -65,7 +65,7 @@ export function balanceSweep(input: DayInput): BalanceSweep {
   };
 }
 
-/** The day with one front share. */
+/** The day with one brake balance. */
 function drivenWith(input: DayInput, share: number): SweepPoint {
   const vehicle = { ...input.vehicle, brakes: withShare(input.vehicle.brakes, share) };
   const day = simulateDay({ ...input, vehicle });

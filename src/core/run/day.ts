@@ -133,7 +133,7 @@ function eachDistinct<T>(record: DayRecord, of: (wheel: WheelName) => T): Record
   >;
 }
 
-/** Speed at which lift holds a solved lap, m/s; null where it does not. */
+/** Speed at which lift holds a simulated lap, m/s; null where it does not. */
 function heldByLift(input: DayInput, { trace }: LapResult, airDensity: number): number | null {
   const { vehicle, driver, circuit } = input;
   if (circuit.kind !== 'line') return null;

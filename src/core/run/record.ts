@@ -47,7 +47,7 @@ export interface ForceRecord {
   readonly rearPressure: Float64Array;
   /** Pedal travel, m */
   readonly travel: Float64Array;
-  /** Front share of all braking, and the one that uses both axles' tyres alike */
+  /** Brake balance of all braking, and the one that uses both axles' tyres alike */
   readonly share: Float64Array;
   readonly ideal: Float64Array;
 }

@@ -36,10 +36,10 @@ export interface ZoneForce {
   readonly travel: number;
   /** Part of it that closes what the corners before have knocked back, m */
   readonly knockBack: number;
-  /** Front share of all braking at the start, over the braking zone's work, and at its end; and the ideal one */
+  /** Brake balance of all braking at the start, over the braking zone's work, and at its end; and the ideal one */
   readonly share: StartMeanEnd;
   readonly ideal: StartMeanEnd;
-  /** Front share and ideal share at the instant that asks most of the tyres, and the axle that is nearer to locking then */
+  /** Brake balance and ideal share at the instant that asks most of the tyres, and the axle that is nearer to locking then */
   readonly hardest: { readonly share: number; readonly ideal: number };
   readonly locksFirst: AxleName;
   /** Least of available braking at the driver's limits over the braking needed, minus one; −1 where nothing brakes */

@@ -32,7 +32,7 @@ interface PlannedLap {
 }
 
 /**
- * A day at a circuit as a schedule: solved laps and logged ones, and the times standing. Where the driver brakes earlier,
+ * A day at a circuit as a schedule: simulated laps and logged ones, and the times standing. Where the driver brakes earlier,
  * each lap takes up what the brakes could make of the one before.
  * @throws RangeError naming what is not a number and where, or a speed at which the car would lift off
  */

@@ -85,6 +85,6 @@ export interface Numerics {
   readonly steps: StepSizes;
   /** Whole factor on the number of cells through rotor and pad */
   readonly refinement: number;
-  /** Distance between points of the solved lap, m */
+  /** Distance between points of the simulated lap, m */
   readonly spacing: number;
 }

@@ -7,7 +7,7 @@ import { leastMargin } from './least';
 /** A day with one way of setting the balance. */
 export interface BalanceChoice {
   readonly kind: 'now' | 'grip' | 'even';
-  /** Front share with warm pads at no clicks, 0 to 1 */
+  /** Brake balance with warm pads at no clicks, 0 to 1 */
   readonly share: number;
   /** Clicks at each braking zone of the lap, where the car has a control for it */
   readonly clicks: readonly number[] | null;

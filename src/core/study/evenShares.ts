@@ -3,7 +3,7 @@ import { AXLES, type AxleName, axleOf, rubbedMaterial, WHEELS } from '../brake';
 import type { LapResult } from '../run';
 import type { DayInput } from '../schedule';
 
-/** Front shares of one braking zone: as braked and the ideal one where it asks most of the tyres, and as would heat both axles alike; 0 to 1. */
+/** Brake balances of one braking zone: as braked and the ideal one where it asks most of the tyres, and as would heat both axles alike; 0 to 1. */
 export interface ZoneShares {
   readonly actual: number;
   readonly grip: number;
@@ -19,7 +19,7 @@ export interface ZoneShares {
 const faceLimit = (material: RotorMaterial, pad: Pad) => Math.min(material.faceLimit, pad.limit);
 
 /**
- * Front shares by braking zone of a lap. A face's rise within a braking zone goes with the heat its axle takes, so the share that evens
+ * brake balances by braking zone of a lap. A face's rise within a braking zone goes with the heat its axle takes, so the share that evens
  * the peaks follows from a straight line each.
  * @param ambient of the lap's session, K
  */

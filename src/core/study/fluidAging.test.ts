@@ -3,7 +3,7 @@ import { boilingPoint, waterAfter, waterFromBoiling, waterLater } from '../brake
 import { type FluidEvent, fluidAging } from './fluidAging';
 
 const MONTH = (365.25 * 86400) / 12;
-// DOT 4 at its least: 49 CFR 571.116.
+// DOT 4, minimum by standard: 49 CFR 571.116.
 const dot4 = { dry: 503.15, wet: 428.15, freeWater: false };
 
 describe('fluid as it ages', () => {

@@ -67,7 +67,7 @@ function closingProblems(closing: ClosingError): Problem[] {
   ];
 }
 
-/** Plans whose car would lift off at a speed that a list of braking zones gives; a solved lap is held below it. */
+/** Plans whose car would lift off at a speed that a list of braking zones gives; a simulated lap is held below it. */
 function liftProblems(project: Project): Problem[] {
   return project.plans.flatMap((plan, i): Problem[] => {
     const input = dayInput(setupOf(project, plan.id));

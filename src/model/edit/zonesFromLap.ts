@@ -5,7 +5,7 @@ import type { CircuitZone } from '../schema/circuit';
 const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;
 
 /**
- * A list of braking zones that drives like a solved lap: the same speeds and distances, and the same time from one to the next.
+ * A list of braking zones that drives like a simulated lap: the same speeds and distances, and the same time from one to the next.
  * @param line the circuit's, for each braking zone's mean grade; without it the road is level and can be typed
  */
 export function zonesFromLap(trace: LapTrace, line: SampledLine | null = null): CircuitZone[] {

@@ -34,7 +34,7 @@ function parsed(text: string, expected: string): { readonly value: unknown } | R
   return failure(json.message, json.place);
 }
 
-/** Reads a project from JSON text: everything wrong is said with its path, and nothing is half taken over. */
+/** Reads a project from JSON text: everything wrong is said with its path, and nothing is half applied. */
 export function readProject(text: string): ReadResult {
   const json = parsed(text, 'A project exported from here');
   return 'value' in json ? readSurveyed(json.value) : json;

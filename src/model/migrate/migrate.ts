@@ -5,7 +5,7 @@ import { from1 } from './from1';
 import { type Loose, list, record } from './loose';
 import { NECK_7, partTo7, partTo8, walled } from './parts';
 
-/** Generic hydraulics, fit and weight for what version 2 did not know; a typed front share goes on to rule. */
+/** Generic hydraulics, fit and weight for what version 2 did not know; a typed brake balance goes on to rule. */
 const CALIPER_3 = {
   kind: 'fixed',
   pistonsMm: [38, 42],

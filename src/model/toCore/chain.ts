@@ -97,7 +97,7 @@ function axleForce(car: Car, axle: Axle, parts: readonly Part[]): AxleForce {
   };
 }
 
-/** The brakes from foot to tyre in SI; a measured front share corrects the torques of both axles. */
+/** The brakes from foot to tyre in SI; a measured brake balance corrects the torques of both axles. */
 export function chainOf(car: Car, parts: readonly Part[] = []): BrakeChain {
   const { pedal } = car;
   const { valve } = pedal;
@@ -123,12 +123,12 @@ export function chainOf(car: Car, parts: readonly Part[] = []): BrakeChain {
   return car.frontSharePercent === null ? chain : withShare(chain, toSi(car.frontSharePercent, 'percent'));
 }
 
-/** Front share of a car's braking with warm pads, under the valve's knee, %. */
+/** Brake balance of a car's braking with warm pads, under the valve's knee, %. */
 export function frontSharePercent(car: Car, parts: readonly Part[] = []): number {
   return car.frontSharePercent ?? 100 * naturalShare(chainOf(car, parts));
 }
 
-/** A car with another front share: by its balance bar where it has one, else as a measured share. */
+/** A car with another brake balance: by its balance bar where it has one, else as a measured share. */
 export function withFrontShare(car: Car, percent: number, parts: readonly Part[] = []): Car {
   const { cylinders } = car.pedal;
   if (cylinders.kind !== 'pair' || car.frontSharePercent !== null) {

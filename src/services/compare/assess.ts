@@ -13,7 +13,7 @@ import { dayInput, type Setup } from '../../model';
 /** A setup driven and summed up, with what is known of it without driving. */
 export interface Assessed {
   readonly summary: DaySummary;
-  /** Front share with warm pads, 0 to 1 */
+  /** Brake balance with warm pads, 0 to 1 */
   readonly frontShare: number;
   /** One rotor or drum with its hat, kg */
   readonly rotorMass: Readonly<Record<AxleName, number>>;

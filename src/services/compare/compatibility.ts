@@ -41,7 +41,7 @@ export type Finding =
       readonly force: number;
       readonly travel: number;
     }
-  /** Front share after less before, 0 to 1; braking zones at which the rear is nearer to locking, before, after, of all */
+  /** Brake balance after less before, 0 to 1; braking zones at which the rear is nearer to locking, before, after, of all */
   | {
       readonly kind: 'balance';
       readonly found: 'stays' | 'moves' | 'rear-first';

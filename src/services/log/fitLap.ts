@@ -11,7 +11,7 @@ import {
   speedAt,
 } from '../../core';
 
-/** How hard the car is driven and how strong it is; shares of what the solved lap took before. */
+/** How hard the car is driven and how strong it is; shares of what the simulated lap took before. */
 export interface LapFit {
   /** Grip used in corners, grip used in braking, power: each as a factor on the present value */
   readonly cornering: Fitted;
@@ -54,7 +54,7 @@ export function driveWith(
 }
 
 /**
- * Finds the grip used in corners and in braking and the power with which the solved lap goes as the logged one did
+ * Finds the grip used in corners and in braking and the power with which the simulated lap goes as the logged one did
  * (Levenberg and Marquardt's least squares over the speeds along the lap). Only the product of the tyres' grip and the
  * share of it used shows in a lap; which of the two it is, a log cannot tell.
  * @param airDensity kg/m³

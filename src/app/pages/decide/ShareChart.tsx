@@ -6,7 +6,7 @@ import { useWidth } from '../../ui/charts/useSize';
 const HEIGHT = 170;
 const [LEFT, RIGHT, TOP, BOTTOM] = [46, 10, 10, 34];
 
-/** Front shares zone by zone: as it is, for grip, for temperature. Told apart by shape and by colour. */
+/** Brake balances zone by zone: as it is, for grip, for temperature. Told apart by shape and by colour. */
 export function ShareChart({
   zones,
   picked,

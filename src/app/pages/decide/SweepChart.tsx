@@ -7,7 +7,7 @@ import { useUnits } from '../../state/preferences';
 import { Key } from '../../ui/charts/Key';
 import { LineChart } from '../../ui/charts/LineChart';
 
-/** Temperature margin of both axles over the front share, against the ideal balance. */
+/** Temperature margin of both axles over the brake balance, against the ideal balance. */
 export function SweepChart({ sweep }: { sweep: BalanceSweep }) {
   const units = useUnits();
   const degree = unitOf('difference', units);

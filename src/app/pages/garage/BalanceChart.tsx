@@ -7,7 +7,7 @@ import { Key } from '../../ui/charts/Key';
 const ticksOf = (points: readonly { z: number }[]) =>
   Array.from({ length: 60 }, (_, k) => 0.2 * (k + 1)).filter((z) => z <= points[points.length - 1].z);
 
-/** Front share over deceleration: of the parts and of the tyres. */
+/** Brake balance over deceleration: of the parts and of the tyres. */
 export function BalanceChart({
   points,
   units,

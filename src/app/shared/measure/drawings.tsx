@@ -57,7 +57,7 @@ export const Gap = () => (
   </Frame>
 );
 
-/** Friction material alone, without its plate. */
+/** Friction material alone, without its backing plate. */
 export const PadLeft = () => (
   <Frame>
     <rect x="70" y="24" width="16" height="72" fill={ink} />

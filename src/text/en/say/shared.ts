@@ -85,7 +85,8 @@ export const say = {
   measureGap: 'Between the cheeks at the edge, with the back of a caliper or a drill that just fits.',
   measureRotorMass:
     'The whole rotor with its bell on kitchen or parcel scales, clean and dry. New and worn differ by its mass.',
-  measurePad: 'Friction material alone, without its plate, at both ends and at both pads: the least counts.',
+  measurePad:
+    'Friction material alone, without its backing plate, at both ends and at both pads: the least counts.',
   measurePistons:
     'Look from behind: pistons on both sides of the rotor are all counted. Their diameter stands in the parts list.',
   measureBoiling:

@@ -38,7 +38,7 @@ export const say = {
   noBrakingZoneLap: 'No braking zone on this lap: nothing is braked for more than 7 km/h.',
   brakingZonesLapTemperatures: (lap: number) =>
     `Braking zones of lap ${lap}, with temperatures of one wheel of each axle`,
-  frictionFirstBiteInitial: 'Friction µ at first bite (initial friction) and at its least ',
+  frictionFirstBiteInitial: 'Friction µ at first bite (initial friction) and at its minimum ',
   boilsWater: (fluidBoilingPointC: string, fluidWater: string) =>
     `Boils at ${fluidBoilingPointC} with ${fluidWater} % water.`,
   keptCarPlan: 'Kept in the car and the plan',
