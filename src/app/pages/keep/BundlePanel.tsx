@@ -88,8 +88,8 @@ export function BundlePanel({ kept }: KeepTabProps) {
     }
   };
   return (
-    <section className="panel px-4 py-3 print:hidden" aria-label="Export and import">
-      <h2 className="text-[15px]">Export and import</h2>
+    <section className="panel px-4 py-3 print:hidden" aria-label={say.bundle}>
+      <h2 className="text-[15px]">{say.bundle}</h2>
       <p className="caption mt-0.5 max-w-[140ch]">{say.bundleMeans}</p>
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={() => void send()}>

@@ -21,6 +21,7 @@ export const say = {
     `“${name}” is no picture that this browser can read; a JPEG, PNG or WebP was expected.`,
   photoTooLarge: (name: string, mb: number, most: number) =>
     `“${name}” has ${mb} MB; a picture has at most ${most} MB. Nothing was added.`,
+  bundle: 'Export and import',
   bundleMeans:
     'The ZIP has the whole project with its logbook, and every picture; the table has the logbook’s figures, and is read back line by line. From another device’s file, what is new can be added here, or all of it can take this project’s place.',
   tableRead: (n: number, file: string) => `${n} ${n === 1 ? 'line' : 'lines'} read from “${file}”`,
