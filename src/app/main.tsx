@@ -10,10 +10,12 @@ import {
   type Found,
   openHistory,
   openProject,
+  PROJECTS,
   pageOf,
   readJournals,
   slotJournal,
   slotStore,
+  whenGone,
 } from '../storage';
 import { PAGE_GROUPS, PAGES } from './pageList';
 import { download } from './shell/files';
@@ -69,6 +71,8 @@ async function start(root: HTMLElement): Promise<void> {
     ...(found.kind === 'blocked' && { save: { kind: 'failed', reason: found.reason } }),
   });
   if (found.kind === 'project' || found.kind === 'nothing') store.restore(readJournals(journal));
+  // Never while it is blocked: there is nothing that could go.
+  if (found.kind !== 'blocked') whenGone(PROJECTS, () => void store.storeIfGone());
   // The titles of the pages take its place.
   document.querySelector('title')?.remove();
   const routes = [

@@ -17,7 +17,7 @@ export {
   writeJournal,
 } from './journal';
 export { deleteKept, keepAside, keptTexts } from './keptAside';
-export { browserStore, type KeyValueStore } from './keyValueStore';
+export { browserStore, type KeyValueStore, PROJECTS } from './keyValueStore';
 export {
   browserLogStore,
   keepLog,
@@ -45,3 +45,4 @@ export {
 } from './projectSlots';
 export { type Found, openProject, saveProject } from './projectStorage';
 export { beginWork, browserRunStore, forgetWork, keepPiece, keptPieces } from './runStorage';
+export { whenGone } from './whenGone';

@@ -8,7 +8,10 @@ export interface KeyValueStore {
   keys(): Promise<string[]>;
 }
 
+/** Name of the browser's database of projects. */
+export const PROJECTS = 'fervent-kettle';
+
 /** The browser's own store of projects. */
 export function browserStore(): KeyValueStore {
-  return localforage.createInstance({ name: 'fervent-kettle', storeName: 'projects' });
+  return localforage.createInstance({ name: PROJECTS, storeName: 'projects' });
 }

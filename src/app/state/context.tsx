@@ -10,7 +10,8 @@ import {
   type SeasonEngine,
 } from '../../compute';
 import { type Project, type Setup, setupOf } from '../../model';
-import type { ProjectState, ProjectStore } from './projectStore';
+import type { ProjectState } from './projectState';
+import type { ProjectStore } from './projectStore';
 
 const StoreContext = createContext<ProjectStore | null>(null);
 const EngineContext = createContext<EngineClient | null>(null);

@@ -136,6 +136,49 @@ describe('saving as one types', () => {
     expect(store.getState().history.value).toBe(demoProject);
   });
 
+  it('writes down at once what the full storage does not take, for the next start', async () => {
+    const storage = memoryStore();
+    const journal = memoryJournal();
+    const store = new ProjectStore({ project: demoProject, storage, journal });
+    const write = storage.setItem;
+    storage.setItem = async () => {
+      throw Object.assign(new Error('x'), { name: 'QuotaExceededError' });
+    };
+    store.edit('Mass', mass(0, 1111));
+    await vi.advanceTimersByTimeAsync(400);
+    const [entry, ...more] = readJournals(journal);
+    expect(more).toEqual([]);
+    // The page is gone; the next one begins with what was stored before.
+    storage.setItem = write;
+    const next = new ProjectStore({ project: demoProject, storage, journal });
+    next.restore([entry]);
+    await vi.advanceTimersByTimeAsync(400);
+    expect((await stored(storage)).cars[0].massKg).toBe(1111);
+    expect(readJournals(journal)).toEqual([]);
+  });
+
+  it('stores everything anew where what was stored has gone under it, and only there', async () => {
+    const storage = memoryStore();
+    const [store, other] = pages(storage, 2);
+    // What was never stored is not stored now.
+    await store.storeIfGone();
+    expect(storage.kept.size).toBe(0);
+    store.edit('Mass', mass(0, 1111));
+    await vi.advanceTimersByTimeAsync(1000);
+    await store.storeIfGone();
+    expect(store.getState().notice).toBeNull();
+    storage.kept.clear();
+    await Promise.all([store.storeIfGone(), other.storeIfGone()]);
+    expect((await stored(storage)).cars[0].massKg).toBe(1111);
+    expect(store.getState()).toMatchObject({
+      save: { kind: 'saved' },
+      notice: expect.stringContaining('deleted'),
+    });
+    other.edit('Mass', mass(1, 999));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect((await stored(storage)).cars.map((car) => car.massKg).slice(0, 2)).toEqual([1111, 999]);
+  });
+
   it('refuses what could not be opened again, and changes nothing', () => {
     const store = new ProjectStore({ project: demoProject, storage: memoryStore() });
     const edited = store.edit('Mass', mass(0, 9e9));

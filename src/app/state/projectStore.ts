@@ -3,7 +3,6 @@ import {
   attemptEdit,
   conflictText,
   mergeProjects,
-  type Problem,
   type Project,
   refusalText,
   writeProject,
@@ -17,54 +16,12 @@ import {
   keepAside,
   keepHistory,
   openProject,
-  type PastStep,
   saveProject,
   writeJournal,
 } from '../../storage';
 import { say } from '../../text/en/say/state';
 import { type History, recordEdit, redo, startHistory, undo } from './history';
-
-/** Whether what is on the screen is also in the browser's storage. */
-export type SaveState =
-  | { readonly kind: 'saved' }
-  | { readonly kind: 'saving' }
-  | { readonly kind: 'failed'; readonly reason: string };
-
-/** An edit that was made, with how to take back just it, or why it was not. */
-export type Edited =
-  | {
-      readonly made: true;
-      /** False when other edits have come after it */
-      readonly undo: () => boolean;
-    }
-  | { readonly made: false; readonly problems: readonly Problem[]; readonly message: string };
-
-export interface ProjectState {
-  readonly history: History<Project>;
-  readonly save: SaveState;
-  /** What joining with another page left to be said; null for nothing */
-  readonly notice: string | null;
-}
-
-/** The little of a BroadcastChannel that is used; pages of one browser hear each other on it. */
-export interface Neighbours {
-  postMessage(message: string): void;
-  addEventListener(type: 'message', listener: () => void): void;
-}
-
-export interface ProjectStoreOptions {
-  readonly project: Project;
-  /** Steps that can be undone, of the page before; the oldest first */
-  readonly past?: readonly PastStep[];
-  readonly storage: KeyValueStore;
-  /** Revision `project` was stored as; −1 where nothing was */
-  readonly revision?: number;
-  readonly save?: SaveState;
-  readonly neighbours?: Neighbours | null;
-  readonly journal?: JournalStore | null;
-  /** Id of this page among those that are open */
-  readonly page?: string;
-}
+import type { Edited, Neighbours, ProjectState, ProjectStoreOptions } from './projectState';
 
 /** Time after an edit until it is saved, ms, unless another comes. */
 const SAVE_AFTER = 120;
@@ -175,6 +132,18 @@ export class ProjectStore {
     return writeJournal(this.journal, this.page, this.stored, value);
   }
 
+  /** Stores everything anew where what was stored has gone under this page: deleted by another, or cleared. */
+  storeIfGone(): Promise<void> {
+    this.queue = this.queue.then(async () => {
+      if (this.revision < 0) return;
+      const found = await openProject(this.storage);
+      if (found.kind !== 'nothing') return;
+      this.set({ ...this.state, save: { kind: 'saving' }, notice: say.storedAnew });
+      await this.save();
+    });
+    return this.queue;
+  }
+
   /** Saves at once; also the way on after a failure. */
   saveNow(): Promise<void> {
     clearTimeout(this.timer);
@@ -213,6 +182,8 @@ export class ProjectStore {
       this.journals = [];
     } catch (error) {
       this.set({ ...this.state, save: { kind: 'failed', reason: (error as Error).message } });
+      // Where the page ends before the next try, a crash too, the next start has it from there.
+      this.writeJournal();
     }
   }
 

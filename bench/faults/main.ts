@@ -1,0 +1,138 @@
+import type { Browser, BrowserContext, Page } from '@playwright/test';
+import { withApplication } from '../../scripts/browser';
+import { randomNumbers } from '../../src/core';
+import { blocked, deleted, full, spoiled } from './database';
+import { closed, crash, editFor, judge, keptMasses, openCar, type Random, type Trial } from './editing';
+import { killed } from './killed';
+import { updated } from './updated';
+
+/**
+ * Faults at random moments while somebody edits: what of the edits is there when the page is opened again. Every trial
+ * follows from its seed. Prints JSON.
+ */
+interface Place {
+  readonly browser: Browser;
+  readonly address: string;
+}
+type Run = (place: Place, seed: number, random: Random) => Promise<Trial>;
+
+/** Trials beside each other: most of a trial is waiting, and a busy machine is the harder one. */
+const AT_ONCE = 4;
+const FIRST_SEED = Number(process.env.FAULT_SEED ?? 1);
+/** A share of all trials, to try it out. */
+const SHARE = Number(process.env.FAULT_SHARE ?? 1);
+
+/** Runs in a browser of its own within the one that is open, with nothing stored. */
+const inContext =
+  (run: (context: BrowserContext, address: string, seed: number, random: Random) => Promise<Trial>): Run =>
+  async ({ browser, address }, seed, random) => {
+    const context = await browser.newContext({ serviceWorkers: 'block' });
+    try {
+      return await run(context, address, seed, random);
+    } finally {
+      await context.close();
+    }
+  };
+
+/** Edits on one page or two, and then its end. */
+const ended = (
+  fault: string,
+  cars: readonly number[],
+  end: (context: BrowserContext, pages: readonly Page[]) => Promise<number>,
+): Run =>
+  inContext(async (context, address, seed, random) => {
+    const pages = await Promise.all(cars.map((car) => openCar(context, address, car)));
+    let asked = false;
+    for (const page of pages) {
+      page.on('dialog', (dialog) => {
+        asked = true;
+        void dialog.accept();
+      });
+    }
+    const edits = await editFor(pages, random);
+    const at = await end(context, pages);
+    return judge(fault, seed, edits, await keptMasses(context, address, cars), at, { asked });
+  });
+
+async function closeAll(pages: readonly Page[]): Promise<number> {
+  const at = Date.now();
+  for (const page of pages) await closed(page);
+  return at;
+}
+
+async function reload([page]: readonly Page[]): Promise<number> {
+  const at = Date.now();
+  await page.reload();
+  return at;
+}
+
+const FAULTS: Readonly<Record<string, { readonly trials: number; readonly run: Run }>> = {
+  reload: { trials: 170, run: ended('reload', [0], (_, pages) => reload(pages)) },
+  close: { trials: 170, run: ended('close', [0], (_, pages) => closeAll(pages)) },
+  crash: { trials: 150, run: ended('crash', [0], (context, [page]) => crash(context, page)) },
+  kill: { trials: 80, run: ({ address }, seed, random) => killed(address, seed, random) },
+  'two tabs': { trials: 170, run: ended('two tabs', [0, 1], (_, pages) => closeAll(pages)) },
+  quota: {
+    trials: 100,
+    run: inContext((context, address, seed, random) => {
+      const which = Math.floor(random.next() * 3);
+      const end = (page: Page) =>
+        which === 0 ? crash(context, page) : which === 1 ? reload([page]) : closeAll([page]);
+      return full(context, address, seed, random, end);
+    }),
+  },
+  deletion: { trials: 60, run: inContext(deleted) },
+  blocked: { trials: 40, run: inContext(blocked) },
+  corrupted: {
+    trials: 40,
+    run: inContext((context, address, seed, random) => spoiled(context, address, seed, random, false)),
+  },
+  'newer version': {
+    trials: 30,
+    run: inContext((context, address, seed, random) => spoiled(context, address, seed, random, true)),
+  },
+  update: { trials: 30, run: ({ browser }, seed, random) => updated(browser, seed, random) },
+};
+
+await withApplication(4322, async (browser, address) => {
+  const wanted: { readonly fault: string; readonly seed: number }[] = [];
+  const only = process.env.FAULT?.split(',');
+  for (const [fault, { trials }] of Object.entries(FAULTS)) {
+    if (only && !only.includes(fault)) continue;
+    for (let i = 0; i < Math.ceil(trials * SHARE); i++)
+      wanted.push({ fault, seed: FIRST_SEED + wanted.length });
+  }
+  const trials: Trial[] = [];
+  let next = 0;
+  const work = async () => {
+    while (next < wanted.length) {
+      const { fault, seed } = wanted[next++];
+      try {
+        trials.push(await FAULTS[fault].run({ browser, address }, seed, randomNumbers(seed)));
+      } catch (error) {
+        // A trial that does not come to its end has shown nothing: it counts as one that broke.
+        trials.push(judge(fault, seed, [], [], 0, { broke: String(error).slice(0, 300) }));
+      }
+      if (trials.length % 20 === 0) console.error(`${trials.length} of ${wanted.length} trials`);
+    }
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, work));
+  const rows = [...new Set(wanted.map(({ fault }) => fault))].map((fault) => {
+    const own = trials.filter((trial) => trial.fault === fault);
+    const sum = (of: (trial: Trial) => number) => own.reduce((total, trial) => total + of(trial), 0);
+    const said = own.flatMap(({ saidAfter }) => saidAfter ?? []);
+    return {
+      fault,
+      trials: own.length,
+      edits: sum((t) => t.edits),
+      lost: sum((t) => t.lost),
+      oldestLostMs: Math.round(Math.max(...own.map((t) => t.oldestLost))),
+      lostOlderThan500Ms: sum((t) => t.lostOld),
+      broke: sum((t) => Number(t.broke !== '')),
+      asked: sum((t) => Number(t.asked)),
+      saidWithinMs: said.length > 0 ? Math.round(Math.max(...said)) : null,
+    };
+  });
+  const bad = trials.filter((trial) => trial.lostOld > 0 || trial.broke !== '');
+  console.log(JSON.stringify({ rows, bad }));
+});
