@@ -3,7 +3,7 @@ import { simulateDay } from '../src/core';
 import { dayInput, METRIC, setupOf } from '../src/model';
 import { resultDocument, zonesCsv } from '../src/report';
 import { verdictText } from '../src/text/en';
-import { choose, chosen, expect, exported, open, settled, test, verdict } from './page';
+import { choose, chosen, expect, exported, open, settled, test, turnTo, verdict } from './page';
 import { tripsOver } from './support/axe';
 
 const setup = setupOf(demoProject);
@@ -131,7 +131,8 @@ test.describe('dark on a phone', () => {
       '/circuits/map',
       '/log/live',
     ]) {
-      await page.goto(path);
+      if (path === '/') await page.goto(path);
+      else await turnTo(page, path);
       await expect(page.locator('main section, main figure').first()).toBeVisible();
       // The workbench's heading is its verdict, which a slow machine takes a moment to reach.
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

@@ -214,6 +214,7 @@ export {
 } from './schema/drive';
 export { type Exposed, exposedPart, starterExposed } from './schema/exposed';
 export { type FieldInfo, type FieldLimits, fieldInfo } from './schema/field';
+export { type FieldPlace, fieldsIn } from './schema/fields';
 export * from './schema/kept';
 export { ORIGIN_IDS, type Origin } from './schema/origin';
 export { type Part, type PartKind, partSchema } from './schema/part';

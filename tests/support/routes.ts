@@ -1,21 +1,23 @@
+import { PAGE_TABS } from '../../src/app/shared/pageTabs';
+
+const tabs = (at: string, page: keyof typeof PAGE_TABS) => PAGE_TABS[page].map(({ path }) => `${at}/${path}`);
+
 /** Every page of the application, each with its tabs. */
 export const ROUTES = [
   '/',
   '/inside',
-  ...['chain', 'balance', 'pedal', 'failure', 'fit', 'parts'].map((tab) => `/garage/${tab}`),
+  ...tabs('/garage', 'garage'),
   '/car',
   '/circuit',
-  ...['map', 'severity', 'import'].map((tab) => `/circuits/${tab}`),
+  ...tabs('/circuits', 'circuits'),
   '/plan',
-  ...['jobs', 'checks', 'bleed', 'bed', 'heat', 'workshop'].map((tab) => `/prepare/${tab}`),
-  ...['design', 'record', 'evaluate', 'setups', 'technique', 'bench'].map((tab) => `/test/${tab}`),
-  ...['logs', 'laps', 'heat', 'live'].map((tab) => `/log/${tab}`),
-  ...['readings', 'fit', 'next', 'kept'].map((tab) => `/calibrate/${tab}`),
+  ...tabs('/prepare', 'prepare'),
+  ...tabs('/test', 'test'),
+  ...tabs('/log', 'log'),
+  ...tabs('/calibrate', 'calibrate'),
   '/happened',
-  ...['entries', 'after', 'inspect', 'fluid', 'wear', 'season'].map((tab) => `/logbook/${tab}`),
-  ...['first', 'find-out', 'cooling', 'compare', 'ladder', 'pace', 'balance', 'sure', 'exposed', 'sheet'].map(
-    (tab) => `/decide/${tab}`,
-  ),
+  ...tabs('/logbook', 'logbook'),
+  ...tabs('/decide', 'decide'),
   '/library',
   '/help',
   ...['car', 'circuit', 'plan'].map((step) => `/new/${step}`),

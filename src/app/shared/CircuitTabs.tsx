@@ -1,12 +1,11 @@
 import { useLocation } from 'react-router';
 import { TabNav } from '../ui/TabNav';
+import { PAGE_TABS } from './pageTabs';
 
 const TABS = [
   { to: '/circuit', name: 'Straights and corners' },
-  { to: '/circuits/map', name: 'Map' },
-  { to: '/circuits/severity', name: 'How hard on brakes' },
-  { to: '/circuits/import', name: 'From a file' },
-] as const;
+  ...PAGE_TABS.circuits.map(({ path, name }) => ({ to: `/circuits/${path}`, name })),
+];
 
 /** The ways to look at circuits. */
 export function CircuitTabs() {

@@ -1,6 +1,7 @@
 /** What keys do, as the list of them says it. */
 const SHORTCUTS: readonly (readonly [keys: string, what: string])[] = [
   ['?', 'This list'],
+  ['Ctrl K', 'Find a page, a command, a field'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z', 'Redo'],
   [', and .', 'Braking zone before and after'],

@@ -15,6 +15,7 @@ import { ImportTarget } from './ImportTarget';
 import { FilesMenu, SettingsMenu } from './Menus';
 import { PageError } from './PageError';
 import { BottomNav, type PageGroup, PageNav, SubNav } from './PageNav';
+import { Palette } from './Palette';
 import { ReplaceProject } from './ReplaceProject';
 import { SaveNotice } from './SaveNotice';
 import { Shortcuts } from './Shortcuts';
@@ -118,6 +119,7 @@ function Header({ groups, pathname }: { groups: readonly PageGroup[]; pathname: 
             <LibraryBig size={16} aria-hidden="true" />
             <span className="hidden lg:inline">Library</span>
           </NavLink>
+          <Palette groups={groups} />
           <UndoRedo />
           <FilesMenu />
           <SettingsMenu />

@@ -72,7 +72,7 @@ function told(setup: Setup, units: UnitChoice): Record<string, Explanation> {
     ways: explainWays(waysToKeep(demoProject, setup, 150, need), 150, '€', units),
     comparison: explainComparison('Current setup', base, units),
     ladder: explainLadder(96, base, units),
-    plan: explainPlan(fastestPlan(day, 0, 15 * 60, 5), units),
+    plan: explainPlan(fastestPlan(day, 0, 8 * 60, 5), units),
     balance: explainBalance(balanceChoices(day), setup),
     chances: explainChances(found, found.risks[0], setup, units),
     lead: explainExposed(setup.car.exposed[0], parts[0], setup, units),
@@ -87,7 +87,6 @@ describe('how a decision was reached', () => {
   it.each([
     ['tarn', tarn, METRIC],
     ['skarn', short('plan-skarn-fen'), US],
-    ['ovel', short('plan-ovel-nettle'), METRIC],
     ['drums', drums, US],
   ] as const)('is said whole for %s: relation, values, source, limits', (_, setup, units) => {
     for (const [topic, explanation] of Object.entries(told(setup, units))) {

@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { say } from '../../../text/en/say/calibrate';
 import { CalibrationLine } from '../../shared/CalibrationLine';
+import { tabsWith } from '../../shared/pageTabs';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
 import { TabNav } from '../../ui/TabNav';
@@ -12,12 +13,7 @@ const FitTab = lazy(() => import('./FitTab').then((m) => ({ default: m.FitTab })
 const NextTab = lazy(() => import('./NextTab').then((m) => ({ default: m.NextTab })));
 const KeptTab = lazy(() => import('./KeptTab').then((m) => ({ default: m.KeptTab })));
 
-const TABS = [
-  { path: 'readings', name: 'Readings', view: ReadingsTab },
-  { path: 'fit', name: 'Calibrate', view: FitTab },
-  { path: 'next', name: 'Measure next', view: NextTab },
-  { path: 'kept', name: 'Calibrations', view: KeptTab },
-] as const;
+const TABS = tabsWith('calibrate', { readings: ReadingsTab, fit: FitTab, next: NextTab, kept: KeptTab });
 
 /** From what was measured at the track to a prediction that has learned from it. */
 export function CalibratePage() {

@@ -1,6 +1,7 @@
 import { useParams } from 'react-router';
 import { say } from '../../../text/en/say/circuits';
 import { CircuitTabs } from '../../shared/CircuitTabs';
+import { tabsWith } from '../../shared/pageTabs';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
@@ -9,18 +10,17 @@ import { ImportTab } from './ImportTab';
 import { MapTab } from './MapTab';
 import { SeverityTab } from './SeverityTab';
 
-const VIEWS = { map: MapTab, severity: SeverityTab, import: ImportTab };
-const TITLES = { map: 'Map', severity: 'How hard on brakes', import: 'Circuit from a file' };
+const TABS = tabsWith('circuits', { map: MapTab, severity: SeverityTab, import: ImportTab });
 
 /** Circuits as maps, as demands on brakes, and from files. */
 export function CircuitsPage() {
   const { circuit } = useSetup();
   const { tab = 'map' } = useParams();
-  const known = Object.hasOwn(VIEWS, tab) ? (tab as keyof typeof VIEWS) : null;
-  const View = known ? VIEWS[known] : null;
+  const found = TABS.find(({ path }) => path === tab);
+  const View = found?.view;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
-      <PageTitle names={[known ? TITLES[known] : 'Circuits', circuit.name]} />
+      <PageTitle names={[found?.name ?? 'Circuits', circuit.name]} />
       <header className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
         <div className="min-w-0">
           <p className="caption">Circuit</p>

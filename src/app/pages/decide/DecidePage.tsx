@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
 import { circuitProblems } from '../../../model';
 import { say } from '../../../text/en/say/decide';
+import { tabsWith } from '../../shared/pageTabs';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
@@ -19,18 +20,18 @@ const SureTab = lazy(() => import('./SureTab').then((m) => ({ default: m.SureTab
 const ExposedTab = lazy(() => import('./ExposedTab').then((m) => ({ default: m.ExposedTab })));
 const SheetTab = lazy(() => import('./SheetTab').then((m) => ({ default: m.SheetTab })));
 
-const TABS = [
-  { path: 'first', name: 'What first', view: FirstTab },
-  { path: 'find-out', name: 'What to find out', view: FindOutTab },
-  { path: 'cooling', name: 'Cooling need', view: CoolingTab },
-  { path: 'compare', name: 'Compare setups', view: CompareTab },
-  { path: 'next', name: 'What to buy next', view: LadderTab },
-  { path: 'pace', name: 'Pace and plan', view: PaceTab },
-  { path: 'balance', name: 'Balance', view: BiasTab },
-  { path: 'sure', name: 'Uncertainty', view: SureTab },
-  { path: 'exposed', name: 'Heat-exposed parts', view: ExposedTab },
-  { path: 'sheet', name: 'Run sheet', view: SheetTab },
-] as const;
+const TABS = tabsWith('decide', {
+  first: FirstTab,
+  'find-out': FindOutTab,
+  cooling: CoolingTab,
+  compare: CompareTab,
+  next: LadderTab,
+  pace: PaceTab,
+  balance: BiasTab,
+  sure: SureTab,
+  exposed: ExposedTab,
+  sheet: SheetTab,
+});
 
 /** From temperatures to decisions: ducts, parts, pace, balance, and uncertainty. */
 export function DecidePage() {

@@ -4,6 +4,7 @@ import { countOrigins, type Doubt, doubtsOf, type Setup, siText } from '../../..
 import { type Assessed, rankedWorth, type Worth, widthOf, worthOf } from '../../../services';
 import { say } from '../../../text/en/say/decide';
 import { AnswerState } from '../../shared/AnswerState';
+import { fieldAddress, fieldName } from '../../shared/fieldPlace';
 import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useAnswer } from '../../state/useAnswer';
@@ -61,15 +62,15 @@ function Worths({ shown, setup }: { readonly shown: readonly Worth[]; readonly s
       <tbody>
         {shown.map((worth) => (
           <tr key={worth.path.join('.')} className="border-b border-rule/60 last:border-0">
-            <th className="py-1.5 font-[560]">{nameOf(worth)}</th>
+            <th className="py-1.5 font-[560]">{fieldName(worth)}</th>
             <td className="px-2 text-right font-[620]">±{siText(widthOf(worth), 'difference', units)}</td>
             <td className="px-2">{worth.decides ? say.findOutDecides : ''}</td>
             <td className="px-2">{say.findOutBy[worth.by]}</td>
             <td className="py-1 text-right">
               <Link
                 className="btn min-h-[26px] px-2"
-                to={addressOf(worth, setup)}
-                aria-label={`To the field: ${nameOf(worth)}`}
+                to={fieldAddress(worth.shelf, worth, setup)}
+                aria-label={`To the field: ${fieldName(worth)}`}
               >
                 Type it
               </Link>
@@ -79,21 +80,6 @@ function Worths({ shown, setup }: { readonly shown: readonly Worth[]; readonly s
       </tbody>
     </table>
   );
-}
-
-const AXLE = { front: 'Front', rear: 'Rear' } as const;
-
-/** "Front thickness": the axle stands before what stands on each. */
-function nameOf({ path, title }: Worth): string {
-  const [first] = path;
-  if (first !== 'front' && first !== 'rear') return title;
-  return `${AXLE[first]} ${title.charAt(0).toLowerCase()}${title.slice(1)}`;
-}
-
-function addressOf({ shelf, path }: Worth, setup: Setup): string {
-  const at = `#${path.join('.')}`;
-  if (shelf === 'plans') return `/plan/${setup.plan.id}${at}`;
-  return path[0] === 'pedal' ? `/garage/chain${at}` : `/car/${setup.car.id}${at}`;
 }
 
 function useFindOut(setup: Setup) {

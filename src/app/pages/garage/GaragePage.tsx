@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
 import { say } from '../../../text/en/say/garage';
+import { tabsWith } from '../../shared/pageTabs';
 import { useFieldOfHash } from '../../shared/useFieldOfHash';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
@@ -16,14 +17,14 @@ const FailureTab = lazy(() => import('./FailureTab').then((m) => ({ default: m.F
 const FitTab = lazy(() => import('./FitTab').then((m) => ({ default: m.FitTab })));
 const PartsTab = lazy(() => import('./PartsTab').then((m) => ({ default: m.PartsTab })));
 
-const TABS = [
-  { path: 'chain', name: 'Foot to tyre', view: ChainTab },
-  { path: 'balance', name: 'Loads and balance', view: BalanceTab },
-  { path: 'pedal', name: 'Pedal and fade', view: PedalTab },
-  { path: 'failure', name: 'If something fails', view: FailureTab },
-  { path: 'fit', name: 'Does it fit', view: FitTab },
-  { path: 'parts', name: 'Parts shelf', view: PartsTab },
-] as const;
+const TABS = tabsWith('garage', {
+  chain: ChainTab,
+  balance: BalanceTab,
+  pedal: PedalTab,
+  failure: FailureTab,
+  fit: FitTab,
+  parts: PartsTab,
+});
 
 /** The brake system of the selected plan's car: what it is made of and what it makes of a foot. */
 export function GaragePage() {

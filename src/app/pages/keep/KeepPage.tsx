@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
 import { say } from '../../../text/en/say/keep';
+import { tabsWith } from '../../shared/pageTabs';
 import { useKept } from '../../shared/useKept';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
@@ -14,14 +15,14 @@ const FluidTab = lazy(() => import('./FluidTab').then((m) => ({ default: m.Fluid
 const WearTab = lazy(() => import('./WearTab').then((m) => ({ default: m.WearTab })));
 const SeasonTab = lazy(() => import('./SeasonTab').then((m) => ({ default: m.SeasonTab })));
 
-const TABS = [
-  { path: 'entries', name: 'Entries', view: EntriesTab },
-  { path: 'after', name: 'After a session', view: AfterTab },
-  { path: 'inspect', name: 'Inspect', view: InspectTab },
-  { path: 'fluid', name: 'Fluid', view: FluidTab },
-  { path: 'wear', name: 'Sets and wear', view: WearTab },
-  { path: 'season', name: 'Season', view: SeasonTab },
-] as const;
+const TABS = tabsWith('logbook', {
+  entries: EntriesTab,
+  after: AfterTab,
+  inspect: InspectTab,
+  fluid: FluidTab,
+  wear: WearTab,
+  season: SeasonTab,
+});
 
 /** What is kept of a car: what was driven, found and done, what is left, and the year ahead. */
 export function KeepPage() {

@@ -2,6 +2,7 @@ import type { ComponentType } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { LogEntry } from '../../../storage';
 import { say } from '../../../text/en/say/log';
+import { tabsWith } from '../../shared/pageTabs';
 import { VerdictStrip } from '../../shared/VerdictStrip';
 import { useSetup } from '../../state/context';
 import { useAnalysis, useOpenLog } from '../../state/useLogs';
@@ -14,12 +15,7 @@ import { LiveTab } from './LiveTab';
 import { LogsTab } from './LogsTab';
 import type { LogViewProps } from './logView';
 
-const TABS: readonly { path: string; name: string; view: ComponentType<LogViewProps> | null }[] = [
-  { path: 'logs', name: 'Logs', view: null },
-  { path: 'laps', name: 'Laps and braking zones', view: LapsTab },
-  { path: 'heat', name: 'Measured and predicted', view: HeatTab },
-  { path: 'live', name: 'Live', view: null },
-];
+const TABS = tabsWith('log', { logs: null, laps: LapsTab, heat: HeatTab, live: null });
 
 /** What was measured: logs from files and live, laid over what is predicted. */
 export function LogPage() {

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { say } from '../../../text/en/say/prepare';
+import { tabsWith } from '../../shared/pageTabs';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
 import { TabNav } from '../../ui/TabNav';
@@ -15,14 +16,14 @@ const BedTab = lazy(() => import('./BedTab').then((m) => ({ default: m.BedTab })
 const HeatTab = lazy(() => import('./HeatTab').then((m) => ({ default: m.HeatTab })));
 const WorkshopTab = lazy(() => import('./WorkshopTab').then((m) => ({ default: m.WorkshopTab })));
 
-const TABS = [
-  { path: 'jobs', name: 'Jobs', view: JobsTab },
-  { path: 'checks', name: 'Checks', view: ChecksTab },
-  { path: 'bleed', name: 'Bleed', view: BleedTab },
-  { path: 'bed', name: 'Bed', view: BedTab },
-  { path: 'heat', name: 'Heat protection', view: HeatTab },
-  { path: 'workshop', name: 'Workshop data', view: WorkshopTab },
-] as const;
+const TABS = tabsWith('prepare', {
+  jobs: JobsTab,
+  checks: ChecksTab,
+  bleed: BleedTab,
+  bed: BedTab,
+  heat: HeatTab,
+  workshop: WorkshopTab,
+});
 
 /** Between choosing parts and driving: fit, bleed, bed. */
 export function PreparePage() {

@@ -2,6 +2,7 @@ import { Timer } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { say } from '../../../text/en/say/test';
+import { tabsWith } from '../../shared/pageTabs';
 import { useSetup } from '../../state/context';
 import { PageTitle } from '../../ui/PageTitle';
 import { TabNav } from '../../ui/TabNav';
@@ -16,14 +17,14 @@ const SetupsTab = lazy(() => import('./SetupsTab').then((m) => ({ default: m.Set
 const TechniqueTab = lazy(() => import('./TechniqueTab').then((m) => ({ default: m.TechniqueTab })));
 const BenchTab = lazy(() => import('./BenchTab').then((m) => ({ default: m.BenchTab })));
 
-const TABS = [
-  { path: 'design', name: 'Design', view: DesignTab },
-  { path: 'record', name: 'Record', view: RecordTab },
-  { path: 'evaluate', name: 'Evaluate', view: EvaluateTab },
-  { path: 'setups', name: 'Setups', view: SetupsTab },
-  { path: 'technique', name: 'Technique', view: TechniqueTab },
-  { path: 'bench', name: 'Bench', view: BenchTab },
-] as const;
+const TABS = tabsWith('test', {
+  design: DesignTab,
+  record: RecordTab,
+  evaluate: EvaluateTab,
+  setups: SetupsTab,
+  technique: TechniqueTab,
+  bench: BenchTab,
+});
 
 /** Tests: what should come out, what came out, and what the figures can carry. */
 export function TestPage() {

@@ -278,11 +278,13 @@ describe('a smooth problem', () => {
 
 describe('synthetic truth', () => {
   const parameters: readonly ParameterId[] = ['frontCooling', 'rearCooling', 'padHeat', 'plateToFluid'];
-  it('of 20 random cars comes out within 2 % where the readings are exact', async () => {
+  // All twenty where the figure is written down; the first of them each time.
+  const cars = process.env.VALIDATION ? 20 : 8;
+  it('of random cars comes out within 2 % where the readings are exact', async () => {
     const random = randomNumbers(11);
     const free = freeNumbers(parameters, []);
     let worst = 0;
-    for (let car = 0; car < 20; car++) {
+    for (let car = 0; car < cars; car++) {
       const places = free.map(() => normalQuantile(0.05 + 0.9 * random.next()));
       const by = Object.fromEntries(free.map((own, i) => [own.key, valueAt(own, places[i])]));
       const mass = brief.vehicle.mass * (0.8 + 0.5 * random.next());

@@ -1,5 +1,8 @@
 /** What shell says: sentences only; the labels of its fields and columns stand with them. */
 export const say = {
+  paletteFinds: 'Find a page, something to do or a field (Ctrl+K)',
+  palettePlaceholder: 'A page, something to do, a field …',
+  paletteNothing: 'Nothing has that in its name.',
   importedPlaceProjectBefore: (name: string) => `Imported “${name}” in place of the project before it`,
   dropProjectPartsCircuit: 'Drop a project, parts, a circuit or a log to open it',
   nothingWasChangedYour: ': nothing was changed, your project is as it was.',
