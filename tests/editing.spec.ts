@@ -1,4 +1,4 @@
-import { choose, expect, open, settled, stored, test, verdict } from './page';
+import { choose, expect, open, project, settled, stored, test, verdict, visit } from './page';
 
 test('a car is edited as typed: saved, undone, redone, and there after a reload', async ({ page }) => {
   await open(page);
@@ -130,4 +130,39 @@ test('an address that names nothing says so and leads on', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
   await page.getByRole('link', { name: 'Back to the workbench' }).click();
   await expect(verdict(page)).toBeVisible();
+});
+
+test('rows are put in order by dragging and with the keyboard, and undone to the very list', async ({
+  page,
+}) => {
+  await visit(page, '/plan');
+  const kinds = async () => (await project(page)).plans[0].sessions[0].legs.map(({ kind }) => kind);
+  const before = await kinds();
+  expect(before.length).toBeGreaterThan(2);
+  const handles = page
+    .getByRole('region', { name: 'Session 1' })
+    .getByRole('button', { name: /^Drag .*leg/ });
+  await expect(handles).toHaveCount(before.length);
+  // With the keyboard the first leg goes to the second place.
+  await handles.first().focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(`At place 1 of ${before.length}.`)).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(`At place 2 of ${before.length}.`)).toBeAttached();
+  await page.keyboard.press('Space');
+  const swapped = [before[1], before[0], ...before.slice(2)];
+  await expect.poll(kinds).toEqual(swapped);
+  // With the pointer the last one goes to the top.
+  const from = await handles.last().boundingBox();
+  const to = await handles.first().boundingBox();
+  if (!from || !to) throw new Error('the handles are not on the page');
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2, from.y - 10, { steps: 3 });
+  await page.mouse.move(to.x + to.width / 2, to.y + 2, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(kinds).toEqual([swapped.at(-1), ...swapped.slice(0, -1)]);
+  // Both moved the same list within a moment: one step back.
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect.poll(kinds).toEqual(before);
 });

@@ -152,7 +152,7 @@ export async function full(
   return judge('quota', seed, edits, await keptMasses(context, address, [0]), at, { asked });
 }
 
-/** Another page holds the database in the middle of a change of its version; the reader is told, then it lets go. */
+/** Another page holds the database, with a change of its version waiting; the reader is told, then it lets go. */
 export async function blocked(
   context: BrowserContext,
   address: string,
@@ -167,15 +167,11 @@ export async function blocked(
   await holder.evaluate(
     () =>
       new Promise<void>((resolve) => {
-        const opening = indexedDB.open('fervent-kettle', 99);
-        opening.onupgradeneeded = () => {
-          const store = opening.transaction?.objectStore('projects');
-          const hold = () => {
-            const asking = store?.get('nothing');
-            if (asking) asking.onsuccess = hold;
-          };
-          hold();
-          resolve();
+        // Its connection gives way to nobody, so that its own change waits, and whoever asks after it.
+        const holding = indexedDB.open('fervent-kettle');
+        holding.onsuccess = () => {
+          const waiting = indexedDB.open('fervent-kettle', 99);
+          waiting.onblocked = () => resolve();
         };
       }),
   );

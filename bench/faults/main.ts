@@ -18,6 +18,8 @@ type Run = (place: Place, seed: number, random: Random) => Promise<Trial>;
 
 /** Trials beside each other: most of a trial is waiting, and a busy machine is the harder one. */
 const AT_ONCE = 4;
+/** A page that does not come to what is waited for in this time has broken, ms. */
+const PATIENCE = 20_000;
 const FIRST_SEED = Number(process.env.FAULT_SEED ?? 1);
 /** A share of all trials, to try it out. */
 const SHARE = Number(process.env.FAULT_SHARE ?? 1);
@@ -27,6 +29,7 @@ const inContext =
   (run: (context: BrowserContext, address: string, seed: number, random: Random) => Promise<Trial>): Run =>
   async ({ browser, address }, seed, random) => {
     const context = await browser.newContext({ serviceWorkers: 'block' });
+    context.setDefaultTimeout(PATIENCE);
     try {
       return await run(context, address, seed, random);
     } finally {

@@ -31,8 +31,10 @@ import { TipProvider } from './ui/Tip';
 
 applyTheme();
 
-/** Time the browser's storage has to answer before it is said that it does not, ms. */
-const PATIENCE = 1500;
+/** When, after the page was asked for, it is said that the browser's storage does not answer, ms. */
+const SAID_AT = 1700;
+/** What the storage has at least, however slow the page came, ms. */
+const LEAST_PATIENCE = 400;
 
 /** What is stored; while the storage keeps silent, the reader is told, and may go on without it. */
 async function patiently(opening: Promise<Found>, page: Root): Promise<Found> {
@@ -45,7 +47,7 @@ async function patiently(opening: Promise<Found>, page: Root): Promise<Found> {
       page.render(
         <Waiting onGoOn={() => goOn({ kind: 'blocked', reason: 'the browser’s storage does not answer' })} />,
       ),
-    PATIENCE,
+    Math.max(LEAST_PATIENCE, SAID_AT - performance.now()),
   );
   const found = await Promise.race([opening, given]);
   clearTimeout(timer);

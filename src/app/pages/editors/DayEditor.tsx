@@ -4,7 +4,9 @@ import { FieldNotes } from '../../shared/FieldNotes';
 import { NumberField } from '../../shared/NumberField';
 import { Field } from '../../shared/Section';
 import type { Editing } from '../../state/useItem';
+import { Sortable, SortableRow } from '../../ui/Sortable';
 import { TextField } from '../../ui/TextField';
+import { moved } from './listEdits';
 import { RowTools } from './RowTools';
 import { SessionMinutes } from './SessionMinutes';
 
@@ -41,10 +43,15 @@ export function DayEditor({ editing }: { editing: Editing<'plans'> }) {
   const put = (next: readonly PlanSession[], label: string) => editing.set(['sessions'], next, label);
   return (
     <>
-      {sessions.map((session, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: sessions have no id, and their place is what they are
-        <SessionEditor key={i} editing={editing} index={i} session={session} onPut={put} />
-      ))}
+      <Sortable
+        count={sessions.length}
+        onMove={(from, to) => put(moved(sessions, from, to), `Moved session ${from + 1}`)}
+      >
+        {sessions.map((session, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: sessions have no id, and their place is what they are
+          <SessionEditor key={i} editing={editing} index={i} session={session} onPut={put} />
+        ))}
+      </Sortable>
       <div>
         <button
           type="button"
@@ -81,7 +88,7 @@ function SessionEditor({
   const { legs } = session;
   const put = (next: readonly PlanLeg[], label: string) => editing.set([...path, 'legs'], next, label);
   return (
-    <section className="panel px-4 py-3" aria-label={`Session ${index + 1}`}>
+    <SortableRow as="section" index={index} className="panel px-4 py-3" aria-label={`Session ${index + 1}`}>
       <div className="flex items-center justify-between gap-2">
         <h2 className="truncate text-[15px]">
           Session {index + 1}: {session.name}
@@ -123,7 +130,7 @@ function SessionEditor({
         ))}
       </div>
       {index === 0 && <FieldNotes fields={Object.values(INFO)} />}
-    </section>
+    </SortableRow>
   );
 }
 
@@ -142,44 +149,46 @@ function Legs({
   put: (next: readonly PlanLeg[], label: string) => string | null;
 }) {
   return (
-    <table className="w-full min-w-[620px] text-left">
-      <thead>
-        <tr className="caption">
-          <th className="w-7 py-1 font-normal">No.</th>
-          <th className="w-[150px] font-normal">What</th>
-          <th className="w-[150px] font-normal">How much</th>
-          <th className="w-[150px] font-normal">Pace, or fan</th>
-          <th className="font-normal">
-            <span className="sr-only">Tools</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {legs.map((leg, i) => {
-          const name = `${KINDS[leg.kind].toLowerCase()}, leg ${i + 1} of session ${index + 1}`;
-          const number = (key: keyof typeof INFO) => (
-            <NumberField
-              compact
-              label={`${INFO[key].title}: ${name}`}
-              info={INFO[key]}
-              value={(leg as Record<string, unknown>)[key] as number}
-              onCommit={(value) => editing.set([...path, 'legs', i, key], value, INFO[key].title)}
-            />
-          );
-          return (
-            // biome-ignore lint/suspicious/noArrayIndexKey: legs have no id, and their place is what they are
-            <tr key={i} className="border-t border-rule/60 align-top">
-              <td className="py-1.5">{i + 1}</td>
-              <td className="py-1.5">{KINDS[leg.kind]}</td>
-              <td className="py-1 pr-3">{number('laps' in leg ? 'laps' : 'minutes')}</td>
-              <td className="py-1 pr-3">{number('laps' in leg ? 'pacePercent' : 'fanKmh')}</td>
-              <td className="py-1">
-                <RowTools name={name} rows={legs} index={i} least={1} onPut={put} />
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <Sortable count={legs.length} onMove={(from, to) => put(moved(legs, from, to), `Moved leg ${from + 1}`)}>
+      <table className="w-full min-w-[620px] text-left">
+        <thead>
+          <tr className="caption">
+            <th className="w-7 py-1 font-normal">No.</th>
+            <th className="w-[150px] font-normal">What</th>
+            <th className="w-[150px] font-normal">How much</th>
+            <th className="w-[150px] font-normal">Pace, or fan</th>
+            <th className="font-normal">
+              <span className="sr-only">Tools</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {legs.map((leg, i) => {
+            const name = `${KINDS[leg.kind].toLowerCase()}, leg ${i + 1} of session ${index + 1}`;
+            const number = (key: keyof typeof INFO) => (
+              <NumberField
+                compact
+                label={`${INFO[key].title}: ${name}`}
+                info={INFO[key]}
+                value={(leg as Record<string, unknown>)[key] as number}
+                onCommit={(value) => editing.set([...path, 'legs', i, key], value, INFO[key].title)}
+              />
+            );
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: legs have no id, and their place is what they are
+              <SortableRow as="tr" key={i} index={i} className="border-t border-rule/60 align-top">
+                <td className="py-1.5">{i + 1}</td>
+                <td className="py-1.5">{KINDS[leg.kind]}</td>
+                <td className="py-1 pr-3">{number('laps' in leg ? 'laps' : 'minutes')}</td>
+                <td className="py-1 pr-3">{number('laps' in leg ? 'pacePercent' : 'fanKmh')}</td>
+                <td className="py-1">
+                  <RowTools name={name} rows={legs} index={i} least={1} onPut={put} />
+                </td>
+              </SortableRow>
+            );
+          })}
+        </tbody>
+      </table>
+    </Sortable>
   );
 }

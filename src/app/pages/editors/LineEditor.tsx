@@ -18,7 +18,9 @@ import { NumberField } from '../../shared/NumberField';
 import { useUnits } from '../../state/preferences';
 import type { Editing } from '../../state/useItem';
 import { Choice } from '../../ui/Choice';
+import { Sortable, SortableRow } from '../../ui/Sortable';
 import { TextField } from '../../ui/TextField';
+import { moved } from './listEdits';
 import { RowTools } from './RowTools';
 import { ZonesFromLap } from './ZonesFromLap';
 
@@ -61,30 +63,35 @@ export function LineEditor({ editing }: { editing: Editing<'circuits'> }) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 xl:grid-cols-[minmax(0,1fr)_360px]">
       <section className="panel relative overflow-x-auto px-3 py-2" aria-label="Straights and corners">
-        <table className="w-full min-w-[720px] text-left">
-          <LineHead />
-          <tbody>
-            {segments.map((segment, i) => {
-              if (segment.kind === 'corner') corner += 1;
-              const name =
-                segment.kind === 'corner' ? segment.name || `corner ${corner}` : `straight ${i + 1}`;
-              return (
-                <SegmentRow
-                  // biome-ignore lint/suspicious/noArrayIndexKey: pieces have no name of their own but their place
-                  key={i}
-                  i={i}
-                  setFocused={setFocused}
-                  segment={segment}
-                  corner={corner}
-                  editing={editing}
-                  name={name}
-                  segments={segments}
-                  put={put}
-                />
-              );
-            })}
-          </tbody>
-        </table>
+        <Sortable
+          count={segments.length}
+          onMove={(from, to) => put(moved(segments, from, to), `Moved row ${from + 1}`)}
+        >
+          <table className="w-full min-w-[720px] text-left">
+            <LineHead />
+            <tbody>
+              {segments.map((segment, i) => {
+                if (segment.kind === 'corner') corner += 1;
+                const name =
+                  segment.kind === 'corner' ? segment.name || `corner ${corner}` : `straight ${i + 1}`;
+                return (
+                  <SegmentRow
+                    // biome-ignore lint/suspicious/noArrayIndexKey: pieces have no name of their own but their place
+                    key={i}
+                    i={i}
+                    setFocused={setFocused}
+                    segment={segment}
+                    corner={corner}
+                    editing={editing}
+                    name={name}
+                    segments={segments}
+                    put={put}
+                  />
+                );
+              })}
+            </tbody>
+          </table>
+        </Sortable>
         <div className="mt-2 flex flex-wrap gap-2">
           <button
             type="button"
@@ -170,7 +177,12 @@ function SegmentRow({
     />
   );
   return (
-    <tr className="border-t border-rule/60 align-top" onFocus={() => setFocused(i)}>
+    <SortableRow
+      as="tr"
+      index={i}
+      className="border-t border-rule/60 align-top"
+      onFocus={() => setFocused(i)}
+    >
       <td className="py-1.5 text-dim">{segment.kind === 'corner' ? corner : '–'}</td>
       <td className="py-1 pr-2">
         {segment.kind === 'straight' ? (
@@ -202,7 +214,7 @@ function SegmentRow({
       <td className="py-1">
         <RowTools name={name} rows={segments} index={i} least={2} onPut={put} />
       </td>
-    </tr>
+    </SortableRow>
   );
 }
 

@@ -1,5 +1,6 @@
 import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react';
 import { useStore } from '../../state/context';
+import { DragHandle } from '../../ui/Sortable';
 import { undoToast } from '../../ui/undoToast';
 import { inserted, moved } from './listEdits';
 
@@ -19,7 +20,7 @@ export function RowTools<T>({
   onPut: (rows: readonly T[], label: string) => void;
 }) {
   const store = useStore();
-  const move = (by: 1 | -1) => onPut(moved(rows, index, by), `Moved ${name}`);
+  const move = (by: 1 | -1) => onPut(moved(rows, index, index + by), `Moved ${name}`);
   const remove = () => {
     onPut(
       rows.filter((_, k) => k !== index),
@@ -30,6 +31,7 @@ export function RowTools<T>({
   const tool = 'grid h-[28px] w-[26px] place-items-center rounded hover:bg-sunk disabled:opacity-30';
   return (
     <span className="flex">
+      <DragHandle name={name} />
       <button
         type="button"
         className={tool}

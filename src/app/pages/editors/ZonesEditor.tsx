@@ -16,7 +16,9 @@ import { NumberField } from '../../shared/NumberField';
 import { useUnits } from '../../state/preferences';
 import type { Editing } from '../../state/useItem';
 import { Choice } from '../../ui/Choice';
+import { Sortable, SortableRow } from '../../ui/Sortable';
 import { TextField } from '../../ui/TextField';
+import { moved } from './listEdits';
 import { RowTools } from './RowTools';
 
 const DEFINED_BY = [
@@ -53,56 +55,61 @@ export function ZonesEditor({ editing }: { editing: Editing<'circuits'> }) {
           formatQuantity(total, 'distance', units),
         )}
       </p>
-      <table className="mt-1 w-full min-w-[980px] text-left">
-        <thead>
-          <tr className="caption">
-            <th className="w-7 py-1 font-normal">No.</th>
-            <th className="font-normal">Place</th>
-            <th className="w-[122px] font-normal">Entry</th>
-            <th className="w-[122px] font-normal">Exit</th>
-            <th className="w-[124px] font-normal">Defined by</th>
-            <th className="w-[104px] font-normal">Value</th>
-            <th className="w-[108px] font-normal">To the next</th>
-            <th className="w-[104px] font-normal">Time to next</th>
-            <th className="w-[92px] font-normal">Grade</th>
-            <th className="w-[112px] font-normal">
-              <span className="sr-only">Tools</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {zones.map((zone, i) => {
-            const name = zone.name || `braking zone ${i + 1}`;
-            const number = (key: keyof typeof INFO) => (
-              <NumberField
-                compact
-                label={`${INFO[key].title} of ${name}`}
-                info={INFO[key]}
-                value={zone[key]}
-                nullable={key === 'timeToNextS'}
-                onCommit={(value) =>
-                  editing.set(['layout', 'zones', i, key], value, `${INFO[key].title} of ${name}`)
-                }
-              />
-            );
-            const here = problems.filter((p) => p.path.startsWith(`layout.zones[${i}].`));
-            return (
-              <ZoneRow
-                // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the list
-                key={i}
-                i={i}
-                zone={zone}
-                editing={editing}
-                here={here}
-                number={number}
-                name={name}
-                zones={zones}
-                put={put}
-              />
-            );
-          })}
-        </tbody>
-      </table>
+      <Sortable
+        count={zones.length}
+        onMove={(from, to) => put(moved(zones, from, to), `Moved row ${from + 1}`)}
+      >
+        <table className="mt-1 w-full min-w-[980px] text-left">
+          <thead>
+            <tr className="caption">
+              <th className="w-7 py-1 font-normal">No.</th>
+              <th className="font-normal">Place</th>
+              <th className="w-[122px] font-normal">Entry</th>
+              <th className="w-[122px] font-normal">Exit</th>
+              <th className="w-[124px] font-normal">Defined by</th>
+              <th className="w-[104px] font-normal">Value</th>
+              <th className="w-[108px] font-normal">To the next</th>
+              <th className="w-[104px] font-normal">Time to next</th>
+              <th className="w-[92px] font-normal">Grade</th>
+              <th className="w-[112px] font-normal">
+                <span className="sr-only">Tools</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {zones.map((zone, i) => {
+              const name = zone.name || `braking zone ${i + 1}`;
+              const number = (key: keyof typeof INFO) => (
+                <NumberField
+                  compact
+                  label={`${INFO[key].title} of ${name}`}
+                  info={INFO[key]}
+                  value={zone[key]}
+                  nullable={key === 'timeToNextS'}
+                  onCommit={(value) =>
+                    editing.set(['layout', 'zones', i, key], value, `${INFO[key].title} of ${name}`)
+                  }
+                />
+              );
+              const here = problems.filter((p) => p.path.startsWith(`layout.zones[${i}].`));
+              return (
+                <ZoneRow
+                  // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its place in the list
+                  key={i}
+                  i={i}
+                  zone={zone}
+                  editing={editing}
+                  here={here}
+                  number={number}
+                  name={name}
+                  zones={zones}
+                  put={put}
+                />
+              );
+            })}
+          </tbody>
+        </table>
+      </Sortable>
       <button
         type="button"
         className="btn mt-2"
@@ -138,7 +145,7 @@ function ZoneRow({
   put: (next: readonly CircuitZone[], label: string) => void;
 }) {
   return (
-    <tr className="border-t border-rule/60 align-top">
+    <SortableRow as="tr" index={i} className="border-t border-rule/60 align-top">
       <td className="py-1.5 text-dim">{i + 1}</td>
       <td className="py-1 pr-2">
         <TextField
@@ -184,6 +191,6 @@ function ZoneRow({
       <td className="py-1">
         <RowTools name={name} rows={zones} index={i} least={1} onPut={put} />
       </td>
-    </tr>
+    </SortableRow>
   );
 }

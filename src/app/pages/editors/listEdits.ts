@@ -1,8 +1,7 @@
-/** A list with two neighbours exchanged. */
-export function moved<T>(list: readonly T[], index: number, by: 1 | -1): T[] {
-  const next = [...list];
-  [next[index], next[index + by]] = [next[index + by], next[index]];
-  return next;
+/** A list with one of its items at another place. */
+export function moved<T>(list: readonly T[], from: number, to: number): T[] {
+  const rest = list.filter((_, i) => i !== from);
+  return inserted(rest, to, list[from]);
 }
 
 /** A list with something put in at a place. */
