@@ -166,3 +166,32 @@ test('rows are put in order by dragging and with the keyboard, and undone to the
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect.poll(kinds).toEqual(before);
 });
+
+test('a refusal comes with its way out: too thin for a gap becomes solid, carbon comes as a pair', async ({
+  page,
+}) => {
+  await visit(page, '/car');
+  const front = async () => (await project(page)).cars[0].front;
+  const before = await front();
+  const thickness = page.locator('[data-path="front.rotor.thicknessMm"]');
+  await thickness.getByRole('textbox').fill('10');
+  await expect(thickness.getByRole('alert')).toContainText('must leave two cheeks');
+  expect((await front()).rotor).toEqual(before.rotor);
+  await thickness.getByRole('button', { name: 'Solid disc of 10.0 mm' }).click();
+  await expect.poll(async () => (await front()).rotor).toMatchObject({ thicknessMm: 10, vaneGapMm: 0 });
+  await expect(page.locator('[data-path="front.rotor.vaneCount"]')).toHaveCount(0);
+
+  // Carbon pads on iron are not taken, and nothing of them is in force.
+  const pad = page.locator('[data-path="front.pad"]');
+  await choose(pad.getByRole('combobox'), 'carbon-pair');
+  await expect(pad.getByRole('alert')).toContainText('go only with each other');
+  expect((await front()).pad).toBe(before.pad);
+  await pad.getByRole('button', { name: /^Fit both/ }).click();
+  await expect.poll(front).toMatchObject({ pad: 'carbon-pair', rotor: { material: 'carbon-carbon' } });
+  // Iron again wants pads for iron.
+  const material = page.locator('[data-path="front.rotor.material"]');
+  await choose(material.getByRole('combobox'), 'grey-iron');
+  await material.getByRole('alert').getByRole('button', { name: 'Leave it' }).click();
+  await expect(material.getByRole('alert')).toHaveCount(0);
+  expect((await front()).rotor.material).toBe('carbon-carbon');
+});

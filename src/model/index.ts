@@ -4,8 +4,9 @@ export { changedSince, isOfTheDay } from './calibration/touches';
 export { type BeddingData, usualBedding } from './catalogue/bedding';
 export { type Axle, choices, fitPart, fluidOf, isBuiltIn, padOf, shelfOf } from './catalogue/choices';
 export { EXPOSED_KIND_IDS, EXPOSED_KINDS, type ExposedKind } from './catalogue/exposed';
+export { wrongPartner } from './catalogue/frictionPair';
 export { MATERIAL_IDS, ROTOR_MATERIALS } from './catalogue/materials';
-export { coldBite, isAllCarbon, nominalFriction } from './catalogue/pads';
+export { coldBite, nominalFriction } from './catalogue/pads';
 export { CALIPER_BODIES, MOUNTINGS, PISTONS, SURFACES, VANE_IDS, VANES } from './catalogue/parts';
 export { PLATES } from './catalogue/plates';
 export {
@@ -158,6 +159,7 @@ export {
   QUANTITIES,
   type Quantity,
   SWITCHABLE,
+  type Switchable,
   siShown,
   siText,
   toShown,

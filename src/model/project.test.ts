@@ -207,6 +207,24 @@ describe('project files', () => {
     expect(problemsOf(text)).toMatch(/zones\[0\]\.exitKmh: must be under the entry speed \(80 km\/h\)/);
   });
 
+  it('refuse a day of more laps than memory holds, whatever its sessions are', () => {
+    const [plan] = demoProject.plans;
+    const [session] = plan.sessions;
+    const day = (sessions: number, legs: number, laps: number) => {
+      const hot = Array.from({ length: legs }, () => ({ kind: 'hot' as const, laps, pacePercent: 100 }));
+      const long = { ...plan, sessions: Array.from({ length: sessions }, () => ({ ...session, legs: hot })) };
+      return readProject(writeProject({ ...demoProject, plans: [long, ...demoProject.plans.slice(1)] }));
+    };
+    expect(day(12, 40, 60)).toMatchObject({
+      ok: false,
+      problems: [
+        { path: 'plans[0].sessions', message: expect.stringMatching(/at most 500 laps in a day, not 28800/) },
+      ],
+    });
+    expect(day(10, 1, 50).ok).toBe(true);
+    expect(day(10, 1, 51).ok).toBe(false);
+  });
+
   it('have a schema that carries each number’s meaning, limits and usual range', () => {
     const schema = JSON.stringify(projectJsonSchema());
     expect(schema).toContain('"title":"Mass"');

@@ -1,44 +1,22 @@
-import { rotorGeometry } from '../../core';
 import {
   CALIPER_BODIES,
-  type Car,
   choices,
   coldBite,
-  cornerOf,
-  formatQuantity,
   isBuiltIn,
-  MATERIAL_IDS,
-  MOUNTINGS,
   nominalFriction,
   PISTONS,
   PLATES,
   padOf,
-  ROTOR_MATERIALS,
   SHIMS,
-  STARTER_DRUM,
-  SURFACES,
-  siText,
-  type UnitChoice,
-  VANES,
 } from '../../model';
 import { padTradesText } from '../../text/en';
 import { say } from '../../text/en/say/shared';
 import { useProject } from '../state/context';
-import { useUnits } from '../state/preferences';
-import type { Editing } from '../state/useItem';
 import { SelectField } from '../ui/SelectField';
-import { OriginMark } from './OriginMark';
-import { Field, Section } from './Section';
-
-type Axle = 'front' | 'rear';
-interface AxleProps {
-  readonly editing: Editing<'cars'>;
-  readonly axle: Axle;
-}
-
-const names = <T extends string>(entries: Readonly<Record<T, { name: string }>>) =>
-  (Object.keys(entries) as T[]).map((id) => [id, entries[id].name] as const);
-const materials = MATERIAL_IDS.map((id) => [id, ROTOR_MATERIALS[id].name] as const);
+import { type AxleProps, fieldsOf, names, title, told } from './axleFields';
+import { DrumSection, RotorSection } from './RotorSections';
+import { Section } from './Section';
+import { useFrictionPartners } from './useFrictionPartners';
 
 /** Everything of one axle's brakes. */
 export function AxleSections({ editing, axle }: AxleProps) {
@@ -52,129 +30,12 @@ export function AxleSections({ editing, axle }: AxleProps) {
   );
 }
 
-const title = (axle: Axle) => (axle === 'front' ? 'Front' : 'Rear');
-const fieldsOf =
-  ({ editing, axle }: AxleProps) =>
-  (...path: string[]) => <Field key={path.join('.')} shelf="cars" editing={editing} path={[axle, ...path]} />;
-
-/** How a choice of the axle is known, and its address. */
-const told = (editing: Editing<'cars'>, axle: Axle, path: string) => ({
-  place: `${axle}.${path}`,
-  mark: <OriginMark shelf="cars" editing={editing} path={[axle, ...path.split('.')]} />,
-});
-
-/** Disc or drum. */
-export function BrakeKind({ editing, axle }: AxleProps) {
-  const brakes = editing.item[axle];
-  return (
-    <SelectField
-      label="Kind"
-      value={brakes.drum ? 'drum' : 'disc'}
-      options={[
-        ['disc', 'Discs'],
-        ['drum', 'Drums'],
-      ]}
-      onChange={(kind) =>
-        editing.set([axle, 'drum'], kind === 'disc' ? null : STARTER_DRUM, `${title(axle)} brakes`)
-      }
-      note={say.drumsDiscSMeasures}
-    />
-  );
-}
-
-function materialNote(id: keyof typeof ROTOR_MATERIALS, units: UnitChoice): string {
-  const { material, source } = ROTOR_MATERIALS[id];
-  return say.valuesCoreUpSurface(
-    source,
-    siText(material.bulkLimit, 'temperature', units),
-    siText(material.faceLimit, 'temperature', units),
-  );
-}
-
-function RotorSection({ editing, axle }: AxleProps) {
-  const units = useUnits();
-  const field = fieldsOf({ editing, axle });
-  const { rotor } = editing.item[axle];
-  const set = (key: string, label: string) => (value: string) =>
-    editing.set([axle, 'rotor', key], value, `${title(axle)} rotor ${label}`);
-  return (
-    <Section title={`${title(axle)} rotors`} note={<RotorMass car={editing.item} axle={axle} />}>
-      <BrakeKind editing={editing} axle={axle} />
-      <SelectField
-        label="Material"
-        {...told(editing, axle, 'rotor.material')}
-        value={rotor.material}
-        options={materials}
-        onChange={set('material', 'material')}
-        note={materialNote(rotor.material, units)}
-      />
-      <SelectField
-        label="Mounting"
-        {...told(editing, axle, 'rotor.mounting')}
-        value={rotor.mounting}
-        options={names(MOUNTINGS)}
-        onChange={set('mounting', 'mounting')}
-        note={say.floatingRingPassesLittle}
-      />
-      {['outerDiameterMm', 'innerDiameterMm', 'thicknessMm', 'vaneGapMm'].map((key) => field('rotor', key))}
-      {rotor.vaneGapMm > 0 && (
-        <SelectField
-          label="Vanes are"
-          {...told(editing, axle, 'rotor.vaneType')}
-          value={rotor.vaneType}
-          options={names(VANES)}
-          onChange={set('vaneType', 'vanes')}
-          note={say.curvedVanesPumpOnly}
-        />
-      )}
-      {rotor.vaneGapMm > 0 && field('rotor', 'vaneCount')}
-      {rotor.vaneGapMm > 0 && field('rotor', 'vaneThicknessMm')}
-      <SelectField
-        label="Surface"
-        {...told(editing, axle, 'rotor.surface')}
-        value={rotor.surface}
-        options={names(SURFACES)}
-        onChange={set('surface', 'surface')}
-        note={rotor.surface === 'drilled' ? say.stressHoleTwiceAround : say.slotsHolesTakeMass}
-      />
-      {rotor.surface === 'drilled' && ['holeCount', 'holeDiameterMm'].map((key) => field('rotor', key))}
-      {rotor.surface === 'slotted' &&
-        ['slotCount', 'slotWidthMm', 'slotDepthMm'].map((key) => field('rotor', key))}
-      {rotor.mounting === 'one-piece' &&
-        ['neckLengthMm', 'neckThicknessMm', 'depthMm'].map((key) => field('rotor', key))}
-      {['hatMassKg', 'weighedKg'].map((key) => field('rotor', key))}
-    </Section>
-  );
-}
-
-function DrumSection({ editing, axle }: AxleProps) {
-  const units = useUnits();
-  const field = fieldsOf({ editing, axle });
-  const { drum } = editing.item[axle];
-  if (!drum) return null;
-  return (
-    <Section title={`${title(axle)} drums`} note={say.twoShoesInsideLittle}>
-      <BrakeKind editing={editing} axle={axle} />
-      <SelectField
-        label="Material"
-        {...told(editing, axle, 'drum.material')}
-        value={drum.material}
-        options={materials}
-        onChange={(value) => editing.set([axle, 'drum', 'material'], value, `${title(axle)} drum material`)}
-        note={materialNote(drum.material, units)}
-      />
-      {['innerDiameterMm', 'widthMm', 'rimThicknessMm', 'ribFactor', 'webMassKg', 'shoeMassKg'].map((key) =>
-        field('drum', key),
-      )}
-    </Section>
-  );
-}
-
 function PadSection({ editing, axle }: AxleProps) {
   const field = fieldsOf({ editing, axle });
   const brakes = editing.item[axle];
   const { parts } = useProject();
   const pad = padOf(brakes.pad, parts);
+  const partners = useFrictionPartners({ editing, axle });
   const set = (path: string[], label: string) => (value: string) =>
     editing.set([axle, ...path], value, `${title(axle)} ${label}`);
   return (
@@ -184,7 +45,8 @@ function PadSection({ editing, axle }: AxleProps) {
         {...told(editing, axle, 'pad')}
         value={brakes.pad}
         options={choices('pad', parts)}
-        onChange={set(['pad'], 'pad')}
+        onChange={partners.choosePad}
+        refusal={partners.refusal('pad')}
         note={say.windowCSurfaceFades(
           pad.note,
           pad.window[0],
@@ -266,32 +128,5 @@ function CoolingSection({ editing, axle }: AxleProps) {
       )}
       {[...ducts, ...(drum ? around.slice(1, 2) : around), ...factors].map((key) => field(key))}
     </Section>
-  );
-}
-
-function RotorMass({ car, axle }: { car: Car; axle: Axle }) {
-  const units = useUnits();
-  const { rotor } = cornerOf(car[axle]);
-  const ring = rotorGeometry(rotor);
-  const whole = ring.measuredMass + rotor.hatMass;
-  const weighed = rotor.weighedMass;
-  const apart = weighed === null ? 0 : weighed / whole - 1;
-  const kg = (mass: number) => formatQuantity(mass, 'mass', units);
-  return (
-    <>
-      {say.measuresRotorWeighsRing(
-        kg(whole),
-        kg(ring.measuredMass),
-        kg(rotor.hatMass),
-        weighed === null
-          ? say.weighYoursCheck
-          : say.scalesWeighedMassUsed(
-              kg(weighed),
-              Math.abs(100 * apart).toFixed(0),
-              apart < 0 ? 'less' : 'more',
-              Math.abs(apart) > 0.12 ? say.checkTheMeasures : '',
-            ),
-      )}
-    </>
   );
 }

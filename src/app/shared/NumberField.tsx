@@ -7,6 +7,12 @@ import { decimalsFor, fieldText, rangeText, understood } from './numberText';
 
 type Shown = ReturnType<typeof unitOf>;
 
+/** A button beside a refusal that makes what was wanted possible. */
+export interface WayOut {
+  readonly name: string;
+  readonly take: () => void;
+}
+
 interface NumberFieldProps {
   readonly info: FieldInfo & FieldLimits;
   readonly value: number | null;
@@ -18,6 +24,8 @@ interface NumberFieldProps {
   readonly label?: string;
   /** Beside the caption: how the value is known */
   readonly mark?: ReactNode;
+  /** What else would have to change for a number that is refused: a button that does both, or null */
+  readonly wayOut?: (stored: number) => WayOut | null;
 }
 
 /**
@@ -45,6 +53,18 @@ export function NumberField(props: NumberFieldProps) {
           {plain}
         </button>
       ))}
+      {entry.wayOut && (
+        <button
+          type="button"
+          className="btn mr-1 min-h-[26px] px-2"
+          onClick={() => {
+            entry.wayOut?.take();
+            entry.revert();
+          }}
+        >
+          {entry.wayOut.name}
+        </button>
+      )}
       <button type="button" className="underline" onClick={entry.revert}>
         {value === null
           ? 'Leave it empty'
@@ -83,7 +103,7 @@ export function NumberField(props: NumberFieldProps) {
 }
 
 /** What is typed into a field of a number, read as it is typed and saved while it can be. */
-function useNumberEntry({ info, value, onCommit, nullable = false }: NumberFieldProps) {
+function useNumberEntry({ info, value, onCommit, nullable = false, wayOut }: NumberFieldProps) {
   const units = useUnits();
   const { typed, error, type, drop } = useDraft<string | null, number | null>(value);
   const read = (text: string) => {
@@ -101,7 +121,8 @@ function useNumberEntry({ info, value, onCommit, nullable = false }: NumberField
     );
     type(null, onCommit(next), next);
   };
-  return { typed, error, instead, read, step, revert: drop };
+  const out = now && 'stored' in now && wayOut ? wayOut(now.stored) : null;
+  return { typed, error, instead, wayOut: out, read, step, revert: drop };
 }
 
 /** The box of a number with its unit: arrow keys step it (ten steps with Shift), Escape goes back to what is saved. */

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { infoAt, type Path, type Shelf } from '../../model';
 import type { Editing } from '../state/useItem';
 import { HowToMeasure } from './measure/HowToMeasure';
-import { NumberField } from './NumberField';
+import { NumberField, type WayOut } from './NumberField';
 import { OriginMark } from './OriginMark';
 
 /** A titled group of fields. */
@@ -21,10 +21,12 @@ export function Field<S extends Shelf>({
   shelf,
   editing,
   path,
+  wayOut,
 }: {
   shelf: S;
   editing: Editing<S>;
   path: Path;
+  wayOut?: (stored: number) => WayOut | null;
 }) {
   const info = infoAt(shelf, path);
   return (
@@ -32,6 +34,7 @@ export function Field<S extends Shelf>({
       <NumberField
         info={info}
         nullable={info.nullable}
+        {...(wayOut && { wayOut })}
         value={editing.get(path) as number | null}
         onCommit={(value) => editing.set(path, value, info.title)}
         mark={

@@ -8,8 +8,8 @@ import {
   dayInput,
   projectJsonSchema,
   QUANTITIES,
-  type Quantity,
   SWITCHABLE,
+  type Switchable,
   writeProject,
 } from '../../model';
 import { say } from '../../text/en/say/shell';
@@ -157,7 +157,7 @@ export function FilesMenu() {
   );
 }
 
-const QUANTITY_NAMES: Partial<Record<Quantity, string>> = {
+const QUANTITY_NAMES: Readonly<Record<Switchable, string>> = {
   temperature: 'Temperature',
   difference: 'Temperature difference',
   speed: 'Speed',
@@ -170,6 +170,9 @@ const QUANTITY_NAMES: Partial<Record<Quantity, string>> = {
   energy: 'Energy',
   deceleration: 'Deceleration',
   force: 'Force',
+  pressure: 'Line pressure',
+  airPressure: 'Air pressure',
+  torque: 'Torque',
 };
 
 /** Units, all together or one by one, and the theme. */

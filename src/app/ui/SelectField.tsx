@@ -8,6 +8,7 @@ export function SelectField<T extends string>({
   options,
   onChange,
   note,
+  refusal,
   mark,
   place,
 }: {
@@ -16,6 +17,8 @@ export function SelectField<T extends string>({
   options: Options<T>;
   onChange: (value: T) => void;
   note?: ReactNode;
+  /** Why what was chosen was not taken, with the way out */
+  refusal?: ReactNode;
   /** Beside the caption */
   mark?: ReactNode;
   /** Address of the value within what is edited, for links to it */
@@ -31,6 +34,11 @@ export function SelectField<T extends string>({
         {mark}
       </div>
       <Choice id={id} className="mt-0.5" value={value} options={options} onChange={onChange} />
+      {refusal && (
+        <p role="alert" className="mt-1 text-[12.5px] text-over">
+          {refusal}
+        </p>
+      )}
       {note && <p className="caption mt-1">{note}</p>}
     </div>
   );

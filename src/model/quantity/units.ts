@@ -114,10 +114,15 @@ export function toSi(value: number, quantity: Quantity): number {
   return ((value - offset) * over) / times;
 }
 
-/** Quantities that can be switched, in the order they are listed. */
+/** Quantities that can be switched: those with two units. Long distances follow the short ones. */
+export type Switchable = Exclude<
+  { [Q in Quantity]: (typeof QUANTITIES)[Q] extends readonly [Unit, Unit] ? Q : never }[Quantity],
+  'longDistance'
+>;
+
+/** The same, in the order they are listed. */
 export const SWITCHABLE = (Object.keys(QUANTITIES) as Quantity[]).filter(
-  // Long distances follow the short ones.
-  (q) => QUANTITIES[q].length > 1 && q !== 'longDistance',
+  (q): q is Switchable => QUANTITIES[q].length > 1 && q !== 'longDistance',
 );
 
 /** Which quantities are shown in US units. */

@@ -92,119 +92,136 @@ export const sessionSchema = z
 
 export type PlanSession = z.infer<typeof sessionSchema>;
 
+/** Most laps of a day: more than a day and a night hold, and what half a gigabyte of records bears. */
+const MOST_LAPS = 500;
+
 /** What is driven, where, in which weather, how hard; as stored. A day of one or more sessions. */
-export const planSchema = z.strictObject({
-  id: idSchema,
-  name: nameSchema,
-  carId: idSchema,
-  circuitId: idSchema,
-  start: startSchema,
-  sessions: z.array(sessionSchema).min(1).max(12),
-  humidityPercent: numberField({
-    title: 'Relative humidity',
-    quantity: 'percent',
-    min: 0,
-    max: 100,
-    usual: [30, 90],
-    step: 5,
-    description: 'Moist air is a little lighter.',
-  }),
-  /** At the circuit; null takes the standard pressure at its height */
-  pressureHpa: numberField({
-    title: 'Air pressure',
-    quantity: 'airPressure',
-    min: 500,
-    max: 1100,
-    usual: [960, 1040],
-    step: 1,
-    description: 'At the circuit, not reduced to sea level. Left empty, it follows from the height.',
-  }).nullable(),
-  windKmh: numberField({
-    title: 'Wind',
-    quantity: 'speed',
-    min: 0,
-    max: 150,
-    usual: [0, 40],
-    step: 1,
-    description:
-      'Ten metres up, as weather services give it. It blows along the straights and over the brakes.',
-  }),
-  windFromDeg: numberField({
-    title: 'Wind from',
-    quantity: 'angle',
-    min: 0,
-    max: 360,
-    usual: [0, 360],
-    step: 5,
-    description: 'Compass direction it comes from; north is 0, east 90.',
-  }),
-  brakingGripUsedPercent: numberField({
-    title: 'Share of grip used in braking',
-    quantity: 'percent',
-    min: 20,
-    max: 100,
-    usual: [75, 97],
-    step: 1,
-    description: 'Share of the tyres’ grip the driver uses in braking.',
-  }),
-  corneringGripUsedPercent: numberField({
-    title: 'Share of grip used in corners',
-    quantity: 'percent',
-    min: 20,
-    max: 100,
-    usual: [80, 97],
-    step: 1,
-    description: 'Share of the tyres’ grip the driver uses in corners.',
-  }),
-  brakesEarlier: z.boolean().meta({ title: 'Brake earlier when the brakes fade' }),
-  /** On the driver's balance control at each braking zone in driving order; missing ones are 0 */
-  clicks: z
-    .array(
-      numberField({
-        title: 'Clicks',
-        quantity: 'count',
-        min: -30,
-        max: 30,
-        integer: true,
-        usual: [-5, 5],
-        step: 1,
-        description: 'More push to the front with each click, less with each negative one.',
-      }),
-    )
-    .max(60),
-  brakeBuildUpS: numberField({
-    title: 'Brake build-up',
-    quantity: 'seconds',
-    min: 0,
-    max: 1,
-    usual: [0.1, 0.4],
-    step: 0.05,
-    description: 'From first touch to full braking.',
-  }),
-  targetMarginK: numberField({
-    title: 'Margin to keep',
-    quantity: 'difference',
-    min: 0,
-    max: 600,
-    usual: [10, 60],
-    step: 5,
-    description: 'At every temperature limit. An uncalibrated prediction deserves a wide one.',
-  }),
-  minutes: numberField({
-    title: 'Session lasts',
-    quantity: 'minutes',
-    min: 3,
-    max: 600,
-    usual: [15, 40],
-    step: 1,
-    description: 'From leaving the pit lane to being back in it.',
-  }),
-  compare: compareSchema,
-  uncertain: uncertainSchema,
-  /** Day it is driven; null where that is not known */
-  date: z.iso.date('must be a date like 2027-05-01').nullable().meta({ title: 'Date' }),
-  /** How each of its values is known */
-  origins: originsSchema,
-});
+export const planSchema = z
+  .strictObject({
+    id: idSchema,
+    name: nameSchema,
+    carId: idSchema,
+    circuitId: idSchema,
+    start: startSchema,
+    sessions: z.array(sessionSchema).min(1).max(12),
+    humidityPercent: numberField({
+      title: 'Relative humidity',
+      quantity: 'percent',
+      min: 0,
+      max: 100,
+      usual: [30, 90],
+      step: 5,
+      description: 'Moist air is a little lighter.',
+    }),
+    /** At the circuit; null takes the standard pressure at its height */
+    pressureHpa: numberField({
+      title: 'Air pressure',
+      quantity: 'airPressure',
+      min: 500,
+      max: 1100,
+      usual: [960, 1040],
+      step: 1,
+      description: 'At the circuit, not reduced to sea level. Left empty, it follows from the height.',
+    }).nullable(),
+    windKmh: numberField({
+      title: 'Wind',
+      quantity: 'speed',
+      min: 0,
+      max: 150,
+      usual: [0, 40],
+      step: 1,
+      description:
+        'Ten metres up, as weather services give it. It blows along the straights and over the brakes.',
+    }),
+    windFromDeg: numberField({
+      title: 'Wind from',
+      quantity: 'angle',
+      min: 0,
+      max: 360,
+      usual: [0, 360],
+      step: 5,
+      description: 'Compass direction it comes from; north is 0, east 90.',
+    }),
+    brakingGripUsedPercent: numberField({
+      title: 'Share of grip used in braking',
+      quantity: 'percent',
+      min: 20,
+      max: 100,
+      usual: [75, 97],
+      step: 1,
+      description: 'Share of the tyres’ grip the driver uses in braking.',
+    }),
+    corneringGripUsedPercent: numberField({
+      title: 'Share of grip used in corners',
+      quantity: 'percent',
+      min: 20,
+      max: 100,
+      usual: [80, 97],
+      step: 1,
+      description: 'Share of the tyres’ grip the driver uses in corners.',
+    }),
+    brakesEarlier: z.boolean().meta({ title: 'Brake earlier when the brakes fade' }),
+    /** On the driver's balance control at each braking zone in driving order; missing ones are 0 */
+    clicks: z
+      .array(
+        numberField({
+          title: 'Clicks',
+          quantity: 'count',
+          min: -30,
+          max: 30,
+          integer: true,
+          usual: [-5, 5],
+          step: 1,
+          description: 'More push to the front with each click, less with each negative one.',
+        }),
+      )
+      .max(60),
+    brakeBuildUpS: numberField({
+      title: 'Brake build-up',
+      quantity: 'seconds',
+      min: 0,
+      max: 1,
+      usual: [0.1, 0.4],
+      step: 0.05,
+      description: 'From first touch to full braking.',
+    }),
+    targetMarginK: numberField({
+      title: 'Margin to keep',
+      quantity: 'difference',
+      min: 0,
+      max: 600,
+      usual: [10, 60],
+      step: 5,
+      description: 'At every temperature limit. An uncalibrated prediction deserves a wide one.',
+    }),
+    minutes: numberField({
+      title: 'Session lasts',
+      quantity: 'minutes',
+      min: 3,
+      max: 600,
+      usual: [15, 40],
+      step: 1,
+      description: 'From leaving the pit lane to being back in it.',
+    }),
+    compare: compareSchema,
+    uncertain: uncertainSchema,
+    /** Day it is driven; null where that is not known */
+    date: z.iso.date('must be a date like 2027-05-01').nullable().meta({ title: 'Date' }),
+    /** How each of its values is known */
+    origins: originsSchema,
+  })
+  .check((ctx) => {
+    const laps = ctx.value.sessions
+      .flatMap(({ legs }) => legs)
+      .reduce((sum, leg) => sum + ('laps' in leg ? leg.laps : 0), 0);
+    if (laps > MOST_LAPS) {
+      ctx.issues.push({
+        code: 'custom',
+        input: ctx.value.sessions,
+        path: ['sessions'],
+        message: `must have at most ${MOST_LAPS} laps in a day, not ${laps}: plan the rest as a day of its own`,
+      });
+    }
+  });
 
 export type Plan = z.infer<typeof planSchema>;

@@ -1,16 +1,15 @@
 import { AXLES, type AxleName, wheelClearances } from '../../core';
 import {
-  type Car,
   type Change,
   carSchema,
   coldBite,
-  isAllCarbon,
   issueProblem,
   padOf,
   partOf,
   type Setup,
   wheelFit,
   withChanges,
+  wrongPartner,
 } from '../../model';
 import type { Assessed } from './assess';
 
@@ -80,8 +79,10 @@ export function fits(setup: Setup, changes: readonly Change[]): Check & { kind: 
     const { path, message } = issueProblem(valid.error.issues[0]);
     return { kind: 'fits', state: 'no', found: 'invalid', path, message };
   }
-  const friction = frictionPair(car, parts);
-  if (friction) return { kind: 'fits', state: 'no', found: 'carbon', ...friction };
+  for (const axle of AXLES) {
+    const wants = wrongPartner(car[axle], parts);
+    if (wants) return { kind: 'fits', state: 'no', found: 'carbon', axle, wants };
+  }
   let worst: { axle: AxleName; short: number; touches: boolean } | null = null;
   for (const axle of AXLES) {
     if (car[axle].drum) continue;
@@ -98,19 +99,6 @@ export function fits(setup: Setup, changes: readonly Change[]): Check & { kind: 
   return touches
     ? { kind: 'fits', state: 'no', found: 'touches', axle, short }
     : { kind: 'fits', state: 'look', found: 'tight', axle, short };
-}
-
-/** Carbon rubs on carbon and on nothing else. */
-function frictionPair(car: Car, parts: Setup['parts']): { axle: AxleName; wants: 'pads' | 'rotors' } | null {
-  for (const axle of AXLES) {
-    const { rotor, drum, pad } = car[axle];
-    if (drum) continue;
-    const carbonRotor = rotor.material === 'carbon-carbon';
-    const carbonPad = isAllCarbon(padOf(pad, parts));
-    if (carbonRotor && !carbonPad) return { axle, wants: 'pads' };
-    if (carbonPad && !carbonRotor) return { axle, wants: 'rotors' };
-  }
-  return null;
 }
 
 /** Whether a new fluid may be filled in where the old one was. */

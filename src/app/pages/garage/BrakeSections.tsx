@@ -1,6 +1,6 @@
 import { type Axle, fitPart, type PartKind, shelfOf } from '../../../model';
 import { say } from '../../../text/en/say/garage';
-import { BrakeKind } from '../../shared/AxleSections';
+import { BrakeKind } from '../../shared/RotorSections';
 import { Field, Section } from '../../shared/Section';
 import { useProject } from '../../state/context';
 import { SelectField } from '../../ui/SelectField';

@@ -1,5 +1,8 @@
 /** What shared says: sentences only; the labels of its fields and columns stand with them. */
 export const say = {
+  carbonOnCarbon: 'Carbon pads and carbon discs go only with each other. Nothing was changed.',
+  fitBoth: (pads: string, rotors: string) => `Fit both: ${pads}, ${rotors.toLowerCase()}`,
+  solidDisc: (thickness: string) => `Solid disc of ${thickness}`,
   drumsDiscSMeasures: "With drums, the disc's measures are kept aside until you change back.",
   valuesCoreUpSurface: (source: string, bulkLimit: string, faceLimit: string) =>
     `Values ${source}. Core up to ${bulkLimit}, surface up to ${faceLimit}.`,
