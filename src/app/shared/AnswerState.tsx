@@ -1,5 +1,6 @@
 import { say } from '../../text/en/say/shared';
 import type { Answer } from '../state/useAnswer';
+import { ProgressBar } from '../ui/ProgressBar';
 
 /** What a long question is doing, when it has no fresh answer: running, cancelled or failed. */
 export function AnswerState<T>({ answer, doing }: { answer: Answer<T>; doing: string }) {
@@ -30,7 +31,9 @@ export function AnswerState<T>({ answer, doing }: { answer: Answer<T>; doing: st
       <span>
         {doing} …{progress && ` ${progress.done} of ${progress.all}`}
       </span>
-      {progress && <progress className="h-2 w-[160px]" max={progress.all} value={progress.done} />}
+      {progress && (
+        <ProgressBar label="Runs done" className="w-[160px]" max={progress.all} value={progress.done} />
+      )}
       {answer.asked && (
         <button type="button" className="btn" onClick={answer.cancel}>
           Cancel

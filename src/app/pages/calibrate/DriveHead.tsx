@@ -15,6 +15,7 @@ import { NumberField } from '../../shared/NumberField';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { DayField } from '../../ui/DayField';
+import { Disclosure } from '../../ui/Disclosure';
 import { IconButton } from '../../ui/IconButton';
 import { TextField } from '../../ui/TextField';
 
@@ -43,10 +44,15 @@ export function DriveHead({ drive }: { readonly drive: StoredDrive }) {
     return null;
   };
   return (
-    <details className="panel px-4 py-2.5" open={drive.observations.length === 0}>
-      <summary className="cursor-pointer">
-        {format(parseISO(drive.date), 'd MMM yyyy')}, {countedText(drive)}
-      </summary>
+    <Disclosure
+      className="panel px-4 py-2.5"
+      open={drive.observations.length === 0}
+      summary={
+        <>
+          {format(parseISO(drive.date), 'd MMM yyyy')}, {countedText(drive)}
+        </>
+      }
+    >
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <div className="w-[300px] max-w-full">
           <TextField
@@ -107,7 +113,7 @@ export function DriveHead({ drive }: { readonly drive: StoredDrive }) {
           )}
         </ul>
       )}
-    </details>
+    </Disclosure>
   );
 }
 

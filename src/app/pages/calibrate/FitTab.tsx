@@ -4,6 +4,7 @@ import { CALIBRATED, type ParameterId } from '../../../core';
 import { parameterInfo, type StoredDrive } from '../../../model';
 import { say } from '../../../text/en/say/calibrate';
 import { CheckField } from '../../ui/CheckField';
+import { Disclosure } from '../../ui/Disclosure';
 import { Tip } from '../../ui/Tip';
 import { FitResults } from './FitResults';
 import { useDrives } from './useDrives';
@@ -54,10 +55,15 @@ export function FitTab() {
             ))}
           </ul>
         </div>
-        <details open={parameters !== null}>
-          <summary className="cursor-pointer text-[15px]">
-            What is free: {parameters === null ? 'what the readings can tell' : `${parameters.length} chosen`}
-          </summary>
+        <Disclosure
+          open={parameters !== null}
+          summary={
+            <>
+              What is free:{' '}
+              {parameters === null ? 'what the readings can tell' : `${parameters.length} chosen`}
+            </>
+          }
+        >
           <ul className="mt-1.5 grid gap-2.5 sm:grid-cols-2">
             {CALIBRATED.map((id) => {
               const { title, description } = parameterInfo(id);
@@ -80,7 +86,7 @@ export function FitTab() {
             })}
           </ul>
           <p className="caption mt-1">{say.noneChosen}</p>
-        </details>
+        </Disclosure>
       </section>
       <Estimating asked={asked} />
     </div>

@@ -5,6 +5,7 @@ import { INSTRUMENT_NAMES, LIGHT_NAMES, PLACE_NAMES, WHEEL_NAMES } from '../../.
 import { say } from '../../../text/en/say/calibrate';
 import { FormRadio } from '../../shared/form/FormChoice';
 import { FormNumber } from '../../shared/form/FormNumber';
+import { Disclosure } from '../../ui/Disclosure';
 import { parseNumber } from '../../ui/parseNumber';
 import type { TypedKind, TypedObservation } from './observationForm';
 
@@ -38,8 +39,7 @@ export function KindFields({ kind, watched }: { readonly kind: TypedKind; readon
             label="Instrument"
             options={INSTRUMENTS.map((own) => [own, INSTRUMENT_NAMES[own]] as const)}
           />
-          <details>
-            <summary className="caption cursor-pointer">Error and emissivity</summary>
+          <Disclosure quiet summary="Error and emissivity">
             <div className="mt-1.5 grid grid-cols-2 gap-2">
               <FormNumber<TypedObservation>
                 name="errorK"
@@ -53,7 +53,7 @@ export function KindFields({ kind, watched }: { readonly kind: TypedKind; readon
                 placeholder="0.95"
               />
             </div>
-          </details>
+          </Disclosure>
         </>
       );
     case 'paint':

@@ -6,6 +6,7 @@ import { say } from '../../../text/en/say/decide';
 import { useUnits } from '../../state/preferences';
 import { Key } from '../../ui/charts/Key';
 import { type ChartRule, LineChart } from '../../ui/charts/LineChart';
+import { Disclosure } from '../../ui/Disclosure';
 
 const whole = (value: number) => value.toFixed(0);
 const LINES = [
@@ -56,8 +57,7 @@ export function DuctCurve({ axle, need }: { axle: AxleName; need: AxleNeed }) {
           </Key>
         ))}
       </p>
-      <details className="mt-1">
-        <summary className="caption">The same as a table</summary>
+      <Disclosure className="mt-1" quiet summary="The same as a table">
         <table className="mt-1 text-right text-[13px]">
           <thead>
             <tr className="caption">
@@ -86,7 +86,7 @@ export function DuctCurve({ axle, need }: { axle: AxleName; need: AxleNeed }) {
             ))}
           </tbody>
         </table>
-      </details>
+      </Disclosure>
     </section>
   );
 }

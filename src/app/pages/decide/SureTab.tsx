@@ -17,6 +17,7 @@ import { useSetup } from '../../state/context';
 import { type Editing, useItem } from '../../state/useItem';
 import { CheckField } from '../../ui/CheckField';
 import { Choice } from '../../ui/Choice';
+import { ProgressBar } from '../../ui/ProgressBar';
 import { SelectField } from '../../ui/SelectField';
 import { Tip } from '../../ui/Tip';
 import { useDraft } from '../../ui/useDraft';
@@ -209,7 +210,7 @@ function Status({
           <button type="button" className="btn" onClick={onCancel}>
             Cancel
           </button>
-          <progress max={pieces} value={state.done} className="h-2 w-[220px]" aria-label="Runs done" />
+          <ProgressBar label="Runs done" max={pieces} value={state.done} className="w-[220px]" />
           <p role="status">
             {of(state.done)} of {runs} simulation runs
           </p>

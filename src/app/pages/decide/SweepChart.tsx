@@ -6,6 +6,7 @@ import { say } from '../../../text/en/say/decide';
 import { useUnits } from '../../state/preferences';
 import { Key } from '../../ui/charts/Key';
 import { LineChart } from '../../ui/charts/LineChart';
+import { Disclosure } from '../../ui/Disclosure';
 
 /** Temperature margin of both axles over the brake balance, against the ideal balance. */
 export function SweepChart({ sweep }: { sweep: BalanceSweep }) {
@@ -55,8 +56,7 @@ export function SweepChart({ sweep }: { sweep: BalanceSweep }) {
           rear, least margin
         </Key>
       </p>
-      <details className="mt-1">
-        <summary className="caption">The same as a table</summary>
+      <Disclosure className="mt-1" quiet summary="The same as a table">
         <table className="mt-1 text-right text-[13px]">
           <thead>
             <tr className="caption">
@@ -81,7 +81,7 @@ export function SweepChart({ sweep }: { sweep: BalanceSweep }) {
             ))}
           </tbody>
         </table>
-      </details>
+      </Disclosure>
     </>
   );
 }

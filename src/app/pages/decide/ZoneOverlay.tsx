@@ -11,6 +11,7 @@ import { usePickedZone } from '../../state/picked';
 import { useUnits } from '../../state/preferences';
 import { pictureOf, standaloneSvg } from '../../ui/charts/picture';
 import { useWidth } from '../../ui/charts/useSize';
+import { Disclosure } from '../../ui/Disclosure';
 import { SelectField } from '../../ui/SelectField';
 import type { Compared } from './compared';
 import { OverlayChart } from './OverlayChart';
@@ -84,8 +85,7 @@ export const ZoneOverlay = memo(function ZoneOverlay({ compared }: { compared: r
               })
               .join(', ')}.`}
       </p>
-      <details className="mt-1">
-        <summary className="caption">The same as a table</summary>
+      <Disclosure className="mt-1" quiet summary="The same as a table">
         <div className="overflow-x-auto">
           <OverlayTable
             title={title}
@@ -94,7 +94,7 @@ export const ZoneOverlay = memo(function ZoneOverlay({ compared }: { compared: r
             kelvin={kelvin}
           />
         </div>
-      </details>
+      </Disclosure>
     </section>
   );
 });

@@ -7,6 +7,7 @@ import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { useStandIns } from '../../state/useStandIns';
+import { CaptionedDay } from '../../ui/DayField';
 import { ownAddress } from '../../ui/ownAddress';
 
 /** What a weather service answers; checked, as it comes from outside. */
@@ -74,15 +75,9 @@ export function WeatherPanel({ plan }: { plan: Plan }) {
   return (
     <div className="sm:col-span-2 lg:col-span-3" data-testid="weather">
       <div className="flex flex-wrap items-end gap-2">
-        <label className="grid">
-          <span className="font-[540]">Weather of a day</span>
-          <input
-            type="date"
-            className="field mt-0.5 w-[170px]"
-            value={date}
-            onChange={(e) => setDate(e.target.value)}
-          />
-        </label>
+        <div className="w-[190px]">
+          <CaptionedDay label="Weather of a day" value={date} onChange={setDate} />
+        </div>
         <button type="button" className="btn" disabled={busy || date === '' || !served} onClick={ask}>
           {busy ? 'Asking …' : 'Ask the weather service'}
         </button>

@@ -5,6 +5,7 @@ import { say } from '../../../text/en/say/inside';
 import { useUnits } from '../../state/preferences';
 import { type Editing, useItem } from '../../state/useItem';
 import { useSides } from '../../state/useSides';
+import { Disclosure } from '../../ui/Disclosure';
 
 /** Inner and outer side of the day's disc brakes: a line where they are alike, a table where they are not. */
 export function SidesPanel({ setup }: { readonly setup: Setup }) {
@@ -24,14 +25,11 @@ export function SidesPanel({ setup }: { readonly setup: Setup }) {
       {!sides && !query.isError && <p className="text-dim">{say.drivingSides}</p>}
       {sides?.length === 0 && <p className="text-dim">{say.noDiscs}</p>}
       {sides && sides.length > 0 && (
-        <details open={most > SIDES_DIFFER}>
-          <summary className="min-h-[24px] cursor-pointer">
-            {say.sidesDiffer(siText(most, 'difference', units))}
-          </summary>
+        <Disclosure open={most > SIDES_DIFFER} summary={say.sidesDiffer(siText(most, 'difference', units))}>
           <SidesTable sides={sides} />
           <p className="caption mt-1">{say.whatSidesAre}</p>
           {car && <Judged editing={car} sides={sides} />}
-        </details>
+        </Disclosure>
       )}
     </section>
   );

@@ -7,6 +7,7 @@ import { say } from '../../../text/en/say/log';
 import { download } from '../../shell/files';
 import { useBackground } from '../../state/context';
 import { logStore, useLogs, useRefreshLogs } from '../../state/useLogs';
+import { Disclosure } from '../../ui/Disclosure';
 import { TextField } from '../../ui/TextField';
 import { Tip } from '../../ui/Tip';
 import { undoToast } from '../../ui/undoToast';
@@ -110,16 +111,21 @@ function LogRow({
           onCommit={(name) => void renameLog(logStore, entry.id, name).then(refresh)}
         />
         {notes.length > 0 && (
-          <details className="mt-1">
-            <summary className="caption cursor-pointer">
-              {notes.length} note{notes.length === 1 ? '' : 's'}
-            </summary>
+          <Disclosure
+            className="mt-1"
+            quiet
+            summary={
+              <>
+                {notes.length} note{notes.length === 1 ? '' : 's'}
+              </>
+            }
+          >
             <ul className="mt-0.5 grid gap-0.5">
               {notes.map((note) => (
                 <li key={note}>{note}</li>
               ))}
             </ul>
-          </details>
+          </Disclosure>
         )}
       </td>
       <Tip text={entry.source}>

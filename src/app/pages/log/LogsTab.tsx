@@ -13,6 +13,7 @@ import { useBackground } from '../../state/context';
 import { logStore, useRefreshLogs } from '../../state/useLogs';
 import { useStandIns } from '../../state/useStandIns';
 import { ownAddress } from '../../ui/ownAddress';
+import { ProgressBar } from '../../ui/ProgressBar';
 import { KeptLogs } from './KeptLogs';
 import { MappingStep } from './MappingStep';
 
@@ -260,7 +261,7 @@ function Reading({
   return (
     <section className="panel px-4 py-3" aria-label="Reading">
       <div className="flex items-center gap-3">
-        <progress className="h-2.5 w-[280px]" value={step.share} max={1} aria-label="Share read" />
+        <ProgressBar label="Share read" className="w-[280px]" value={step.share} max={1} />
         <span role="status">
           {step.file.name}: {Math.round(100 * step.share)} %
         </span>

@@ -5,6 +5,7 @@ import { VERSION_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
 import { Field } from '../../shared/Section';
 import { useUnits } from '../../state/preferences';
+import { Disclosure } from '../../ui/Disclosure';
 import { SelectField } from '../../ui/SelectField';
 import type { PrepareTabProps } from './tabProps';
 
@@ -44,11 +45,10 @@ export function BedSettings({ prepared }: PrepareTabProps) {
         {bed.version === 'road' && field('limitKmh')}
       </div>
       <p className="mt-1.5 max-w-[92ch]">{VERSION_TEXT[bed.version].note}</p>
-      <details className="mt-1.5" open={typed}>
-        <summary className="cursor-pointer">{say.whatCameWith}</summary>
+      <Disclosure className="mt-1.5" open={typed} summary={say.whatCameWith}>
         <div className="mt-1.5 grid gap-x-4 gap-y-2.5 sm:grid-cols-3 lg:grid-cols-6">{TYPED.map(field)}</div>
         <p className="caption mt-1">{data.join(' ')}</p>
-      </details>
+      </Disclosure>
     </section>
   );
 }

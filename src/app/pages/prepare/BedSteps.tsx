@@ -8,6 +8,7 @@ import { cardText } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
 import { download } from '../../shell/files';
 import { useUnits } from '../../state/preferences';
+import { Disclosure } from '../../ui/Disclosure';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 
 /** What is driven, one after the other, with what it comes to. */
@@ -41,8 +42,7 @@ export function BedSteps({
           </button>
         )}
       </div>
-      <details className="mt-2">
-        <summary className="cursor-pointer">{say.stepByStep(cards.length)}</summary>
+      <Disclosure className="mt-2" summary={say.stepByStep(cards.length)}>
         <ScrollPanel label="Bedding run, step by step" className="mt-1 border-0! p-0!">
           <table className="w-full min-w-[620px] max-w-[1000px] text-left">
             <thead>
@@ -80,7 +80,7 @@ export function BedSteps({
             </tbody>
           </table>
         </ScrollPanel>
-      </details>
+      </Disclosure>
     </section>
   );
 }

@@ -9,6 +9,7 @@ import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { ConfirmButton } from '../../ui/ConfirmButton';
+import { Disclosure } from '../../ui/Disclosure';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import type { PrepareTabProps } from './tabProps';
 import { doneBy } from './worker';
@@ -102,8 +103,7 @@ function FittedTable({ prepared }: PrepareTabProps) {
       .filter((words) => words.startsWith(key))
       .join('; ');
   return (
-    <details className="mt-2">
-      <summary className="cursor-pointer">{say.fittedSince}</summary>
+    <Disclosure className="mt-2" summary={say.fittedSince}>
       <ScrollPanel label="What is on the car" className="mt-1 border-0! p-0!">
         <table className="w-full min-w-[520px] text-left">
           <thead>
@@ -128,6 +128,6 @@ function FittedTable({ prepared }: PrepareTabProps) {
           </tbody>
         </table>
       </ScrollPanel>
-    </details>
+    </Disclosure>
   );
 }

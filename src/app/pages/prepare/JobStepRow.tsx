@@ -6,6 +6,7 @@ import type { JobStep } from '../../../services';
 import { CAUTION_TEXT, STOP_TEXT, torqueText } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
 import { useUnits } from '../../state/preferences';
+import { Disclosure } from '../../ui/Disclosure';
 import { TorqueEntry } from './TorqueEntry';
 import type { PrepareTabProps } from './tabProps';
 
@@ -62,14 +63,13 @@ export function JobStepRow({
           </p>
         )}
         {!done && step.stops.length > 0 && (
-          <details className="text-[13px]">
-            <summary className="cursor-pointer text-dim">What to stop for</summary>
+          <Disclosure className="text-[13px]" summary="What to stop for">
             <ul className="list-disc pl-5">
               {step.stops.map((stop) => (
                 <li key={stop}>{STOP_TEXT[stop]}</li>
               ))}
             </ul>
-          </details>
+          </Disclosure>
         )}
         {done && (
           <p className="caption">{say.tickedBy(done.by, format(parseISO(done.at), 'd MMM, HH:mm'))}</p>

@@ -6,6 +6,7 @@ import { say } from '../../../text/en/say/test';
 import { useUnits } from '../../state/preferences';
 import { Keys } from '../../ui/charts/Keys';
 import { LineChart } from '../../ui/charts/LineChart';
+import { Disclosure } from '../../ui/Disclosure';
 import { ForceTable } from '../../ui/WideTable';
 
 type Stop = BenchPlan['programme']['stops'][number];
@@ -51,8 +52,7 @@ export function BenchStops({ plan, bench }: { readonly plan: BenchPlan; readonly
         />
         <Keys lines={lines} />
       </div>
-      <details className="mt-2">
-        <summary className="cursor-pointer">{say.benchStops(programme.stops.length)}</summary>
+      <Disclosure className="mt-2" summary={say.benchStops(programme.stops.length)}>
         <ForceTable<Stop>
           caption="Programme, stop by stop"
           first="Stop"
@@ -83,7 +83,7 @@ export function BenchStops({ plan, bench }: { readonly plan: BenchPlan; readonly
             },
           ]}
         />
-      </details>
+      </Disclosure>
     </>
   );
 }

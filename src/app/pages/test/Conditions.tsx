@@ -2,6 +2,7 @@ import { TEST_PLACES, TEST_SURFACES } from '../../../model';
 import { TEST_PLACE_TEXT, WHEEL_NAMES } from '../../../text/en';
 import { say } from '../../../text/en/say/test';
 import { Field } from '../../shared/Section';
+import { Disclosure } from '../../ui/Disclosure';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import type { TestTabProps } from './tabProps';
@@ -16,11 +17,16 @@ export function Conditions({ tested, open }: TestTabProps & { readonly open: Ope
   const { id, run } = open;
   const at = (key: string) => ['runs', id, 'conditions', key];
   return (
-    <details className="panel px-4 py-3" open={Object.keys(run.stops).length === 0}>
-      <summary className="cursor-pointer">
-        <h2 className="inline text-[15px]">Conditions</h2>{' '}
-        <span className="text-dim">{say.conditionsOf(run.setup, run.conditions.surface)}</span>
-      </summary>
+    <Disclosure
+      className="panel px-4 py-3"
+      open={Object.keys(run.stops).length === 0}
+      summary={
+        <>
+          <span className="text-[15px] font-[560]">Conditions</span>{' '}
+          <span className="text-dim">{say.conditionsOf(run.setup, run.conditions.surface)}</span>
+        </>
+      }
+    >
       <div className="mt-2 grid gap-x-4 gap-y-2.5 sm:grid-cols-3 lg:grid-cols-6">
         <SelectField
           label="Surface"
@@ -51,6 +57,6 @@ export function Conditions({ tested, open }: TestTabProps & { readonly open: Ope
           onChange={(own) => editing.set(['runs', id, 'place'], own, 'Where')}
         />
       </div>
-    </details>
+    </Disclosure>
   );
 }

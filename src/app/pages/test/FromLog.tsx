@@ -20,6 +20,7 @@ import { useBackground } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { useLogs, useRefreshLogs } from '../../state/useLogs';
+import { CheckField } from '../../ui/CheckField';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { SelectField } from '../../ui/SelectField';
 import type { TestTabProps } from './tabProps';
@@ -161,16 +162,17 @@ export function FromLog({ tested, open }: TestTabProps & { readonly open: OpenRu
                 {stops.map((stop, i) => (
                   <tr key={stop.start} className="border-b border-rule/60">
                     <td className="py-1 text-left">
-                      <input
-                        type="checkbox"
-                        aria-label={`Take stop ${i + 1}`}
+                      <CheckField
+                        name={`Take stop ${i + 1}`}
                         checked={!left.has(i)}
                         onChange={() => {
                           const next = new Set(left);
                           if (!next.delete(i)) next.add(i);
                           setLeft(next);
                         }}
-                      />
+                      >
+                        {null}
+                      </CheckField>
                     </td>
                     <td>{siText(stop.start, 'seconds', units, 0)}</td>
                     <td>{siText(stop.from, 'speed', units, 1)}</td>

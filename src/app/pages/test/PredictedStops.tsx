@@ -3,6 +3,7 @@ import { siText } from '../../../model';
 import type { TestAnswer } from '../../../services';
 import { HELD_BY_TEXT, TEST_PHASE_TEXT } from '../../../text/en';
 import { useUnits } from '../../state/preferences';
+import { Disclosure } from '../../ui/Disclosure';
 import { ForceTable } from '../../ui/WideTable';
 
 /** Stop by stop, as predicted. */
@@ -10,8 +11,11 @@ export function PredictedStops({ answer }: { readonly answer: TestAnswer }) {
   const units = useUnits();
   const kelvin = (value: number) => siText(value, 'temperature', units);
   return (
-    <details className="mt-2" open={answer.stops.length <= 8}>
-      <summary className="cursor-pointer">Stop by stop ({answer.stops.length})</summary>
+    <Disclosure
+      className="mt-2"
+      open={answer.stops.length <= 8}
+      summary={<>Stop by stop ({answer.stops.length})</>}
+    >
       <ForceTable<TestStop>
         caption="Stop by stop, predicted"
         first="Stop"
@@ -52,6 +56,6 @@ export function PredictedStops({ answer }: { readonly answer: TestAnswer }) {
           { head: 'limited by', means: 'What limited the stop', cell: (s) => HELD_BY_TEXT[s.heldBy] },
         ]}
       />
-    </details>
+    </Disclosure>
   );
 }
