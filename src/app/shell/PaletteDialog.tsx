@@ -38,10 +38,10 @@ function matched(_id: string, typed: string, [name = '', of = '']: readonly stri
 /** Pages and their views, in the order of the work. */
 function usePlaces(groups: readonly PageGroup[]): readonly Entry[] {
   const navigate = useNavigate();
-  const pages = groups.flatMap(({ pages }) => pages);
+  const pages = groups.flatMap(({ name: group, pages }) => pages.map((page) => ({ ...page, group })));
   const go = (to: string) => () => void navigate(to);
   return [
-    ...pages.flatMap(({ to, name, also }) => {
+    ...pages.flatMap(({ to, name, also, group }) => {
       const at = also ?? to;
       const tabs = tabsOf(at).map((tab) => ({
         id: `${at}/${tab.path}`,
@@ -49,7 +49,9 @@ function usePlaces(groups: readonly PageGroup[]): readonly Entry[] {
         of: name,
         run: go(`${at}/${tab.path}`),
       }));
-      return tabs.length > 0 && !also ? tabs : [{ id: to, name, run: go(to) }, ...tabs];
+      return tabs.length > 0 && !also
+        ? tabs
+        : [{ id: to, name, ...(group !== name && { of: group }), run: go(to) }, ...tabs];
     }),
     { id: '/library', name: 'Library', run: go('/library') },
     { id: '/help', name: 'Help', run: go('/help') },
