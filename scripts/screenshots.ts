@@ -164,6 +164,11 @@ await withApplication(4329, async (browser, address) => {
     await page.locator('main section').first().waitFor();
     await view.prepare?.(page);
     await page.waitForTimeout(2000);
+    // What is computed beside the verdict comes after it.
+    await page
+      .getByText(/computing …/)
+      .first()
+      .waitFor({ state: 'detached', timeout: 60_000 });
     await page.screenshot({ path: `${FOLDER}/${view.name}.png` });
     console.log(`${FOLDER}/${view.name}.png`);
     await context.close();

@@ -131,7 +131,10 @@ test('the map zooms and moves by wheel, buttons and keys, and goes out in four f
 test('weather of a day is asked for and put into the plan', async ({ page }) => {
   await visit(page, '/plan');
   await page.getByRole('button', { name: /^Weather of a day/ }).click();
-  await page.locator('.calendar').getByRole('button', { name: / 15th, / }).click();
+  await page
+    .locator('.calendar')
+    .getByRole('button', { name: / 15th, / })
+    .click();
   await page.getByRole('button', { name: 'Ask the weather service' }).click();
   await page.getByRole('button', { name: 'Put it into the plan' }).click();
   const pressure = page.getByRole('textbox', { name: 'Air pressure' });

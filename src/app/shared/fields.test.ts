@@ -72,13 +72,19 @@ describe('paths into an item', () => {
 describe('lists', () => {
   it('move and insert without losing anything', () => {
     fc.assert(
-      fc.property(fc.array(fc.integer(), { minLength: 2, maxLength: 9 }), fc.nat(), (list, at) => {
-        const i = at % (list.length - 1);
-        const there = moved(list, i, 1);
-        expect(moved(there, i + 1, -1)).toEqual(list);
-        expect([...there].sort()).toEqual([...list].sort());
-        expect(inserted(list, i, 99).filter((_, k) => k !== i)).toEqual(list);
-      }),
+      fc.property(
+        fc.array(fc.integer(), { minLength: 2, maxLength: 9 }),
+        fc.nat(),
+        fc.nat(),
+        (list, at, to) => {
+          const [i, j] = [at % list.length, to % list.length];
+          const there = moved(list, i, j);
+          expect(there[j]).toBe(list[i]);
+          expect(moved(there, j, i)).toEqual(list);
+          expect([...there].sort()).toEqual([...list].sort());
+          expect(inserted(list, i, 99).filter((_, k) => k !== i)).toEqual(list);
+        },
+      ),
     );
   });
 });
