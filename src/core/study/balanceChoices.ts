@@ -86,7 +86,7 @@ export function balanceChoices(input: DayInput): BalanceChoices {
   };
 }
 
-/** Days driven at most for one choice of clicks. */
+/** Most days simulated for one choice of clicks. */
 const MOST_TURNS = 8;
 
 const apart = ({ margin }: SweepPoint) => Math.abs(margin.front.share - margin.rear.share);

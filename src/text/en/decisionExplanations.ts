@@ -228,7 +228,7 @@ export function explainChances(
   };
 }
 
-/** How a part near something hot was reckoned. */
+/** How the temperature of a heat-exposed part is calculated. */
 export function explainExposed(
   part: Exposed,
   report: ExposedReport,
