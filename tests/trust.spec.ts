@@ -158,6 +158,18 @@ test('storage that does not answer is said, and the page goes on when it does', 
   await expect(page.getByRole('alert').filter({ hasText: 'Not saved' })).toContainText('does not answer');
 });
 
+test('a program that cannot be loaded says so, and comes when its files do', async ({ page, quiet }) => {
+  await page.route('**/assets/application-*.js', (route) => route.abort());
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The program cannot be loaded' })).toBeVisible();
+  // It stands in the console too, as anything that fails.
+  expect(quiet.length).toBeGreaterThan(0);
+  quiet.length = 0;
+  await page.unroute('**/assets/application-*.js');
+  await page.getByRole('button', { name: 'Reload' }).click();
+  await expect(verdict(page)).toBeVisible();
+});
+
 test('the focus never falls to the body: refusal, new car, add a change', async ({ page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'Files' }).focus();

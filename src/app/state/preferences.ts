@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { z } from 'zod';
 import { type Quantity, SWITCHABLE, type UnitChoice } from '../../model';
+import { onMachineTheme, PREFERENCES, showTheme } from './theme';
 
 const preferencesSchema = z.object({
   theme: z.enum(['system', 'light', 'dark']).catch('system'),
@@ -8,11 +9,9 @@ const preferencesSchema = z.object({
 });
 type Preferences = z.infer<typeof preferencesSchema>;
 
-const KEY = 'fervent-kettle-preferences';
-
 function read(): Preferences {
   try {
-    return preferencesSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? '{}'));
+    return preferencesSchema.parse(JSON.parse(localStorage.getItem(PREFERENCES) ?? '{}'));
   } catch {
     // Blocked or garbled: preferences are worth no message.
     return { theme: 'system', us: [] };
@@ -31,11 +30,11 @@ function write(next: Preferences): void {
   current = next;
   units = unitsOf(next);
   try {
-    localStorage.setItem(KEY, JSON.stringify(next));
+    localStorage.setItem(PREFERENCES, JSON.stringify(next));
   } catch {
     // Kept for this visit only.
   }
-  applyTheme();
+  showTheme(next.theme);
   for (const listener of listeners) listener();
 }
 
@@ -44,14 +43,7 @@ const subscribe = (listener: () => void) => {
   return () => listeners.delete(listener);
 };
 
-const darkQuery = window.matchMedia('(prefers-color-scheme: dark)');
-
-/** Sets the theme on the document; called once at the start and at each change. */
-export function applyTheme(): void {
-  const dark = current.theme === 'dark' || (current.theme === 'system' && darkQuery.matches);
-  document.documentElement.dataset.theme = dark ? 'dark' : 'light';
-}
-darkQuery.addEventListener('change', applyTheme);
+onMachineTheme(() => showTheme(current.theme));
 
 /** The units numbers are shown in. */
 export function useUnits(): UnitChoice {

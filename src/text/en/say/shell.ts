@@ -23,6 +23,7 @@ export const say = {
     'Nothing was deleted. A copy is kept in this browser, under Files, Texts kept aside; you can also export it as it is.',
   nothingWasDeletedBut:
     'Nothing was deleted, but the browser did not take a copy of it: export it now. Until a copy is kept, nothing is saved over it.',
+  programDoesNotStart: 'The program cannot be loaded',
   browserSStorageDoes: 'The browser’s storage does not answer yet',
   yourProjectLiesAnother:
     'Your project lies in it. Another page of this program may hold it: close the others, and this one goes on by itself. A restart of the browser helps when nothing else is open.',

@@ -1,6 +1,5 @@
-import './styles/index.css';
 import { StrictMode } from 'react';
-import { createRoot, type Root } from 'react-dom/client';
+import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { demoProject } from '../../demo/project';
 import {
@@ -23,43 +22,21 @@ import { NotFound } from './shell/PageError';
 import { RouteError } from './shell/RouteError';
 import { Shell } from './shell/Shell';
 import { Unreadable } from './shell/Unreadable';
-import { Waiting } from './shell/Waiting';
 import { Providers } from './state/context';
-import { applyTheme } from './state/preferences';
 import { ProjectStore } from './state/projectStore';
 import { TipProvider } from './ui/Tip';
 
-applyTheme();
-
-/** When, after the page was asked for, it is said that the browser's storage does not answer, ms. */
-const SAID_AT = 1700;
-/** What the storage has at least, however slow the page came, ms. */
-const LEAST_PATIENCE = 400;
-
-/** What is stored; while the storage keeps silent, the reader is told, and may go on without it. */
-async function patiently(opening: Promise<Found>, page: Root): Promise<Found> {
-  let goOn: (found: Found) => void = () => {};
-  const given = new Promise<Found>((resolve) => {
-    goOn = resolve;
-  });
-  const timer = setTimeout(
-    () =>
-      page.render(
-        <Waiting onGoOn={() => goOn({ kind: 'blocked', reason: 'the browser’s storage does not answer' })} />,
-      ),
-    Math.max(LEAST_PATIENCE, SAID_AT - performance.now()),
-  );
-  const found = await Promise.race([opening, given]);
-  clearTimeout(timer);
-  return found;
-}
-
-async function start(root: HTMLElement): Promise<void> {
-  const page = createRoot(root);
+/**
+ * Opens what is stored and shows the pages.
+ * @param answers whether the browser's storage answers; false when the reader goes on without it
+ */
+export async function start(root: HTMLElement, answers: boolean): Promise<void> {
   const slot = currentSlot();
   const storage = slotStore(browserStore(), slot);
   const journal = slotJournal(browserJournal(), slot);
-  const found = await patiently(openProject(storage), page);
+  const found: Found = answers
+    ? await openProject(storage)
+    : { kind: 'blocked', reason: 'the browser’s storage does not answer' };
   const past = found.kind === 'project' ? await openHistory(storage, found.revision, found.project) : [];
   const store = new ProjectStore({
     past,
@@ -97,7 +74,7 @@ async function start(root: HTMLElement): Promise<void> {
       </TipProvider>
     </Providers>
   );
-  page.render(
+  createRoot(root).render(
     <StrictMode>
       {found.kind === 'unreadable' ? (
         <Unreadable
@@ -113,6 +90,3 @@ async function start(root: HTMLElement): Promise<void> {
     </StrictMode>,
   );
 }
-
-const root = document.getElementById('root');
-if (root) void start(root);
