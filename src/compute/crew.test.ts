@@ -42,13 +42,18 @@ class NearWorker extends EventTarget {
   }
 }
 
-function crewOf(size: number, twice: (value: number, worker: NearWorker) => number | Promise<number>) {
+function crewOf(
+  size: number,
+  twice: (value: number, worker: NearWorker) => number | Promise<number>,
+  still?: () => Promise<void>,
+) {
   const workers: NearWorker[] = [];
-  const crew = new Crew<Counting>(size, () => {
+  const create = () => {
     const worker = new NearWorker(twice);
     workers.push(worker);
     return worker as unknown as Worker;
-  });
+  };
+  const crew = new Crew<Counting>(size, { create, ...(still && { still }) });
   const run = (jobs: readonly number[], options: Parameters<typeof crew.run<number, number>>[2] = {}) =>
     crew.run<number, number>(jobs, (engine, job) => engine.twice(job) as Promise<number>, options);
   return { crew, workers, run };
@@ -57,6 +62,28 @@ const jobs = Array.from({ length: 12 }, (_, i) => i);
 const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 describe('a crew of workers', () => {
+  it('leaves a core to the page while something moves there, and takes it when it is still', async () => {
+    let letGo: () => void = () => {};
+    const moving = new Promise<void>((resolve) => {
+      letGo = resolve;
+    });
+    const by: NearWorker[] = [];
+    const { run, workers } = crewOf(
+      2,
+      async (value, worker) => {
+        by.push(worker);
+        if (by.length === 6) letGo();
+        await wait(2);
+        return 2 * value;
+      },
+      () => moving,
+    );
+    expect(await run(jobs)).toEqual(jobs.map((job) => 2 * job));
+    expect(new Set(by.slice(0, 6)).size).toBe(1);
+    expect(new Set(by).size).toBe(2);
+    expect(workers).toHaveLength(2);
+  });
+
   it('shares the jobs and gives results in their order, however they come', async () => {
     const busy = new Set<NearWorker>();
     let together = 0;

@@ -18,19 +18,33 @@ export class CancelledError extends Error {
 /** Times a job is given to another worker after one died of it. */
 const MORE_TRIES = 2;
 
+export interface CrewOptions {
+  readonly create?: () => Worker;
+  readonly patience?: number;
+  readonly still?: () => Promise<void>;
+}
+
 /** Several workers that share a list of jobs. Which of them does a job makes no difference to its result. */
 export class Crew<E = Engine> {
   private readonly members: EngineClient<E>[] = [];
+  private readonly create: (() => Worker) | undefined;
+  private readonly patience: number;
+  private readonly still: () => Promise<void>;
 
   /**
    * @param size most workers at once
+   * @param create makes one; the engine by default
    * @param patience longest wait for one job, ms
+   * @param still waits until nothing on the page moves: while it does, the last of several workers takes no new job
    */
   constructor(
     readonly size: number,
-    private readonly create?: () => Worker,
-    private readonly patience = 120_000,
-  ) {}
+    { create, patience = 120_000, still = async () => {} }: CrewOptions = {},
+  ) {
+    this.create = create;
+    this.patience = patience;
+    this.still = still;
+  }
 
   /**
    * Has every job done, each by the next worker that is free. A worker that dies is replaced and its job given out again.
@@ -67,8 +81,10 @@ export class Crew<E = Engine> {
         }
       }
     };
-    const toil = async (member: EngineClient<E>) => {
-      while (next < jobs.length && !failed && !signal?.aborted) {
+    const toil = async (member: EngineClient<E>, gives: boolean) => {
+      for (;;) {
+        if (gives) await this.still();
+        if (next >= jobs.length || failed || signal?.aborted) return;
         const index = next++;
         try {
           const result = await one(member, index);
@@ -81,7 +97,9 @@ export class Crew<E = Engine> {
       }
     };
     const count = Math.max(1, Math.min(workers, this.size, jobs.length));
-    const all = Promise.all(Array.from({ length: count }, (_, i) => toil(this.member(i))));
+    const all = Promise.all(
+      Array.from({ length: count }, (_, i) => toil(this.member(i), i > 0 && i === count - 1)),
+    );
     await (signal ? Promise.race([all, abortOf(signal)]) : all);
     if (signal?.aborted) throw new CancelledError();
     if (failed) throw failed;

@@ -22,6 +22,7 @@ import {
   type PhoneMotion,
   type PhoneStop,
   phoneStop,
+  probeKernel,
   type RunStatistics,
   simulateDay,
   twoSides,
@@ -79,6 +80,8 @@ export type PhoneAnswer =
 
 /** Everything heavy the page asks for. */
 const engine = {
+  /** Why the kernel does not run here, null where it does. */
+  kernelTrouble: probeKernel,
   simulate(input: DayInput): DayResult {
     const result = judgedDay(input);
     return Comlink.transfer(result, buffersOf(result));

@@ -12,6 +12,7 @@ import { Choice } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { ownAddress } from '../ui/ownAddress';
 import { ImportTarget } from './ImportTarget';
+import { KernelNotice } from './KernelNotice';
 import { FilesMenu, SettingsMenu } from './Menus';
 import { PageError } from './PageError';
 import { BottomNav, type PageGroup, PageNav, SubNav } from './PageNav';
@@ -78,6 +79,7 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
         >
           <SaveNotice />
           <UpdateNotice />
+          <KernelNotice />
           <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
             <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading the page" />}>
               <Outlet />

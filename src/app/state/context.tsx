@@ -10,6 +10,7 @@ import {
   type SeasonEngine,
 } from '../../compute';
 import { type Project, type Setup, setupOf } from '../../model';
+import { untilStill } from './moving';
 import type { ProjectState } from './projectState';
 import type { ProjectStore } from './projectStore';
 
@@ -42,7 +43,7 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
       outlook: new EngineClient(undefined, 120_000),
       sides: new EngineClient(),
       decide: new EngineClient(undefined, 300_000),
-      crew: new Crew(Math.max(1, Math.min(16, navigator.hardwareConcurrency || 1))),
+      crew: new Crew(Math.max(1, Math.min(16, navigator.hardwareConcurrency || 1)), { still: untilStill }),
       files: new EngineClient<FilesEngine>(createFileWorker, 600_000),
       season: new EngineClient<SeasonEngine>(createSeasonWorker, 120_000),
     }),

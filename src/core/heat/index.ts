@@ -1,4 +1,9 @@
 export { NetworkBuilder } from './builder';
+export { createIntegrator } from './createIntegrator';
+export { GAMMA } from './gamma';
 export { gradedSlab, type SlabGrid } from './grid';
-export { GAMMA, Integrator } from './integrator';
+export type { HeatIntegrator } from './heatIntegrator';
+export { Integrator } from './integrator';
+export { kernelTrouble, resetKernel } from './kernel/compile';
+export { probeKernel } from './kernel/probe';
 export { AMBIENT, type HeatPath, type Network, type NetworkLink } from './network';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { Outcome, Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
 import { tableAt, uniformTable } from '../numeric';
-import { GAMMA, Integrator } from './integrator';
+import { GAMMA } from './gamma';
+import { Integrator } from './integrator';
 import { AMBIENT, type Network, type NetworkLink } from './network';
 
 const link = (from: number, to: number, coefficient: number, radiation = 0): NetworkLink => ({

@@ -1,21 +1,18 @@
 import { integralAt, integralInverse, integralTable, TABLE_COUNT, TABLE_START, TABLE_STEP } from '../numeric';
-import { type Elimination, factor, planElimination, solve } from './elimination';
+import { type Elimination, factor, solve } from './elimination';
+import { GAMMA } from './gamma';
+import type { HeatIntegrator } from './heatIntegrator';
 import { type CompiledLinks, compileLinks } from './links';
 import type { Network } from './network';
-
-/** Coefficient of the two-stage, stiffly accurate, L-stable SDIRK method (Alexander 1977, SIAM J. Numer. Anal. 14). */
-export const GAMMA = 1 - Math.SQRT1_2;
+import { shapeOf } from './topology';
 
 /**
- * Integrates a network in time. The state is enthalpy, so heat is conserved to rounding whatever the step and however
+ * Integrates a network in time; what the kernel is held against, and what takes over where there is none. The state is enthalpy, so heat is conserved to rounding whatever the step and however
  * the heat capacity varies; both stages of a step share one factored matrix. Nothing is allocated while stepping.
  */
-export class Integrator {
-  /** Drive channels of the next step; set by the caller */
+export class Integrator implements HeatIntegrator {
   readonly drive: Float64Array;
-  /** Heat supplied by the sources so far, J */
   supplied = 0;
-  /** Heat given to the surroundings so far, J */
   lost = 0;
 
   private readonly plan: Elimination;
@@ -52,9 +49,10 @@ export class Integrator {
   constructor(network: Network, ambient: number, start: number | ArrayLike<number>) {
     const n = network.nodes.length;
     this.ambient = ambient;
-    this.plan = planElimination(network);
+    const shaped = shapeOf(network);
+    this.plan = shaped.topology.plan;
     const { place } = this.plan;
-    this.links = compileLinks(network, this.plan);
+    this.links = compileLinks(network, shaped);
     this.drive = new Float64Array(network.channels).fill(1);
     this.now = new Float64Array(n);
     for (let i = 0; i < n; i++) this.now[place[i]] = typeof start === 'number' ? start : start[i];
@@ -87,17 +85,14 @@ export class Integrator {
     for (let i = 0; i < n; i++) this.enthalpy[i] = this.enthalpyAt(i, this.now[i]);
   }
 
-  /** Temperature of a node, K. */
   temperature(node: number): number {
     return this.now[this.plan.place[node]];
   }
 
-  /** Heat of a node, J: over its table's start, or over 0 K where its capacity is constant. */
   heat(node: number): number {
     return this.enthalpy[this.plan.place[node]];
   }
 
-  /** Heat stored in all nodes since the start, J; from the temperatures, so that it checks the state. */
   stored(): number {
     let sum = 0;
     for (let i = 0; i < this.now.length; i++) {
@@ -106,30 +101,19 @@ export class Integrator {
     return sum;
   }
 
-  /** Changes the temperature of the surroundings, K. */
   setAmbient(ambient: number): void {
     this.ambient = ambient;
   }
 
-  /** Writes the temperature of every node in the network's order, K. */
   writeTemperatures(into: Float64Array, offset: number): void {
     const { place } = this.plan;
     for (let i = 0; i < place.length; i++) into[offset + i] = this.now[place[i]];
   }
 
-  /** Forgets the trend of the last step, because the next one starts with something switched. */
   markEvent(): void {
     this.previousStep = 0;
   }
 
-  /**
-   * One step. Coefficients are those expected at its middle, not iterated, so a step should stay under the time in which
-   * the lightest node could radiate its heat away by itself (capacity over 4·radiation·T³); far beyond it, that node
-   * swings from step to step instead of settling. The heat is conserved all the same.
-   * @param dt s
-   * @param earlyPower source power at `GAMMA·dt`, W
-   * @param latePower source power at the end of the step, W
-   */
   step(dt: number, earlyPower: number, latePower: number): void {
     const { now, before, expected, early, late, enthalpy, scale, source, capacityRate, toAmbient } = this;
     const { ambient, plan, inverse, entries, varying, tables, integrals, heated } = this;
@@ -191,6 +175,8 @@ export class Integrator {
     this.supplied += dt * this.sourceShare * ((1 - GAMMA) * earlyPower + GAMMA * latePower);
     this.previousStep = dt;
   }
+
+  release(): void {}
 
   private enthalpyAt(place: number, temperature: number): number {
     const k = this.varying.indexOf(place);

@@ -1,6 +1,6 @@
-import { TABLE_COUNT, TABLE_START, TABLE_STEP } from '../numeric';
-import type { Elimination } from './elimination';
-import { AMBIENT, type Network, type NetworkLink } from './network';
+import { TABLE_COUNT, TABLE_START, TABLE_STEP, type UniformTable } from '../numeric';
+import { AMBIENT, type Network } from './network';
+import type { PlacedLink, Shaped, Topology } from './topology';
 
 /** A network's links sorted by what makes them vary, so that each kind is added to the matrix in a loop of its own. */
 export interface CompiledLinks {
@@ -22,6 +22,13 @@ export interface CompiledLinks {
   ): void;
 }
 
+/** What conductances that never vary add to the matrix, W/K: by place, by entry, and to the surroundings by place. */
+export interface StillPart {
+  readonly diagonal: Float64Array;
+  readonly entries: Float64Array;
+  readonly toAmbient: Float64Array;
+}
+
 /** Links of one kind: places, entry (−1 to the surroundings), and what makes the conductance. */
 class Group {
   readonly count: number;
@@ -31,17 +38,17 @@ class Group {
   readonly channel: Int32Array;
   readonly coefficient: Float64Array;
   readonly radiation: Float64Array;
-  readonly tables: Float64Array[];
+  readonly tables: readonly UniformTable[];
 
-  constructor(links: readonly { link: NetworkLink; entry: number }[], place: Int32Array) {
-    this.count = links.length;
-    this.from = Int32Array.from(links, ({ link }) => place[link.from]);
-    this.to = Int32Array.from(links, ({ link }) => (link.to === AMBIENT ? AMBIENT : place[link.to]));
-    this.entry = Int32Array.from(links, ({ entry }) => entry);
-    this.channel = Int32Array.from(links, ({ link }) => link.channel);
-    this.coefficient = Float64Array.from(links, ({ link }) => link.coefficient);
-    this.radiation = Float64Array.from(links, ({ link }) => link.radiation);
-    this.tables = links.map(({ link }) => link.factor ?? EMPTY);
+  constructor(placed: readonly PlacedLink[], network: Network, tables: readonly UniformTable[]) {
+    this.count = placed.length;
+    this.from = Int32Array.from(placed, ({ from }) => from);
+    this.to = Int32Array.from(placed, ({ to }) => to);
+    this.entry = Int32Array.from(placed, ({ entry }) => entry);
+    this.channel = Int32Array.from(placed, ({ channel }) => channel);
+    this.coefficient = Float64Array.from(placed, ({ index }) => network.links[index].coefficient);
+    this.radiation = Float64Array.from(placed, ({ index }) => network.links[index].radiation);
+    this.tables = placed.map(({ table }) => tables[table]);
   }
 
   add(l: number, g: number, diagonal: Float64Array, entries: Float64Array, toAmbient: Float64Array): void {
@@ -55,33 +62,28 @@ class Group {
     }
   }
 }
-const EMPTY = new Float64Array(0);
 
-export function compileLinks(network: Network, plan: Elimination): CompiledLinks {
-  const all = network.links.map((link, i) => ({ link, entry: plan.entryOfLink[i] }));
-  const radiating = all.filter(({ link }) => link.radiation !== 0);
-  const varying = all.filter(({ link }) => link.factor !== null && link.radiation === 0);
-  const driven = all.filter(({ link }) => !link.factor && link.radiation === 0 && link.channel !== 0);
-  const fixed = all.filter(({ link }) => !link.factor && link.radiation === 0 && link.channel === 0);
-  if (radiating.some(({ link }) => link.factor !== null)) {
-    throw new RangeError('network: a radiating link cannot have a factor table; give it a link of its own');
-  }
-  const { place, size } = plan;
-  const still = new Group(fixed, place);
-  const base = { diagonal: new Float64Array(size), entries: new Float64Array(plan.neighbour.length) };
-  const baseAmbient = new Float64Array(size);
-  for (let l = 0; l < still.count; l++) {
-    still.add(l, still.coefficient[l], base.diagonal, base.entries, baseAmbient);
-  }
-  const moved = new Group(driven, place);
-  const warm = new Group(varying, place);
-  const hot = new Group(radiating, place);
+export function stillPart(network: Network, { plan, fixed }: Topology): StillPart {
+  const still = new Group(fixed, network, []);
+  const diagonal = new Float64Array(plan.size);
+  const entries = new Float64Array(plan.neighbour.length);
+  const toAmbient = new Float64Array(plan.size);
+  for (let l = 0; l < still.count; l++) still.add(l, still.coefficient[l], diagonal, entries, toAmbient);
+  return { diagonal, entries, toAmbient };
+}
+
+export function compileLinks(network: Network, { topology, tables }: Shaped): CompiledLinks {
+  const { size } = topology.plan;
+  const still = stillPart(network, topology);
+  const moved = new Group(topology.driven, network, tables);
+  const warm = new Group(topology.varying, network, tables);
+  const hot = new Group(topology.radiating, network, tables);
 
   return {
     assemble(at, ambient, drive, diagonal, entries, toAmbient) {
-      entries.set(base.entries);
-      toAmbient.set(baseAmbient);
-      for (let i = 0; i < size; i++) diagonal[i] += base.diagonal[i];
+      entries.set(still.entries);
+      toAmbient.set(still.toAmbient);
+      for (let i = 0; i < size; i++) diagonal[i] += still.diagonal[i];
       for (let l = 0; l < moved.count; l++) {
         const g = moved.coefficient[l] * drive[moved.channel[l]];
         if (g !== 0) moved.add(l, g, diagonal, entries, toAmbient);

@@ -5,6 +5,7 @@ export { logNormalProbability, normalProbability } from './normal';
 export { normalQuantile } from './normalQuantile';
 export { type PointTable, pointTable, pointTableAt } from './pointTable';
 export { randomNumbers } from './random';
+export { Recent } from './recent';
 export { choleskyFactor, type Matrix, symmetricInverse, symmetricSolve } from './symmetric';
 export {
   integralAt,

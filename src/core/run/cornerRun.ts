@@ -14,7 +14,7 @@ import {
   thinning,
   wornVolume,
 } from '../brake';
-import { GAMMA, Integrator } from '../heat';
+import { createIntegrator, GAMMA, type HeatIntegrator } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
 import { emptyWheel, resizedWheel, type WheelRecord } from './record';
 
@@ -28,7 +28,7 @@ const LEAST_LEFT = 1e-5;
 /** One wheel's brake being run: its network integrated, its state carried on, its record written. */
 export class CornerRun {
   readonly layout: CornerNetwork;
-  readonly integrator: Integrator;
+  readonly integrator: HeatIntegrator;
   record: WheelRecord;
   /** Where each part's temperature is written, and the two nodes it is read off */
   private targets: readonly Float64Array[] = [];
@@ -67,7 +67,7 @@ export class CornerRun {
     const { temperatures, glaze, bedded, radial, padThickness } = this.begun;
     this.begunThickness = 0.5 * (padThickness.inner + padThickness.outer);
     this.band = new RadialBand(corner, radial);
-    this.integrator = new Integrator(
+    this.integrator = createIntegrator(
       network,
       ambient,
       network.nodes.map(({ name }) => temperatures[name]),

@@ -72,16 +72,20 @@ export function run(
   options: RunOptions = {},
 ): RunResult {
   const runner = new Runner(car, site, schedule, start, options);
-  const pieces = schedule.pieces();
-  let next = pieces.next();
-  while (!next.done) {
-    const done = runner.piece(next.value);
-    for (const observer of observers) observer.after(done, runner.record);
-    const available = done.forces.map((force) => force.available);
-    const of = (wheel: WheelName) => readingOf(runner.record.wheels[wheel], car, wheel, done);
-    next = pieces.next({ available, duration: done.duration, stop: done.stop, of });
+  try {
+    const pieces = schedule.pieces();
+    let next = pieces.next();
+    while (!next.done) {
+      const done = runner.piece(next.value);
+      for (const observer of observers) observer.after(done, runner.record);
+      const available = done.forces.map((force) => force.available);
+      const of = (wheel: WheelName) => readingOf(runner.record.wheels[wheel], car, wheel, done);
+      next = pieces.next({ available, duration: done.duration, stop: done.stop, of });
+    }
+    return runner.finish();
+  } finally {
+    runner.release();
   }
-  return runner.finish();
 }
 
 /** A run under way. */
@@ -161,6 +165,11 @@ class Runner {
       layouts: this.byWheel((i) => runs[i].layout),
       steps: runs.length * (this.sample - 1),
     };
+  }
+
+  /** Gives back what the wheels are computed with. */
+  release(): void {
+    for (const { integrator } of this.runs) integrator.release();
   }
 
   /** Runs a piece that is known beforehand. */

@@ -1,5 +1,5 @@
 import { driveLap, LINE_SPACING, prepareCircuit, type Severity, severityOf } from '../lap';
-import { ductDragArea } from './day';
+import { ductDragArea } from './lapPlanner';
 import type { DayInput } from './dayInput';
 import { airAt } from './site';
 

@@ -1,21 +1,7 @@
-import { cornerOfWheel, ductFlowArea, WHEELS } from '../brake';
-import {
-  assertFiniteTrace,
-  type BrakeCap,
-  brakeWork,
-  type DrivenLap,
-  type Driver,
-  driveLap,
-  forcesOf,
-  type LapTrace,
-  LINE_SPACING,
-  prepareCircuit,
-  type ZoneClicks,
-} from '../lap';
-import type { DayInput, LapLeg, Numerics, SessionPlan } from './dayInput';
-import { lapSteps } from './lapSteps';
+import { type BrakeCap, type LapTrace, LINE_SPACING } from '../lap';
+import type { DayInput, Numerics } from './dayInput';
+import { lapPlanner, type PlannedLap } from './lapPlanner';
 import type { LegPlan, Outcome, Piece, Schedule } from './piece';
-import { airAt } from './site';
 import { DEFAULT_STEPS, type Steps } from './steps';
 import { standSteps } from './unbraked';
 
@@ -24,12 +10,6 @@ export const DEFAULT_NUMERICS: Numerics = {
   refinement: 1,
   spacing: LINE_SPACING,
 };
-
-/** A lap of one kind in one air: how it is driven, and its steps. */
-interface PlannedLap {
-  readonly trace: LapTrace;
-  readonly steps: Steps;
-}
 
 /**
  * A day at a circuit as a schedule: simulated laps and logged ones, and the times standing. Where the driver brakes earlier,
@@ -75,53 +55,6 @@ export function daySchedule(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
       }
     },
   };
-}
-
-/** What a session's laps are driven in. */
-type Conditions = Pick<SessionPlan, 'ambient' | 'trackGrip'>;
-type LapPlanner = (leg: LapLeg, n: number, air: Conditions, caps?: readonly BrakeCap[]) => PlannedLap;
-
-/**
- * How laps are driven: as they were logged, or solved for a leg's pace, the same ones once.
- * @returns a function of the leg, which of its laps, its session's conditions and what the brakes could make of the lap before
- */
-function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
-  const circuit = prepareCircuit(input.circuit, numerics.spacing, input.wind);
-  const known = new Map<string | DrivenLap, PlannedLap>();
-  return (leg, n, { ambient, trackGrip }, caps = []) => {
-    const driven = leg.driven?.[n];
-    const key = driven ?? `${leg.pace}/${ambient}/${trackGrip}`;
-    const anew = caps.length > 0 && !driven;
-    const before = known.get(key);
-    if (before && !anew) return before;
-    const driver: Driver = { ...input.driver, pace: leg.pace, trackGrip };
-    const conditions = { airDensity: airAt(input, ambient).density, ductDragArea: ductDragArea(input) };
-    const forces = () => forcesOf(input.vehicle, driver, conditions.airDensity, conditions.ductDragArea);
-    const solved = (clicks: readonly ZoneClicks[] = []) =>
-      driveLap(circuit, input.vehicle, driver, conditions, caps, clicks);
-    const trace = driven ? brakeWork(driven, input.vehicle, forces()) : clicked(input, solved);
-    assertFiniteTrace(trace);
-    const planned = { trace, steps: lapSteps(trace, numerics.steps) };
-    if (!anew) known.set(key, planned);
-    return planned;
-  };
-}
-
-/** A lap with the driver's clicks: they belong to the braking zones of the lap as it is without them. */
-function clicked(
-  { vehicle, clicks }: Pick<DayInput, 'vehicle' | 'clicks'>,
-  solved: (clicks?: readonly ZoneClicks[]) => LapTrace,
-): LapTrace {
-  const plain = solved();
-  if (vehicle.abs || !clicks.some((count) => count !== 0)) return plain;
-  return solved(
-    plain.zones.map(({ endIndex }, k) => ({ end: plain.distance[endIndex], clicks: clicks[k] ?? 0 })),
-  );
-}
-
-/** The momentum of the air the ducts take, ṁ·V, is the drag of an area Cd·A of twice their flow area, m². */
-export function ductDragArea(input: Pick<DayInput, 'front' | 'rear'>): number {
-  return 2 * WHEELS.reduce((sum, wheel) => sum + ductFlowArea(cornerOfWheel(input, wheel).air), 0);
 }
 
 /** What the brakes could make of each braking zone of a lap, against what is asked of them as planned; empty while enough. */

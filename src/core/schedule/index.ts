@@ -14,7 +14,7 @@ export {
   type TestPhase,
 } from './brakeTest';
 export { circuitSeverity } from './circuitSeverity';
-export { DEFAULT_NUMERICS, daySchedule, ductDragArea } from './day';
+export { DEFAULT_NUMERICS, daySchedule } from './day';
 export {
   type BrakedCar,
   type CoolingDoubt,
@@ -29,6 +29,7 @@ export {
   UNMEASURED,
 } from './dayInput';
 export { ScheduleError } from './faults';
+export { ductDragArea } from './lapPlanner';
 export {
   type Ask,
   type Braked,

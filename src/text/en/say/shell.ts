@@ -23,6 +23,8 @@ export const say = {
     'Nothing was deleted. A copy is kept in this browser, under Files, Texts kept aside; you can also export it as it is.',
   nothingWasDeletedBut:
     'Nothing was deleted, but the browser did not take a copy of it: export it now. Until a copy is kept, nothing is saved over it.',
+  kernelMissing: (reason: string) =>
+    `This browser computes without the fast kernel: the same numbers, some times slower (${reason}).`,
   programDoesNotStart: 'The program cannot be loaded',
   browserSStorageDoes: 'The browser’s storage does not answer yet',
   yourProjectLiesAnother:

@@ -1,0 +1,35 @@
+/**
+ * What integrates a network in time: the one that is read (`Integrator`), or the kernel that is written for a topology
+ * (`KernelIntegrator`). Both give the same numbers to the last bit.
+ */
+export interface HeatIntegrator {
+  /** Drive channels of the next step; set by the caller */
+  readonly drive: Float64Array;
+  /** Heat supplied by the sources so far, J */
+  readonly supplied: number;
+  /** Heat given to the surroundings so far, J */
+  readonly lost: number;
+  /** Temperature of a node, K. */
+  temperature(node: number): number;
+  /** Heat of a node, J: over its table's start, or over 0 K where its capacity is constant. */
+  heat(node: number): number;
+  /** Heat stored in all nodes since the start, J; from the temperatures, so that it checks the state. */
+  stored(): number;
+  /** Changes the temperature of the surroundings, K. */
+  setAmbient(ambient: number): void;
+  /** Writes the temperature of every node in the network's order, K. */
+  writeTemperatures(into: Float64Array, offset: number): void;
+  /** Forgets the trend of the last step, because the next one starts with something switched. */
+  markEvent(): void;
+  /**
+   * One step. Coefficients are those expected at its middle, not iterated, so a step should stay under the time in which
+   * the lightest node could radiate its heat away by itself (capacity over 4·radiation·T³); far beyond it, that node
+   * swings from step to step instead of settling. The heat is conserved all the same.
+   * @param dt s
+   * @param earlyPower source power at `GAMMA·dt`, W
+   * @param latePower source power at the end of the step, W
+   */
+  step(dt: number, earlyPower: number, latePower: number): void;
+  /** Gives back what it computes with; nothing may be asked of it afterwards. */
+  release(): void;
+}

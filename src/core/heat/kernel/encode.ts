@@ -1,0 +1,206 @@
+/**
+ * The little of WebAssembly's binary format that a step is written in: one function of numbers, straight through but for
+ * a few branches, over one memory that the module brings along. Source: WebAssembly Core Specification 2.0, section 5.
+ */
+
+/** Types of values, section 5.3. */
+export const TYPE = { f64: 0x7c, i32: 0x7f, v128: 0x7b } as const;
+export type ValueType = keyof typeof TYPE;
+
+/** One-byte instructions, section 5.4. */
+const OP = {
+  'f64.add': 0xa0,
+  'f64.sub': 0xa1,
+  'f64.mul': 0xa2,
+  'f64.div': 0xa3,
+  'f64.min': 0xa4,
+  'f64.max': 0xa5,
+  'f64.le': 0x65,
+  'f64.ge': 0x66,
+  'f64.convert_i32_s': 0xb7,
+  'i32.shl': 0x74,
+} as const;
+
+/** Instructions on lanes, after the prefix 0xfd. */
+const LANES = {
+  'f64x2.splat': 0x14,
+  'f64x2.add': 0xf0,
+  'f64x2.sub': 0xf1,
+  'f64x2.mul': 0xf2,
+  'f64x2.div': 0xf3,
+} as const;
+
+export type PlainOp = keyof typeof OP | keyof typeof LANES;
+
+/** Bytes that grow. */
+export class Code {
+  bytes = new Uint8Array(1 << 16);
+  length = 0;
+  private readonly numbers = new Float64Array(1);
+
+  byte(value: number): void {
+    if (this.length === this.bytes.length) {
+      const larger = new Uint8Array(2 * this.length);
+      larger.set(this.bytes);
+      this.bytes = larger;
+    }
+    this.bytes[this.length++] = value;
+  }
+
+  /** LEB128, section 5.2.2. */
+  unsigned(value: number): void {
+    let rest = value;
+    while (rest >= 0x80) {
+      this.byte((rest & 0x7f) | 0x80);
+      rest >>>= 7;
+    }
+    this.byte(rest);
+  }
+
+  raw(bytes: ArrayLike<number>): void {
+    for (let i = 0; i < bytes.length; i++) this.byte(bytes[i]);
+  }
+
+  /** Bytes with their count before them. */
+  sized(bytes: ArrayLike<number>): void {
+    this.unsigned(bytes.length);
+    this.raw(bytes);
+  }
+
+  op(name: PlainOp): void {
+    if (name in OP) this.byte(OP[name as keyof typeof OP]);
+    else {
+      this.byte(0xfd);
+      this.unsigned(LANES[name as keyof typeof LANES]);
+    }
+  }
+
+  get(local: number): void {
+    this.byte(0x20);
+    this.unsigned(local);
+  }
+
+  set(local: number): void {
+    this.byte(0x21);
+    this.unsigned(local);
+  }
+
+  tee(local: number): void {
+    this.byte(0x22);
+    this.unsigned(local);
+  }
+
+  f64(value: number): void {
+    this.byte(0x44);
+    this.numbers[0] = value;
+    this.raw(new Uint8Array(this.numbers.buffer));
+  }
+
+  /** Small and not negative, so that its signed form is one byte. */
+  i32(value: number): void {
+    if (value < 0 || value > 63) throw new RangeError(`i32: ${value} is not within 0 to 63`);
+    this.byte(0x41);
+    this.byte(value);
+  }
+
+  /** The address is on the stack. @param offset bytes */
+  load(type: 'f64' | 'v128', offset: number): void {
+    if (type === 'f64') this.byte(0x2b);
+    else this.raw([0xfd, 0x00]);
+    this.byte(3);
+    this.unsigned(offset);
+  }
+
+  /** Address and value are on the stack. @param offset bytes */
+  store(type: 'f64' | 'v128', offset: number): void {
+    if (type === 'f64') this.byte(0x39);
+    else this.raw([0xfd, 0x0b]);
+    this.byte(3);
+    this.unsigned(offset);
+  }
+
+  /** Of a pair of lanes on the stack. */
+  extractLane(lane: number): void {
+    this.raw([0xfd, 0x21, lane]);
+  }
+
+  /** Pair and number are on the stack. */
+  replaceLane(lane: number): void {
+    this.raw([0xfd, 0x22, lane]);
+  }
+
+  /** A number on the stack to a whole number, cut off; what is no number becomes 0, as with `| 0`. */
+  truncate(): void {
+    this.raw([0xfc, 0x02]);
+  }
+
+  /** The condition is on the stack; both ways leave it as they found it. */
+  branch(yes: () => void, no: () => void): void {
+    this.raw([0x04, 0x40]);
+    yes();
+    this.byte(0x05);
+    no();
+    this.byte(0x0b);
+  }
+
+  take(): Uint8Array {
+    return this.bytes.subarray(0, this.length);
+  }
+}
+
+/** The locals of a function by type, in the order in which they are numbered. */
+export type Locals = readonly { readonly type: ValueType; readonly count: number }[];
+
+/**
+ * A module with a memory, exported as `memory`, and one function from numbers to nothing, exported as `step`.
+ * @param pages of the memory, 64 KiB each
+ * @param parameters of the function, numbers all
+ * @param body its instructions
+ */
+export function encodeModule(
+  pages: number,
+  parameters: number,
+  locals: Locals,
+  body: Uint8Array,
+): Uint8Array {
+  const module = new Code();
+  const section = (id: number, write: (content: Code) => void) => {
+    const content = new Code();
+    write(content);
+    module.byte(id);
+    module.sized(content.take());
+  };
+  const name = (code: Code, text: string) => code.sized([...text].map((c) => c.charCodeAt(0)));
+  module.raw([0x00, 0x61, 0x73, 0x6d, 0x01, 0x00, 0x00, 0x00]);
+  section(1, (code) => {
+    code.raw([1, 0x60]);
+    code.sized(Array.from({ length: parameters }, () => TYPE.f64));
+    code.byte(0);
+  });
+  section(3, (code) => code.raw([1, 0]));
+  section(5, (code) => {
+    code.raw([1, 0x01]);
+    code.unsigned(pages);
+    code.unsigned(pages);
+  });
+  section(7, (code) => {
+    code.byte(2);
+    name(code, 'memory');
+    code.raw([0x02, 0]);
+    name(code, 'step');
+    code.raw([0x00, 0]);
+  });
+  section(10, (code) => {
+    const inner = new Code();
+    inner.unsigned(locals.length);
+    for (const { type, count } of locals) {
+      inner.unsigned(count);
+      inner.byte(TYPE[type]);
+    }
+    inner.raw(body);
+    inner.byte(0x0b);
+    code.byte(1);
+    code.sized(inner.take());
+  });
+  return module.take();
+}

@@ -1,0 +1,217 @@
+import fc from 'fast-check';
+import { afterEach, describe, expect, it } from 'vitest';
+import { demoProject } from '../../../../demo/project';
+import { dayInput, setupOf } from '../../../model';
+import { WHEELS } from '../../brake';
+import { uniformTable } from '../../numeric';
+import { networkOf, simulateDay } from '../../run';
+import { createIntegrator } from '../createIntegrator';
+import { Integrator } from '../integrator';
+import { AMBIENT, type Network } from '../network';
+import { kernelTrouble, resetKernel } from './compile';
+import { KernelIntegrator } from './kernelIntegrator';
+
+afterEach(() => resetKernel());
+
+/** The kernel of a network, whose topology is asked for as often as that takes. */
+function kernelOf(network: Network, ambient: number, start: number) {
+  createIntegrator(network, ambient, start).release();
+  const kernel = createIntegrator(network, ambient, start);
+  expect(kernel).toBeInstanceOf(KernelIntegrator);
+  return kernel;
+}
+
+/** Steps both with every channel, length of step and event moved, and holds them against each other bit for bit. */
+function expectSameBits(network: Network, start: number, steps: number, power: number): void {
+  const twin = new Integrator(network, 293, start);
+  const kernel = kernelOf(network, 293, start);
+  const n = network.nodes.length;
+  const [a, b] = [new Float64Array(n), new Float64Array(n)];
+  for (let k = 0; k < steps; k++) {
+    const dt = 0.01 * (1 + ((k * k * 7) % 160));
+    for (const of of [twin, kernel]) {
+      for (let c = 1; c < network.channels; c++) of.drive[c] = ((k + c) % 5) * 0.4;
+      if (k % 11 === 0) of.markEvent();
+      if (k % 37 === 0) of.setAmbient(280 + (k % 30));
+      of.step(dt, k % 9 < 3 ? power : 0, k % 9 < 2 ? 0.8 * power : 0);
+    }
+    twin.writeTemperatures(a, 0);
+    kernel.writeTemperatures(b, 0);
+    if (a.some((value, i) => !Object.is(value, b[i]))) expect(b, `after step ${k}`).toEqual(a);
+  }
+  expect(Array.from({ length: n }, (_, i) => kernel.heat(i))).toEqual(
+    Array.from({ length: n }, (_, i) => twin.heat(i)),
+  );
+  expect([kernel.stored(), kernel.supplied, kernel.lost]).toEqual([twin.stored(), twin.supplied, twin.lost]);
+  kernel.release();
+}
+
+describe('the kernel written for a topology', () => {
+  it('gives the bits of the integrator that is read, on the networks of the demo plans', () => {
+    const seen = new Set<string>();
+    for (const plan of demoProject.plans) {
+      const input = dayInput(setupOf(demoProject, plan.id));
+      for (const wheel of WHEELS) {
+        const { network } = networkOf(input, wheel);
+        const shape = JSON.stringify(network.links.map(({ from, to, channel }) => [from, to, channel]));
+        if (seen.has(shape)) continue;
+        seen.add(shape);
+        expectSameBits(network, 300, 400, 60_000);
+      }
+    }
+    expect(seen.size).toBeGreaterThan(1);
+  });
+
+  it('gives them on any network, and far outside its tables', () => {
+    const iron = uniformTable([
+      [293, 450],
+      [1273, 680],
+    ]);
+    const conducting = uniformTable([
+      [100, 1],
+      [2500, 0.4],
+    ]);
+    const network = fc.integer({ min: 2, max: 9 }).chain((n) =>
+      fc
+        .record({
+          scales: fc.array(
+            fc.tuple(fc.double({ min: 0.05, max: 3, noNaN: true }), fc.constantFrom('iron', 'other', 'none')),
+            { minLength: n, maxLength: n },
+          ),
+          pairs: fc.array(
+            fc.tuple(
+              fc.nat(n - 1),
+              fc.nat(n),
+              fc.double({ min: 0.1, max: 9, noNaN: true }),
+              fc.nat(3),
+              fc.nat(2),
+            ),
+            { minLength: n, maxLength: 2 * n },
+          ),
+        })
+        .map(
+          ({ scales, pairs }): Network => ({
+            nodes: scales.map(([scale, table], i) => ({
+              name: `${i}`,
+              group: 'any',
+              scale: table === 'none' ? 500 * scale : scale,
+              table: table === 'iron' ? iron : table === 'other' ? uniformTable([[300, 700]]) : null,
+            })),
+            links: [
+              {
+                from: 0,
+                to: AMBIENT,
+                coefficient: 2,
+                channel: 0,
+                factor: null,
+                radiation: 0,
+                path: 'air' as const,
+              },
+              ...pairs
+                .filter(([a, b]) => a !== b)
+                .map(([from, b, coefficient, kind, channel]) => ({
+                  from,
+                  to: b === n ? AMBIENT : b,
+                  coefficient,
+                  channel: kind === 0 ? 0 : channel,
+                  factor: kind === 1 ? conducting : null,
+                  radiation: kind === 2 ? 1e-10 * coefficient : 0,
+                  path: 'conduction' as const,
+                })),
+            ],
+            sources: [
+              { node: 0, share: 0.7 },
+              { node: n - 1, share: 0.2 },
+              { node: 0, share: 0.1 },
+            ],
+            channels: 3,
+          }),
+        ),
+    );
+    fc.assert(
+      fc.property(network, fc.constantFrom(60, 300, 1500, 4000), (net, start) => {
+        expectSameBits(net, start, 40, 2000);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('leaves a day its numbers whether it is there or not', () => {
+    const input = dayInput(setupOf(demoProject, demoProject.plans[0].id));
+    resetKernel('switched off');
+    const twin = simulateDay(input);
+    resetKernel();
+    simulateDay(input);
+    const kernel = simulateDay(input);
+    expect(kernelTrouble()).toBeNull();
+    expect(kernel.peaks).toEqual(twin.peaks);
+    const bytes = ({ record }: typeof twin) => new Uint8Array(record.wheels.frontLeft.nodes.buffer);
+    expect(Buffer.compare(bytes(kernel), bytes(twin))).toBe(0);
+    expect(kernel.audit).toEqual(twin.audit);
+  });
+});
+
+describe('where there is no kernel, the integrator that is read takes over', () => {
+  const small = (nodes: number): Network => ({
+    nodes: Array.from({ length: nodes }, (_, i) => ({ name: `${i}`, group: 'any', scale: 400, table: null })),
+    links: Array.from({ length: nodes }, (_, i) => ({
+      from: i,
+      to: i + 1 < nodes ? i + 1 : AMBIENT,
+      coefficient: 3,
+      channel: 0,
+      factor: null,
+      radiation: 0,
+      path: 'conduction' as const,
+    })),
+    sources: [{ node: 0, share: 1 }],
+    channels: 1,
+  });
+  const twice = (network: Network) => {
+    createIntegrator(network, 293, 293);
+    return createIntegrator(network, 293, 293);
+  };
+
+  it('for a topology larger than any known', () => {
+    expect(twice(small(80))).toBeInstanceOf(KernelIntegrator);
+    expect(twice(small(81))).toBeInstanceOf(Integrator);
+    expect(kernelTrouble()).toBeNull();
+  });
+
+  it('for a browser without WebAssembly, and one that will not compile it', () => {
+    const real = globalThis.WebAssembly;
+    const broken = [
+      undefined,
+      {
+        Module: class {
+          constructor() {
+            throw new Error('wasm code generation disallowed');
+          }
+        },
+      },
+    ];
+    try {
+      for (const each of broken) {
+        resetKernel();
+        globalThis.WebAssembly = each as never;
+        expect(twice(small(5))).toBeInstanceOf(Integrator);
+        expect(kernelTrouble()).toMatch(/undefined|disallowed/);
+      }
+    } finally {
+      globalThis.WebAssembly = real;
+    }
+  });
+
+  it('seats are used again, and one that is given back holds nothing of the run before', () => {
+    const first = kernelOf(small(6), 293, 900);
+    first.step(1, 5000, 5000);
+    first.release();
+    first.release();
+    const [next, other] = [createIntegrator(small(6), 293, 300), createIntegrator(small(6), 293, 500)];
+    next.step(1, 0, 0);
+    other.step(1, 0, 0);
+    const twin = new Integrator(small(6), 293, 300);
+    twin.step(1, 0, 0);
+    expect([next.temperature(0), next.lost, next.supplied]).toEqual([twin.temperature(0), twin.lost, 0]);
+    expect(other.temperature(0)).not.toBe(next.temperature(0));
+  });
+});

@@ -1,0 +1,82 @@
+import { TABLE_COUNT } from '../../numeric';
+import type { Topology } from '../topology';
+
+/** Bytes of a number. */
+const NUMBER = 8;
+const PAGE = 65_536;
+
+/**
+ * Where everything of a network lies in the kernel's memory, in bytes. Each number has a place for every lane, beside
+ * each other; tables lie lane after lane behind them. Lists are in the network's own order unless it is said.
+ */
+export interface Layout {
+  readonly lanes: 1 | 2;
+  /** Source power at both stages, W, and how far the trend is carried on */
+  readonly early: number;
+  readonly late: number;
+  readonly ahead: number;
+  /** K */
+  readonly ambient: number;
+  /** Given to the surroundings so far, J */
+  readonly lost: number;
+  readonly drive: number;
+  readonly now: number;
+  readonly before: number;
+  readonly enthalpy: number;
+  readonly scale: number;
+  /** Shares of the sources, in the order of `heated` */
+  readonly source: number;
+  /** What never varies: by place, by entry, by place */
+  readonly stillDiagonal: number;
+  readonly stillEntries: number;
+  readonly stillAmbient: number;
+  /** Conductances in the order of each kind's list */
+  readonly driven: number;
+  readonly varying: number;
+  readonly radiating: number;
+  readonly radiation: number;
+  /** Of a lane's table, its values and their integral behind them */
+  table(index: number, lane: number): number;
+  readonly pages: number;
+}
+
+/** Bytes of a table's values. */
+export const TABLE_BYTES = TABLE_COUNT * NUMBER;
+
+export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
+  let end = 0;
+  const room = (count: number) => {
+    const at = end;
+    end += count * lanes * NUMBER;
+    return at;
+  };
+  const { size, neighbour } = topology.plan;
+  const numbers = {
+    early: room(1),
+    late: room(1),
+    ahead: room(1),
+    ambient: room(1),
+    lost: room(1),
+    drive: room(topology.channels),
+    now: room(size),
+    before: room(size),
+    enthalpy: room(size),
+    scale: room(size),
+    source: room(topology.heated.length),
+    stillDiagonal: room(size),
+    stillEntries: room(neighbour.length),
+    stillAmbient: room(size),
+    driven: room(topology.driven.length),
+    varying: room(topology.varying.length),
+    radiating: room(topology.radiating.length),
+    radiation: room(topology.radiating.length),
+  };
+  const tables = end;
+  end += topology.tables * lanes * 2 * TABLE_BYTES;
+  return {
+    lanes,
+    ...numbers,
+    table: (index, lane) => tables + (index * lanes + lane) * 2 * TABLE_BYTES,
+    pages: Math.ceil(end / PAGE),
+  };
+}

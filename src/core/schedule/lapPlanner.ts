@@ -1,0 +1,97 @@
+import { cornerOfWheel, ductFlowArea, WHEELS } from '../brake';
+import {
+  assertFiniteTrace,
+  type BrakeCap,
+  brakeWork,
+  type DrivenLap,
+  type Driver,
+  driveLap,
+  forcesOf,
+  type LapTrace,
+  type PreparedCircuit,
+  prepareCircuit,
+  type ZoneClicks,
+} from '../lap';
+import { Recent } from '../numeric';
+import type { DayInput, LapLeg, Numerics, SessionPlan } from './dayInput';
+import { lapSteps } from './lapSteps';
+import { airAt } from './site';
+import type { Steps } from './steps';
+
+/** A lap of one kind in one air: how it is driven, and its steps. Never changed by who has it. */
+export interface PlannedLap {
+  readonly trace: LapTrace;
+  readonly steps: Steps;
+}
+
+/** What a session's laps are driven in. */
+type Conditions = Pick<SessionPlan, 'ambient' | 'trackGrip'>;
+export type LapPlanner = (leg: LapLeg, n: number, air: Conditions, caps?: readonly BrakeCap[]) => PlannedLap;
+
+/** Points of the laps that are kept from one day to the next: some 15 numbers each, about 20 MB. */
+const MOST_POINTS = 160_000;
+/** Laps as planned, by all that they depend on: a search drives the same ones again and again. */
+const planned = new Recent<PlannedLap>(MOST_POINTS);
+
+/**
+ * How laps are driven: as they were logged, or solved for a leg's pace, the same ones once.
+ * @returns a function of the leg, which of its laps, its session's conditions and what the brakes could make of the lap before
+ */
+export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
+  const logged = new Map<DrivenLap, PlannedLap>();
+  let prepared: PreparedCircuit | null = null;
+  const circuit = () => {
+    prepared ??= prepareCircuit(input.circuit, numerics.spacing, input.wind);
+    return prepared;
+  };
+  const ducts = ductDragArea(input);
+  const { altitude, pressure, humidity, vehicle, wind, clicks } = input;
+  const question = JSON.stringify([
+    [input.circuit, wind, numerics.spacing, numerics.steps],
+    [vehicle, input.driver, clicks, ducts],
+    [altitude, pressure, humidity],
+  ]);
+  return (leg, n, { ambient, trackGrip }, caps = []) => {
+    const driver: Driver = { ...input.driver, pace: leg.pace, trackGrip };
+    const conditions = { airDensity: airAt(input, ambient).density, ductDragArea: ducts };
+    const stepped = (trace: LapTrace): PlannedLap => {
+      assertFiniteTrace(trace);
+      return { trace, steps: lapSteps(trace, numerics.steps) };
+    };
+    const driven = leg.driven?.[n];
+    if (driven) {
+      const known = logged.get(driven);
+      if (known) return known;
+      const forces = forcesOf(vehicle, driver, conditions.airDensity, ducts);
+      const lap = stepped(brakeWork(driven, vehicle, forces));
+      logged.set(driven, lap);
+      return lap;
+    }
+    const solved = (zones: readonly ZoneClicks[] = []) =>
+      driveLap(circuit(), vehicle, driver, conditions, caps, zones);
+    if (caps.length > 0) return stepped(clicked(input, solved));
+    const key = `${leg.pace}/${ambient}/${trackGrip}/${question}`;
+    const known = planned.get(key);
+    if (known) return known;
+    const lap = stepped(clicked(input, solved));
+    planned.set(key, lap, lap.trace.time.length);
+    return lap;
+  };
+}
+
+/** A lap with the driver's clicks: they belong to the braking zones of the lap as it is without them. */
+function clicked(
+  { vehicle, clicks }: Pick<DayInput, 'vehicle' | 'clicks'>,
+  solved: (clicks?: readonly ZoneClicks[]) => LapTrace,
+): LapTrace {
+  const plain = solved();
+  if (vehicle.abs || !clicks.some((count) => count !== 0)) return plain;
+  return solved(
+    plain.zones.map(({ endIndex }, k) => ({ end: plain.distance[endIndex], clicks: clicks[k] ?? 0 })),
+  );
+}
+
+/** The momentum of the air the ducts take, ṁ·V, is the drag of an area Cd·A of twice their flow area, m². */
+export function ductDragArea(input: Pick<DayInput, 'front' | 'rear'>): number {
+  return 2 * WHEELS.reduce((sum, wheel) => sum + ductFlowArea(cornerOfWheel(input, wheel).air), 0);
+}
