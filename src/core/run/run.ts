@@ -24,6 +24,7 @@ import {
   type Steps,
   type StopPiece,
 } from '../schedule';
+import { auditOf } from './audit';
 import { CornerRun } from './cornerRun';
 import { type DemandStep, emptyStep } from './demandStep';
 import { type DistinctWheel, distinct } from './distinct';
@@ -161,7 +162,7 @@ class Runner {
     return {
       record: this.record,
       state: this.byWheel((i) => runs[i].state()),
-      audit: this.audit(),
+      audit: auditOf(this.wheels, runs),
       layouts: this.byWheel((i) => runs[i].layout),
       steps: runs.length * (this.sample - 1),
     };
@@ -291,18 +292,5 @@ class Runner {
         `The rotor of wheel ${this.wheels[i].wheel} has no temperature after ${this.time.toFixed(1)} s (lap ${this.lap + 1}).`,
       );
     });
-  }
-
-  private audit(): EnergyAudit {
-    let [supplied, stored, lost] = [0, 0, 0];
-    this.runs.forEach((wheel, i) => {
-      const count = this.wheels[i].also ? 2 : 1;
-      const one = wheel.audit();
-      supplied += count * one.supplied;
-      stored += count * one.stored;
-      lost += count * one.lost;
-    });
-    const residual = supplied > 0 ? Math.abs(supplied - stored - lost) / supplied : 0;
-    return { supplied, stored, lost, residual };
   }
 }

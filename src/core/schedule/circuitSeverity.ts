@@ -1,6 +1,6 @@
 import { driveLap, LINE_SPACING, prepareCircuit, type Severity, severityOf } from '../lap';
-import { ductDragArea } from './lapPlanner';
 import type { DayInput } from './dayInput';
+import { ductDragArea } from './lapPlanner';
 import { airAt } from './site';
 
 /** How far brakes are taken to follow the wheel loads for a circuit's harder side, where the car's own do not, 1. */

@@ -1,0 +1,68 @@
+import { AMBIENT } from '../network';
+import type { Topology } from '../topology';
+import type { Layout } from './layout';
+import { TABLE_SINGLES, TABLE_WHOLES, type TableLocals, tableLocals } from './tableCode';
+import { Writer } from './writer';
+
+/** Locals of a step; lists by place, or by entry. */
+export interface StepLocals {
+  readonly now: readonly number[];
+  readonly expected: readonly number[];
+  readonly capacityRate: readonly number[];
+  /** The diagonal, then its inverse */
+  readonly inverse: readonly number[];
+  readonly entries: readonly number[];
+  /** −1 where a place has no way to the surroundings */
+  readonly toAmbient: readonly number[];
+  readonly early: readonly number[];
+  readonly late: readonly number[];
+  readonly dt: number;
+  readonly rate: number;
+  readonly ahead: number;
+  readonly ambient: number;
+  readonly lost: number;
+  readonly aside: number;
+  readonly tables: TableLocals;
+}
+
+/** What the parts of a step are written with. */
+export interface StepParts {
+  readonly w: Writer;
+  readonly topology: Topology;
+  readonly layout: Layout;
+  readonly local: StepLocals;
+}
+
+/** @param parameters numbers of the function, before its locals */
+export function stepParts(topology: Topology, layout: Layout, parameters: number): StepParts {
+  const { size, neighbour } = topology.plan;
+  const w = new Writer(layout.lanes, parameters, {
+    values: 8 * size + neighbour.length + 6,
+    singles: TABLE_SINGLES,
+    wholes: TABLE_WHOLES,
+  });
+  const each = (count: number) => Array.from({ length: count }, () => w.value());
+  const open = new Set(
+    [...topology.fixed, ...topology.driven, ...topology.varying, ...topology.radiating]
+      .filter(({ to }) => to === AMBIENT)
+      .map(({ from }) => from),
+  );
+  const local: StepLocals = {
+    now: each(size),
+    expected: each(size),
+    capacityRate: each(size),
+    inverse: each(size),
+    entries: each(neighbour.length),
+    toAmbient: Array.from({ length: size }, (_, p) => (open.has(p) ? w.value() : -1)),
+    early: each(size),
+    late: each(size),
+    dt: w.value(),
+    rate: w.value(),
+    ahead: w.value(),
+    ambient: w.value(),
+    lost: w.value(),
+    aside: w.value(),
+    tables: tableLocals(w),
+  };
+  return { w, topology, layout, local };
+}
