@@ -1,7 +1,6 @@
 import type { DayInput, Leg, SessionPlan } from '../schedule';
 import { simulateDay } from './day';
 import { type ForcePart, isCold, type LimitedPart } from './limits';
-import { marginsFrom } from './marginsFrom';
 import type { DayResult, Margin } from './result';
 
 /** Most hot laps looked ahead. */
@@ -46,25 +45,27 @@ export interface Outlook {
  * @throws Error "cancelled"
  */
 export function outlook(input: DayInput, session: number, stop: () => boolean = () => false): Outlook {
-  const before = input.sessions.slice(0, session);
   const own = input.sessions[session];
   const hotPace = paceOf(own, 'hot', 1);
   const coolPace = paceOf(own, 'cool', 0.4);
   const out = own.legs[0].kind === 'out' ? [own.legs[0]] : [];
-  /** Drives the day up to some sessions; limits count from this one on, whatever those before it do to them. */
-  const day = (...sessions: readonly SessionPlan[]) => {
+  // Films of air are taken at the day's first air, whichever sessions of it are driven.
+  const air: SessionPlan = { ...input.sessions[0], legs: [] };
+  /** Drives sessions with brakes as they are at the beginning. */
+  const drive = (start: DayInput['start'], ...sessions: readonly SessionPlan[]): DayResult => {
     if (stop()) throw new Error('cancelled');
-    const driven = { ...input, sessions: [...before, ...sessions] };
-    const result = simulateDay(driven);
-    return { laps: result.laps, limits: limitsFrom(driven, result, session) };
+    return simulateDay({ ...input, start, sessions: [air, ...sessions] });
   };
+  const before = input.sessions.slice(0, session);
+  // The brakes bring along all that counts, so that what lies before is driven once.
+  const begun = before.length > 0 ? drive(input.start, ...before).end : input.start;
   const hot = (laps: number): Leg => ({ kind: 'hot', laps, pace: hotPace });
   const cool = (laps: number): Leg => ({ kind: 'cool', laps, pace: coolPace });
-  const withLegs = (...legs: readonly Leg[]): SessionPlan => ({ ...own, legs: [...out, ...legs] });
+  const withLegs = (...legs: readonly Leg[]): SessionPlan => ({ ...own, legs });
 
-  const endless = day(withLegs(hot(LOOK_AHEAD)));
-  const first = endless.laps.findIndex((lap) => lap.session === session && lap.kind === 'hot');
-  const parts = endless.limits.map((margin): PartOutlook => {
+  const endless = drive(begun, withLegs(...out, hot(LOOK_AHEAD)));
+  const first = endless.laps.findIndex((lap) => lap.kind === 'hot');
+  const parts = limitsOf(endless).map((margin): PartOutlook => {
     const { part, limit, worst, passed } = margin;
     const lap = passed?.lap ?? null;
     const lapsUntil = !passed ? null : lap === null ? LOOK_AHEAD : Math.max(0, lap - 1 - first);
@@ -75,12 +76,13 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
   const stint = limited.length === 0 ? null : Math.min(...limited);
   const again = stint === null ? 0 : Math.max(1, Math.min(3, stint));
 
-  const keeps = ({ limits }: ReturnType<typeof day>) => limits.every((limit) => !limit.passed);
+  const keeps = (result: DayResult) => limitsOf(result).every((limit) => !limit.passed);
 
   let coolDownLaps: number | null = null;
   if (stint !== null && stint > 0) {
-    for (let k = 1; k <= MOST_COOL_LAPS && coolDownLaps === null; k++) {
-      if (keeps(day(withLegs(hot(stint), cool(k), hot(again))))) coolDownLaps = k;
+    const hottest = drive(begun, withLegs(...out, hot(stint)));
+    for (let k = 1; k <= MOST_COOL_LAPS && coolDownLaps === null && keeps(hottest); k++) {
+      if (keeps(drive(hottest.end, withLegs(cool(k), hot(again))))) coolDownLaps = k;
     }
   }
   return {
@@ -100,9 +102,11 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
         ? { ...leg, laps: Math.min(leg.laps, stint) }
         : leg,
     );
+    const once = drive(begun, { ...own, legs });
+    if (!keeps(once)) return null;
     const good = (duration: number) => {
       const pause: Leg = { kind: 'paddock', duration, fan: 0 };
-      return keeps(day({ ...own, legs: [...legs, pause] }, { ...own, legs }));
+      return keeps(drive(once.end, { ...own, legs: [pause] }, { ...own, legs }));
     };
     if (!good(LONGEST_STAND)) return null;
     let [low, high] = [0, LONGEST_STAND];
@@ -116,9 +120,8 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
   }
 }
 
-/** What can give out from a session on: every hot limit, the foot's and the pedal's. */
-function limitsFrom(input: DayInput, result: DayResult, session: number) {
-  const { margins, forceMargins } = marginsFrom(input, result, session);
+/** What can give out: every hot limit, the foot's and the pedal's. */
+function limitsOf({ margins, forceMargins }: DayResult) {
   return [...margins.filter((margin) => !isCold(margin)), ...forceMargins];
 }
 
