@@ -37,9 +37,15 @@ if (process.argv.includes('faults')) {
   process.exit(process.exitCode ?? 0);
 }
 
-/** Prints the table of faults and puts it into docs/reliability.md; ends with 1 where an old edit was lost or a trial broke. */
-function writeFaults({ rows, bad }) {
-  console.table(rows);
+/**
+ * Prints the table of faults and puts it into docs/reliability.md, or with `add` on top of what stands there: trials of
+ * other seeds. Ends with 1 where an old edit was lost or a trial broke.
+ */
+function writeFaults({ rows: own, bad }) {
+  console.table(own);
+  const file = 'docs/reliability.md';
+  const text = readFileSync(file, 'utf8');
+  const rows = process.argv.includes('add') ? added(faultsIn(text), own) : own;
   const total = (key) => rows.reduce((sum, row) => sum + row[key], 0);
   const ms = (value) => (value === null ? '—' : `${value} ms`);
   const lines = rows.map(
@@ -52,8 +58,6 @@ function writeFaults({ rows, bad }) {
     ...lines,
     `| all | ${total('trials')} | ${total('edits')} | ${total('lost')} | | **${total('lostOlderThan500Ms')}** | **${total('broke')}** | | ${total('asked')} |`,
   ].join('\n');
-  const file = 'docs/reliability.md';
-  const text = readFileSync(file, 'utf8');
   writeFileSync(
     file,
     text.replace(/<!-- faults -->[\s\S]*<!-- \/faults -->/, `<!-- faults -->\n${table}\n<!-- /faults -->`),
@@ -62,6 +66,56 @@ function writeFaults({ rows, bad }) {
     console.error(`Lost or broken: ${JSON.stringify(bad)}`);
     process.exitCode = 1;
   }
+}
+
+/** The rows of the table of faults as it stands. */
+function faultsIn(text) {
+  const table = /<!-- faults -->([\s\S]*)<!-- \/faults -->/.exec(text)?.[1] ?? '';
+  const ms = (cell) => (cell === '—' ? null : Number.parseInt(cell, 10));
+  return table
+    .trim()
+    .split('\n')
+    .slice(2, -1)
+    .map((line) =>
+      line
+        .split('|')
+        .slice(1, -1)
+        .map((cell) => cell.trim()),
+    )
+    .map(([fault, trials, edits, lost, oldest, old, broke, said, asked]) => ({
+      fault,
+      trials: Number(trials),
+      edits: Number(edits),
+      lost: Number(lost),
+      oldestLostMs: ms(oldest) ?? 0,
+      lostOlderThan500Ms: Number(old),
+      broke: Number(broke),
+      saidWithinMs: ms(said),
+      asked: Number(asked),
+    }));
+}
+
+/** Both tables' rows together, fault by fault. */
+function added(before, own) {
+  const names = [...new Set([...before, ...own].map(({ fault }) => fault))];
+  return names.map((fault) =>
+    [...before, ...own]
+      .filter((row) => row.fault === fault)
+      .reduce((a, b) => ({
+        fault,
+        trials: a.trials + b.trials,
+        edits: a.edits + b.edits,
+        lost: a.lost + b.lost,
+        oldestLostMs: Math.max(a.oldestLostMs, b.oldestLostMs),
+        lostOlderThan500Ms: a.lostOlderThan500Ms + b.lostOlderThan500Ms,
+        broke: a.broke + b.broke,
+        saidWithinMs:
+          a.saidWithinMs === null && b.saidWithinMs === null
+            ? null
+            : Math.max(a.saidWithinMs ?? 0, b.saidWithinMs ?? 0),
+        asked: a.asked + b.asked,
+      })),
+  );
 }
 
 const json = process.argv.includes('--json');

@@ -107,16 +107,17 @@ export function judge(
   };
 }
 
+/** What a page has of its car, kg. */
+export const massOn = async (page: Page): Promise<number> => Number(await massBox(page).inputValue());
+
+/** What pages have that are opened now, kg of each car. */
 export async function keptMasses(
   context: BrowserContext,
   address: string,
   cars: readonly number[],
 ): Promise<number[]> {
   const kept: number[] = [];
-  for (const car of cars) {
-    const page = await openCar(context, address, car);
-    kept.push(Number(await massBox(page).inputValue()));
-  }
+  for (const car of cars) kept.push(await massOn(await openCar(context, address, car)));
   return kept;
 }
 

@@ -7,9 +7,11 @@ import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import {
   type DayResult,
+  DEFAULT_NUMERICS,
   exposedTemperature,
   failureCases,
   latinHypercube,
+  type Numerics,
   simulateDay,
   wheelClearances,
 } from '../core';
@@ -70,7 +72,20 @@ function nudged({ info, value }: NumberAt): number {
 }
 
 describe('every number that can be typed', () => {
-  const ofDay = (setup: Setup) => JSON.stringify(resultDocument(setup, simulateDay(dayInput(setup))));
+  // Coarse, since it is asked whether anything moves, not by how much.
+  const coarse: Numerics = {
+    steps: {
+      ...DEFAULT_NUMERICS.steps,
+      braking: 0.6,
+      leastPerZone: 5,
+      release: 0.4,
+      rolling: 4,
+      standing: 60,
+    },
+    refinement: 1,
+    spacing: 4,
+  };
+  const ofDay = (setup: Setup) => JSON.stringify(resultDocument(setup, simulateDay(dayInput(setup), coarse)));
   /** What a day does not show: failures, clearances and wear. */
   const ofRest = (setup: Setup) => {
     const { front, rear } = setup.car;

@@ -21,13 +21,15 @@ export class RadialBand {
   readonly excess: Float64Array;
   /** Local flux over the ring's mean, 1; the same cells */
   readonly flux: Float64Array;
-  /** Share of the ring's mass in each cell */
-  private readonly share: Float64Array;
-  /** Conductance to the next cell outwards over conductivity, m */
-  private readonly link: Float64Array;
+  /** Conductance to the next cell inwards over conductivity and share of mass, m; and outwards */
+  private readonly inward = new Float64Array(RADIAL_CELLS);
+  private readonly outward = new Float64Array(RADIAL_CELLS);
   private readonly mass: number;
   private readonly rotor: Rotor | null;
+  /** The step's matrix, eliminated once for both stages: what comes back from outwards and from inwards, and 1/pivot */
   private readonly upper = new Float64Array(RADIAL_CELLS);
+  private readonly lower = new Float64Array(RADIAL_CELLS);
+  private readonly inverse = new Float64Array(RADIAL_CELLS);
   private readonly first = new Float64Array(RADIAL_CELLS);
   private readonly rate = new Float64Array(RADIAL_CELLS);
 
@@ -36,8 +38,6 @@ export class RadialBand {
     this.rotor = drum ? null : rotor;
     this.excess = Float64Array.from(start);
     this.flux = new Float64Array(RADIAL_CELLS).fill(1);
-    this.share = new Float64Array(RADIAL_CELLS).fill(1 / RADIAL_CELLS);
-    this.link = new Float64Array(RADIAL_CELLS);
     this.mass = 0;
     if (drum) return;
     const { cheekMass, vaneMass, cheek } = rotorGeometry(rotor);
@@ -49,12 +49,14 @@ export class RadialBand {
     const cubes = to * to * to - from * from * from;
     for (let i = 0; i < RADIAL_CELLS; i++) {
       const [a, b] = [inner + i * width, inner + (i + 1) * width];
-      this.share[i] = (b * b - a * a) / whole;
+      const share = (b * b - a * a) / whole;
       const [low, high] = [Math.max(a, from), Math.min(b, to)];
       // ∫ r·2πr dr over the cell's rubbed part, over that of the whole band.
       const made = high > low ? (high * high * high - low * low * low) / cubes : 0;
-      this.flux[i] = made / this.share[i];
-      this.link[i] = i < RADIAL_CELLS - 1 ? (2 * Math.PI * b * 2 * cheek) / width : 0;
+      this.flux[i] = made / share;
+      const conductance = (radius: number) => (2 * Math.PI * radius * 2 * cheek) / width;
+      this.inward[i] = i > 0 ? conductance(a) / share : 0;
+      this.outward[i] = i < RADIAL_CELLS - 1 ? conductance(b) / share : 0;
     }
   }
 
@@ -69,11 +71,12 @@ export class RadialBand {
     if (!rotor) return;
     const capacity = this.mass * tableAt(rotor.material.specificHeat, mean);
     const diffusivity = tableAt(rotor.material.conductivity, mean) / capacity;
-    this.solve(GAMMA * dt, excess, early / capacity, diffusivity, first);
+    this.eliminate(GAMMA * dt * diffusivity);
+    this.solve((GAMMA * dt * early) / capacity, excess, first);
     for (let i = 0; i < RADIAL_CELLS; i++) {
       rate[i] = excess[i] + ((1 - GAMMA) / GAMMA) * (first[i] - excess[i]);
     }
-    this.solve(GAMMA * dt, rate, late / capacity, diffusivity, excess);
+    this.solve((GAMMA * dt * late) / capacity, rate, excess);
   }
 
   /**
@@ -93,18 +96,28 @@ export class RadialBand {
     return most;
   }
 
-  /** Solves x − h·A·x = from + h·source by elimination along the radius (three diagonals). */
-  private solve(h: number, from: Float64Array, heat: number, diffusivity: number, out: Float64Array): void {
-    const { share, link, flux, upper } = this;
-    const last = RADIAL_CELLS - 1;
-    for (let i = 0; i <= last; i++) {
-      const inward = i > 0 ? (h * diffusivity * link[i - 1]) / share[i] : 0;
-      const outward = i < last ? (h * diffusivity * link[i]) / share[i] : 0;
-      const right = from[i] + h * heat * (flux[i] - 1);
-      const pivot = 1 + inward + outward - (i > 0 ? inward * upper[i - 1] : 0);
-      upper[i] = outward / pivot;
-      out[i] = (right + (i > 0 ? inward * out[i - 1] : 0)) / pivot;
+  /** Eliminates 1 − h·A along the radius (three diagonals). @param spread h over the ring's heat capacity times conductivity, 1/m */
+  private eliminate(spread: number): void {
+    const { inward, outward, upper, lower, inverse } = this;
+    let before = 0;
+    for (let i = 0; i < RADIAL_CELLS; i++) {
+      const [within, out] = [spread * inward[i], spread * outward[i]];
+      const pivot = 1 / (1 + within + out - within * before);
+      inverse[i] = pivot;
+      lower[i] = within * pivot;
+      before = out * pivot;
+      upper[i] = before;
     }
-    for (let i = last - 1; i >= 0; i--) out[i] += upper[i] * out[i + 1];
+  }
+
+  /** Solves x − h·A·x = from + rise·(flux − 1). @param rise of the ring's mean by the stage's heat, K */
+  private solve(rise: number, from: Float64Array, out: Float64Array): void {
+    const { flux, upper, lower, inverse } = this;
+    let before = 0;
+    for (let i = 0; i < RADIAL_CELLS; i++) {
+      before = (from[i] + rise * (flux[i] - 1)) * inverse[i] + lower[i] * before;
+      out[i] = before;
+    }
+    for (let i = RADIAL_CELLS - 2; i >= 0; i--) out[i] += upper[i] * out[i + 1];
   }
 }
