@@ -1,5 +1,7 @@
+import { SWITCHABLE } from '../src/model';
 import { expect, shorten, test, turnTo, visit } from './page';
 import { tripsOver } from './support/axe';
+import { metricLeft } from './support/metricLeft';
 import { ROUTES } from './support/routes';
 import { saidOtherwise } from './support/saidOtherwise';
 
@@ -18,7 +20,7 @@ const READY: Readonly<Record<string, RegExp>> = {
 /** Looked at in the dark as well, and on a phone held upright, where more must be scrolled. */
 const ALSO_SMALL = [...Object.keys(READY), '/inside', '/test/design'];
 
-test('every route has a title of its own, targets large enough, the field’s words, and nothing that assistive technology trips over', async ({
+test('every route has a title of its own, targets large enough, the field’s words, no metric unit alone where US ones are chosen, and nothing that assistive technology trips over', async ({
   page,
 }) => {
   // One sweep over all pages: minutes on a slow machine.
@@ -38,8 +40,11 @@ test('every route has a title of its own, targets large enough, the field’s wo
     if (READY[route]) await expect(page.getByText(READY[route]).first()).toBeVisible();
     await axe(route);
     if ((await wide()) > 0) found.push(`${route}: scrolls sideways`);
-    found.push(...(await saidOtherwise(page, route)));
+    found.push(...(await saidOtherwise(page, route)), ...(await metricLeft(page, route)));
   };
+  await page.addInitScript((us) => {
+    localStorage.setItem('fervent-kettle-preferences', JSON.stringify({ theme: 'system', us }));
+  }, SWITCHABLE);
   await shorten(page, 2);
   for (const route of SWEPT) {
     const before = await page.title();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { choose, expect, importText, open, project, stored, test, verdict, visit } from './page';
+import { choose, expect, importText, open, project, settled, stored, test, verdict, visit } from './page';
 import { exportedGpx } from './support/logs';
 
 /** What costs trust for good: work that is lost, a page without a way back, an answer to another question. */
@@ -168,6 +168,26 @@ test('a program that cannot be loaded says so, and comes when its files do', asy
   await page.unroute('**/assets/application-*.js');
   await page.getByRole('button', { name: 'Reload' }).click();
   await expect(verdict(page)).toBeVisible();
+});
+
+test('where WebAssembly is switched off, it is said once and the numbers stay', async ({ page }) => {
+  const verdictOf = async () => {
+    await open(page, '/');
+    await settled(page);
+    return await verdict(page).innerText();
+  };
+  const withKernel = await verdictOf();
+  await expect(page.getByText('without the fast kernel')).toHaveCount(0);
+  await page.route('**/engine.worker-*.js', async (route) => {
+    const answer = await route.fetch();
+    await route.fulfill({
+      response: answer,
+      body: `globalThis.WebAssembly = undefined;${await answer.text()}`,
+    });
+  });
+  const without = await verdictOf();
+  await expect(page.getByText('without the fast kernel')).toHaveCount(1);
+  expect(without).toBe(withKernel);
 });
 
 test('the focus never falls to the body: refusal, new car, add a change', async ({ page }) => {

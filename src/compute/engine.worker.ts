@@ -72,6 +72,7 @@ import {
   type Way,
   waysToKeep,
 } from '../services';
+import { movable } from './movable';
 
 /** A stop, or why a phone's readings tell none. */
 export type PhoneAnswer =
@@ -84,12 +85,12 @@ const engine = {
   kernelTrouble: probeKernel,
   simulate(input: DayInput): DayResult {
     const result = judgedDay(input);
-    return Comlink.transfer(result, buffersOf(result));
+    return Comlink.transfer(result, movable(result));
   },
   /** The same day at one end of what is known of its cooling. */
   simulateCooled(input: DayInput, factors: CoolingDoubt['less']): DayResult {
     const result = simulateDay(withCooling(input, factors));
-    return Comlink.transfer(result, buffersOf(result));
+    return Comlink.transfer(result, movable(result));
   },
   /** How long a session can go on; takes a second or more. */
   outlook(input: DayInput, session: number): Outlook {
@@ -135,7 +136,7 @@ const engine = {
   /** A bedding run driven with a car's brakes. */
   bedding(question: BeddingQuestion): BeddingPlan {
     const plan = bedding(question);
-    return Comlink.transfer(plan, buffersOf(plan));
+    return Comlink.transfer(plan, movable(plan));
   },
   /** A brake test driven with a car's brakes. */
   brakeTest(question: TestQuestion): TestAnswer {
@@ -162,7 +163,7 @@ const engine = {
   /** A circuit's stops for an inertia bench. */
   bench(setup: Setup, bench: StoredBench): BenchPlan {
     const plan = benchPlan(setup, bench);
-    return Comlink.transfer(plan, buffersOf(plan));
+    return Comlink.transfer(plan, movable(plan));
   },
   /** What a bench's readings say of the cooling. */
   fitBench(input: DayInput, plan: BenchPlan['programme'], measured: readonly BenchMeasured[]): BenchFit {
@@ -202,15 +203,5 @@ const engine = {
   },
 };
 export type Engine = typeof engine;
-
-/** Buffers of all typed arrays in a result, each once, to be moved instead of copied. */
-function buffersOf(value: unknown, found = new Set<ArrayBuffer>(), seen = new Set<object>()): ArrayBuffer[] {
-  if (typeof value === 'object' && value !== null && !seen.has(value)) {
-    seen.add(value);
-    if (ArrayBuffer.isView(value)) found.add(value.buffer as ArrayBuffer);
-    else for (const inner of Object.values(value)) buffersOf(inner, found, seen);
-  }
-  return [...found];
-}
 
 Comlink.expose(engine);

@@ -2,6 +2,7 @@ import {
   CALIPER_BODIES,
   choices,
   coldBite,
+  formatQuantity,
   isBuiltIn,
   nominalFriction,
   PISTONS,
@@ -12,6 +13,7 @@ import {
 import { padTradesText } from '../../text/en';
 import { say } from '../../text/en/say/shared';
 import { useProject } from '../state/context';
+import { useUnits } from '../state/preferences';
 import { SelectField } from '../ui/SelectField';
 import { type AxleProps, fieldsOf, names, title, told } from './axleFields';
 import { DrumSection, RotorSection } from './RotorSections';
@@ -35,6 +37,8 @@ function PadSection({ editing, axle }: AxleProps) {
   const brakes = editing.item[axle];
   const { parts } = useProject();
   const pad = padOf(brakes.pad, parts);
+  const units = useUnits();
+  const degrees = (celsius: number) => formatQuantity(celsius, 'temperature', units);
   const partners = useFrictionPartners({ editing, axle });
   const set = (path: string[], label: string) => (value: string) =>
     editing.set([axle, ...path], value, `${title(axle)} ${label}`);
@@ -49,9 +53,9 @@ function PadSection({ editing, axle }: AxleProps) {
         refusal={partners.refusal('pad')}
         note={say.windowCSurfaceFades(
           pad.note,
-          pad.window[0],
-          pad.window[1],
-          pad.limit,
+          degrees(pad.window[0]),
+          degrees(pad.window[1]),
+          degrees(pad.limit),
           nominalFriction(pad),
           coldBite(pad).toFixed(2),
           isBuiltIn(brakes.pad) ? say.typicalValuesMemoryTake : say.partYourOwn,

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { type LapTrace, sampleLine } from '../../core';
-import { type Circuit, circuitInput } from '../../model';
+import { type Circuit, circuitInput, siText } from '../../model';
 import { say } from '../../text/en/say/shared';
+import { useUnits } from '../state/preferences';
 import { heatColor } from '../ui/charts/heatColor';
 import { useWidth } from '../ui/charts/useSize';
 
@@ -135,6 +136,7 @@ function ZoneDisc({
   chosen: boolean;
   crowd: number;
 }) {
+  const units = useUnits();
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the numbered buttons over the lap are the keyboard's way
     <g
@@ -142,7 +144,7 @@ function ZoneDisc({
       onClick={() => onSelect?.(k)}
       className={onSelect ? 'cursor-pointer' : ''}
     >
-      <title>{`Braking zone ${k + 1}${zone.name ? `, ${zone.name}` : ''}: ${(zone.energy / 1000).toFixed(0)} kJ`}</title>
+      <title>{`Braking zone ${k + 1}${zone.name ? `, ${zone.name}` : ''}: ${siText(zone.energy, 'energy', units)}`}</title>
       <circle
         r={radius}
         fill={zone.heat === null ? 'var(--sunk)' : heatColor(zone.heat)}

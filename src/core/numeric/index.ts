@@ -1,4 +1,5 @@
 export { bandedSolve } from './bandedSolve';
+export { buffersIn } from './buffersIn';
 export { cos, cubeRoot, exp, log, power, rootOfSquares, sin } from './elementary';
 export { largestThat } from './largestThat';
 export { logNormalProbability, normalProbability } from './normal';

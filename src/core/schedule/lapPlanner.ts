@@ -12,7 +12,7 @@ import {
   prepareCircuit,
   type ZoneClicks,
 } from '../lap';
-import { Recent } from '../numeric';
+import { buffersIn, Recent } from '../numeric';
 import type { DayInput, LapLeg, Numerics, SessionPlan } from './dayInput';
 import { lapSteps } from './lapSteps';
 import { airAt } from './site';
@@ -32,6 +32,10 @@ export type LapPlanner = (leg: LapLeg, n: number, air: Conditions, caps?: readon
 const MOST_POINTS = 160_000;
 /** Laps as planned, by all that they depend on: a search drives the same ones again and again. */
 const planned = new Recent<PlannedLap>(MOST_POINTS);
+const kept = new WeakSet<ArrayBuffer>();
+
+/** Whether a buffer belongs to a lap that may be driven again: who moves it to another thread takes it from the next day. */
+export const isKeptLap = (buffer: ArrayBuffer): boolean => kept.has(buffer);
 
 /**
  * How laps are driven: as they were logged, or solved for a leg's pace, the same ones once.
@@ -75,6 +79,7 @@ export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
     if (known) return known;
     const lap = stepped(clicked(input, solved));
     planned.set(key, lap, lap.trace.time.length);
+    for (const buffer of buffersIn(lap)) kept.add(buffer);
     return lap;
   };
 }

@@ -53,10 +53,10 @@ const duct = (id: string, name: string, area: number, flow: number, price: Price
   values: { areaCm2: area, coefficientPercent: flow },
 });
 const ducts: readonly PartOf<'duct'>[] = [
-  duct('duct-50', 'Hose of 50 mm', 19.6, 40, 1),
-  duct('duct-63', 'Hose of 63 mm', 31.2, 45, 1),
-  duct('duct-76', 'Hose of 76 mm', 45.4, 45, 2),
-  duct('duct-100', 'Hose of 100 mm', 78.5, 50, 2),
+  duct('duct-50', 'Hose of 50 mm (2 in)', 19.6, 40, 1),
+  duct('duct-63', 'Hose of 63 mm (2½ in)', 31.2, 45, 1),
+  duct('duct-76', 'Hose of 76 mm (3 in)', 45.4, 45, 2),
+  duct('duct-100', 'Hose of 100 mm (4 in)', 78.5, 50, 2),
   duct('duct-moulded', 'Moulded duct into the hub', 95, 60, 4),
 ];
 

@@ -109,7 +109,7 @@ export const FLUIDS = {
   silicone: {
     name: 'Silicone fluid',
     class: 'DOT 5',
-    note: 'Not advised on track or with ABS: more compressible, does not mix with glycol, and water that gets in lies free and boils at 100 °C.',
+    note: 'Not advised on track or with ABS: more compressible, does not mix with glycol, and water that gets in lies free and boils at 100 °C (212 °F).',
     dry: 260,
     wet: 180,
     silicone: true,

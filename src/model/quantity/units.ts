@@ -32,6 +32,8 @@ export const QUANTITIES = {
   bigArea: [unit('m²', 1, 2), unit('ft²', 1 / 0.09290304, 1)],
   power: [unit('kW', 1, 0), unit('hp', 1 / 0.745699872, 0)],
   energy: [unit('kJ', 1, 0), unit('BTU', 1 / 1.05505585262, 0)],
+  largeEnergy: [unit('MJ', 1, 0), unit('BTU', 1000 / 1.05505585262, 0)],
+  heatFlow: [unit('W', 1, 0), unit('BTU/h', 3600 / 1055.05585262, 0)],
   batteryEnergy: [unit('kWh', 1, 2)],
   deceleration: [unit('m/s²', 1, 1), unit('g', 1 / 9.80665, 2)],
   force: [unit('N', 1, 0), unit('lbf', 1 / 4.4482216152605, 0)],
@@ -77,6 +79,8 @@ const SI: Readonly<
   bigArea: {},
   power: { over: 1000 },
   energy: { over: 1000 },
+  largeEnergy: { over: 1e6 },
+  heatFlow: {},
   batteryEnergy: { over: 3.6e6 },
   deceleration: {},
   force: {},
@@ -114,15 +118,24 @@ export function toSi(value: number, quantity: Quantity): number {
   return ((value - offset) * over) / times;
 }
 
-/** Quantities that can be switched: those with two units. Long distances follow the short ones. */
+/** Quantities whose unit goes with another's. */
+const FOLLOWS = {
+  longDistance: 'distance',
+  largeEnergy: 'energy',
+  heatFlow: 'energy',
+} as const satisfies Partial<Record<Quantity, Quantity>>;
+const leaderOf = (quantity: Quantity): Quantity =>
+  (FOLLOWS as Partial<Record<Quantity, Quantity>>)[quantity] ?? quantity;
+
+/** Quantities that can be switched: those with two units that follow no other. */
 export type Switchable = Exclude<
   { [Q in Quantity]: (typeof QUANTITIES)[Q] extends readonly [Unit, Unit] ? Q : never }[Quantity],
-  'longDistance'
+  keyof typeof FOLLOWS
 >;
 
 /** The same, in the order they are listed. */
 export const SWITCHABLE = (Object.keys(QUANTITIES) as Quantity[]).filter(
-  (q): q is Switchable => QUANTITIES[q].length > 1 && q !== 'longDistance',
+  (q): q is Switchable => QUANTITIES[q].length > 1 && !(q in FOLLOWS),
 );
 
 /** Which quantities are shown in US units. */
@@ -133,7 +146,7 @@ export const US: UnitChoice = Object.fromEntries(SWITCHABLE.map((q) => [q, 'us']
 /** The unit a quantity is shown in. */
 export function unitOf(quantity: Quantity, choice: UnitChoice): Unit {
   const units: readonly Unit[] = QUANTITIES[quantity];
-  return choice[quantity] === 'us' && units.length > 1 ? units[1] : units[0];
+  return choice[leaderOf(quantity)] === 'us' && units.length > 1 ? units[1] : units[0];
 }
 
 export function toShown(value: number, unit: Unit): number {

@@ -277,7 +277,8 @@ export const carSchema = z.strictObject({
     }).nullable(),
     freeWater: z.boolean().meta({
       title: 'Free water in silicone fluid',
-      description: 'Silicone takes up no water: what gets in lies at the lowest point and boils at 100 °C.',
+      description:
+        'Silicone takes up no water: what gets in lies at the lowest point and boils at 100 °C (212 °F).',
     }),
   }),
   driverSide: z.enum(['left', 'right']).meta({ title: 'Driver sits' }),

@@ -170,7 +170,7 @@ export const pedalSchema = z.strictObject({
     usual: [400, 1200],
     step: 10,
     description:
-      'Most the driver presses braking zone after braking zone. 500 N is the usual design limit; racers press more.',
+      'Most the driver presses braking zone after braking zone. 500 N (112 lbf) is the usual design limit; racers press more.',
   }),
   travelMm: numberField({
     title: 'Pedal travel to the floor',

@@ -166,10 +166,16 @@ export const rotorSchema = z
       fail('innerDiameterMm', `must be under the outer diameter (${r.outerDiameterMm} mm)`);
     }
     if (r.vaneGapMm > 0 && r.vaneGapMm < 0.5) {
-      fail('vaneGapMm', 'must be 0 for a solid rotor, or at least 0.5 mm: no air gets through less');
+      fail(
+        'vaneGapMm',
+        'must be 0 for a solid rotor, or at least 0.5 mm (0.02 in): no air gets through less',
+      );
     }
     if (r.vaneGapMm > r.thicknessMm - 4) {
-      fail('vaneGapMm', `must leave two cheeks of at least 2 mm in a thickness of ${r.thicknessMm} mm`);
+      fail(
+        'vaneGapMm',
+        `must leave two cheeks of at least 2 mm (0.08 in) in a thickness of ${r.thicknessMm} mm`,
+      );
     }
     if (r.weighedKg !== null && r.weighedKg <= r.hatMassKg + 0.2) {
       fail('weighedKg', `must be over the bell’s mass (${r.hatMassKg} kg); weigh ring and bell together`);

@@ -39,7 +39,8 @@ export const testDesignSchema = z
       max: 600,
       usual: [20, 100],
       step: 5,
-      description: 'Left empty, as cold as the air. Common practice is 60 °C, the rules want under 100 °C.',
+      description:
+        'Left empty, as cold as the air. Common practice is 60 °C (140 °F), the rules want under 100 °C (212 °F).',
     }).nullable(),
     heatSnubs: count('Heating snubs', 1, 60, [10, 20], 'Between the cold and the hot stops.'),
     heatFromKmh: speed('Snubs from', 'Speed that each begins at.'),

@@ -113,7 +113,7 @@ export const workshopSchema = z
       max: 8,
       usual: [2.5, 3.5],
       step: 0.1,
-      description: 'Inside. A line of 4.75 mm outside has about 3 (common practice).',
+      description: 'Inside. A line of 4.75 mm (3/16 in) outside has about 3 mm or 0.12 in (common practice).',
     }),
     hoseBoreMm: numberField({
       title: 'Bore of the hoses',

@@ -14,6 +14,10 @@ import type { Explanation, Facts, Input } from './explanation';
 import { CONDUCTION, caliper, cooling, pad, padEntry, percent, rotor, work } from './explanationInputs';
 import { FORCE_TOPICS, type ForceTopic } from './forceExplanations';
 
+/** Energy to the last digit that counts in a sum. */
+const joules = (energy: number, units: UnitChoice) =>
+  siText(energy, 'largeEnergy', units, units.energy ? 0 : 3);
+
 /** What can be explained. */
 export type Topic =
   | 'energy'
@@ -267,14 +271,14 @@ const TOPICS: Readonly<Record<Topic, (facts: Facts) => Explanation>> = {
     source: 'The same computation as the verdict.',
     limits: 'On a car that was not calibrated cooling is uncertain by ±30 %, and so are these counts.',
   }),
-  audit: ({ result }) => ({
+  audit: ({ result, units }) => ({
     title: 'Energy',
     relation:
       'Heat that friction made = heat stored in all parts + heat carried away to the air. What is stored is found again from the temperatures, so the sum checks the whole computation.',
     inputs: [
-      ['Made', `${(result.audit.supplied / 1e6).toFixed(3)} MJ`],
-      ['Stored at the end', `${(result.audit.stored / 1e6).toFixed(3)} MJ`],
-      ['Carried away', `${(result.audit.lost / 1e6).toFixed(3)} MJ`],
+      ['Made', joules(result.audit.supplied, units)],
+      ['Stored at the end', joules(result.audit.stored, units)],
+      ['Carried away', joules(result.audit.lost, units)],
       ['Steps', String(result.steps)],
     ],
     source: 'Conservation of energy.',

@@ -101,7 +101,7 @@ export const FORCE_TOPICS: Readonly<Record<ForceTopic, (facts: Facts) => Explana
           : []),
         ['Brakes earlier on the next lap', facts.setup.plan.brakesEarlier ? 'yes' : 'no'],
       ],
-      source: 'Own definition; 500 N is the usual design limit (UN R13-H).',
+      source: 'Own definition; 500 N (112 lbf) is the usual design limit (UN R13-H).',
       limits: 'The heat of a braking that overshoots is kept in its planned time.',
     };
   },

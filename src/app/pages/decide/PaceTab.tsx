@@ -66,8 +66,7 @@ export function PaceTab() {
 }
 
 /** A way of some kilometres. */
-const wayText = (metres: number, units: UnitChoice) =>
-  siText(metres, 'longDistance', units.distance ? { longDistance: units.distance } : {});
+const wayText = (metres: number, units: UnitChoice) => siText(metres, 'longDistance', units);
 const percent = (share: number) => `${(100 * share).toFixed(share > 0.995 ? 0 : 1)} %`;
 
 /** A way through the session, in a sentence. */

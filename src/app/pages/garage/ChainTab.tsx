@@ -1,6 +1,15 @@
 import { useState } from 'react';
 import { pointTable, pointTableAt, STANDARD_GRAVITY } from '../../../core';
-import { type Axle, formatQuantity, fromSi, nominalFriction, padOf, toSi, vehicleOf } from '../../../model';
+import {
+  type Axle,
+  formatQuantity,
+  fromSi,
+  nominalFriction,
+  padOf,
+  toSi,
+  type UnitChoice,
+  vehicleOf,
+} from '../../../model';
 import { lengthText } from '../../../text/en';
 import { say } from '../../../text/en/say/garage';
 import { Field, Section } from '../../shared/Section';
@@ -15,11 +24,11 @@ import { PedalSections } from './PedalSections';
 import type { TabProps } from './tabProps';
 
 type PadState = 'best' | 'cold' | 'faded';
-const PAD_STATES = [
+const padStates = (units: UnitChoice): readonly (readonly [PadState, string])[] => [
   ['best', 'Pads at their best'],
-  ['cold', 'Pads cold, at 20 °C'],
-  ['faded', 'Pads 100 °C over their limit'],
-] as const satisfies readonly (readonly [PadState, string])[];
+  ['cold', `Pads cold, at ${formatQuantity(20, 'temperature', units)}`],
+  ['faded', `Pads ${formatQuantity(100, 'difference', units)} over their limit`],
+];
 
 /** The drawn chain, what it carries at a dragged deceleration, and every field of it. */
 export function ChainTab({ editing }: TabProps) {
@@ -66,7 +75,7 @@ export function ChainTab({ editing }: TabProps) {
             onChange={setSpeed}
           />
           <div className="min-w-[190px]">
-            <SelectField label="Pads" value={pads} options={PAD_STATES} onChange={setPads} />
+            <SelectField label="Pads" value={pads} options={padStates(units)} onChange={setPads} />
           </div>
         </div>
         <p className="mt-2" aria-live="polite">

@@ -1,12 +1,14 @@
 import { Minus, Plus } from 'lucide-react';
-import { type Axle, fieldInfo, pistonField } from '../../../model';
+import { type Axle, fieldInfo, formatQuantity, pistonField } from '../../../model';
 import { say } from '../../../text/en/say/garage';
 import { NumberField } from '../../shared/NumberField';
+import { useUnits } from '../../state/preferences';
 import type { Editing } from '../../state/useItem';
 import { IconButton } from '../../ui/IconButton';
 
 /** The pistons of one side of a caliper in the order the rotor passes them. */
 export function PistonsField({ editing, axle }: { editing: Editing<'cars'>; axle: Axle }) {
+  const units = useUnits();
   const pistons = editing.item[axle].caliper.pistonsMm;
   const path = [axle, 'caliper', 'pistonsMm'];
   const area = pistons.reduce((sum, d) => sum + (Math.PI / 4) * d * d, 0) / 100;
@@ -46,7 +48,7 @@ export function PistonsField({ editing, axle }: { editing: Editing<'cars'>; axle
           onClick={() => editing.set(path, pistons.slice(0, -1), `One ${axle} piston less`)}
         />
       </div>
-      <p className="caption mt-1">{say.cmSideAreaMakes(area.toFixed(1))}</p>
+      <p className="caption mt-1">{say.cmSideAreaMakes(formatQuantity(area, 'area', units))}</p>
     </fieldset>
   );
 }

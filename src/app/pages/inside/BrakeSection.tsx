@@ -32,6 +32,7 @@ export function BrakeSection({
   picked: string | null;
   onPick: (key: string | null) => void;
 }) {
+  const units = useUnits();
   const parts = drum ? DRUM : DISC;
   const lines = drum ? DRUM_LINES : DISC_LINES;
   const solid = layout.ringCount % layout.cheekCount === 0;
@@ -73,7 +74,7 @@ export function BrakeSection({
             key={key}
             line={flow.heat >= 0 ? line : [line[2], line[3], line[0], line[1]]}
             weight={1.2 + 3 * Math.sqrt(Math.abs(flow.heat) / largest)}
-            text={wattText(Math.abs(flow.heat))}
+            text={wattText(Math.abs(flow.heat), units)}
             strong={key === picked || Math.abs(flow.heat) > (drum ? 0.09 : 0.03) * largest}
             picked={key === picked}
             onPick={() => onPick(key === picked ? null : key)}

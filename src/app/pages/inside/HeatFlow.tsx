@@ -1,6 +1,7 @@
 import { type SankeyNode, sankey, sankeyLinkHorizontal } from 'd3-sankey';
 import type { HeatBalance, PartFlow } from '../../../core';
 import { say } from '../../../text/en/say/inside';
+import { useUnits } from '../../state/preferences';
 import { useWidth } from '../../ui/charts/useSize';
 import { inWordsOf, jouleText } from './moments';
 
@@ -74,6 +75,7 @@ export function flowPicture(balance: HeatBalance): { places: Place[]; flows: Flo
 
 /** Where each joule of a braking zone and the way to the next went. */
 export function HeatFlow({ balance, drum }: { balance: HeatBalance; drum: boolean }) {
+  const units = useUnits();
   const [ref, width] = useWidth<HTMLDivElement>(600);
   const { places, flows } = flowPicture(balance);
   const made = balance.intoRotor + balance.intoPads;
@@ -108,7 +110,9 @@ export function HeatFlow({ balance, drum }: { balance: HeatBalance; drum: boolea
               strokeOpacity={0.3}
               strokeWidth={Math.max(0.7, link.width ?? 0)}
             >
-              <title>{inWordsOf(drum, `${source.name} to ${target.name}: ${jouleText(link.value)}`)}</title>
+              <title>
+                {inWordsOf(drum, `${source.name} to ${target.name}: ${jouleText(link.value, units)}`)}
+              </title>
             </path>
           );
         })}
@@ -138,6 +142,7 @@ function PlaceLabel({
   drum: boolean;
   share: (value: number) => string;
 }) {
+  const units = useUnits();
   return (
     <g>
       <rect
@@ -156,7 +161,7 @@ function PlaceLabel({
         className="narrow halo"
       >
         {inWordsOf(drum, node.name)}{' '}
-        <tspan fill="var(--dim)">{`${jouleText(node.value ?? 0)}${middle ? '' : share(node.value ?? 0)}`}</tspan>
+        <tspan fill="var(--dim)">{`${jouleText(node.value ?? 0, units)}${middle ? '' : share(node.value ?? 0)}`}</tspan>
       </text>
     </g>
   );

@@ -5,6 +5,7 @@ import { zoneText } from '../../../text/en';
 import { say } from '../../../text/en/say/inside';
 import { Notices } from '../../shared/Notices';
 import { useSetup } from '../../state/context';
+import { useUnits } from '../../state/preferences';
 import { type Computed, useSession } from '../../state/useSession';
 import { PageTitle } from '../../ui/PageTitle';
 import { ScrollPanel } from '../../ui/ScrollPanel';
@@ -99,6 +100,7 @@ function FlowTable({
   setPicked: (value: string | null) => void;
   drum: boolean;
 }) {
+  const units = useUnits();
   return (
     <table className="mt-1 w-full text-[13px]">
       <tbody>
@@ -121,7 +123,7 @@ function FlowTable({
                   </button>
                 </td>
                 <td className="text-dim">{PATHS[flow.path]}</td>
-                <td className="text-right font-[560]">{wattText(Math.abs(flow.heat))}</td>
+                <td className="text-right font-[560]">{wattText(Math.abs(flow.heat), units)}</td>
               </tr>
             );
           })}
@@ -146,6 +148,7 @@ function zoneTitle({ result }: Computed, span: { lap: number; zone: number }): s
 }
 
 function ZoneHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolean; title: string }) {
+  const units = useUnits();
   const made = balance.intoRotor + balance.intoPads;
   const toAir = balance.flows.reduce((sum, flow) => sum + (flow.to === 'air' ? flow.heat : 0), 0);
   const kept = Object.values(balance.stored).reduce((sum, heat) => sum + heat, 0);
@@ -154,10 +157,10 @@ function ZoneHeat({ balance, drum, title }: { balance: HeatBalance; drum: boolea
       <h2 className="text-[15px]">{title}</h2>
       <p className="caption">
         {say.oneWheelMadeAir(
-          jouleText(made),
-          jouleText(toAir),
-          jouleText(kept),
-          jouleText(Math.abs(made - toAir - kept)),
+          jouleText(made, units),
+          jouleText(toAir, units),
+          jouleText(kept, units),
+          jouleText(Math.abs(made - toAir - kept), units),
         )}
       </p>
       <Scrolled label="The heat’s ways, drawn">

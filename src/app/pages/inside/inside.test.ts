@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../../demo/project';
 import { heatBalance, networkOf, simulateDay } from '../../../core';
-import { dayInput, setupOf } from '../../../model';
+import { dayInput, METRIC, setupOf, US } from '../../../model';
 import { flowPicture } from './HeatFlow';
 import { inWordsOf, jouleText, sampleAt, spanOf, wattText, zoneSpans } from './moments';
 
@@ -52,13 +52,15 @@ describe('the picture of where heat went', () => {
   });
 
   it('writes watts and joules so that they can be read', () => {
-    expect([wattText(0.4), wattText(-312.4), wattText(1234), wattText(45_678)]).toEqual([
+    expect([0.4, -312.4, 1234, 45_678].map((watts) => wattText(watts, METRIC))).toEqual([
       '0 W',
       '-312 W',
       '1.2 kW',
       '46 kW',
     ]);
-    expect([jouleText(1234), jouleText(123_400)]).toEqual(['1.2 kJ', '123 kJ']);
+    expect([jouleText(1234, METRIC), jouleText(123_400, METRIC)]).toEqual(['1.2 kJ', '123 kJ']);
+    // 1 W is 3.412 BTU/h (National Institute of Standards and Technology, SP 811).
+    expect([wattText(1000, US), jouleText(123_400, US)]).toEqual(['3412 BTU/h', '117 BTU']);
     expect(inWordsOf(true, 'rotor to hat')).toBe('drum to web');
     expect(inWordsOf(false, 'rotor to hat')).toBe('rotor to hat');
   });

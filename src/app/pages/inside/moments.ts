@@ -1,4 +1,5 @@
 import type { DayResult } from '../../../core';
+import { METRIC, siText, type UnitChoice } from '../../../model';
 
 /** Sample at or just before a time of the day. @param time s */
 export function sampleAt(result: DayResult, time: number): number {
@@ -58,16 +59,13 @@ export function inWordsOf(drum: boolean, text: string): string {
     : text;
 }
 
-/** Power as text: watts, or kilowatts from a thousand on. */
-export function wattText(watts: number): string {
+/** Heat flow as text; kilowatts from a thousand watts on. */
+export function wattText(watts: number, units: UnitChoice): string {
   const size = Math.abs(watts);
-  if (size >= 9950) return `${(watts / 1000).toFixed(0)} kW`;
-  if (size >= 995) return `${(watts / 1000).toFixed(1)} kW`;
-  return `${watts.toFixed(0)} W`;
+  if (size < 995 || units.energy === 'us') return siText(watts, 'heatFlow', units);
+  return siText(watts, 'power', METRIC, size < 9950 ? 1 : 0);
 }
 
-/** Energy as text, kJ. */
-export function jouleText(joules: number): string {
-  const kilojoules = joules / 1000;
-  return `${kilojoules.toFixed(Math.abs(kilojoules) < 10 ? 1 : 0)} kJ`;
-}
+/** Energy as text. */
+export const jouleText = (joules: number, units: UnitChoice): string =>
+  siText(joules, 'energy', units, Math.abs(joules) < 10_000 ? 1 : 0);

@@ -68,7 +68,9 @@ export function SetCard({
           />
         </span>
       </div>
-      <p className="caption">{say.setDriven(wear.sessions, wear.energyMj, wear.rate.losses)}</p>
+      <p className="caption">
+        {say.setDriven(wear.sessions, formatQuantity(wear.energyMj, 'largeEnergy', units), wear.rate.losses)}
+      </p>
       {cracks.map((crack, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a wheel's worst crack has no name
         <p key={i} className={crack.stop ? 'text-over' : 'text-close'}>

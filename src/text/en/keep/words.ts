@@ -102,11 +102,15 @@ interface KnownOfEntry {
   readonly planned: EventSession | null;
 }
 
-function sessionSummary(entry: EntryOf<'session'>, { load, byLog, planned }: KnownOfEntry): string {
+function sessionSummary(
+  entry: EntryOf<'session'>,
+  { load, byLog, planned }: KnownOfEntry,
+  units: UnitChoice,
+): string {
   const asPlanned = planned ? ` (${planned.hotLaps} planned)` : '';
   const laps = `${entry.hotLaps} hot ${entry.hotLaps === 1 ? 'lap' : 'laps'}${asPlanned}`;
   const by = byLog ? ' by its log' : entry.log ? ' by the plan’s laps, not its log' : '';
-  const heat = load ? `, ${energyOf(load).toFixed(0)} MJ into the brakes${by}` : '';
+  const heat = load ? `, ${formatQuantity(energyOf(load), 'largeEnergy', units)} into the brakes${by}` : '';
   const felt = [
     ...(entry.pedal === 'firm' ? [] : [`pedal ${entry.pedal}`]),
     ...entry.symptoms.filter((symptom) => symptom !== 'long pedal' || entry.pedal === 'firm'),
@@ -130,7 +134,7 @@ function fluidSummary(entry: EntryOf<'fluid'>, units: UnitChoice): string {
 export function entrySummary(entry: LogEntry, units: UnitChoice, known: KnownOfEntry): string {
   switch (entry.kind) {
     case 'session':
-      return sessionSummary(entry, known);
+      return sessionSummary(entry, known, units);
     case 'fluid':
       return fluidSummary(entry, units);
     case 'inspection': {

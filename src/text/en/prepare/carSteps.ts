@@ -111,7 +111,7 @@ export const CAR_STEPS: Readonly<
     'Straight, quiet, pedal height unchanged; no warning lamp.',
   ],
   'look again': () => [
-    'After it has cooled: look for leaks, chafed hoses and lines, loose ties; check the wheel fastenings once more after some 50 km (common practice).',
+    'After it has cooled: look for leaks, chafed hoses and lines, loose ties; check the wheel fastenings once more after some 50 km or 30 miles (common practice).',
     'Paint and rust between wheel and hub settle.',
     'Dry, clear of everything; no fastening turns further at the maker’s figure.',
   ],

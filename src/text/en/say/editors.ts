@@ -1,6 +1,7 @@
 /** What editors says: sentences only; the labels of its fields and columns stand with them. */
 export const say = {
-  thinAirPower: 'Thin air takes power from an engine that breathes freely: about a quarter at 2500 m.',
+  thinAirPower:
+    'Thin air takes power from an engine that breathes freely: about a quarter at 2500 m (8200 ft).',
   powerCurveCaption: 'Power over speed',
   powerCurveNote:
     'Shares of the power above, in straight lines between the points. Without points, all of it at any speed.',
@@ -14,7 +15,7 @@ export const say = {
   carSelectedPlan: ', for the car of the selected plan.',
   antiLock:
     'Anti-lock brakes (ABS): both axles’ tyres are used up; without, the axle that would lock first holds the braking',
-  freeWaterFound: 'Free water found: it lies at the lowest point and boils at 100 °C',
+  freeWaterFound: 'Free water found: it lies at the lowest point and boils at 100 °C (212 °F)',
   todayWaterBoilsSource: (note: string, fluidWater: string, fluidBoilingPointC: string, source: string) =>
     `${note} Today ${fluidWater} % water: boils at ${fluidBoilingPointC} at sea level, lower at height. Source of dry and wet point: ${source}. Never mix glycol and silicone.`,
   sessionBeginsWarmOne:

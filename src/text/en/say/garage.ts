@@ -40,7 +40,7 @@ export const say = {
     'Section through wheel, caliper, pads and rotor; the clearances stand in the list below',
   caliperSpokesPadsThey: 'Caliper to the spokes, pads as they are',
   simpleCheckMeasuresMm:
-    'A simple check of measures, 3 mm wanted to a turning wheel (common practice). Turn the wheel by hand with the car lifted, steering at both ends, before driving. Thicker pads push a sliding caliper outwards; spacers need longer studs and load the bearing. Fit and torque to the maker’s data, by someone qualified.',
+    'A simple check of measures, 3 mm (0.12 in) wanted to a turning wheel (common practice). Turn the wheel by hand with the car lifted, steering at both ends, before driving. Thicker pads push a sliding caliper outwards; spacers need longer studs and load the bearing. Fit and torque to the maker’s data, by someone qualified.',
   drumStandsInsideWheel: 'A drum stands inside its wheel’s barrel; there is no caliper to clear.',
   padsPressMeanLeading: (leadingEdge: string, trailingEdge: string, which: string) =>
     `Pads press ${leadingEdge} of the mean at the leading edge and ${trailingEdge} at the trailing one: ${which}`,
@@ -95,7 +95,7 @@ export const say = {
   pistonsMadeSameTotal: 'its pistons made to the same total area',
   pressureLeadingEdgeOver: 'Pressure at the leading edge over the mean',
   pressureTrailingEdgeOver: 'Pressure at the trailing edge over the mean',
-  cmSideAreaMakes: (area: string) => `${area} cm² a side. It is the area that makes torque, not the count.`,
+  cmSideAreaMakes: (area: string) => `${area} a side. It is the area that makes torque, not the count.`,
   brakeBalanceFrontPedal: 'Brake balance (% front) as the pedal goes down',
   brakeBalanceFrontOverWork: 'Brake balance (% front) over the work of the braking zone',
   brakeBalanceFrontPedalComes: 'Brake balance (% front) as the pedal comes up',

@@ -67,8 +67,8 @@ export const say = {
   noSets: 'No set is listed here.',
   piecesOf: (name: string) => `Pieces of ${name}`,
   retired: (date: string) => `retired ${date}`,
-  setDriven: (sessions: number, energy: number, readings: number) =>
-    `${sessions} ${sessions === 1 ? 'session' : 'sessions'}, ${energy.toFixed(0)} MJ; ${readings === 0 ? 'its wear is not measured yet' : `its wear is known from ${readings} ${readings === 1 ? 'measurement' : 'measurements'} of parts like it`}`,
+  setDriven: (sessions: number, energy: string, readings: number) =>
+    `${sessions} ${sessions === 1 ? 'session' : 'sessions'}, ${energy}; ${readings === 0 ? 'its wear is not measured yet' : `its wear is known from ${readings} ${readings === 1 ? 'measurement' : 'measurements'} of parts like it`}`,
   cracked: (length: string, stop: boolean) =>
     stop
       ? 'A crack that must not be driven on was seen.'

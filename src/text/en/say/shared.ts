@@ -14,19 +14,19 @@ export const say = {
   twoShoesInsideLittle: "Two shoes inside; little air moves in there, so the rim's outside does the cooling.",
   windowCSurfaceFades: (
     note: string,
-    window: number,
-    window2: number,
-    limit: number,
+    window: string,
+    window2: string,
+    limit: string,
     nominalFriction: number,
     friction: string,
     which: string,
     trades: string,
   ) =>
-    `${note} Window ${window} to ${window2} °C at the surface, fades over ${limit} °C, µ up to ${nominalFriction} and ${friction} cold; ${trades}. ${which}`,
+    `${note} Window ${window} to ${window2} at the surface, fades over ${limit}, µ up to ${nominalFriction} and ${friction} cold; ${trades}. ${which}`,
   sidesOnTheirOwn:
     'On its own each is computed and the hotter one judged; Inside shows by how much they differ. A day then takes about half as long again to compute.',
   plateKinds:
-    'Holes key the material into the pad backing plate and add a little compliance; hooks hold it when the bond has gone, and stand 60 °C more. Values from memory.',
+    'Holes key the material into the pad backing plate and add a little compliance; hooks hold it when the bond has gone, and stand 60 °C (108 °F) more. Values from memory.',
   insulatingLayerBehindBacking:
     'An insulating layer behind the pad backing plate keeps heat from pistons and fluid. Values from memory.',
   pathBackingPlateFluid: 'The path from pad backing plate to fluid: titanium and caps keep heat out of it.',

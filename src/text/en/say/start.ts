@@ -13,7 +13,7 @@ export const say = {
       ? `Nothing told yet: this would be a typical ${kind}.`
       : `${told} of ${all} told; the rest is typical for a ${kind}.`,
   massWhere:
-    'Registration papers: mass in running order has a driver of 75 kg in it. Add passenger, gear and half a tank; best of all weigh it.',
+    'Registration papers: mass in running order has a driver of 75 kg (165 lb) in it. Add passenger, gear and half a tank; best of all weigh it.',
   powerWhere:
     'As the registration papers have it. About a tenth less arrives at the wheels; that is taken off for you.',
   drivenWhere: 'Which wheels the engine or motor turns.',

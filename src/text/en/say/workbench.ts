@@ -35,7 +35,7 @@ export const say = {
     'Temperatures over the session, lap by lap; the margins beside it have the peaks',
   aboveRotorCoreBulk: 'above: rotor core (bulk), and surface at its peaks (pale)',
   belowFluidThickCaliper: 'below: fluid thick, caliper thin; rear dashed',
-  noBrakingZoneLap: 'No braking zone on this lap: nothing is braked for more than 7 km/h.',
+  noBrakingZoneLap: 'No braking zone on this lap: nothing is braked for more than 7 km/h (4 mph).',
   brakingZonesLapTemperatures: (lap: number) =>
     `Braking zones of lap ${lap}, with temperatures of one wheel of each axle`,
   frictionFirstBiteInitial: 'Friction µ at first bite (initial friction) and at its minimum ',
