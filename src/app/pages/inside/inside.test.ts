@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../../demo/project';
 import { heatBalance, networkOf, simulateDay } from '../../../core';
 import { dayInput, METRIC, setupOf, US } from '../../../model';
-import { flowPicture } from './HeatFlow';
+import { flowPicture } from './flowPicture';
 import { inWordsOf, jouleText, sampleAt, spanOf, wattText, zoneSpans } from './moments';
 
 const input = dayInput(setupOf(demoProject, 'plan-tarn-day'));
@@ -54,7 +54,7 @@ describe('the picture of where heat went', () => {
   it('writes watts and joules so that they can be read', () => {
     expect([0.4, -312.4, 1234, 45_678].map((watts) => wattText(watts, METRIC))).toEqual([
       '0 W',
-      '-312 W',
+      '−312 W',
       '1.2 kW',
       '46 kW',
     ]);
