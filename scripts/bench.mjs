@@ -1,5 +1,6 @@
 // Measures speed and size, in Node and in headless Chromium. `--json` prints the figures as JSON. `faults` measures what
-// is lost at a fault instead, and writes its table into docs/reliability.md.
+// is lost at a fault instead, and writes its table into docs/reliability.md; `kernel` what a step costs, into
+// docs/performance.md.
 import { spawnSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
@@ -16,6 +17,9 @@ function run(args) {
 }
 const last = (text) => JSON.parse(text.trim().split('\n').pop());
 
+const fixed = (value, digits) => (typeof value === 'number' ? Number(value.toFixed(digits)) : value);
+const rounded = (row, digits) =>
+  Object.fromEntries(Object.entries(row).map(([key, value]) => [key, fixed(value, digits)]));
 run(['scripts/build.mjs']);
 /** Built as it is shipped: the loader that runs TypeScript directly slows tight loops several times. */
 function built(name) {
@@ -31,6 +35,10 @@ function built(name) {
     'warn',
   ]);
   return last(run([`${out}/${name}.js`]));
+}
+if (process.argv.includes('kernel')) {
+  writeKernel(built('kernel'));
+  process.exit(0);
 }
 if (process.argv.includes('faults')) {
   writeFaults(last(run(['--import', 'tsx', 'bench/faults/main.ts'])));
@@ -66,6 +74,49 @@ function writeFaults({ rows: own, bad }) {
     console.error(`Lost or broken: ${JSON.stringify(bad)}`);
     process.exitCode = 1;
   }
+}
+
+/** Prints what steps and days cost, and puts it into docs/performance.md. */
+function writeKernel({ stepping, days, twelve, growth }) {
+  for (const rows of [stepping, days, [twelve], growth.map(({ what, offTheLine }) => ({ what, offTheLine }))])
+    console.table(rows.map((row) => rounded(row, 2)));
+  const table = (head, rows) =>
+    [head, head.map(() => '---'), ...rows].map((cells) => `| ${cells.join(' | ')} |`).join('\n');
+  const n = (value, digits = 1) => value.toFixed(digits);
+  const text = [
+    `${cpus()[0].model}, ${cpus().length} cores, Node ${process.version}, ${new Date().toISOString().slice(0, 10)}. Laps are those of the day before.`,
+    table(
+      ['stepping', 'nodes', 'ns a node-step', 'million node-steps a second', 'times faster'],
+      stepping.map((r) => [
+        r.what,
+        r.nodes,
+        n(r.nsPerNodeStep),
+        n(r.millionNodeStepsPerSecond),
+        n(r.timesFaster),
+      ]),
+    ),
+    table(
+      ['day', 'wheels', 'integrator that is read, ms', 'kernel, ms', 'times faster'],
+      days.map((r) => [r.day, r.wheels, n(r.readMs), n(r.kernelMs), n(r.times)]),
+    ),
+    `A day of twelve sessions: ${n(twelve.ms, 0)} ms, ${twelve.steps} heat steps; its result holds ${n(twelve.heldMb, 0)} MB, the whole process ${n(twelve.residentMb, 0)} MB.`,
+    table(
+      ['grows with', 'how many', 'ms', 'off a straight line, % of the largest'],
+      growth.map((r) => [
+        r.what,
+        r.counts.join(', '),
+        r.ms.map((ms) => n(ms)).join(', '),
+        n(100 * r.offTheLine),
+      ]),
+    ),
+  ].join('\n\n');
+  const file = 'docs/performance.md';
+  const before = readFileSync(file, 'utf8');
+  const marked = `<!-- kernel -->\n${text}\n<!-- /kernel -->`;
+  writeFileSync(
+    file,
+    before.replace(/<!-- kernel -->[\s\S]*<!-- \/kernel -->/, () => marked),
+  );
 }
 
 /** The rows of the table of faults as it stands. */
@@ -119,9 +170,6 @@ function added(before, own) {
 }
 
 const json = process.argv.includes('--json');
-const fixed = (value, digits) => (typeof value === 'number' ? Number(value.toFixed(digits)) : value);
-const rounded = (row, digits) =>
-  Object.fromEntries(Object.entries(row).map(([key, value]) => [key, fixed(value, digits)]));
 /** Prints figures as soon as they are measured, so that a later failure costs none of them. */
 function show(title, figures, digits = 2) {
   if (json) return;
@@ -152,6 +200,10 @@ show('A GPX track of 20 000 points to a circuit', files.track, 1);
 show('A log of a day at 100 Hz, read as the worker reads it', files.day);
 const season = last(run(['--import', 'tsx', 'bench/season.ts']));
 show('Sets spread over a season: ms, and how far from the cheapest', season);
+const kernel = built('kernel');
+show('A step by the integrator that is read and by the kernel', kernel.stepping);
+show('Days by either, ms', kernel.days);
+show('A day of twelve sessions', kernel.twelve);
 const need = built('need');
 show('Cooling need of both axles, ways to it and the fastest plan: session runs and ms', need);
 const browser = last(run(['--import', 'tsx', 'bench/browser.ts']));
@@ -177,6 +229,7 @@ if (json) {
         node: process.version,
         ...node,
         files,
+        kernel,
         need,
         season,
         browser,

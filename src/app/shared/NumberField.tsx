@@ -1,6 +1,6 @@
 import { type ReactNode, useId, useLayoutEffect, useRef, useState } from 'react';
 import { type FieldInfo, type FieldLimits, formatQuantity, toShown, unitOf } from '../../model';
-import { useUnits } from '../state/preferences';
+import { useDecimalMark, useUnits } from '../state/preferences';
 import { Tip } from '../ui/Tip';
 import { useDraft } from '../ui/useDraft';
 import { decimalsFor, fieldText, rangeText, understood } from './numberText';
@@ -35,6 +35,7 @@ interface NumberFieldProps {
 export function NumberField(props: NumberFieldProps) {
   const { info, value, compact = false } = props;
   const units = useUnits();
+  const mark = useDecimalMark();
   const unit = unitOf(info.quantity, units);
   const id = useId();
   const entry = useNumberEntry(props);
@@ -80,7 +81,7 @@ export function NumberField(props: NumberFieldProps) {
       </>
     );
   }
-  const usual = rangeText(info.usual, unit);
+  const usual = rangeText(info.usual, unit, mark);
   const outside = value !== null && (value < info.usual[0] || value > info.usual[1]);
   return (
     <div>
@@ -140,6 +141,7 @@ function NumberInput({
   entry: ReturnType<typeof useNumberEntry>;
 }) {
   const [entered, setEntered] = useState(false);
+  const mark = useDecimalMark();
   const box = useRef<HTMLInputElement>(null);
   // After the whole number has taken the place of the short one.
   useLayoutEffect(() => {
@@ -151,11 +153,11 @@ function NumberInput({
     value === null
       ? ''
       : brief
-        ? String(Number(toShown(value, unit).toFixed(unit.decimals + 1)))
-        : fieldText(value, unit.scale, unit.offset);
+        ? String(Number(toShown(value, unit).toFixed(unit.decimals + 1))).replace('.', mark)
+        : fieldText(value, unit.scale, unit.offset, mark);
   const long = unit.label.length;
   const room = long === 0 ? '' : long > 4 ? 'pr-14' : long > 2 ? 'pr-11' : 'pr-8';
-  const about = `${info.description} usually ${rangeText(info.usual, unit)}`;
+  const about = `${info.description} usually ${rangeText(info.usual, unit, mark)}`;
   const input = (
     <input
       id={id}

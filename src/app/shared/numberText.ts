@@ -9,10 +9,10 @@ import {
 } from '../../model';
 import { say } from '../../text/en/say/shared';
 
-/** A stored number as the text of its field: short, without rounding away what was typed. */
-export function fieldText(value: number, scale: number, offset: number): string {
+/** A stored number as the text of its field: short, without rounding away what was typed. @param mark before decimals */
+export function fieldText(value: number, scale: number, offset: number, mark: string): string {
   const shown = value * scale + offset;
-  return String(Number(shown.toPrecision(scale === 1 && offset === 0 ? 12 : 7)));
+  return String(Number(shown.toPrecision(scale === 1 && offset === 0 ? 12 : 7))).replace('.', mark);
 }
 
 /** What is wrong with a number by itself, in the units it is typed in. */
@@ -63,12 +63,16 @@ export function decimalsFor(value: number): number {
   return Number.isInteger(value) ? 0 : 2;
 }
 
-/** A usual range in the unit it is typed in, three digits. */
+/** A usual range in the unit it is typed in, three digits. @param mark before decimals */
 export function rangeText(
   [low, high]: readonly [number, number],
   unit: { scale: number; offset: number; label: string },
+  mark: string,
 ): string {
   const u = { ...unit, decimals: 0 };
-  const text = (v: number) => String(Number(toShown(v, u).toPrecision(3))).replace('-', '−');
+  const text = (v: number) =>
+    String(Number(toShown(v, u).toPrecision(3)))
+      .replace('-', '−')
+      .replace('.', mark);
   return `${text(low)} to ${text(high)}${unit.label ? ` ${unit.label}` : ''}`;
 }

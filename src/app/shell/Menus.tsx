@@ -14,7 +14,7 @@ import {
 } from '../../model';
 import { say } from '../../text/en/say/shell';
 import { useEngine, useProject, useSetup } from '../state/context';
-import { setTheme, setUs, useTheme, useUnits } from '../state/preferences';
+import { setDecimals, setTheme, setUs, useDecimals, useTheme, useUnits } from '../state/preferences';
 import { Tip } from '../ui/Tip';
 import { download } from './files';
 import { useImport } from './ImportTarget';
@@ -179,6 +179,7 @@ const QUANTITY_NAMES: Readonly<Record<Switchable, string>> = {
 export function SettingsMenu() {
   const units = useUnits();
   const theme = useTheme();
+  const decimals = useDecimals();
   const all = SWITCHABLE.every((q) => units[q] === 'us');
   const none = SWITCHABLE.every((q) => units[q] !== 'us');
   const stay = (event: Event) => event.preventDefault();
@@ -211,6 +212,13 @@ export function SettingsMenu() {
           </DropdownMenu.CheckboxItem>
         );
       })}
+      <Line />
+      <Head>Decimals in fields</Head>
+      {(['system', 'point', 'comma'] as const).map((option) => (
+        <Choice key={option} checked={decimals === option} onSelect={() => setDecimals(option)}>
+          {option === 'system' ? 'As the browser' : option === 'point' ? 'Point: 12.5' : 'Comma: 12,5'}
+        </Choice>
+      ))}
       <Line />
       <Head>Look</Head>
       {(['system', 'light', 'dark'] as const).map((option) => (

@@ -5,6 +5,7 @@ import { onMachineTheme, PREFERENCES, showTheme } from './theme';
 
 const preferencesSchema = z.object({
   theme: z.enum(['system', 'light', 'dark']).catch('system'),
+  decimals: z.enum(['system', 'point', 'comma']).catch('system'),
   us: z.array(z.enum(SWITCHABLE as [Quantity, ...Quantity[]])).catch([]),
 });
 type Preferences = z.infer<typeof preferencesSchema>;
@@ -14,7 +15,7 @@ function read(): Preferences {
     return preferencesSchema.parse(JSON.parse(localStorage.getItem(PREFERENCES) ?? '{}'));
   } catch {
     // Blocked or garbled: preferences are worth no message.
-    return { theme: 'system', us: [] };
+    return preferencesSchema.parse({});
   }
 }
 
@@ -44,6 +45,22 @@ const subscribe = (listener: () => void) => {
 };
 
 onMachineTheme(() => showTheme(current.theme));
+
+/** What stands before the decimals in this browser's language. */
+const LOCAL_MARK =
+  new Intl.NumberFormat().formatToParts(0.5).find(({ type }) => type === 'decimal')?.value === ','
+    ? ','
+    : '.';
+
+/** What stands before the decimals in fields: as it was chosen, else as the browser's language has it. */
+export function useDecimalMark(): '.' | ',' {
+  const { decimals } = useSyncExternalStore(subscribe, () => current);
+  return decimals === 'system' ? LOCAL_MARK : decimals === 'comma' ? ',' : '.';
+}
+
+export const useDecimals = (): Preferences['decimals'] =>
+  useSyncExternalStore(subscribe, () => current.decimals);
+export const setDecimals = (decimals: Preferences['decimals']) => write({ ...current, decimals });
 
 /** The units numbers are shown in. */
 export function useUnits(): UnitChoice {

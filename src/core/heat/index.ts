@@ -1,8 +1,9 @@
 export { NetworkBuilder } from './builder';
-export { createIntegrator } from './createIntegrator';
+export { besideEachOther, type CreateIntegrator, createIntegrator } from './createIntegrator';
 export { GAMMA } from './gamma';
 export { gradedSlab, type SlabGrid } from './grid';
 export type { HeatIntegrator } from './heatIntegrator';
 export { Integrator } from './integrator';
+export { resetKernel } from './kernel/compile';
 export { probeKernel } from './kernel/probe';
 export { AMBIENT, type HeatPath, type Network, type NetworkLink } from './network';

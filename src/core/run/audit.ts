@@ -15,3 +15,16 @@ export function auditOf(wheels: readonly DistinctWheel[], runs: readonly CornerR
   const residual = supplied > 0 ? Math.abs(supplied - stored - lost) / supplied : 0;
   return { supplied, stored, lost, residual };
 }
+
+/** @throws RangeError naming the wheel whose rotor has no temperature at a sample, and when that was */
+export function assertNumbers(
+  wheels: readonly DistinctWheel[],
+  runs: readonly CornerRun[],
+  sample: number,
+  when: string,
+): void {
+  runs.forEach(({ record }, i) => {
+    if (Number.isFinite(record.rotorBulk[sample])) return;
+    throw new RangeError(`The rotor of wheel ${wheels[i].wheel} has no temperature ${when}.`);
+  });
+}

@@ -14,7 +14,7 @@ import {
   thinning,
   wornVolume,
 } from '../brake';
-import { createIntegrator, GAMMA, type HeatIntegrator } from '../heat';
+import { type CreateIntegrator, createIntegrator, GAMMA, type HeatIntegrator } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
 import { emptyWheel, resizedWheel, type WheelRecord } from './record';
 
@@ -53,6 +53,7 @@ export class CornerRun {
    * @param ambient temperature of the first air, K
    * @param pressure of the air, Pa
    * @param refinement whole factor on the number of cells
+   * @param create what hands out its integrator
    */
   constructor(
     private readonly corner: Corner,
@@ -60,6 +61,7 @@ export class CornerRun {
     ambient: number,
     pressure: number,
     refinement: number,
+    create: CreateIntegrator = createIntegrator,
   ) {
     this.layout = cornerNetwork(corner, ambient, pressure, refinement);
     const { network, recorded } = this.layout;
@@ -67,7 +69,7 @@ export class CornerRun {
     const { temperatures, glaze, bedded, radial, padThickness } = this.begun;
     this.begunThickness = 0.5 * (padThickness.inner + padThickness.outer);
     this.band = new RadialBand(corner, radial);
-    this.integrator = createIntegrator(
+    this.integrator = create(
       network,
       ambient,
       network.nodes.map(({ name }) => temperatures[name]),
@@ -102,22 +104,26 @@ export class CornerRun {
   }
 
   /**
-   * One step; the integrator's drive has been set.
+   * The heat of one step; the integrator's drive has been set. What comes of it is noted once all wheels have stepped.
    * @param dt s
    * @param event whether something is switched at its start
    * @param early friction power at the step's first stage, W
    * @param late friction power at its end, W
    */
-  step(dt: number, event: boolean, early: number, late: number, sample: number): void {
-    const { integrator, record } = this;
+  step(dt: number, event: boolean, early: number, late: number): void {
+    const { integrator, worn } = this;
     if (event) integrator.markEvent();
-    const { ringHeatShare } = this.layout;
-    const { pad } = this.corner;
     integrator.drive[CHANNEL.pad] = thinning(
-      pad.thickness,
-      this.begunThickness - 0.5 * (this.worn.outer + this.worn.inner),
+      this.corner.pad.thickness,
+      this.begunThickness - 0.5 * (worn.outer + worn.inner),
     );
     integrator.step(dt, early, late);
+  }
+
+  /** Notes what came of the step. */
+  note(dt: number, early: number, late: number, sample: number): void {
+    const { record } = this;
+    const { ringHeatShare } = this.layout;
     this.band.step(dt, ringHeatShare * early, ringHeatShare * late, this.lastBulk);
     record.early[sample] = early;
     record.late[sample] = late;

@@ -12,6 +12,7 @@ import {
   WHEELS,
   type WheelName,
 } from '../brake';
+import { besideEachOther, createIntegrator } from '../heat';
 import {
   airAt,
   type BrakedCar,
@@ -24,7 +25,7 @@ import {
   type Steps,
   type StopPiece,
 } from '../schedule';
-import { auditOf } from './audit';
+import { assertNumbers, auditOf } from './audit';
 import { CornerRun } from './cornerRun';
 import { type DemandStep, emptyStep } from './demandStep';
 import { type DistinctWheel, distinct } from './distinct';
@@ -85,14 +86,16 @@ export function run(
     }
     return runner.finish();
   } finally {
-    runner.release();
+    for (const { integrator } of runner.runs) integrator.release();
   }
 }
 
 /** A run under way. */
 class Runner {
   private readonly wheels: readonly DistinctWheel[];
-  private readonly runs: readonly CornerRun[];
+  readonly runs: readonly CornerRun[];
+  /** Each wheel's share of the step's heat, 1 */
+  private readonly shares: Float64Array;
   private readonly sharing: Sharing;
   private readonly forces: ZoneForces;
   private readonly step: DemandStep;
@@ -119,7 +122,9 @@ class Runner {
     this.air = airAt(site, this.ambient);
     this.wheels = distinct(car, schedule.sided, start);
     const pressure = pressureOf(site);
-    this.runs = this.wheels.map(({ wheel }) => {
+    // Both wheels of an axle that are computed apart go side by side.
+    const apart = { front: besideEachOther(), rear: besideEachOther() };
+    this.runs = this.wheels.map(({ wheel, also }) => {
       const corner = cornerOfWheel(car, wheel);
       const begin = (layout: CornerNetwork) => {
         const { water, bedded } = car[axleOf(wheel)];
@@ -127,8 +132,10 @@ class Runner {
         assertState(layout, start[wheel], wheel);
         return start[wheel];
       };
-      return new CornerRun(corner, begin, this.ambient, pressure, refinement);
+      const create = also ? createIntegrator : apart[axleOf(wheel)];
+      return new CornerRun(corner, begin, this.ambient, pressure, refinement, create);
     });
+    this.shares = new Float64Array(this.runs.length);
     const runs = this.byWheel((i) => this.runs[i]);
     this.sharing = new Sharing(car, runs, pads);
     this.step = emptyStep(this.sharing.state.demand);
@@ -150,7 +157,12 @@ class Runner {
     const [first, startTime] = [this.sample, this.time];
     const came = piece.kind === 'given' ? this.given(piece) : this.stop(piece);
     this.time += came.duration;
-    this.assertNumbers();
+    assertNumbers(
+      this.wheels,
+      this.runs,
+      this.sample - 1,
+      `after ${this.time.toFixed(1)} s (lap ${this.lap + 1})`,
+    );
     return { piece, first, count: this.sample - first, startTime, airDensity: this.air.density, ...came };
   }
 
@@ -166,11 +178,6 @@ class Runner {
       layouts: this.byWheel((i) => runs[i].layout),
       steps: runs.length * (this.sample - 1),
     };
-  }
-
-  /** Gives back what the wheels are computed with. */
-  release(): void {
-    for (const { integrator } of this.runs) integrator.release();
   }
 
   /** Runs a piece that is known beforehand. */
@@ -237,8 +244,12 @@ class Runner {
         share = sharing.heat * (also ? 0.5 * sharing.axleShare(wheel) : sharing.shares[wheel]);
       const rubs = alone ? share > 0 : sharing.rubs(wheel);
       const switched = this.runs[i].lift(hot && step.braking && !rubs) || event;
-      this.runs[i].step(dt, switched, share * early, share * late, sample);
+      this.shares[i] = share;
+      this.runs[i].step(dt, switched, share * early, share * late);
     }
+    this.runs.forEach((wheel, i) => {
+      wheel.note(dt, this.shares[i] * early, this.shares[i] * late, sample);
+    });
     series.time[sample] = time;
     series.leg[sample] = leg;
     series.lap[sample] = lap;
@@ -283,14 +294,5 @@ class Runner {
     const each = this.wheels.map((_, i) => of(i));
     const at = (name: WheelName) => this.wheels.findIndex((w) => w.wheel === name || w.also === name);
     return Object.fromEntries(WHEELS.map((wheel) => [wheel, each[at(wheel)]])) as Record<WheelName, T>;
-  }
-
-  private assertNumbers(): void {
-    this.runs.forEach(({ record }, i) => {
-      if (Number.isFinite(record.rotorBulk[this.sample - 1])) return;
-      throw new RangeError(
-        `The rotor of wheel ${this.wheels[i].wheel} has no temperature after ${this.time.toFixed(1)} s (lap ${this.lap + 1}).`,
-      );
-    });
   }
 }

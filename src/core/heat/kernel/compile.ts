@@ -3,16 +3,22 @@ import type { Topology } from '../topology';
 import { type Layout, layoutOf } from './layout';
 import { stepModule } from './stepCode';
 
-/** What a step of a topology is computed with: a compiled module's instance, and its memory. */
+/** What steps of a topology are computed with: a compiled module's instance and its memory, with a place for each lane. */
 export interface Seat {
+  readonly topology: Topology;
   readonly layout: Layout;
   readonly memory: Float64Array;
   /** @param dt s */
   readonly step: (dt: number) => void;
+  /** Lanes that are in use, those of them that are ready to step, and those given back */
+  taken: number;
+  ready: number;
+  released: number;
 }
 
 /** A topology's module, and the seats that are free. */
 interface Kernel {
+  readonly topology: Topology;
   readonly layout: Layout;
   readonly module: WebAssembly.Module;
   readonly free: Seat[];
@@ -27,16 +33,17 @@ const WORTH_IT = 2;
 
 const kernels = new Recent<Kernel>(MOST_KEPT);
 const asked = new Recent<number>(8 * MOST_KEPT);
-let trouble: string | null = null;
+/** What kept kernels of one lane, and of two, from being made */
+let trouble: Readonly<Record<1 | 2, string | null>> = { 1: null, 2: null };
 
 /** Why networks are not stepped by the kernel here, in the machine's words; null while they are. */
-export const kernelTrouble = (): string | null => trouble;
+export const kernelTrouble = (): string | null => trouble[1];
 
 /** Has the next topology compiled again, or nothing at all: for tests and measurements. */
 export function resetKernel(refusal: string | null = null): void {
   kernels.clear();
   asked.clear();
-  trouble = refusal;
+  trouble = { 1: refusal, 2: refusal };
 }
 
 /**
@@ -47,7 +54,7 @@ export function resetKernel(refusal: string | null = null): void {
  * larger than any known, or its topology has not come often enough
  */
 export function takeSeat(topology: Topology, lanes: 1 | 2, atOnce = false): Seat | null {
-  if (trouble !== null || topology.plan.size > MOST_NODES) return null;
+  if (trouble[lanes] !== null || topology.plan.size > MOST_NODES) return null;
   const key = `${lanes}:${topology.key}`;
   let kernel = kernels.get(key);
   try {
@@ -56,17 +63,22 @@ export function takeSeat(topology: Topology, lanes: 1 | 2, atOnce = false): Seat
       kernel = compiled(topology, lanes);
       kernels.set(key, kernel);
     }
-    return kernel.free.pop() ?? seatOf(kernel);
+    const seat = kernel.free.pop() ?? seatOf(kernel);
+    seat.taken = 0;
+    seat.ready = 0;
+    seat.released = 0;
+    return seat;
   } catch (error) {
     // Switched off, refused by a policy, or out of memory: once is enough to know.
-    trouble = error instanceof Error ? error.message : String(error);
+    trouble = { ...trouble, [lanes]: error instanceof Error ? error.message : String(error) };
     return null;
   }
 }
 
-/** Gives a seat back. */
-export function giveSeat(topology: Topology, seat: Seat): void {
-  kernels.get(`${seat.layout.lanes}:${topology.key}`)?.free.push(seat);
+/** Gives one lane of a seat back; the seat is free when all that were taken are. */
+export function giveLane(seat: Seat): void {
+  seat.released += 1;
+  if (seat.released === seat.taken) kernels.get(`${seat.layout.lanes}:${seat.topology.key}`)?.free.push(seat);
 }
 
 function isWorthIt(key: string): boolean {
@@ -78,13 +90,14 @@ function isWorthIt(key: string): boolean {
 function compiled(topology: Topology, lanes: 1 | 2): Kernel {
   const layout = layoutOf(topology, lanes);
   const bytes = stepModule(topology, layout);
-  return { layout, module: new WebAssembly.Module(bytes as Uint8Array<ArrayBuffer>), free: [] };
+  return { topology, layout, module: new WebAssembly.Module(bytes as Uint8Array<ArrayBuffer>), free: [] };
 }
 
-function seatOf({ layout, module }: Kernel): Seat {
+function seatOf({ topology, layout, module }: Kernel): Seat {
   const { memory, step } = new WebAssembly.Instance(module).exports as {
     memory: WebAssembly.Memory;
     step: (dt: number) => void;
   };
-  return { layout, memory: new Float64Array(memory.buffer), step };
+  const places = { taken: 0, ready: 0, released: 0 };
+  return { topology, layout, memory: new Float64Array(memory.buffer), step, ...places };
 }

@@ -5,7 +5,7 @@ import { dayInput, setupOf } from '../../../model';
 import { WHEELS } from '../../brake';
 import { uniformTable } from '../../numeric';
 import { networkOf, simulateDay } from '../../run';
-import { createIntegrator } from '../createIntegrator';
+import { besideEachOther, createIntegrator } from '../createIntegrator';
 import { Integrator } from '../integrator';
 import { AMBIENT, type Network } from '../network';
 import { kernelTrouble, resetKernel } from './compile';
@@ -136,12 +136,61 @@ describe('the kernel written for a topology', () => {
     );
   });
 
-  it('leaves a day its numbers whether it is there or not', () => {
+  it('gives them to two networks beside each other, in a lane each', () => {
     const input = dayInput(setupOf(demoProject, demoProject.plans[0].id));
+    const { network: left } = networkOf(input, 'frontLeft');
+    const right: Network = {
+      ...left,
+      nodes: left.nodes.map((node) => ({ ...node, scale: 1.1 * node.scale })),
+      links: left.links.map((link) => ({ ...link, coefficient: 0.9 * link.coefficient })),
+    };
+    const pair = () => {
+      const create = besideEachOther();
+      return [create(left, 290, 300), create(right, 300, 900)];
+    };
+    for (const each of pair()) each.release();
+    const lanes = pair();
+    for (const lane of lanes) expect(lane).toBeInstanceOf(KernelIntegrator);
+    const twins = [new Integrator(left, 290, 300), new Integrator(right, 300, 900)];
+    const n = left.nodes.length;
+    for (let k = 0; k < 300; k++) {
+      const dt = 0.01 * (1 + ((k * k * 7) % 160));
+      for (const pairs of [lanes, twins]) {
+        pairs.forEach((of, lane) => {
+          for (let c = 1; c < left.channels; c++) of.drive[c] = ((k + c + lane) % 5) * 0.4;
+          if (k % (7 + lane) === 0) of.markEvent();
+          of.step(dt, k % 9 < 3 ? 40_000 * (1 + lane) : 0, k % 9 < 2 ? 30_000 : 0);
+        });
+      }
+    }
+    lanes.forEach((lane, l) => {
+      const [a, b] = [new Float64Array(n), new Float64Array(n)];
+      twins[l].writeTemperatures(a, 0);
+      lane.writeTemperatures(b, 0);
+      expect(b).toEqual(a);
+      expect([lane.stored(), lane.supplied, lane.lost]).toEqual([
+        twins[l].stored(),
+        twins[l].supplied,
+        twins[l].lost,
+      ]);
+    });
+    // Two that are not of one shape go each by itself.
+    const odd = besideEachOther();
+    odd(left, 290, 300).step(1, 0, 0);
+    const other = odd({ ...left, channels: left.channels + 1 }, 290, 300);
+    other.step(1, 0, 0);
+    expect(other.temperature(0)).not.toBe(300);
+  });
+
+  it.each([false, true])('leaves a day its numbers whether it is there or not, sides apart: %s', (apart) => {
+    const whole = dayInput(setupOf(demoProject, demoProject.plans[0].id));
+    const { front } = whole;
+    const cooled = { ...front.right, air: { ...front.right.air, coolingFactor: 0.8 } };
+    const input = apart ? { ...whole, front: { ...front, right: cooled } } : whole;
     resetKernel('switched off');
     const twin = simulateDay(input);
     resetKernel();
-    simulateDay(input);
+    for (let k = 0; k < 2; k++) simulateDay(input);
     const kernel = simulateDay(input);
     expect(kernelTrouble()).toBeNull();
     expect(kernel.peaks).toEqual(twin.peaks);

@@ -4,7 +4,7 @@ import type { HeatIntegrator } from '../heatIntegrator';
 import { stillPart } from '../links';
 import type { Network } from '../network';
 import type { Shaped } from '../topology';
-import { giveSeat, type Seat } from './compile';
+import { giveLane, type Seat } from './compile';
 import type { Layout } from './layout';
 
 /** Integrals of the tables that networks share, made once for each. */
@@ -18,13 +18,16 @@ function integralOf(table: UniformTable): Float64Array {
   return sums;
 }
 
-/** Integrates a network by the kernel of its topology; see `Integrator` for the method. */
+/**
+ * Integrates a network by the kernel of its topology, in one lane of a seat; see `Integrator` for the method. Where the
+ * seat has two lanes in use, the step of both is made when the second asks for its own, which must be as long.
+ */
 export class KernelIntegrator implements HeatIntegrator {
   readonly drive: Float64Array;
   supplied = 0;
   private readonly layout: Layout;
   private readonly memory: Float64Array;
-  private readonly now: Float64Array;
+  private readonly lane: number;
   private readonly start: Float64Array;
   private readonly sourceShare: number;
   private previousStep = 0;
@@ -32,12 +35,13 @@ export class KernelIntegrator implements HeatIntegrator {
   private seat: Seat | null;
 
   /**
+   * Takes the next lane of the seat.
    * @param ambient temperature of the surroundings, K
    * @param start temperatures at the start, K: one for every node, or each node's own in the network's order
    */
   constructor(
     private readonly network: Network,
-    private readonly shaped: Shaped,
+    { topology, tables }: Shaped,
     seat: Seat,
     ambient: number,
     start: number | ArrayLike<number>,
@@ -46,81 +50,84 @@ export class KernelIntegrator implements HeatIntegrator {
     this.seat = seat;
     this.layout = layout;
     this.memory = memory;
+    this.lane = seat.taken++;
     const n = network.nodes.length;
-    const { topology } = shaped;
-    const list = (at: number, values: ArrayLike<number>) => {
-      memory.set(values, at / 8);
-      return memory.subarray(at / 8, at / 8 + values.length);
-    };
     this.start = Float64Array.from({ length: n }, (_, i) => (typeof start === 'number' ? start : start[i]));
-    this.now = list(layout.now, this.start);
-    list(layout.before, this.start);
-    this.drive = list(layout.drive, new Float64Array(network.channels).fill(1));
-    memory[layout.ambient / 8] = ambient;
-    memory[layout.lost / 8] = 0;
-    list(
+    this.put(layout.now, this.start);
+    this.put(layout.before, this.start);
+    this.put(layout.ambient, [ambient]);
+    this.put(layout.lost, [0]);
+    this.put(
       layout.scale,
       network.nodes.map(({ scale }) => scale),
     );
     const shares = new Float64Array(n);
     for (const { node, share } of network.sources) shares[topology.plan.place[node]] += share;
     this.sourceShare = shares.reduce((a, b) => a + b, 0);
-    list(
+    this.put(
       layout.source,
       topology.heated.map((place) => shares[place]),
     );
     const still = stillPart(network, topology);
-    list(layout.stillDiagonal, still.diagonal);
-    list(layout.stillEntries, still.entries);
-    list(layout.stillAmbient, still.toAmbient);
+    this.put(layout.stillDiagonal, still.diagonal);
+    this.put(layout.stillEntries, still.entries);
+    this.put(layout.stillAmbient, still.toAmbient);
     for (const kind of ['driven', 'varying', 'radiating'] as const) {
-      list(
+      this.put(
         layout[kind],
         topology[kind].map(({ index }) => network.links[index].coefficient),
       );
     }
-    list(
+    this.put(
       layout.radiation,
       topology.radiating.map(({ index }) => network.links[index].radiation),
     );
-    shaped.tables.forEach((table, k) => {
-      list(layout.table(k, 0), table);
-      list(layout.table(k, 0) + 8 * table.length, integralOf(table));
+    tables.forEach((table, k) => {
+      memory.set(table, layout.table(k, this.lane) / 8);
+      memory.set(integralOf(table), layout.table(k, this.lane) / 8 + table.length);
     });
-    list(
+    this.put(
       layout.enthalpy,
       this.start.map((temperature, i) => this.enthalpyAt(i, temperature)),
     );
+    const channels = layout.drive / 8;
+    this.drive =
+      layout.lanes === 1
+        ? memory.subarray(channels, channels + network.channels)
+        : new Float64Array(network.channels);
+    this.drive.fill(1);
   }
 
   get lost(): number {
-    return this.memory[this.layout.lost / 8];
+    return this.at(this.layout.lost, 0);
   }
 
   temperature(node: number): number {
-    return this.now[node];
+    return this.at(this.layout.now, node);
   }
 
   heat(node: number): number {
-    return this.memory[this.layout.enthalpy / 8 + node];
+    return this.at(this.layout.enthalpy, node);
   }
 
   stored(): number {
     let sum = 0;
     // In the order of the elimination, in which the sum is the twin's to the last bit.
-    for (const node of this.shaped.topology.nodeAt) {
-      sum += this.enthalpyAt(node, this.now[node]) - this.enthalpyAt(node, this.start[node]);
+    for (const node of this.seat?.topology.nodeAt ?? []) {
+      sum += this.enthalpyAt(node, this.temperature(node)) - this.enthalpyAt(node, this.start[node]);
     }
     return sum;
   }
 
   setAmbient(ambient: number): void {
-    this.memory[this.layout.ambient / 8] = ambient;
+    this.put(this.layout.ambient, [ambient]);
   }
 
   writeTemperatures(into: Float64Array, offset: number): void {
-    const { now } = this;
-    for (let i = 0; i < now.length; i++) into[offset + i] = now[i];
+    const { memory, lane } = this;
+    const { now, lanes } = this.layout;
+    const n = this.start.length;
+    for (let i = 0, at = now / 8 + lane; i < n; i++, at += lanes) into[offset + i] = memory[at];
   }
 
   markEvent(): void {
@@ -128,18 +135,34 @@ export class KernelIntegrator implements HeatIntegrator {
   }
 
   step(dt: number, earlyPower: number, latePower: number): void {
-    const { memory, layout } = this;
-    memory[layout.early / 8] = earlyPower;
-    memory[layout.late / 8] = latePower;
-    memory[layout.ahead / 8] = this.previousStep > 0 ? (0.5 * dt) / this.previousStep : 0;
-    this.seat?.step(dt);
+    const { memory, layout, lane, seat } = this;
+    if (!seat) return;
+    memory[layout.early / 8 + lane] = earlyPower;
+    memory[layout.late / 8 + lane] = latePower;
+    memory[layout.ahead / 8 + lane] = this.previousStep > 0 ? (0.5 * dt) / this.previousStep : 0;
+    if (layout.lanes > 1) this.put(layout.drive, this.drive);
     this.supplied += dt * this.sourceShare * ((1 - GAMMA) * earlyPower + GAMMA * latePower);
     this.previousStep = dt;
+    seat.ready += 1;
+    if (seat.ready < seat.taken) return;
+    seat.ready = 0;
+    seat.step(dt);
   }
 
   release(): void {
-    if (this.seat) giveSeat(this.shaped.topology, this.seat);
+    if (this.seat) giveLane(this.seat);
     this.seat = null;
+  }
+
+  /** Number `index` of a list. @param list where it begins, bytes */
+  private at(list: number, index: number): number {
+    return this.memory[list / 8 + index * this.layout.lanes + this.lane];
+  }
+
+  private put(list: number, values: ArrayLike<number>): void {
+    const { lanes } = this.layout;
+    for (let i = 0, at = list / 8 + this.lane; i < values.length; i++, at += lanes)
+      this.memory[at] = values[i];
   }
 
   private enthalpyAt(node: number, temperature: number): number {

@@ -1,6 +1,6 @@
 import { AMBIENT, type Network } from '../network';
 import { shapeOf } from '../topology';
-import { giveSeat, kernelTrouble, takeSeat } from './compile';
+import { kernelTrouble, takeSeat } from './compile';
 import { KernelIntegrator } from './kernelIntegrator';
 
 /** The smallest network there is. */
@@ -22,8 +22,9 @@ export function probeKernel(): string | null {
   const shaped = shapeOf(PAIR);
   const seat = takeSeat(shaped.topology, 1, true);
   if (seat) {
-    new KernelIntegrator(PAIR, shaped, seat, 293, 293).step(1, 1, 1);
-    giveSeat(shaped.topology, seat);
+    const kernel = new KernelIntegrator(PAIR, shaped, seat, 293, 293);
+    kernel.step(1, 1, 1);
+    kernel.release();
   }
   return kernelTrouble();
 }

@@ -1,0 +1,138 @@
+import { demoProject } from '../demo/project';
+import {
+  besideEachOther,
+  createIntegrator,
+  type DayInput,
+  DEFAULT_NUMERICS,
+  Integrator,
+  type Leg,
+  networkOf,
+  resetKernel,
+  simulateDay,
+} from '../src/core';
+import { dayInput, setupOf } from '../src/model';
+
+/**
+ * What a step costs by the integrator that is read and by the kernel, what days cost with either, and how that grows.
+ * Built as it is shipped; laps are those of the day before, as they are while a control is moved. Prints JSON.
+ */
+
+/** Median of repeated runs, ms. */
+function median(run: () => unknown, least = 9, time = 600): number {
+  for (let i = 0; i < 4; i++) run();
+  const took: number[] = [];
+  const end = performance.now() + time;
+  while (took.length < least || performance.now() < end) {
+    const start = performance.now();
+    run();
+    took.push(performance.now() - start);
+  }
+  return took.sort((a, b) => a - b)[took.length >> 1];
+}
+
+const inputOf = (plan: string): DayInput => dayInput(setupOf(demoProject, plan));
+/** One side cooled a hair differently, so that no wheel is computed for another. */
+const apart = (input: DayInput): DayInput => {
+  const own = (axle: DayInput['front']): DayInput['front'] => ({
+    ...axle,
+    right: { ...axle.right, air: { ...axle.right.air, coolingFactor: 1.000001 } },
+  });
+  return { ...input, front: own(input.front), rear: own(input.rear) };
+};
+const first = inputOf(demoProject.plans[0].id);
+
+/** The two kinds of step on one network, ns a node and step; of the longest of repeated stretches, the median. */
+function stepping() {
+  const { network } = networkOf(first, 'frontLeft');
+  const nodes = network.nodes.length;
+  const stretch = 20_000;
+  const drive = (integrators: readonly Pick<Integrator, 'step'>[]) => () => {
+    for (let i = 0; i < stretch; i++) {
+      for (const each of integrators) each.step(0.2, i % 40 < 10 ? 60_000 : 0, i % 40 < 10 ? 50_000 : 0);
+    }
+  };
+  const nanoseconds = (integrators: readonly Pick<Integrator, 'step'>[]) =>
+    (median(drive(integrators), 7, 1500) * 1e6) / (stretch * nodes * integrators.length);
+  const twice = <T>(make: () => T): T => {
+    make();
+    return make();
+  };
+  const pair = () => {
+    const create = besideEachOther();
+    return [create(network, 293, 293), create(network, 293, 293)];
+  };
+  const read = nanoseconds([new Integrator(network, 293, 293)]);
+  const one = nanoseconds([twice(() => createIntegrator(network, 293, 293))]);
+  const two = nanoseconds(twice(pair));
+  const row = (what: string, ns: number) => ({
+    what,
+    nodes,
+    nsPerNodeStep: ns,
+    millionNodeStepsPerSecond: 1000 / ns,
+    timesFaster: read / ns,
+  });
+  return [
+    row('integrator that is read', read),
+    row('kernel, one wheel', one),
+    row('kernel, two wheels in its lanes', two),
+  ];
+}
+
+/** A day by either, ms. */
+function both(input: DayInput, numerics = DEFAULT_NUMERICS) {
+  resetKernel('not wanted here');
+  const read = median(() => simulateDay(input, numerics));
+  resetKernel();
+  const kernel = median(() => simulateDay(input, numerics));
+  return { readMs: read, kernelMs: kernel, times: read / kernel };
+}
+
+const days = demoProject.plans.flatMap(({ id, name }) => [
+  { day: name, wheels: 'as they differ', ...both(inputOf(id)) },
+  { day: name, wheels: 'four apart', ...both(apart(inputOf(id))) },
+]);
+
+const hot = (laps: number): Leg => ({ kind: 'hot', laps, pace: 1 });
+const session = (laps: number) => ({ ...first.sessions[0], legs: [hot(laps)] });
+
+/** Memory of a day of twelve sessions while its result is held, MB over what was there before. */
+function twelve() {
+  const input = { ...first, sessions: Array.from({ length: 12 }, () => first.sessions[0]) };
+  const ms = median(() => simulateDay(input), 5, 500);
+  const used = () => {
+    globalThis.gc?.();
+    const { heapUsed, arrayBuffers } = process.memoryUsage();
+    return (heapUsed + arrayBuffers) / 1e6;
+  };
+  const before = used();
+  const result = simulateDay(input);
+  return { ms, heldMb: used() - before, residentMb: process.memoryUsage().rss / 1e6, steps: result.steps };
+}
+
+/** How far the points of a growth lie off their straight line at most, as a share of the largest. */
+function bend(points: readonly (readonly [number, number])[]): number {
+  const n = points.length;
+  const [mx, my] = [0, 1].map((k) => points.reduce((sum, point) => sum + point[k], 0) / n);
+  const slope =
+    points.reduce((sum, [x, y]) => sum + (x - mx) * (y - my), 0) /
+    points.reduce((sum, [x]) => sum + (x - mx) ** 2, 0);
+  const largest = Math.max(...points.map(([, y]) => y));
+  return Math.max(...points.map(([x, y]) => Math.abs(y - my - slope * (x - mx)))) / largest;
+}
+function growth() {
+  const of = (what: string, counts: readonly number[], run: (count: number) => unknown) => {
+    const points = counts.map((count) => [count, median(() => run(count), 7, 400)] as const);
+    return { what, counts, ms: points.map(([, ms]) => ms), offTheLine: bend(points) };
+  };
+  return [
+    of('hot laps', [5, 10, 20, 40], (laps) => simulateDay({ ...first, sessions: [session(laps)] })),
+    of('cells, times as many', [1, 2, 3, 4], (refinement) =>
+      simulateDay(first, { ...DEFAULT_NUMERICS, refinement }),
+    ),
+    of('runs', [1, 2, 4, 8], (runs) => {
+      for (let k = 0; k < runs; k++) simulateDay(first);
+    }),
+  ];
+}
+
+console.log(JSON.stringify({ stepping: stepping(), days, twelve: twelve(), growth: growth() }));
