@@ -64,7 +64,7 @@ describe('changes to a car', () => {
       ],
       [
         { kind: 'part', part: 'duct-76', axle: 'front' },
-        /^front ducts: Hose of 76 mm$/,
+        /^front ducts: Hose of 76 mm \(3 in\)$/,
         (c) => c.front.ductAreaCm2,
         45.4,
       ],
