@@ -12,6 +12,7 @@ import {
   PROJECTS,
   pageOf,
   readJournals,
+  setJournalsAside,
   slotJournal,
   slotStore,
   whenGone,
@@ -50,6 +51,7 @@ export async function start(root: HTMLElement, answers: boolean): Promise<void> 
     ...(found.kind === 'blocked' && { save: { kind: 'failed', reason: found.reason } }),
   });
   if (found.kind === 'project' || found.kind === 'nothing') store.restore(readJournals(journal));
+  if (found.kind === 'unreadable') await setJournalsAside(storage, journal);
   // Never while it is blocked: there is nothing that could go.
   if (found.kind !== 'blocked') whenGone(PROJECTS, () => void store.storeIfGone());
   // The titles of the pages take its place.

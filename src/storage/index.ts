@@ -14,6 +14,7 @@ export {
   type JournalStore,
   journalKey,
   readJournals,
+  setJournalsAside,
   writeJournal,
 } from './journal';
 export { deleteKept, keepAside, keptTexts } from './keptAside';

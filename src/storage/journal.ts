@@ -1,4 +1,7 @@
 import { differing, type Project, type Sparse } from '../model';
+import { say } from '../text/en/say/storage';
+import { keepAside } from './keptAside';
+import type { KeyValueStore } from './keyValueStore';
 
 const PREFIX = 'fervent-kettle-journal:';
 
@@ -77,4 +80,22 @@ export function readJournals(journal: JournalStore | null): readonly JournalEntr
     }
   }
   return entries;
+}
+
+/**
+ * Keeps the journals of a project that cannot be read aside, as one text. They belong to it: joined with whatever takes its
+ * place they would win over edits made after them. Where they cannot be kept they stay as they are.
+ */
+export async function setJournalsAside(store: KeyValueStore, journal: JournalStore | null): Promise<void> {
+  const keys = keysOf(journal);
+  if (keys.length === 0) return;
+  const texts = Object.fromEntries(keys.map((key) => [key, journal?.getItem(key) ?? '']));
+  try {
+    await keepAside(store, JSON.stringify(texts), [
+      { path: '', message: say.editsOfUnreadable, severity: 'warning' },
+    ]);
+    clearJournal(journal, keys);
+  } catch {
+    // Nothing is lost: they lie where they lay.
+  }
 }

@@ -41,10 +41,13 @@ export async function keepAside(
   text: string,
   problems: readonly Problem[],
 ): Promise<string> {
-  const same = (await keptTexts(store)).find((kept) => kept.text === text);
+  const before = await keptTexts(store);
+  const same = before.find((kept) => kept.text === text);
   if (same) return same.key;
   const at = new Date().toISOString();
-  const key = `${PREFIX}${at}`;
+  // Two within a millisecond must not take each other's place.
+  let key = `${PREFIX}${at}`;
+  while (before.some((kept) => kept.key === key)) key += '+';
   const [first] = problems;
   const why = first ? `${first.path}${first.path ? ': ' : ''}${first.message}` : '';
   await store.setItem(key, { at, text, why });

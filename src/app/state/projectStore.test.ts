@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { memoryJournal, memoryStore } from '../../../tests/support/memoryStore';
 import { copyItem, deleteItem, type Project, selectPlan } from '../../model';
-import { keptTexts, openHistory, openProject, readJournals } from '../../storage';
+import { keptTexts, openHistory, openProject, readJournals, setJournalsAside } from '../../storage';
 import { ProjectStore } from './projectStore';
 
 type Memory = ReturnType<typeof memoryStore>;
@@ -155,6 +155,27 @@ describe('saving as one types', () => {
     await vi.advanceTimersByTimeAsync(400);
     expect((await stored(storage)).cars[0].massKg).toBe(1111);
     expect(readJournals(journal)).toEqual([]);
+  });
+
+  it('of a project that cannot be read does not win over what is edited after it: it is kept aside', async () => {
+    const storage = memoryStore();
+    const journal = memoryJournal();
+    const first = new ProjectStore({ project: demoProject, storage, journal, page: 'first' });
+    first.edit('Mass', mass(0, 1111));
+    first.writeJournal();
+    await storage.setItem('project', { revision: 7, text: '{"cut' });
+    expect((await openProject(storage)).kind).toBe('unreadable');
+    await setJournalsAside(storage, journal);
+    expect(readJournals(journal)).toEqual([]);
+    expect((await keptTexts(storage)).map(({ text }) => text.includes('1111'))).toContain(true);
+    expect(await keptTexts(storage)).toHaveLength(2);
+    const next = new ProjectStore({ project: demoProject, storage, journal, page: 'next' });
+    next.restore(readJournals(journal));
+    next.edit('Mass', mass(0, 1222));
+    await vi.advanceTimersByTimeAsync(400);
+    const last = new ProjectStore({ project: await stored(storage), storage, journal, page: 'last' });
+    last.restore(readJournals(journal));
+    expect(last.getState().history.value.cars[0].massKg).toBe(1222);
   });
 
   it('stores everything anew where what was stored has gone under it, and only there', async () => {

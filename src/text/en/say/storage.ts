@@ -1,5 +1,6 @@
 /** What storage says: sentences only; the labels of its fields and columns stand with them. */
 export const say = {
+  editsOfUnreadable: 'Edits that were not stored yet when the project could not be read',
   browserSStorageFull: 'The browser’s storage is full; remove a log, or export it.',
   browserSStoragePage: 'the browser’s storage for this page is full',
   browserBlocksStoragePage: 'the browser blocks storage for this page',
