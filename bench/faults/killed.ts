@@ -2,9 +2,9 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM_LAUNCH } from '../../scripts/browser';
-import { editFor, judge, keptMasses, openCar, type Random, type Trial, wait } from './editing';
+import { editFor, judge, massOn, openCar, type Random, type Trial, wait } from './editing';
 
 /** A browser of its own, with its own processes and folder, that can be killed whole. */
 async function ownBrowser(folder: string) {
@@ -35,22 +35,49 @@ async function ownBrowser(folder: string) {
   return { context: browser.contexts()[0], kill };
 }
 
-/** The whole browser killed among edits, and started again on the same folder. */
-export async function killed(address: string, seed: number, random: Random): Promise<Trial> {
-  const folder = mkdtempSync(join(tmpdir(), 'kettle-fault-'));
+/** A browser that is killed again and again, on one folder. */
+export interface Killing {
+  readonly folder: string;
+  /** What was opened after the last kill: the next trial edits it */
+  open: { readonly kill: () => void; readonly page: Page } | null;
+}
+
+export const toBeKilled = (): Killing => ({
+  folder: mkdtempSync(join(tmpdir(), 'kettle-fault-')),
+  open: null,
+});
+
+async function opened({ folder }: Killing, address: string) {
+  const { context, kill } = await ownBrowser(folder);
   try {
-    const first = await ownBrowser(folder);
-    const page = await openCar(first.context, address, 0);
-    const edits = await editFor([page], random);
-    const at = Date.now();
-    first.kill();
-    await wait(300);
-    const second = await ownBrowser(folder);
-    const kept = await keptMasses(second.context, address, [0]);
-    second.kill();
-    return judge('kill', seed, edits, kept, at);
-  } finally {
-    await wait(100);
-    rmSync(folder, { recursive: true, force: true, maxRetries: 5 });
+    return { kill, page: await openCar(context, address, 0) };
+  } catch (error) {
+    kill();
+    throw error;
   }
+}
+
+/** The whole browser killed among edits, and started again on the same folder. @param from mass of the first edit, kg */
+export async function killed(
+  killing: Killing,
+  address: string,
+  seed: number,
+  random: Random,
+  from: number,
+): Promise<Trial> {
+  const { kill, page } = killing.open ?? (await opened(killing, address));
+  killing.open = { kill, page };
+  const edits = await editFor([page], random, from);
+  const at = Date.now();
+  kill();
+  killing.open = null;
+  await wait(300);
+  killing.open = await opened(killing, address);
+  return judge('kill', seed, edits, [await massOn(killing.open.page)], at);
+}
+
+export async function endKilling(killing: Killing): Promise<void> {
+  killing.open?.kill();
+  await wait(200);
+  rmSync(killing.folder, { recursive: true, force: true, maxRetries: 5 });
 }

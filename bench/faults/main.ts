@@ -1,9 +1,9 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { withApplication } from '../../scripts/browser';
 import { randomNumbers } from '../../src/core';
-import { blocked, deleted, full, spoiled } from './database';
+import { barePage, blocked, deleted, full, spoiled } from './database';
 import { closed, crash, editFor, judge, massBox, massOn, openCar, type Random, type Trial } from './editing';
-import { killed } from './killed';
+import { endKilling, type Killing, killed, toBeKilled } from './killed';
 import { updated } from './updated';
 
 /**
@@ -15,6 +15,9 @@ interface Place {
   readonly address: string;
   /** What the trials before have left open, where the next one can go on from it */
   open: { readonly context: BrowserContext; readonly pages: readonly Page[] } | null;
+  /** A context in which nothing is stored, kept for what it has loaded of the program */
+  empty: BrowserContext | null;
+  killing: Killing | null;
   /** Trials begun here */
   begun: number;
 }
@@ -39,16 +42,25 @@ async function closeOpen(place: Place): Promise<void> {
   place.open = null;
 }
 
-/** Runs in a browser of its own within the one that is open, with nothing stored. */
+/** Runs where nothing is stored. */
 const inContext =
   (run: (context: BrowserContext, address: string, seed: number, random: Random) => Promise<Trial>): Run =>
   async (place, seed, random) => {
     await closeOpen(place);
-    const context = await newContext(place);
+    const context = place.empty ?? (await newContext(place));
+    place.empty = null;
     try {
-      return await run(context, place.address, seed, random);
-    } finally {
+      const trial = await run(context, place.address, seed, random);
+      for (const page of context.pages()) await page.close();
+      const bare = await barePage(context, place.address);
+      const session = await context.newCDPSession(bare);
+      await session.send('Storage.clearDataForOrigin', { origin: place.address, storageTypes: 'all' });
+      await bare.close();
+      place.empty = context;
+      return trial;
+    } catch (error) {
       await context.close();
+      throw error;
     }
   };
 
@@ -120,7 +132,13 @@ const FAULTS: Readonly<Record<string, { readonly trials: number; readonly run: R
   reload: { trials: 170, run: ended('reload', [0], (_, pages) => reload(pages)) },
   close: { trials: 170, run: ended('close', [0], (_, pages) => closeAll(pages)) },
   crash: { trials: 150, run: ended('crash', [0], (context, [page]) => crashed(context, page)) },
-  kill: { trials: 80, run: ({ address }, seed, random) => killed(address, seed, random) },
+  kill: {
+    trials: 80,
+    run: (place, seed, random) => {
+      place.killing ??= toBeKilled();
+      return killed(place.killing, place.address, seed, random, firstMass(place));
+    },
+  },
   'two tabs': { trials: 170, run: ended('two tabs', [0, 1], (_, pages) => closeAll(pages)) },
   quota: {
     trials: 100,
@@ -155,7 +173,7 @@ await withApplication(4322, async (browser, address) => {
   const trials: Trial[] = [];
   let next = 0;
   const work = async () => {
-    const place: Place = { browser, address, open: null, begun: 0 };
+    const place: Place = { browser, address, open: null, empty: null, killing: null, begun: 0 };
     while (next < wanted.length) {
       const { fault, seed } = wanted[next++];
       place.begun += 1;
@@ -168,6 +186,8 @@ await withApplication(4322, async (browser, address) => {
       if (trials.length % 20 === 0) console.error(`${trials.length} of ${wanted.length} trials`);
     }
     await closeOpen(place);
+    await place.empty?.close();
+    if (place.killing) await endKilling(place.killing);
   };
   await Promise.all(Array.from({ length: AT_ONCE }, work));
   const rows = [...new Set(wanted.map(({ fault }) => fault))].map((fault) => {

@@ -4,16 +4,19 @@ import { createBrowserRouter, RouterProvider } from 'react-router';
 import { demoProject } from '../../demo/project';
 import {
   browserJournal,
+  browserNotes,
   browserStore,
   currentSlot,
   type Found,
+  holdPage,
   openHistory,
+  openPages,
   openProject,
   PROJECTS,
   pageOf,
   readJournals,
   setJournalsAside,
-  slotJournal,
+  slotJournals,
   slotStore,
   whenGone,
 } from '../storage';
@@ -34,7 +37,9 @@ import { TipProvider } from './ui/Tip';
 export async function start(root: HTMLElement, answers: boolean): Promise<void> {
   const slot = currentSlot();
   const storage = slotStore(browserStore(), slot);
-  const journal = slotJournal(browserJournal(), slot);
+  const journals = slotJournals({ kept: browserJournal(), sent: browserNotes() }, slot);
+  const page = pageOf(crypto.randomUUID(), slot);
+  holdPage(page);
   const found: Found = answers
     ? await openProject(storage)
     : { kind: 'blocked', reason: 'the browser’s storage does not answer' };
@@ -43,15 +48,18 @@ export async function start(root: HTMLElement, answers: boolean): Promise<void> 
     past,
     project: found.kind === 'project' ? found.project : demoProject,
     storage,
-    journal,
-    page: pageOf(crypto.randomUUID(), slot),
+    journals,
+    page,
     neighbours:
       'BroadcastChannel' in window ? new BroadcastChannel(`fervent-kettle${slot && `/${slot}`}`) : null,
     ...(found.kind === 'project' && { revision: found.revision }),
     ...(found.kind === 'blocked' && { save: { kind: 'failed', reason: found.reason } }),
   });
-  if (found.kind === 'project' || found.kind === 'nothing') store.restore(readJournals(journal));
-  if (found.kind === 'unreadable') await setJournalsAside(storage, journal);
+  if (found.kind === 'unreadable') await setJournalsAside(storage, journals);
+  else if (found.kind !== 'blocked') {
+    const edits = found.kind === 'project' ? found.edits : {};
+    store.restore(await readJournals(journals, edits, await openPages()));
+  }
   // Never while it is blocked: there is nothing that could go.
   if (found.kind !== 'blocked') whenGone(PROJECTS, () => void store.storeIfGone());
   // The titles of the pages take its place.

@@ -9,10 +9,11 @@ export {
 export { keepHistory, openHistory, type PastStep } from './historyStorage';
 export {
   browserJournal,
-  clearJournal,
+  clearJournals,
+  holdPage,
   type JournalEntry,
-  type JournalStore,
-  journalKey,
+  type Journals,
+  openPages,
   readJournals,
   setJournalsAside,
   writeJournal,
@@ -32,6 +33,7 @@ export {
   sweepLogs,
   unlistLog,
 } from './logStorage';
+export { browserNotes } from './noteStore';
 export { browserPhotoStore, keepPhoto, openPhoto } from './photoStorage';
 export {
   addProject,
@@ -41,9 +43,9 @@ export {
   listProjects,
   pageOf,
   removeProject,
-  slotJournal,
+  slotJournals,
   slotStore,
 } from './projectSlots';
-export { type Found, openProject, saveProject } from './projectStorage';
+export { type EditsOf, type Found, openProject, saveProject } from './projectStorage';
 export { beginWork, browserRunStore, forgetWork, keepPiece, keptPieces } from './runStorage';
 export { whenGone } from './whenGone';

@@ -1,9 +1,13 @@
-import { differing, type Project, type Sparse } from '../model';
+import type { Sparse } from '../model';
 import { say } from '../text/en/say/storage';
 import { keepAside } from './keptAside';
 import type { KeyValueStore } from './keyValueStore';
+import type { NoteStore } from './noteStore';
+import type { EditsOf } from './projectStorage';
 
 const PREFIX = 'fervent-kettle-journal:';
+/** A page that is open holds a lock of this name with its id. */
+const PAGE_LOCK = 'fervent-kettle-page:';
 
 /** The little of a synchronous store that is used: `localStorage`. */
 export interface JournalStore {
@@ -14,14 +18,30 @@ export interface JournalStore {
   removeItem(key: string): void;
 }
 
-/** What a page had not stored when it was hidden: the items it changed, and what they were before. */
-export interface JournalEntry {
-  readonly key: string;
-  readonly before: Sparse;
-  readonly now: Sparse;
+/** Where edits are written down until they are saved: in two places, since neither outlives everything. */
+export interface Journals {
+  /** Taken in the moment, which outlives a page that crashes; the browser puts it on the disk seconds later */
+  readonly kept: JournalStore | null;
+  /** On its way in the moment, which outlives the browser being killed; a full storage refuses it unheard */
+  readonly sent: NoteStore | null;
 }
 
-/** The browser's own; null where it is blocked. */
+/** What a page had not saved: the items it changed, and what they were before. */
+export interface Unsaved {
+  readonly before: Sparse;
+  readonly now: Sparse;
+  /** Edits the page had made; what is saved tells how many it has of each page */
+  readonly edits: number;
+  /** Edits of pages before that it has joined: their own journals are older */
+  readonly joined: EditsOf;
+  /** Whether the page is being closed */
+  readonly left: boolean;
+}
+export interface JournalEntry extends Unsaved {
+  readonly page: string;
+}
+
+/** The browser's own store; null where it is blocked. */
 export function browserJournal(): JournalStore | null {
   try {
     return window.localStorage;
@@ -30,72 +50,120 @@ export function browserJournal(): JournalStore | null {
   }
 }
 
+const keyOf = (page: string): string => `${PREFIX}${page}`;
+
 /**
- * Writes down at once what is not stored yet. @param page id of the page
+ * Writes down at once what is not saved yet. @param page id of the page
  * @returns whether it was taken
  */
-export function writeJournal(
-  journal: JournalStore | null,
-  page: string,
-  stored: Project,
-  now: Project,
-): boolean {
+export function writeJournal({ kept, sent }: Journals, page: string, unsaved: Unsaved): boolean {
+  const text = JSON.stringify(unsaved);
+  sent?.put(keyOf(page), text);
   try {
-    journal?.setItem(`${PREFIX}${page}`, JSON.stringify(differing(stored, now)));
-    return journal !== null;
+    kept?.setItem(keyOf(page), text);
+    return kept !== null;
   } catch {
     return false;
   }
 }
 
-/** Forgets journals whose changes are stored. */
-export function clearJournal(journal: JournalStore | null, keys: readonly string[]): void {
+/** Forgets journals of pages whose edits are saved. */
+export function clearJournals({ kept, sent }: Journals, pages: readonly string[]): void {
+  const keys = pages.map(keyOf);
+  sent?.remove(keys);
   try {
-    for (const key of keys) journal?.removeItem(key);
+    for (const key of keys) kept?.removeItem(key);
   } catch {
-    // A journal that stays is joined again at the next start, and changes nothing.
+    // What is saved tells that it has these edits.
   }
 }
 
-function keysOf(journal: JournalStore | null): string[] {
+/** Every text by its key, in either place. */
+async function textsOf({ kept, sent }: Journals): Promise<readonly (readonly [string, string])[]> {
+  const texts: (readonly [string, string])[] = sent ? [...(await sent.all())] : [];
   try {
-    const keys = Array.from({ length: journal?.length ?? 0 }, (_, i) => journal?.key(i) ?? '');
-    return keys.filter((key) => key.startsWith(PREFIX));
-  } catch {
-    return [];
-  }
-}
-
-export const journalKey = (page: string): string => `${PREFIX}${page}`;
-
-/** Every journal that was left behind; one that cannot be read is passed over, and stays. */
-export function readJournals(journal: JournalStore | null): readonly JournalEntry[] {
-  const entries: JournalEntry[] = [];
-  for (const key of keysOf(journal)) {
-    try {
-      const value = JSON.parse(journal?.getItem(key) ?? 'null') as Partial<JournalEntry> | null;
-      if (value?.before && value.now) entries.push({ key, before: value.before, now: value.now });
-    } catch {
-      // Garbled: what is stored is still there.
+    for (let i = 0; i < (kept?.length ?? 0); i++) {
+      const key = kept?.key(i) ?? '';
+      texts.push([key, kept?.getItem(key) ?? '']);
     }
+  } catch {
+    // Blocked: what was sent is left.
   }
-  return entries;
+  return texts.filter(([key]) => key.startsWith(PREFIX));
+}
+
+function entryOf(key: string, text: string): JournalEntry | null {
+  try {
+    const value = JSON.parse(text) as Partial<Unsaved> | null;
+    if (!value?.before || !value.now) return null;
+    // Before, they had no number, and only pages that were left wrote them.
+    const { before, now, edits = Number.POSITIVE_INFINITY, joined = {}, left = true } = value;
+    return { page: key.slice(PREFIX.length), before, now, edits, joined, left };
+  } catch {
+    // Garbled: what is stored is still there.
+    return null;
+  }
+}
+
+/**
+ * The journals that were left behind by pages that are gone. One that cannot be read is passed over, and stays.
+ * @param saved edits of each page that what is stored has already: journals of no more are cleared
+ * @param open ids of the pages that are open: they save their edits themselves
+ */
+export async function readJournals(
+  journals: Journals,
+  saved: EditsOf = {},
+  open: ReadonlySet<string> = new Set(),
+): Promise<readonly JournalEntry[]> {
+  const entries = new Map<string, JournalEntry>();
+  const stale: string[] = [];
+  for (const [key, text] of await textsOf(journals)) {
+    const entry = entryOf(key, text);
+    if (!entry) continue;
+    const { page, edits, left } = entry;
+    if (open.has(page) && !left) continue;
+    if (edits <= (saved[page] ?? 0)) stale.push(page);
+    else if (edits > (entries.get(page)?.edits ?? -1)) entries.set(page, entry);
+  }
+  clearJournals(
+    journals,
+    stale.filter((page) => !entries.has(page)),
+  );
+  const found = [...entries.values()];
+  return found.filter(({ page, edits }) => !found.some(({ joined }) => edits <= (joined[page] ?? 0)));
 }
 
 /**
  * Keeps the journals of a project that cannot be read aside, as one text. They belong to it: joined with whatever takes its
  * place they would win over edits made after them. Where they cannot be kept they stay as they are.
  */
-export async function setJournalsAside(store: KeyValueStore, journal: JournalStore | null): Promise<void> {
-  const keys = keysOf(journal);
-  if (keys.length === 0) return;
-  const texts = Object.fromEntries(keys.map((key) => [key, journal?.getItem(key) ?? '']));
+export async function setJournalsAside(store: KeyValueStore, journals: Journals): Promise<void> {
+  const texts = await textsOf(journals);
+  if (texts.length === 0) return;
   try {
     await keepAside(store, JSON.stringify(texts), [
       { path: '', message: say.editsOfUnreadable, severity: 'warning' },
     ]);
-    clearJournal(journal, keys);
+    clearJournals(
+      journals,
+      texts.map(([key]) => key.slice(PREFIX.length)),
+    );
   } catch {
     // Nothing is lost: they lie where they lay.
   }
+}
+
+const locks = () => (typeof navigator === 'undefined' ? undefined : navigator.locks);
+
+/** Tells other pages, as long as this one is open, that it is. */
+export function holdPage(page: string): void {
+  void locks()?.request(`${PAGE_LOCK}${page}`, () => new Promise(() => {}));
+}
+
+/** Ids of the pages that are open in this browser, as far as it tells. */
+export async function openPages(): Promise<ReadonlySet<string>> {
+  const held = (await locks()?.query())?.held ?? [];
+  return new Set(
+    held.flatMap(({ name }) => (name?.startsWith(PAGE_LOCK) ? [name.slice(PAGE_LOCK.length)] : [])),
+  );
 }

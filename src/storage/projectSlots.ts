@@ -1,7 +1,8 @@
 import { say } from '../text/en/say/storage';
-import type { JournalStore } from './journal';
+import type { JournalStore, Journals } from './journal';
 import { keepAside } from './keptAside';
 import type { KeyValueStore } from './keyValueStore';
+import type { NoteStore } from './noteStore';
 
 /** Where the first project of a browser is kept; those after it stand beside it under names of their own. */
 const FIRST = 'project';
@@ -35,21 +36,29 @@ export function slotStore(store: KeyValueStore, slot: string): KeyValueStore {
 export const pageOf = (page: string, slot: string): string => (slot === '' ? page : `${page}@${slot}`);
 
 /** The journals of one project alone. */
-export function slotJournal(journal: JournalStore | null, slot: string): JournalStore | null {
-  if (!journal) return null;
-  const own = (key: string | null) =>
+export function slotJournals({ kept, sent }: Journals, slot: string): Journals {
+  const own = (key: string | null): key is string =>
     key !== null && (slot === '' ? !key.includes('@') : key.endsWith(`@${slot}`));
-  const keys = () => Array.from({ length: journal.length }, (_, i) => journal.key(i)).filter(own);
+  return { kept: kept && ownJournal(kept, own), sent: sent && ownNotes(sent, own) };
+}
+
+function ownJournal(kept: JournalStore, own: (key: string | null) => key is string): JournalStore {
+  const keys = () => Array.from({ length: kept.length }, (_, i) => kept.key(i)).filter(own);
   return {
     get length() {
       return keys().length;
     },
     key: (index) => keys()[index] ?? null,
-    getItem: (key) => journal.getItem(key),
-    setItem: (key, value) => journal.setItem(key, value),
-    removeItem: (key) => journal.removeItem(key),
+    getItem: (key) => kept.getItem(key),
+    setItem: (key, value) => kept.setItem(key, value),
+    removeItem: (key) => kept.removeItem(key),
   };
 }
+
+const ownNotes = (sent: NoteStore, own: (key: string) => boolean): NoteStore => ({
+  ...sent,
+  all: async () => new Map([...(await sent.all())].filter(([key]) => own(key))),
+});
 
 const textOf = (value: unknown): string =>
   typeof value === 'string' ? value : String((value as { text?: unknown } | null)?.text ?? '');
@@ -86,9 +95,14 @@ export const projectText = async (store: KeyValueStore, slot: string): Promise<s
 
 /** Puts a project into a slot; another page that has the slot open sees that it is not what it knew. */
 export async function putProject(store: KeyValueStore, slot: string, text: string): Promise<void> {
-  const { revision } = ((await store.getItem(keyOf(slot))) ?? {}) as { revision?: unknown };
+  const before = (await store.getItem(keyOf(slot))) as { revision?: unknown; edits?: unknown } | null;
+  const { revision, edits = {} } = before ?? {};
   await store.removeItem(historyOf(slot));
-  await store.setItem(keyOf(slot), { revision: typeof revision === 'number' ? revision + 1 : 0, text });
+  await store.setItem(keyOf(slot), {
+    revision: typeof revision === 'number' ? revision + 1 : 0,
+    edits,
+    text,
+  });
 }
 
 /** Takes a project out; its text is kept aside, so that nothing is lost. */

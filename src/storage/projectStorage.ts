@@ -8,15 +8,27 @@ const KEY = 'project';
 /** One page at a time reads, joins and writes. */
 const LOCK = 'fervent-kettle-project';
 
-/** A stored project: its text, and how often one was stored before it. */
+/** Pages whose edits are told of with a project: more are never open, or left behind, at once. */
+const PAGES_TOLD = 40;
+
+/** Edits of each page that a stored project has; by them a journal is told from one that is saved already. */
+export type EditsOf = Readonly<Record<string, number>>;
+
+/** A stored project: its text, how often one was stored before it, and whose edits it has. */
 interface Stored {
   readonly revision: number;
   readonly text: string;
+  readonly edits: EditsOf;
 }
 
 /** What was found where the project is kept. */
 export type Found =
-  | { readonly kind: 'project'; readonly project: Project; readonly revision: number }
+  | {
+      readonly kind: 'project';
+      readonly project: Project;
+      readonly revision: number;
+      readonly edits: EditsOf;
+    }
   | { readonly kind: 'nothing' }
   | {
       readonly kind: 'unreadable';
@@ -30,10 +42,11 @@ export type Found =
 async function readStored(store: KeyValueStore): Promise<Stored | null> {
   const value = await store.getItem(KEY);
   if (value === null || value === undefined) return null;
-  const { revision, text } = value as Partial<Stored>;
-  if (typeof revision === 'number' && typeof text === 'string') return { revision, text };
+  const { revision, text, edits = {} } = value as Partial<Stored>;
+  if (typeof revision === 'number' && typeof text === 'string') return { revision, text, edits };
   // Once the text was stored alone.
-  return { revision: 0, text: typeof value === 'string' ? value : (JSON.stringify(value) ?? String(value)) };
+  const alone = typeof value === 'string' ? value : (JSON.stringify(value) ?? String(value));
+  return { revision: 0, text: alone, edits: {} };
 }
 
 /** Opens what was saved last. Never throws: a store that cannot be read is an answer. */
@@ -45,9 +58,9 @@ export async function openProject(store: KeyValueStore): Promise<Found> {
     return { kind: 'blocked', reason: reasonOf(error) };
   }
   if (!stored) return { kind: 'nothing' };
-  const { text, revision } = stored;
+  const { text, revision, edits } = stored;
   const read = readProject(text);
-  if (read.ok) return { kind: 'project', project: read.project, revision };
+  if (read.ok) return { kind: 'project', project: read.project, revision, edits };
   let keptAs: string | null = null;
   try {
     keptAs = await keepAside(store, text, read.problems);
@@ -65,6 +78,7 @@ export type Join = (theirs: Project) => Promise<Project>;
  * that cannot be read is kept aside before it is overwritten.
  * @param mine this page's project, asked for once this page has its turn
  * @param known revision this page has seen last; −1 for none
+ * @param edits edits, of this page and of those whose journals it joined, that its project has
  * @returns what was stored
  * @throws Error with the reason in words when the store is full or blocked, or what is stored could not be kept aside
  */
@@ -73,6 +87,7 @@ export function saveProject(
   mine: () => Project,
   known: number,
   join: Join,
+  edits: () => EditsOf = () => ({}),
 ): Promise<{ readonly project: Project; readonly revision: number }> {
   return inTurn(async () => {
     try {
@@ -85,12 +100,19 @@ export function saveProject(
       }
       project ??= mine();
       const revision = Math.max(stored?.revision ?? 0, known, 0) + 1;
-      await store.setItem(KEY, { revision, text: writeProject(project) } satisfies Stored);
+      const told = { revision, edits: later(stored?.edits ?? {}, edits()) };
+      await store.setItem(KEY, { ...told, text: writeProject(project) } satisfies Stored);
       return { project, revision };
     } catch (error) {
       throw new Error(reasonOf(error));
     }
   });
+}
+
+/** Both, the latest told last. */
+function later(before: EditsOf, now: EditsOf): EditsOf {
+  const others = Object.entries(before).filter(([page]) => !(page in now));
+  return Object.fromEntries([...others, ...Object.entries(now)].slice(-PAGES_TOLD));
 }
 
 /** Runs with no other page of this browser in between, where the browser can see to that. */

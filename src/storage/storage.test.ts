@@ -38,7 +38,7 @@ describe('storage', () => {
     expect(await openProject(store)).toEqual({ kind: 'nothing' });
     const project = { ...demoProject, name: 'Another' };
     expect(await save(store, project)).toEqual({ project, revision: 1 });
-    expect(await openProject(store)).toEqual({ kind: 'project', project, revision: 1 });
+    expect(await openProject(store)).toEqual({ kind: 'project', project, revision: 1, edits: {} });
     expect(await save(store, project, 1)).toEqual({ project, revision: 2 });
     // Whoever has not seen the newest joins it first.
     expect(await save(store, demoProject, 1)).toEqual({ project, revision: 3 });
@@ -46,7 +46,12 @@ describe('storage', () => {
 
   it('opens a text that was stored without a revision', async () => {
     const store = memoryStore({ project: JSON.stringify(demoProject) });
-    expect(await openProject(store)).toEqual({ kind: 'project', project: demoProject, revision: 0 });
+    expect(await openProject(store)).toEqual({
+      kind: 'project',
+      project: demoProject,
+      revision: 0,
+      edits: {},
+    });
   });
 
   it.each(['{"format":"ferv', 42, { some: 'object' }])(

@@ -1,4 +1,4 @@
-import type { JournalStore, KeyValueStore } from '../../src/storage';
+import type { Journals, KeyValueStore } from '../../src/storage';
 
 /** A store in memory; values pass through JSON, as they would through a database. */
 export function memoryStore(
@@ -14,17 +14,26 @@ export function memoryStore(
   };
 }
 
-/** A journal in memory. */
-export function memoryJournal(): JournalStore & { readonly kept: Map<string, string> } {
-  const kept = new Map<string, string>();
+/** Both places of journals in memory. */
+export function memoryJournals() {
+  const [kept, sent] = [new Map<string, string>(), new Map<string, string>()];
   return {
-    kept,
-    get length() {
-      return kept.size;
+    texts: { kept, sent },
+    kept: {
+      get length() {
+        return kept.size;
+      },
+      key: (index: number) => [...kept.keys()][index] ?? null,
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => void kept.set(key, value),
+      removeItem: (key: string) => void kept.delete(key),
     },
-    key: (index) => [...kept.keys()][index] ?? null,
-    getItem: (key) => kept.get(key) ?? null,
-    setItem: (key, value) => void kept.set(key, value),
-    removeItem: (key) => void kept.delete(key),
-  };
+    sent: {
+      put: (key: string, text: string) => void sent.set(key, text),
+      remove: (keys: readonly string[]) => {
+        for (const key of keys) sent.delete(key);
+      },
+      all: async () => new Map(sent),
+    },
+  } satisfies Journals & { readonly texts: object };
 }

@@ -42,8 +42,8 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
   useEffect(() => {
     const leave = () => {
       if (!store.unsaved) return true;
-      // The journal is there at once; the saving begun beside it is usually done too.
-      const kept = store.writeJournal();
+      // What is written down is there; the saving begun beside it is usually done too.
+      const kept = store.leave();
       void store.saveNow();
       return kept;
     };
@@ -51,7 +51,8 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
       if (!leave()) event.preventDefault();
     };
     const hide = () => {
-      if (document.visibilityState === 'hidden') leave();
+      // Its clocks go slowly from now on.
+      if (document.visibilityState === 'hidden' && store.unsaved) void store.saveNow();
     };
     window.addEventListener('beforeunload', warn);
     window.addEventListener('pagehide', leave);

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { memoryJournal } from '../../../tests/support/memoryStore';
+import { memoryJournals } from '../../../tests/support/memoryStore';
 import { backupDue, backupMade, lastBackup, remindLater } from './backup';
 
 const DAY = 86_400_000;
 const NOW = Date.UTC(2026, 10, 28, 20);
 
 describe('the reminder of a backup', () => {
-  beforeEach(() => vi.stubGlobal('localStorage', memoryJournal()));
+  beforeEach(() => vi.stubGlobal('localStorage', memoryJournals().kept));
 
   it('comes a month after the first visit, or after the last backup, and leaves be for a week', () => {
     expect(backupDue(NOW)).toBeNull();
@@ -26,7 +26,7 @@ describe('the reminder of a backup', () => {
   it('is never due within a month of a backup, whatever was put off', () => {
     fc.assert(
       fc.property(fc.nat(400), fc.nat(400), fc.nat(29), (made, later, since) => {
-        vi.stubGlobal('localStorage', memoryJournal());
+        vi.stubGlobal('localStorage', memoryJournals().kept);
         backupDue(NOW);
         remindLater(NOW + later * DAY);
         backupMade(NOW + made * DAY);

@@ -1,5 +1,5 @@
 import type { Problem, Project } from '../../model';
-import type { JournalStore, KeyValueStore, PastStep } from '../../storage';
+import type { Journals, KeyValueStore, PastStep } from '../../storage';
 import type { History } from './history';
 
 /** Whether what is on the screen is also in the browser's storage. */
@@ -39,7 +39,7 @@ export interface ProjectStoreOptions {
   readonly revision?: number;
   readonly save?: SaveState;
   readonly neighbours?: Neighbours | null;
-  readonly journal?: JournalStore | null;
+  readonly journals?: Journals;
   /** Id of this page among those that are open */
   readonly page?: string;
 }

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../../demo/project';
-import { memoryJournal, memoryStore } from '../../../tests/support/memoryStore';
+import { memoryStore } from '../../../tests/support/memoryStore';
 import { copyItem, deleteItem, type Project, selectPlan } from '../../model';
-import { keptTexts, openHistory, openProject, readJournals, setJournalsAside } from '../../storage';
+import { keptTexts, openHistory, openProject } from '../../storage';
 import { ProjectStore } from './projectStore';
 
 type Memory = ReturnType<typeof memoryStore>;
@@ -136,48 +136,6 @@ describe('saving as one types', () => {
     expect(store.getState().history.value).toBe(demoProject);
   });
 
-  it('writes down at once what the full storage does not take, for the next start', async () => {
-    const storage = memoryStore();
-    const journal = memoryJournal();
-    const store = new ProjectStore({ project: demoProject, storage, journal });
-    const write = storage.setItem;
-    storage.setItem = async () => {
-      throw Object.assign(new Error('x'), { name: 'QuotaExceededError' });
-    };
-    store.edit('Mass', mass(0, 1111));
-    await vi.advanceTimersByTimeAsync(400);
-    const [entry, ...more] = readJournals(journal);
-    expect(more).toEqual([]);
-    // The page is gone; the next one begins with what was stored before.
-    storage.setItem = write;
-    const next = new ProjectStore({ project: demoProject, storage, journal });
-    next.restore([entry]);
-    await vi.advanceTimersByTimeAsync(400);
-    expect((await stored(storage)).cars[0].massKg).toBe(1111);
-    expect(readJournals(journal)).toEqual([]);
-  });
-
-  it('of a project that cannot be read does not win over what is edited after it: it is kept aside', async () => {
-    const storage = memoryStore();
-    const journal = memoryJournal();
-    const first = new ProjectStore({ project: demoProject, storage, journal, page: 'first' });
-    first.edit('Mass', mass(0, 1111));
-    first.writeJournal();
-    await storage.setItem('project', { revision: 7, text: '{"cut' });
-    expect((await openProject(storage)).kind).toBe('unreadable');
-    await setJournalsAside(storage, journal);
-    expect(readJournals(journal)).toEqual([]);
-    expect((await keptTexts(storage)).map(({ text }) => text.includes('1111'))).toContain(true);
-    expect(await keptTexts(storage)).toHaveLength(2);
-    const next = new ProjectStore({ project: demoProject, storage, journal, page: 'next' });
-    next.restore(readJournals(journal));
-    next.edit('Mass', mass(0, 1222));
-    await vi.advanceTimersByTimeAsync(400);
-    const last = new ProjectStore({ project: await stored(storage), storage, journal, page: 'last' });
-    last.restore(readJournals(journal));
-    expect(last.getState().history.value.cars[0].massKg).toBe(1222);
-  });
-
   it('stores everything anew where what was stored has gone under it, and only there', async () => {
     const storage = memoryStore();
     const [store, other] = pages(storage, 2);
@@ -209,54 +167,6 @@ describe('saving as one types', () => {
     });
     expect(store.getState().history).toMatchObject({ value: demoProject, past: [] });
     expect(store.unsaved).toBe(false);
-  });
-});
-
-describe('a page that is closed', () => {
-  it('leaves a journal that the next one joins, stores and forgets', async () => {
-    const [storage, journal] = [memoryStore(), memoryJournal()];
-    const first = new ProjectStore({ project: demoProject, storage, journal, page: 'a' });
-    first.edit('Name', renamed('Stored'));
-    await first.saveNow();
-    expect(first.writeJournal()).toBe(true);
-    expect(journal.kept.size).toBe(0);
-    first.edit('Mass', mass(0, 1234));
-    expect(first.writeJournal()).toBe(true);
-    expect(journal.kept.size).toBe(1);
-    // Gone here: nothing was saved any more, but another page changed another car.
-    const [other] = pages(storage, 1);
-    other.edit('Mass', mass(1, 1777));
-    await other.saveNow();
-    const found = await openProject(storage);
-    if (found.kind !== 'project') throw new Error(found.kind);
-    const { project, revision } = found;
-    const next = new ProjectStore({ project, revision, storage, journal, page: 'b' });
-    next.restore(readJournals(journal));
-    const masses = (p: Project) => p.cars.map((car) => car.massKg);
-    expect(masses(next.getState().history.value).slice(0, 2)).toEqual([1234, 1777]);
-    await vi.advanceTimersByTimeAsync(500);
-    expect(masses(await stored(storage)).slice(0, 2)).toEqual([1234, 1777]);
-    expect((await stored(storage)).name).toBe('Stored');
-    expect(journal.kept.size).toBe(0);
-    next.undo();
-    expect(masses(next.getState().history.value)[0]).toBe(demoProject.cars[0].massKg);
-  });
-
-  it('with a garbled or an impossible journal opens what is stored, and keeps the journal', () => {
-    const journal = memoryJournal();
-    const texts = [
-      '{',
-      'null',
-      '{"before":{},"now":{"cars":[{"id":"x"}]}}',
-      '{"before":{"cars":7},"now":{"cars":[null]}}',
-    ];
-    texts.forEach((text, i) => {
-      journal.setItem(`fervent-kettle-journal:${i}`, text);
-    });
-    const store = new ProjectStore({ project: demoProject, storage: memoryStore(), journal });
-    store.restore(readJournals(journal));
-    expect(store.getState().history.value).toBe(demoProject);
-    expect(journal.kept.size).toBe(4);
   });
 });
 

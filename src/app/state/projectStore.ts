@@ -2,16 +2,17 @@ import {
   alike,
   attemptEdit,
   conflictText,
+  differing,
   mergeProjects,
   type Project,
   refusalText,
   writeProject,
 } from '../../model';
 import {
-  clearJournal,
+  clearJournals,
+  type EditsOf,
   type JournalEntry,
-  type JournalStore,
-  journalKey,
+  type Journals,
   type KeyValueStore,
   keepAside,
   keepHistory,
@@ -34,7 +35,7 @@ export class ProjectStore {
   private readonly listeners = new Set<() => void>();
   private readonly storage: KeyValueStore;
   private readonly neighbours: Neighbours | null;
-  private readonly journal: JournalStore | null;
+  private readonly journals: Journals;
   private readonly page: string;
   private timer: ReturnType<typeof setTimeout> | undefined;
   /** When the oldest edit that waits to be saved was made, ms; null when none does */
@@ -42,8 +43,10 @@ export class ProjectStore {
   /** What is stored, as far as this page has seen, and its revision */
   private stored: Project;
   private revision: number;
-  /** Journals that are in the project but not stored yet */
-  private journals: readonly string[] = [];
+  /** Edits made here */
+  private edits = 0;
+  /** Edits of pages that are gone, by page, that are in the project but not stored yet */
+  private joined: EditsOf = {};
   /** Saving and adopting take turns */
   private queue: Promise<void> = Promise.resolve();
 
@@ -51,7 +54,7 @@ export class ProjectStore {
     const { project, storage, revision = -1, save = { kind: 'saved' } } = options;
     this.storage = storage;
     this.neighbours = options.neighbours ?? null;
-    this.journal = options.journal ?? null;
+    this.journals = options.journals ?? { kept: null, sent: null };
     this.page = options.page ?? 'page';
     this.stored = project;
     this.revision = revision;
@@ -109,27 +112,33 @@ export class ProjectStore {
 
   /** Brings back what pages before had not stored when they were closed, as an edit that can be undone. */
   restore(entries: readonly JournalEntry[]): void {
-    for (const { key, before, now } of entries) {
+    for (const { page, before, now, edits, joined } of entries) {
       try {
         const { value } = this.state.history;
         const merged = mergeProjects(before, now, value, value);
         // One that fits nothing any more stays where it is.
         if (!merged.whole) continue;
-        this.journals = [...this.journals, key];
+        this.joined = { ...this.joined, ...joined, [page]: edits };
         if (alike(merged.project, value)) continue;
         this.join('Brought back after closing', merged.project, conflictText(merged.conflicts));
       } catch {
         // Garbled inside: it is passed over, and stays.
       }
     }
-    if (this.journals.length > 0) this.schedule();
+    if (Object.keys(this.joined).length > 0) this.schedule();
   }
 
-  /** Writes down at once what is not stored yet, for a page that may be gone in a moment. @returns whether nothing is lost */
-  writeJournal(): boolean {
+  /** Tells the next page that this one, being closed, will not save what it has written down. @returns whether nothing is lost */
+  leave(): boolean {
     const { value } = this.state.history;
     if (!this.unsaved || value === this.stored) return true;
-    return writeJournal(this.journal, this.page, this.stored, value);
+    return this.writeDown(value, true);
+  }
+
+  /** Writes down at once what is not stored yet: whatever happens to the page in the next moment, it is there. */
+  private writeDown(value: Project, left = false): boolean {
+    const { edits, joined, journals, page, stored } = this;
+    return writeJournal(journals, page, { ...differing(stored, value), edits, joined, left });
   }
 
   /** Stores everything anew where what was stored has gone under this page: deleted by another, or cleared. */
@@ -167,6 +176,7 @@ export class ProjectStore {
         () => this.state.history.value,
         this.revision,
         (theirs) => this.joinTheirs(theirs),
+        () => ({ ...this.joined, [this.page]: this.edits }),
       );
       this.stored = project;
       this.revision = revision;
@@ -178,12 +188,10 @@ export class ProjectStore {
         return;
       }
       this.set({ ...this.state, save: { kind: 'saved' } });
-      clearJournal(this.journal, [...this.journals, journalKey(this.page)]);
-      this.journals = [];
+      clearJournals(this.journals, [...Object.keys(this.joined), this.page]);
+      this.joined = {};
     } catch (error) {
       this.set({ ...this.state, save: { kind: 'failed', reason: (error as Error).message } });
-      // Where the page ends before the next try, a crash too, the next start has it from there.
-      this.writeJournal();
     }
   }
 
@@ -213,11 +221,16 @@ export class ProjectStore {
 
   /** Joins what another page stored with what is here: theirs first, then both, each a step that can be undone. */
   private async joinTheirs(project: Project): Promise<Project> {
-    const mine = this.state.history.value;
+    let mine = this.state.history.value;
     const theirs = this.onThisPlan(project);
     if (alike(theirs, mine)) return mine;
-    const merged = mergeProjects(this.stored, mine, theirs, mine);
-    if (!merged.whole) await keepAside(this.storage, writeProject(project), []);
+    let merged = mergeProjects(this.stored, mine, theirs, mine);
+    if (!merged.whole) {
+      await keepAside(this.storage, writeProject(project), []);
+      // With what was edited meanwhile.
+      mine = this.state.history.value;
+      merged = mergeProjects(this.stored, mine, theirs, mine);
+    }
     const now = performance.now();
     const adopted = recordEdit(this.state.history, theirs, 'Changed on another page', null, now);
     const notice = merged.whole ? conflictText(merged.conflicts) : say.anotherPageChangedProject;
@@ -243,6 +256,9 @@ export class ProjectStore {
 
   private move(history: History<Project>): void {
     if (history === this.state.history) return;
+    this.edits += 1;
+    // Before anything is drawn, which takes its time.
+    this.writeDown(history.value);
     this.set({ ...this.state, history });
     this.schedule();
   }

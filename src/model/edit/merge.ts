@@ -53,12 +53,16 @@ export function differing(before: Project, now: Project): { readonly before: Spa
   for (const shelf of LISTS) {
     if (before[shelf] === now[shelf]) continue;
     const [old, own]: [readonly Item[], readonly Item[]] = [before[shelf], now[shelf]];
-    const same = (item: Item, others: readonly Item[]) =>
-      others.some((other) => keyOf(other) === keyOf(item) && alike(other, item));
-    a[shelf] = old.filter((item) => !same(item, own));
-    b[shelf] = own.filter((item) => !same(item, old));
+    a[shelf] = unlike(old, own);
+    b[shelf] = unlike(own, old);
   }
   return { before: a as Sparse, now: b as Sparse };
+}
+
+/** The items that are otherwise, or not at all, among others. */
+function unlike(items: readonly Item[], others: readonly Item[]): Item[] {
+  const byKey = new Map(others.map((other) => [keyOf(other), other]));
+  return items.filter((item) => !alike(byKey.get(keyOf(item)), item));
 }
 
 /**

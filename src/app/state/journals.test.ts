@@ -1,0 +1,217 @@
+import fc from 'fast-check';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { memoryJournals, memoryStore } from '../../../tests/support/memoryStore';
+import type { Project } from '../../model';
+import { keptTexts, openProject, readJournals, setJournalsAside } from '../../storage';
+import { ProjectStore } from './projectStore';
+
+type Memory = ReturnType<typeof memoryStore>;
+const mass = (car: number, massKg: number) => (p: Project) => ({
+  ...p,
+  cars: p.cars.map((c, i) => (i === car ? { ...c, massKg } : c)),
+});
+
+const [plan] = demoProject.plans;
+/** One car on one circuit, since a whole project takes its time to read. */
+const small: Project = {
+  ...demoProject,
+  cars: demoProject.cars.filter(({ id }) => id === plan.carId),
+  circuits: demoProject.circuits.filter(({ id }) => id === plan.circuitId),
+  plans: [plan],
+  parts: [],
+  states: [],
+  drives: [],
+  calibrations: [],
+  preparations: [],
+  bottles: [],
+  tests: [],
+  sets: [],
+  seasons: [],
+  entries: [],
+  selectedPlanId: plan.id,
+};
+
+async function stored(storage: Memory): Promise<Project> {
+  const found = await openProject(storage);
+  if (found.kind !== 'project') throw new Error(found.kind);
+  return found.project;
+}
+
+/**
+ * A page that opens what is there, and of which nothing is heard any more once it died.
+ * @param slow what a write takes it, ms
+ * @param full whether the storage has no room for it
+ */
+async function mortal(
+  page: string,
+  storage: Memory,
+  journals: ReturnType<typeof memoryJournals>,
+  slow: number,
+  full: boolean,
+) {
+  let alive = true;
+  const living =
+    <A extends unknown[]>(act: (...args: A) => void) =>
+    (...args: A) =>
+      void (alive && act(...args));
+  const { kept, sent } = journals;
+  const found = await openProject(storage);
+  const known = found.kind === 'project' ? found : null;
+  const store = new ProjectStore({
+    project: known?.project ?? small,
+    ...(known && { revision: known.revision }),
+    storage: {
+      ...storage,
+      setItem: async (key, value) => {
+        await new Promise((done) => setTimeout(done, slow));
+        if (!alive) await new Promise(() => {});
+        if (full) throw Object.assign(new Error('x'), { name: 'QuotaExceededError' });
+        await storage.setItem(key, value);
+      },
+    },
+    journals: {
+      kept: { ...kept, setItem: living(kept.setItem), removeItem: living(kept.removeItem) },
+      sent: { ...sent, put: living(sent.put), remove: living(sent.remove) },
+    },
+    page,
+  });
+  store.restore(await readJournals(journals, known?.edits));
+  const die = () => {
+    alive = false;
+  };
+  return { store, die };
+}
+
+beforeEach(() => void vi.useFakeTimers());
+afterEach(() => void vi.useRealTimers());
+
+describe('journals', () => {
+  it('hold what a full storage does not take, for the next start', async () => {
+    const storage = memoryStore();
+    const journals = memoryJournals();
+    const store = new ProjectStore({ project: demoProject, storage, journals });
+    const write = storage.setItem;
+    storage.setItem = async () => {
+      throw Object.assign(new Error('x'), { name: 'QuotaExceededError' });
+    };
+    store.edit('Mass', mass(0, 1111));
+    await vi.advanceTimersByTimeAsync(400);
+    const [entry, ...more] = await readJournals(journals);
+    expect(more).toEqual([]);
+    // The page is gone; the next one begins with what was stored before.
+    storage.setItem = write;
+    const next = new ProjectStore({ project: demoProject, storage, journals });
+    next.restore([entry]);
+    await vi.advanceTimersByTimeAsync(400);
+    expect((await stored(storage)).cars[0].massKg).toBe(1111);
+    expect(await readJournals(journals)).toEqual([]);
+  });
+
+  it('of a project that cannot be read do not win over what is edited after it: they are kept aside', async () => {
+    const storage = memoryStore();
+    const journals = memoryJournals();
+    const first = new ProjectStore({ project: demoProject, storage, journals, page: 'first' });
+    first.edit('Mass', mass(0, 1111));
+    first.leave();
+    await storage.setItem('project', { revision: 7, text: '{"cut' });
+    expect((await openProject(storage)).kind).toBe('unreadable');
+    await setJournalsAside(storage, journals);
+    expect(await readJournals(journals)).toEqual([]);
+    expect((await keptTexts(storage)).map(({ text }) => text.includes('1111'))).toContain(true);
+    expect(await keptTexts(storage)).toHaveLength(2);
+    const next = new ProjectStore({ project: demoProject, storage, journals, page: 'next' });
+    next.restore(await readJournals(journals));
+    next.edit('Mass', mass(0, 1222));
+    await vi.advanceTimersByTimeAsync(400);
+    const last = new ProjectStore({ project: await stored(storage), storage, journals, page: 'last' });
+    last.restore(await readJournals(journals));
+    expect(last.getState().history.value.cars[0].massKg).toBe(1222);
+  });
+
+  it('of a page that is closed are joined by the next one, stored and forgotten', async () => {
+    const [storage, journals] = [memoryStore(), memoryJournals()];
+    const first = new ProjectStore({ project: demoProject, storage, journals, page: 'a' });
+    first.edit('Name', (p) => ({ ...p, name: 'Stored' }));
+    await first.saveNow();
+    expect(first.leave()).toBe(true);
+    expect(journals.texts.kept.size).toBe(0);
+    first.edit('Mass', mass(0, 1234));
+    expect(first.leave()).toBe(true);
+    expect(journals.texts.kept.size).toBe(1);
+    // Gone here: nothing was saved any more, but another page changed another car.
+    const other = new ProjectStore({ project: await stored(storage), revision: 1, storage });
+    other.edit('Mass', mass(1, 1777));
+    await other.saveNow();
+    const found = await openProject(storage);
+    if (found.kind !== 'project') throw new Error(found.kind);
+    const { project, revision } = found;
+    const next = new ProjectStore({ project, revision, storage, journals, page: 'b' });
+    next.restore(await readJournals(journals));
+    const masses = (p: Project) => p.cars.map((car) => car.massKg);
+    expect(masses(next.getState().history.value).slice(0, 2)).toEqual([1234, 1777]);
+    await vi.advanceTimersByTimeAsync(500);
+    expect(masses(await stored(storage)).slice(0, 2)).toEqual([1234, 1777]);
+    expect((await stored(storage)).name).toBe('Stored');
+    expect(journals.texts.kept.size).toBe(0);
+    next.undo();
+    expect(masses(next.getState().history.value)[0]).toBe(demoProject.cars[0].massKg);
+  });
+
+  it('that are garbled or impossible change nothing, and stay', async () => {
+    const journals = memoryJournals();
+    const texts = [
+      '{',
+      'null',
+      '{"before":{},"now":{"cars":[{"id":"x"}]}}',
+      '{"before":{"cars":7},"now":{"cars":[null]}}',
+    ];
+    texts.forEach((text, i) => {
+      journals.kept.setItem(`fervent-kettle-journal:${i}`, text);
+    });
+    const store = new ProjectStore({ project: demoProject, storage: memoryStore(), journals });
+    store.restore(await readJournals(journals));
+    expect(store.getState().history.value).toBe(demoProject);
+    expect(journals.texts.kept.size).toBe(4);
+  });
+
+  it('have every edit of a page that ends, whenever and however, and never bring an older one back', async () => {
+    const round = fc.record({
+      edits: fc.array(
+        fc.record({
+          massKg: fc.integer({ min: 500, max: 3000 }),
+          wait: fc.constantFrom(0, 1, 40, 130, 400, 2000),
+        }),
+        { minLength: 1, maxLength: 6 },
+      ),
+      slow: fc.constantFrom(0, 5, 300, 5000),
+      /** After which edit the browser puts on the disk what it keeps */
+      flushed: fc.nat(6),
+      end: fc.constantFrom('crash', 'close', 'kill', 'full and crash', 'full and close'),
+    });
+    await fc.assert(
+      fc.asyncProperty(fc.array(round, { minLength: 1, maxLength: 6 }), async (rounds) => {
+        const storage = memoryStore();
+        const journals = memoryJournals();
+        let disk = new Map<string, string>();
+        let last: number | undefined;
+        for (const [i, { edits, slow, flushed, end }] of rounds.entries()) {
+          const { store, die } = await mortal(`page ${i}`, storage, journals, slow, end.startsWith('full'));
+          if (last !== undefined) expect(store.getState().history.value.cars[0].massKg).toBe(last);
+          for (const [j, { massKg, wait }] of edits.entries()) {
+            store.edit('Mass', mass(0, massKg));
+            last = massKg;
+            if (j === flushed) disk = new Map(journals.texts.kept);
+            await vi.advanceTimersByTimeAsync(wait);
+          }
+          if (end.endsWith('close')) store.leave();
+          die();
+          if (end !== 'kill') continue;
+          journals.texts.kept.clear();
+          for (const [key, text] of disk) journals.texts.kept.set(key, text);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
