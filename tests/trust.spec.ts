@@ -86,6 +86,8 @@ test('a second circuit file is read after the tab was left, and failures follow 
   await choose(0);
   await expect(name).toHaveValue('Anvil Park');
   await page.getByRole('link', { name: 'Map', exact: true }).click();
+  // Before that the file would be given to the page that is being left.
+  await expect(page.getByTestId('circuit-file')).toHaveCount(0);
   await page.getByRole('link', { name: 'From a file' }).click();
   await choose(1);
   await expect(name).toHaveValue('Nettle Glen');
