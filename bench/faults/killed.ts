@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM_LAUNCH } from '../../scripts/browser';
-import { editFor, judge, massOn, openCar, type Random, type Trial, wait } from './editing';
+import { editFor, judge, massOn, openCar, prepared, type Random, type Trial, wait } from './editing';
 
 /** A browser of its own, with its own processes and folder, that can be killed whole. */
 async function ownBrowser(folder: string) {
@@ -32,7 +32,7 @@ async function ownBrowser(folder: string) {
   const kill = () => {
     if (child.pid) process.kill(-child.pid, 'SIGKILL');
   };
-  return { context: browser.contexts()[0], kill };
+  return { context: await prepared(browser.contexts()[0]), kill };
 }
 
 /** A browser that is killed again and again, on one folder. */

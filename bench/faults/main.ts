@@ -2,7 +2,18 @@ import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { withApplication } from '../../scripts/browser';
 import { randomNumbers } from '../../src/core';
 import { barePage, blocked, deleted, full, spoiled } from './database';
-import { closed, crash, editFor, judge, massBox, massOn, openCar, type Random, type Trial } from './editing';
+import {
+  closed,
+  crash,
+  editFor,
+  judge,
+  massBox,
+  massOn,
+  openCar,
+  prepared,
+  type Random,
+  type Trial,
+} from './editing';
 import { endKilling, type Killing, killed, toBeKilled } from './killed';
 import { updated } from './updated';
 
@@ -34,7 +45,7 @@ const SHARE = Number(process.env.FAULT_SHARE ?? 1);
 async function newContext({ browser }: Place): Promise<BrowserContext> {
   const context = await browser.newContext({ serviceWorkers: 'block' });
   context.setDefaultTimeout(PATIENCE);
-  return context;
+  return prepared(context);
 }
 
 async function closeOpen(place: Place): Promise<void> {

@@ -2,7 +2,7 @@ import type { AddressInfo } from 'node:net';
 import { serve } from '@hono/node-server';
 import type { Browser } from '@playwright/test';
 import { createApp } from '../../src/server/app';
-import { editFor, judge, keptMasses, massBox, type Random, type Trial } from './editing';
+import { editFor, judge, keptMasses, massBox, prepared, type Random, type Trial } from './editing';
 
 /** The application served from this process; from a moment on, as a build whose page says that it is newer. */
 async function ownServer() {
@@ -35,7 +35,9 @@ async function ownServer() {
 /** A newer build takes over, asked for in the middle of edits. */
 export async function updated(browser: Browser, seed: number, random: Random): Promise<Trial> {
   const server = await ownServer();
-  const context = await browser.newContext({ serviceWorkers: 'allow' });
+  const context = await prepared(await browser.newContext({ serviceWorkers: 'allow' }));
+  // The whole program is fetched and kept meanwhile.
+  context.setDefaultTimeout(90_000);
   try {
     const page = await context.newPage();
     await page.goto(`${server.url}/car/car-tarn`);

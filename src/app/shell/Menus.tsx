@@ -21,7 +21,7 @@ import { useImport } from './ImportTarget';
 import { useReplaceProject } from './ReplaceProject';
 
 const KeptAside = lazy(() => import('./KeptAside').then((m) => ({ default: m.KeptAside })));
-type Report = typeof import('../../report');
+type Exports = typeof import('./exports');
 
 function Menu({
   id,
@@ -72,11 +72,15 @@ export function FilesMenu() {
   const engine = useEngine();
   const units = useUnits();
   const openImport = useImport();
-  const withResult = async (use: (result: DayResult, report: Report) => void) => {
+  const withResult = async (use: (result: DayResult, exports: Exports) => void) => {
     try {
       // What only an export needs is fetched for it.
-      const report = await import('../../report');
-      use(await engine.call((remote) => remote.simulate(dayInput(setup))), report);
+      const { resultDocument, tracesCsv, zonesCsv } = await import('./exports');
+      use(await engine.call((remote) => remote.simulate(dayInput(setup))), {
+        resultDocument,
+        tracesCsv,
+        zonesCsv,
+      });
     } catch (error) {
       toast.error(say.nothingWasExported((error as Error).message));
     }

@@ -1,10 +1,10 @@
-import { type ScaleLinear, scaleLinear } from 'd3-scale';
 import type { RefObject } from 'react';
 import { leastMargin, type SummaryZone } from '../../../core';
 import { toShown, unitOf } from '../../../model';
 import { celsius, marginWords, moneyText, verdictText } from '../../../text/en';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { type LinearScale, niceScale } from '../../ui/charts/linearScale';
 import type { Compared } from './compared';
 import { SETUP_LOOKS, SetupShape } from './SetupMark';
 
@@ -43,7 +43,7 @@ export function OverlayChart({
   const columns = width < 640 ? 1 : 2;
   const legend = Math.ceil(compared.length / columns) * ENTRY;
   const all = compared.flatMap((c) => c.assessed.summary.zones.map(value));
-  const y = scaleLinear([Math.min(...all), Math.max(...all)], [HEIGHT - BOTTOM, TOP]).nice(5);
+  const y = niceScale([Math.min(...all), Math.max(...all)], [HEIGHT - BOTTOM, TOP], 5);
   const step = Math.max(20, (Math.max(width, 320) - LEFT - RIGHT) / Math.max(1, zones.length));
   const right = LEFT + step * zones.length;
   const wide = (right - LEFT) / columns;
@@ -143,7 +143,7 @@ function Curve({
   );
 }
 
-function Ruled({ y, right, unit }: { y: ScaleLinear<number, number>; right: number; unit: string }) {
+function Ruled({ y, right, unit }: { y: LinearScale; right: number; unit: string }) {
   return y.ticks(6).map((tick) => (
     <g key={tick}>
       <line x1={LEFT} x2={right} y1={y(tick)} y2={y(tick)} stroke="var(--rule)" strokeWidth={0.7} />

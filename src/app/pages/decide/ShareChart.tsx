@@ -1,6 +1,6 @@
-import { scaleLinear } from 'd3-scale';
 import type { ZoneShares } from '../../../core';
 import { say } from '../../../text/en/say/decide';
+import { niceScale } from '../../ui/charts/linearScale';
 import { useWidth } from '../../ui/charts/useSize';
 
 const HEIGHT = 170;
@@ -19,7 +19,7 @@ export function ShareChart({
 }) {
   const [box, width] = useWidth<HTMLDivElement>(1000);
   const all = zones.flatMap((s) => [s.actual, s.grip, ...(s.even === null ? [] : [s.even])]);
-  const y = scaleLinear([Math.min(...all), Math.max(...all)], [HEIGHT - BOTTOM, TOP]).nice(4);
+  const y = niceScale([Math.min(...all), Math.max(...all)], [HEIGHT - BOTTOM, TOP], 4);
   const step = (width - LEFT - RIGHT) / zones.length;
   const x = (k: number) => LEFT + (k + 0.5) * step;
   return (

@@ -1,6 +1,6 @@
-import { scaleLinear } from 'd3-scale';
 import { type AxleBrakes, wheelFit } from '../../../model';
 import { say } from '../../../text/en/say/garage';
+import { linearScale } from '../../ui/charts/linearScale';
 
 const WIDTH = 460;
 const HEIGHT = 190;
@@ -9,13 +9,11 @@ const HEIGHT = 190;
 export function FitDrawing({ brakes }: { brakes: AxleBrakes }) {
   const fit = wheelFit(brakes);
   const mm = (metres: number) => metres * 1000;
-  const x = scaleLinear().domain([-130, 110]).range([0, WIDTH]);
+  const x = linearScale([-130, 110], [0, WIDTH]);
   // Only the upper part, from inside the pads to the barrel, is of interest.
   const top = mm(fit.barrelDiameter) / 2 + 14;
   const bottom = mm(fit.rotorDiameter) / 2 - 62;
-  const y = scaleLinear()
-    .domain([bottom, top])
-    .range([HEIGHT - 6, 6]);
+  const y = linearScale([bottom, top], [HEIGHT - 6, 6]);
   const edge = mm(fit.rotorDiameter) / 2;
   const outerFace = -mm(fit.rotorDepth);
   const innerFace = outerFace - mm(fit.rotorThickness);

@@ -1,10 +1,10 @@
-import { scaleLinear } from 'd3-scale';
 import type { CornerNetwork } from '../../../core';
 import { toShown, unitOf } from '../../../model';
 import { celsius } from '../../../text/en';
 import { say } from '../../../text/en/say/inside';
 import { useUnits } from '../../state/preferences';
 import { PlaceAxis, ValueAxis } from '../../ui/charts/Axis';
+import { linearScale } from '../../ui/charts/linearScale';
 import { useWidth } from '../../ui/charts/useSize';
 
 const HEIGHT = 186;
@@ -30,12 +30,8 @@ export function ProfileChart({
   const length = unitOf('smallLength', units);
   const shown = (metres: number) => toShown(metres * 1000, length);
   const cheek = layout.depth[layout.depth.length - 1];
-  const x = scaleLinear()
-    .domain([-shown(padThickness), shown(cheek)])
-    .range([LEFT, width - 10]);
-  const y = scaleLinear()
-    .domain([0, toShown(Math.ceil((celsius(top) + 20) / 50) * 50, degree)])
-    .range([HEIGHT - 24, 16]);
+  const x = linearScale([-shown(padThickness), shown(cheek)], [LEFT, width - 10]);
+  const y = linearScale([0, toShown(Math.ceil((celsius(top) + 20) / 50) * 50, degree)], [HEIGHT - 24, 16]);
   const point = (metres: number, node: number) =>
     `${x(shown(metres)).toFixed(1)},${y(toShown(celsius(temperatures[node]), degree)).toFixed(1)}`;
   const ring = Array.from(layout.depth, (d, i) => point(d, layout.ringStart + i));

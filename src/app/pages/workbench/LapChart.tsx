@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3-scale';
 import { memo, type PointerEvent, useMemo, useState } from 'react';
 import type { LapTrace } from '../../../core';
 import { formatQuantity, siText, toShown, type UnitChoice, unitOf } from '../../../model';
@@ -8,6 +7,7 @@ import { useUnits } from '../../state/preferences';
 import { type Selection, shownRecords } from '../../state/selection';
 import type { ChartProps, Computed } from '../../state/useSession';
 import { PlaceAxis, ValueAxis } from '../../ui/charts/Axis';
+import { linearScale } from '../../ui/charts/linearScale';
 import { useWidth } from '../../ui/charts/useSize';
 import { LapStepper } from './LapStepper';
 import { drawLap, ends, HEAT } from './lapDrawing';
@@ -146,13 +146,7 @@ function useDrawing(
   width: number,
 ) {
   const units = useUnits();
-  const x = useMemo(
-    () =>
-      scaleLinear()
-        .domain([first, last])
-        .range([LEFT, width - RIGHT]),
-    [first, last, width],
-  );
+  const x = useMemo(() => linearScale([first, last], [LEFT, width - RIGHT]), [first, last, width]);
   const drawing = useMemo(
     () => drawLap(computed, selection, x, units, ghost),
     [computed, selection, x, units, ghost],
@@ -188,9 +182,10 @@ function Axes({
         unit={unitOf('temperature', units).label}
       />
       <PlaceAxis
-        scale={scaleLinear()
-          .domain([toShown(first, distanceUnit), toShown(last, distanceUnit)])
-          .range([LEFT, width - RIGHT])}
+        scale={linearScale(
+          [toShown(first, distanceUnit), toShown(last, distanceUnit)],
+          [LEFT, width - RIGHT],
+        )}
         y={HEAT[1]}
         ticks={Math.max(3, Math.round(width / 120))}
         format={(v) => `${v} ${distanceUnit.label}`}

@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3-scale';
 import { memo, useMemo, useState } from 'react';
 import type { LapResult, LegResult } from '../../../core';
 import { unitOf } from '../../../model';
@@ -7,6 +6,7 @@ import { useUnits } from '../../state/preferences';
 import type { Selection, ShownSide } from '../../state/selection';
 import type { ChartProps } from '../../state/useSession';
 import { PlaceAxis, ValueAxis } from '../../ui/charts/Axis';
+import { linearScale } from '../../ui/charts/linearScale';
 import { useWidth } from '../../ui/charts/useSize';
 import { draw, spanOf, WET } from './sessionDrawing';
 
@@ -68,9 +68,7 @@ export const SessionChart = memo(function SessionChart({ computed, ghost, select
             <ValueAxis left={LEFT} right={width - RIGHT} scale={drawing.hot} ticks={4} unit={degree} />
             <ValueAxis left={LEFT} right={width - RIGHT} scale={drawing.wet} ticks={4} unit={degree} />
             <PlaceAxis
-              scale={scaleLinear()
-                .domain([0, (longest - start) / 60])
-                .range([LEFT, width - RIGHT])}
+              scale={linearScale([0, (longest - start) / 60], [LEFT, width - RIGHT])}
               y={WET[1]}
               ticks={Math.max(3, Math.round(width / 80))}
               format={(t) => `${t} min`}
@@ -187,13 +185,7 @@ function useDrawing(
   side: ShownSide,
 ) {
   const units = useUnits();
-  const x = useMemo(
-    () =>
-      scaleLinear()
-        .domain([start, longest])
-        .range([LEFT, width - RIGHT]),
-    [start, longest, width],
-  );
+  const x = useMemo(() => linearScale([start, longest], [LEFT, width - RIGHT]), [start, longest, width]);
   const drawing = useMemo(
     () => draw(computed, ghost, [start, end], side, x, units),
     [computed, ghost, start, end, side, x, units],

@@ -1,8 +1,8 @@
-import { scaleLinear } from 'd3-scale';
 import { fromSi, toShown, type UnitChoice, unitOf } from '../../../model';
 import { celsius } from '../../../text/en';
 import { type Selection, shownRecords } from '../../state/selection';
 import type { Computed } from '../../state/useSession';
+import { linearScale } from '../../ui/charts/linearScale';
 import { densePath } from '../../ui/charts/paths';
 import { axlePower, lapSamples, topTemperature } from './lapSlice';
 
@@ -36,15 +36,15 @@ export function drawLap(
   const topPower = Math.max(
     ...hot.map((r) => (r ? Math.max(0, ...r.trace.zones.map((s) => s.peakPower)) : 0)),
   );
-  const speed = scaleLinear()
-    .domain([0, toShown(1.04 * fromSi(topSpeed, 'speed'), speedUnit)])
-    .range([SPEED[1], SPEED[0]]);
-  const power = scaleLinear()
-    .domain([0, Math.max(1, toShown(fromSi(topPower, 'power'), powerUnit))])
-    .range([POWER[1], POWER[0]]);
-  const heat = scaleLinear()
-    .domain([0, toShown(Math.ceil((topTemperature(hot) + 20) / 50) * 50, degree)])
-    .range([HEAT[1], HEAT[0]]);
+  const speed = linearScale([0, toShown(1.04 * fromSi(topSpeed, 'speed'), speedUnit)], [SPEED[1], SPEED[0]]);
+  const power = linearScale(
+    [0, Math.max(1, toShown(fromSi(topPower, 'power'), powerUnit))],
+    [POWER[1], POWER[0]],
+  );
+  const heat = linearScale(
+    [0, toShown(Math.ceil((topTemperature(hot) + 20) / 50) * 50, degree)],
+    [HEAT[1], HEAT[0]],
+  );
 
   const ySpeed = (v: number) => speed(toShown(fromSi(v, 'speed'), speedUnit));
   const yHeat = (kelvin: number) => heat(toShown(celsius(kelvin), degree));

@@ -1,9 +1,9 @@
-import { scaleLinear } from 'd3-scale';
 import { type DayResult, WHEELS } from '../../../core';
 import { toShown, type UnitChoice, unitOf } from '../../../model';
 import { celsius } from '../../../text/en';
 import { type ShownSide, shownRecords } from '../../state/selection';
 import type { Computed } from '../../state/useSession';
+import { linearScale } from '../../ui/charts/linearScale';
 import { densePath } from '../../ui/charts/paths';
 import { topTemperature } from './lapSlice';
 
@@ -33,15 +33,14 @@ export function draw(
         )
       : 0;
   const shown = (value: number) => toShown(value, degree);
-  const hot = scaleLinear()
-    .domain([0, shown(Math.ceil((topTemperature([result, other?.result]) + 20) / 50) * 50)])
-    .range([HOT[1], HOT[0]]);
-  const wet = scaleLinear()
-    .domain([
-      0,
-      shown(Math.ceil((celsius(Math.max(wettest(result), wettest(other?.result))) + 15) / 25) * 25),
-    ])
-    .range([WET[1], WET[0]]);
+  const hot = linearScale(
+    [0, shown(Math.ceil((topTemperature([result, other?.result]) + 20) / 50) * 50)],
+    [HOT[1], HOT[0]],
+  );
+  const wet = linearScale(
+    [0, shown(Math.ceil((celsius(Math.max(wettest(result), wettest(other?.result))) + 15) / 25) * 25)],
+    [WET[1], WET[0]],
+  );
   let from = 0;
   while (from < time.length - 1 && time[from + 1] <= start) from++;
   let to = from;

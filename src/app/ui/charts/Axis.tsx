@@ -1,4 +1,4 @@
-import type { ScaleLinear } from 'd3-scale';
+import type { LinearScale } from './linearScale';
 
 /** Horizontal rules of a chart band with their values at the left, and what they are in at the top. */
 export function ValueAxis({
@@ -9,14 +9,14 @@ export function ValueAxis({
   unit,
   format = String,
 }: {
-  scale: ScaleLinear<number, number>;
+  scale: LinearScale;
   left: number;
   right: number;
   ticks: number;
   unit: string;
   format?: (value: number) => string;
 }) {
-  const [bottom, top] = scale.range();
+  const [bottom, top] = scale.range;
   return (
     <g>
       {scale.ticks(ticks).map((tick) => (
@@ -42,14 +42,14 @@ export function PlaceAxis({
   ticks,
   format,
 }: {
-  scale: ScaleLinear<number, number>;
+  scale: LinearScale;
   y: number;
   ticks: number;
   format: (value: number) => string;
 }) {
   const shown = scale.ticks(ticks);
   // The last value would be cut where it stands at the chart's very edge.
-  const end = scale.range()[1];
+  const end = scale.range[1];
   return (
     <g>
       {shown.map((tick) => (

@@ -1,6 +1,6 @@
-import { scaleLinear } from 'd3-scale';
 import { memo, useMemo, useState } from 'react';
 import { PlaceAxis, ValueAxis } from './Axis';
+import { linearScale, niceScale } from './linearScale';
 import { densePath } from './paths';
 import { useWidth } from './useSize';
 
@@ -217,8 +217,8 @@ function usePaths({ lines, bands, rules }: Drawn, width: number, height: number)
       ...bands.flatMap((band) => [band.low, band.high]),
       rules.filter((rule) => rule.at === 'y').map((rule) => rule.value),
     ]);
-    const xScale = scaleLinear([x0, x1 > x0 ? x1 : x0 + 1], [LEFT, width - RIGHT]);
-    const yScale = scaleLinear([y0, y1 > y0 ? y1 : y0 + 1], [height - BOTTOM, TOP]).nice(5);
+    const xScale = linearScale([x0, x1 > x0 ? x1 : x0 + 1], [LEFT, width - RIGHT]);
+    const yScale = niceScale([y0, y1 > y0 ? y1 : y0 + 1], [height - BOTTOM, TOP], 5);
     const path = (xs: ArrayLike<number>, ys: ArrayLike<number>) => densePath(xs, ys, xScale, yScale);
     return {
       x: xScale,
