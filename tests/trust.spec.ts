@@ -29,6 +29,30 @@ test('a tab closed in the middle of typing loses nothing: the journal is joined 
   await expect(next.getByRole('button', { name: 'Undo: Brought back after closing' })).toBeEnabled();
 });
 
+test('an edit outlives the browser being killed before it was stored: it was sent on its way as it was made', async ({
+  page,
+  context,
+}) => {
+  await visit(page, '/car/car-tarn');
+  await mass(page).fill('1201');
+  await expect.poll(() => stored(page)).toContain('"massKg": 1201');
+  // As after a kill: what the browser keeps in its memory is gone, and the project was not written any more.
+  await page.evaluate(() => {
+    Storage.prototype.setItem = () => {};
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (value, key) {
+      if (this.name === 'projects') throw new DOMException('no', 'AbortError');
+      return put.call(this, value, key);
+    };
+  });
+  await mass(page).fill('1203');
+  await page.close();
+  const next = await context.newPage();
+  await visit(next, '/car/car-tarn');
+  await expect(mass(next)).toHaveValue('1203');
+  await expect.poll(() => stored(next)).toContain('"massKg": 1203');
+});
+
 test('two pages that edit within a moment of each other keep both edits, and say what both changed', async ({
   page,
   context,

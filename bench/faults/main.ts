@@ -35,9 +35,9 @@ interface Place {
 type Run = (place: Place, seed: number, random: Random) => Promise<Trial>;
 
 /** Trials beside each other: most of a trial is waiting, and a busy machine is the harder one. */
-const AT_ONCE = 4;
+const AT_ONCE = Number(process.env.FAULT_AT_ONCE ?? 4);
 /** A page that does not come to what is waited for in this time has broken, ms. */
-const PATIENCE = 20_000;
+const PATIENCE = 60_000;
 const FIRST_SEED = Number(process.env.FAULT_SEED ?? 1);
 /** A share of all trials, to try it out. */
 const SHARE = Number(process.env.FAULT_SHARE ?? 1);

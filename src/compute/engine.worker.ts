@@ -15,6 +15,7 @@ import {
   failureCases,
   fastestPlan,
   judgedDay,
+  leanDay,
   type Outlook,
   outlook,
   PhoneError,
@@ -24,7 +25,6 @@ import {
   phoneStop,
   probeKernel,
   type RunStatistics,
-  simulateDay,
   twoSides,
   withCooling,
 } from '../core';
@@ -89,7 +89,7 @@ const engine = {
   },
   /** The same day at one end of what is known of its cooling. */
   simulateCooled(input: DayInput, factors: CoolingDoubt['less']): DayResult {
-    const result = simulateDay(withCooling(input, factors));
+    const result = leanDay(withCooling(input, factors));
     return Comlink.transfer(result, movable(result));
   },
   /** How long a session can go on; takes a second or more. */

@@ -89,7 +89,7 @@ export {
   renameItem,
   replaceItem,
 } from './edit/library';
-export { alike, conflictText, differing, mergeProjects, type Sparse } from './edit/merge';
+export { conflictText, differing, mergeProjects, type Sparse } from './edit/merge';
 export { countOrigins, originOf, withOrigin } from './edit/origins';
 export { exchangedBy, isUsable, neverMix, preparedCar, signObstacle } from './edit/prepare';
 export {

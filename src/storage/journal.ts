@@ -157,12 +157,19 @@ const locks = () => (typeof navigator === 'undefined' ? undefined : navigator.lo
 
 /** Tells other pages, as long as this one is open, that it is. */
 export function holdPage(page: string): void {
-  void locks()?.request(`${PAGE_LOCK}${page}`, () => new Promise(() => {}));
+  locks()
+    ?.request(`${PAGE_LOCK}${page}`, () => new Promise(() => {}))
+    .catch(() => {
+      // Refused: other pages cannot know.
+    });
 }
 
 /** Ids of the pages that are open in this browser, as far as it tells. */
 export async function openPages(): Promise<ReadonlySet<string>> {
-  const held = (await locks()?.query())?.held ?? [];
+  const { held = [] } =
+    (await locks()
+      ?.query()
+      .catch(() => null)) ?? {};
   return new Set(
     held.flatMap(({ name }) => (name?.startsWith(PAGE_LOCK) ? [name.slice(PAGE_LOCK.length)] : [])),
   );

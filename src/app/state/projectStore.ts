@@ -1,5 +1,5 @@
+import { alike } from '../../core';
 import {
-  alike,
   attemptEdit,
   conflictText,
   differing,

@@ -1,6 +1,6 @@
 import { type AirProperties, airConductivity, airViscosity } from '../air';
 import { STANDARD_GRAVITY } from '../constants';
-import { cubeRoot, exp, power, type UniformTable, uniformTable } from '../numeric';
+import { cubeRoot, exp, power, Recent, type UniformTable, uniformTable } from '../numeric';
 import type { Corner, CornerAir, VaneType } from './parts';
 import { type RotorGeometry, rotorGeometry } from './rotorGeometry';
 
@@ -41,6 +41,13 @@ export function faceCoefficient(air: AirProperties, speed: number, diameter: num
   };
 }
 
+export interface FilmFactors {
+  readonly laminar: UniformTable;
+  readonly turbulent: UniformTable;
+}
+/** Every wheel of a run asks for the same. */
+const films = new Recent<FilmFactors>(16);
+
 /**
  * How the faces' heat transfer falls as the film between face and air gets hotter: `k·(ρ/µ)^m` at film temperature over
  * that of the reference, m the exponent of the Reynolds number (similarity; Incropera, Fundamentals of Heat and Mass
@@ -48,13 +55,18 @@ export function faceCoefficient(air: AirProperties, speed: number, diameter: num
  * @param ambient K
  * @returns factors over the mean of face and air, 1
  */
-export function filmFactors(ambient: number): { laminar: UniformTable; turbulent: UniformTable } {
+export function filmFactors(ambient: number): FilmFactors {
+  const key = String(ambient);
+  const known = films.get(key);
+  if (known) return known;
   const reference = ambient + 0.5 * REFERENCE_RISE;
   // At one pressure a gas's density goes with 1/T.
   const flow = (film: number) => 1 / (film * airViscosity(film));
   const factor = (exponent: number) => (film: number) =>
     (airConductivity(film) / airConductivity(reference)) * power(flow(film) / flow(reference), exponent);
-  return { laminar: tableOf(factor(LAMINAR)), turbulent: tableOf(factor(TURBULENT)) };
+  const made = { laminar: tableOf(factor(LAMINAR)), turbulent: tableOf(factor(TURBULENT)) };
+  films.set(key, made);
+  return made;
 }
 
 /** A function of temperature from 200 K up, at the knots of the common table. */

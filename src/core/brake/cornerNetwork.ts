@@ -1,7 +1,7 @@
 import { airConductivity } from '../air';
 import { STEFAN_BOLTZMANN } from '../constants';
 import { AMBIENT, type Network, NetworkBuilder, type SlabGrid } from '../heat';
-import { log, power, type UniformTable, uniformTable } from '../numeric';
+import { log, power, Recent, type UniformTable, uniformTable } from '../numeric';
 import { CHANNEL, CHANNEL_COUNT } from './channels';
 import { filmFactors, naturalCoefficient } from './convection';
 import { type Group, groupOfNode, type NodeName, type RecordedPart } from './groups';
@@ -267,14 +267,22 @@ function caliperNodes(
 
 const inSeries = (a: number, b: number) => (b === Number.POSITIVE_INFINITY ? a : (a * b) / (a + b));
 
+/** Every wheel of a run asks for nearly the same. */
+const naturals = new Recent<UniformTable>(64);
+
 /** Natural convection over the mean of surface and air, W/(m²·K). */
 function naturalTable(ambient: number, pressure: number, height: number): UniformTable {
-  return uniformTable(
+  const key = `${ambient}/${pressure}/${height}`;
+  const known = naturals.get(key);
+  if (known) return known;
+  const made = uniformTable(
     Array.from({ length: 140 }, (_, i) => {
       const mean = ambient + i * 5;
       return [mean, naturalCoefficient(2 * mean - ambient, ambient, pressure, height)] as const;
     }),
   );
+  naturals.set(key, made);
+  return made;
 }
 
 let conductivityOfAir: UniformTable | null = null;

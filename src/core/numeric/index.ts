@@ -1,3 +1,4 @@
+export { alike } from './alike';
 export { bandedSolve } from './bandedSolve';
 export { buffersIn } from './buffersIn';
 export { cos, cubeRoot, exp, log, power, rootOfSquares, sin } from './elementary';

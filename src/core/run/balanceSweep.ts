@@ -1,7 +1,7 @@
 import { nominalShare, withShare } from '../actuation';
 import { AXLES, type AxleName } from '../brake';
 import type { DayInput } from '../schedule';
-import { simulateDay } from './day';
+import { leanDay } from './day';
 import { isCold } from './limits';
 import type { Margin } from './result';
 
@@ -47,7 +47,7 @@ const frontKeepsMore = ({ margin }: SweepPoint) => margin.front.share - margin.r
 /**
  * Drives the day with brake balances around the present one: what each leaves to the hot limits of both axles, K, against
  * the ideal share.
- * @throws RangeError as `simulateDay`
+ * @throws RangeError as `leanDay`
  */
 export function balanceSweep(input: DayInput): BalanceSweep {
   const now = nominalShare(input.vehicle.brakes);
@@ -68,7 +68,7 @@ export function balanceSweep(input: DayInput): BalanceSweep {
 /** The day with one brake balance. */
 function drivenWith(input: DayInput, share: number): SweepPoint {
   const vehicle = { ...input.vehicle, brakes: withShare(input.vehicle.brakes, share) };
-  const day = simulateDay({ ...input, vehicle });
+  const day = leanDay({ ...input, vehicle });
   const least = (axle: AxleName) => {
     const own = day.margins.filter((m) => m.axle === axle && !isCold(m));
     const worst = own.reduce((a, b) => (b.share < a.share ? b : a));

@@ -16,7 +16,7 @@ import {
 } from '../brake';
 import { type CreateIntegrator, createIntegrator, GAMMA, type HeatIntegrator } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
-import { emptyWheel, resizedWheel, type WheelRecord } from './record';
+import { emptyWheel, type Kept, resizedWheel, type WheelRecord } from './record';
 
 /** Parts that are read off one node or halfway between two; some, where the sides are apart, off the hotter one. */
 const READ_OFF = RECORDED_PARTS.filter((part) => part !== 'rotorBulk' && part !== 'rotorBand');
@@ -53,6 +53,7 @@ export class CornerRun {
    * @param ambient temperature of the first air, K
    * @param pressure of the air, Pa
    * @param refinement whole factor on the number of cells
+   * @param kept what is recorded
    * @param create what hands out its integrator
    */
   constructor(
@@ -61,6 +62,7 @@ export class CornerRun {
     ambient: number,
     pressure: number,
     refinement: number,
+    private readonly kept: Kept = 'all',
     create: CreateIntegrator = createIntegrator,
   ) {
     this.layout = cornerNetwork(corner, ambient, pressure, refinement);
@@ -84,7 +86,8 @@ export class CornerRun {
     this.lastBulk = temperatures[network.nodes[this.layout.ringStart].name];
     this.glaze = glaze;
     this.bedded = bedded;
-    this.record = this.into(emptyWheel(1, network.nodes.length));
+    this.row = new Float64Array(network.nodes.length);
+    this.record = this.into(emptyWheel(1, network.nodes.length, kept));
     this.write(0, 0);
   }
 
@@ -92,6 +95,8 @@ export class CornerRun {
   private readonly begun: BrakeState;
   /** Mean of both pads then, m */
   private readonly begunThickness: number;
+  /** Temperature of every node at the sample written last, K, where no row of them is kept for each */
+  private readonly row: Float64Array;
 
   /** Makes room for so many samples, keeping what is written. */
   reserve(samples: number): void {
@@ -191,10 +196,12 @@ export class CornerRun {
 
   /** Wears each side's pad by its half of the work, J. */
   private wear(work: number, sample: number): void {
-    const { layout, record, corner } = this;
+    const { layout, record, corner, kept } = this;
     const { padFaces } = layout;
     const rate = corner.constants.padWear;
-    const faceOf = (side: number) => record.nodes[sample * record.nodeCount + padFaces[side]];
+    const nodes = kept === 'all' ? record.nodes : this.row;
+    const at = kept === 'all' ? sample * record.nodeCount : 0;
+    const faceOf = (side: number) => nodes[at + padFaces[side]];
     this.worn.outer += (rate * wornVolume(0.5 * work, faceOf(0))) / corner.pad.area;
     this.worn.inner += (rate * wornVolume(0.5 * work, faceOf(padFaces.length - 1))) / corner.pad.area;
   }
@@ -209,10 +216,13 @@ export class CornerRun {
 
   private write(sample: number, dt: number): void {
     const { integrator, record, targets, first, second } = this;
-    const { nodeCount, nodes } = record;
-    const at = sample * nodeCount;
+    const all = this.kept === 'all';
+    const nodes = all ? record.nodes : this.row;
+    const at = all ? sample * record.nodeCount : 0;
     integrator.writeTemperatures(nodes, at);
-    for (let c = 0; c < CHANNEL_COUNT; c++) record.drive[sample * CHANNEL_COUNT + c] = integrator.drive[c];
+    if (all) {
+      for (let c = 0; c < CHANNEL_COUNT; c++) record.drive[sample * CHANNEL_COUNT + c] = integrator.drive[c];
+    }
     for (let i = 0; i < targets.length; i++) {
       const [a, b] = [nodes[at + first[i]], nodes[at + second[i]]];
       targets[i][sample] = this.hotter[i] ? Math.max(a, b) : 0.5 * (a + b);

@@ -19,7 +19,7 @@ import {
 import { dayForces } from './forces';
 import { dayMargins, peaksOf, unbrakedOf, verdictOf } from './margins';
 import type { Observer } from './observer';
-import { type DayRecord, distinctWheels } from './record';
+import { type DayRecord, distinctWheels, type Kept } from './record';
 import type { DayResult, LapResult, LegResult } from './result';
 import { run } from './run';
 import { rotorStrain } from './strain';
@@ -29,16 +29,22 @@ import { zoneHeats } from './zoneHeats';
  * Computes a whole day: the laps, their braking work, and the temperatures of every brake part from the first lap to the
  * end of the last time standing.
  * @param input a valid day, SI
+ * @param kept what of it is recorded
  * @throws RangeError naming what is not a number and where, or a speed at which the car would lift off
  * @throws StateError for a start that these brakes cannot be in
  */
-export function simulateDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERICS): DayResult {
+export function simulateDay(
+  input: DayInput,
+  numerics: Numerics = DEFAULT_NUMERICS,
+  kept: Kept = 'all',
+): DayResult {
   const { ambient } = input.sessions[0];
   const schedule = daySchedule(input, numerics);
   const laps = new LapObserver(schedule.legs);
   const start = input.start ?? ambient;
   const { record, state, audit, layouts, steps } = run(input, input, schedule, start, [laps], {
     refinement: numerics.refinement,
+    kept,
   });
   const { laps: driven, legs } = laps;
   const margins = dayMargins(input, record, driven, legs);
@@ -74,6 +80,10 @@ export function simulateDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
     steps,
   };
 }
+
+/** The same for who looks at named parts alone: no node's temperature is kept. */
+export const leanDay = (input: DayInput, numerics?: Numerics): DayResult =>
+  simulateDay(input, numerics, 'parts');
 
 /** Tells a day lap by lap and leg by leg. */
 class LapObserver implements Observer {

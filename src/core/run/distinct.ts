@@ -1,4 +1,5 @@
 import { AXLES, type AxleInput, type AxleName, type Corner, type WheelName } from '../brake';
+import { alike } from '../numeric';
 import type { Start } from '../schedule';
 
 /** A wheel to compute, and the other of its axle where that is alike. */
@@ -19,7 +20,7 @@ export function distinct(
   return AXLES.flatMap((axle): DistinctWheel[] => {
     const [left, right]: WheelName[] = [`${axle}Left`, `${axle}Right`];
     const { left: a, right: b } = axles[axle];
-    const begunAlike = typeof start === 'number' || same(start[left], start[right]);
+    const begunAlike = typeof start === 'number' || alike(start[left], start[right]);
     return !sided && begunAlike && sameCorner(a, b)
       ? [{ wheel: left, also: right }]
       : [left, right].map((wheel) => ({ wheel, also: null }));
@@ -36,8 +37,5 @@ function sameCorner(a: Corner, b: Corner): boolean {
     'air',
     'constants',
   ] as const satisfies readonly (keyof Corner)[];
-  return keys.every((key) => same(a[key], b[key]));
+  return keys.every((key) => alike(a[key], b[key]));
 }
-
-/** What is one object needs no look. */
-const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);

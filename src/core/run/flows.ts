@@ -150,8 +150,12 @@ export function heatBalance(
   };
 }
 
-/** Temperatures of all nodes at a sample, K; a view into the record. */
+/**
+ * Temperatures of all nodes at a sample, K; a view into the record.
+ * @throws RangeError of a record that kept named parts alone
+ */
 export function nodesAt(record: WheelRecord, sample: number): Float64Array {
+  if (record.nodes.length === 0) throw new RangeError('nodesAt: the run kept named parts alone');
   return record.nodes.subarray(sample * record.nodeCount, (sample + 1) * record.nodeCount);
 }
 

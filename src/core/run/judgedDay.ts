@@ -1,7 +1,8 @@
 import { AXLES, type AxleInput, type AxleName, type Corner } from '../brake';
 import { type DayInput, DEFAULT_NUMERICS, type Numerics, UNMEASURED } from '../schedule';
-import { simulateDay } from './day';
+import { leanDay, simulateDay } from './day';
 import { unbrakedOf, verdictOf } from './margins';
+import type { Kept } from './record';
 import type { DayResult, ForceMargin, Margin } from './result';
 
 /** The same day with all forced cooling of each axle times a factor. */
@@ -21,11 +22,16 @@ export function withCooling(input: DayInput, factors: Readonly<Record<AxleName, 
 /**
  * A day, judged with what nobody knows of its cooling: each margin also tells what is left at the worse end of it,
  * and a limit that is passed there is close. Takes two days' time.
+ * @param kept what of it is recorded
  * @throws as `simulateDay`
  */
-export function judgedDay(input: DayInput, numerics: Numerics = DEFAULT_NUMERICS): DayResult {
-  const day = simulateDay(input, numerics);
-  const worse = simulateDay(withCooling(input, (input.doubt ?? UNMEASURED).less), numerics);
+export function judgedDay(
+  input: DayInput,
+  numerics: Numerics = DEFAULT_NUMERICS,
+  kept: Kept = 'all',
+): DayResult {
+  const day = simulateDay(input, numerics, kept);
+  const worse = leanDay(withCooling(input, (input.doubt ?? UNMEASURED).less), numerics);
   const lessOf = (own: Margin) =>
     worse.margins.find(({ axle, side, part }) => axle === own.axle && side === own.side && part === own.part);
   const margins = day.margins.map((own) => ({ ...own, lessCooling: lessOf(own)?.margin ?? null }));

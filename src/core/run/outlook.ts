@@ -1,5 +1,5 @@
 import type { DayInput, Leg, SessionPlan } from '../schedule';
-import { simulateDay } from './day';
+import { leanDay } from './day';
 import { type ForcePart, isCold, type LimitedPart } from './limits';
 import type { DayResult, Margin } from './result';
 
@@ -54,7 +54,7 @@ export function outlook(input: DayInput, session: number, stop: () => boolean = 
   /** Drives sessions with brakes as they are at the beginning. */
   const drive = (start: DayInput['start'], ...sessions: readonly SessionPlan[]): DayResult => {
     if (stop()) throw new Error('cancelled');
-    return simulateDay({ ...input, start, sessions: [air, ...sessions] });
+    return leanDay({ ...input, start, sessions: [air, ...sessions] });
   };
   const before = input.sessions.slice(0, session);
   // The brakes bring along all that counts, so that what lies before is driven once.

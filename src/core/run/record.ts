@@ -1,5 +1,8 @@
 import { CHANNEL_COUNT, RECORDED_PARTS, type RecordedPart, WHEELS, type WheelName } from '../brake';
 
+/** What of a run is kept: every node and drive channel at each sample, or the named parts alone, a fifth of the memory. */
+export type Kept = 'all' | 'parts';
+
 /** One wheel's brake over a day; n samples, K. */
 export interface WheelRecord extends Readonly<Record<RecordedPart, Float64Array>> {
   /** Friction coefficient of the pads at their face temperature, with what glazing took; n */
@@ -12,9 +15,9 @@ export interface WheelRecord extends Readonly<Record<RecordedPart, Float64Array>
   readonly worn: Float64Array;
   /** Nodes of its network */
   readonly nodeCount: number;
-  /** Temperature of every node, K; n × nodeCount */
+  /** Temperature of every node, K; n × nodeCount, empty where only parts are kept */
   readonly nodes: Float64Array;
-  /** Drive channels in the step that ends at each sample; n × CHANNEL_COUNT, the first row zero */
+  /** Drive channels in the step that ends at each sample; n × CHANNEL_COUNT, the first row zero; empty likewise */
   readonly drive: Float64Array;
   /** Friction power at the two stages of that step, W; n */
   readonly early: Float64Array;
@@ -73,8 +76,8 @@ const resizedForce = (record: ForceRecord, samples: number): ForceRecord =>
 /** A record with room for another number of samples; what is in it is kept. */
 export function resizedWheel(record: WheelRecord, samples: number): WheelRecord {
   const width: Partial<Record<keyof WheelRecord, number>> = {
-    nodes: record.nodeCount,
-    drive: CHANNEL_COUNT,
+    nodes: record.nodes.length > 0 ? record.nodeCount : 0,
+    drive: record.drive.length > 0 ? CHANNEL_COUNT : 0,
   };
   return Object.fromEntries(
     Object.entries(record).map(([key, value]) => [
@@ -111,7 +114,8 @@ export function resizedSeries(series: DaySeries, samples: number): DaySeries {
   return next;
 }
 
-export function emptyWheel(samples: number, nodeCount: number): WheelRecord {
+export function emptyWheel(samples: number, nodeCount: number, kept: Kept = 'all'): WheelRecord {
+  const rows = kept === 'all' ? samples : 0;
   const parts = Object.fromEntries(
     RECORDED_PARTS.map((part) => [part, new Float64Array(samples)]),
   ) as unknown as Record<RecordedPart, Float64Array>;
@@ -122,8 +126,8 @@ export function emptyWheel(samples: number, nodeCount: number): WheelRecord {
     bedded: new Float64Array(samples),
     worn: new Float64Array(samples),
     nodeCount,
-    nodes: new Float64Array(samples * nodeCount),
-    drive: new Float64Array(samples * CHANNEL_COUNT),
+    nodes: new Float64Array(rows * nodeCount),
+    drive: new Float64Array(rows * CHANNEL_COUNT),
     early: new Float64Array(samples),
     late: new Float64Array(samples),
   };

@@ -32,7 +32,7 @@ import { type DistinctWheel, distinct } from './distinct';
 import { takeGiven } from './givenStep';
 import type { Observer, PieceRun } from './observer';
 import { readingOf } from './reading';
-import { type DayRecord, type DaySeries, emptySeries, resizedSeries } from './record';
+import { type DayRecord, type DaySeries, emptySeries, type Kept, resizedSeries } from './record';
 import type { EnergyAudit } from './result';
 import { type PadCondition, Sharing } from './sharing';
 import { Stopping } from './stopping';
@@ -43,6 +43,8 @@ export interface RunOptions {
   readonly refinement?: number;
   /** Where friction comes from, `as hot` by default */
   readonly pads?: PadCondition;
+  /** `all` by default */
+  readonly kept?: Kept;
 }
 
 /** What comes of a run. */
@@ -116,7 +118,7 @@ class Runner {
     private readonly site: Site,
     schedule: Schedule,
     start: Start,
-    { refinement = 1, pads = 'as hot' }: RunOptions,
+    { refinement = 1, pads = 'as hot', kept = 'all' }: RunOptions,
   ) {
     this.ambient = schedule.ambient;
     this.air = airAt(site, this.ambient);
@@ -133,7 +135,7 @@ class Runner {
         return start[wheel];
       };
       const create = also ? createIntegrator : apart[axleOf(wheel)];
-      return new CornerRun(corner, begin, this.ambient, pressure, refinement, create);
+      return new CornerRun(corner, begin, this.ambient, pressure, refinement, kept, create);
     });
     this.shares = new Float64Array(this.runs.length);
     const runs = this.byWheel((i) => this.runs[i]);

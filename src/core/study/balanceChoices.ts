@@ -1,5 +1,5 @@
 import { clicksFor, nominalShare, withShare } from '../actuation';
-import { type BalanceSweep, balanceSweep, type DayResult, type SweepPoint, simulateDay } from '../run';
+import { type BalanceSweep, balanceSweep, type DayResult, leanDay, type SweepPoint } from '../run';
 import type { DayInput, SessionPlan } from '../schedule';
 import { type ZoneShares, zoneShares } from './evenShares';
 import { leastMargin } from './least';
@@ -37,7 +37,7 @@ export interface BalanceChoices {
  */
 export function balanceChoices(input: DayInput): BalanceChoices {
   const sweep = balanceSweep(input);
-  const now = simulateDay(input);
+  const now = leanDay(input);
   const hot = now.laps.filter((lap) => lap.kind === 'hot');
   const lap = hot[hot.length - 1];
   if (!lap)
@@ -60,7 +60,7 @@ export function balanceChoices(input: DayInput): BalanceChoices {
         return Math.min(30, Math.max(-30, more));
       });
       if (clicks.every((count, k) => count === driven.clicks[k])) break;
-      const day = simulateDay({ ...input, clicks });
+      const day = leanDay({ ...input, clicks });
       const last = day.laps.filter(({ kind: which }) => which === 'hot').at(-1);
       if (last?.trace.zones.length !== clicks.length) break;
       driven = { clicks, shares: zoneShares(input, last, session.ambient), day };
@@ -69,7 +69,7 @@ export function balanceChoices(input: DayInput): BalanceChoices {
   };
   const shared = (kind: 'grip' | 'even', wanted: number) => {
     const vehicle = { ...input.vehicle, brakes: withShare(brakes, bounded(wanted)) };
-    return choiceOf(kind, bounded(wanted), null, simulateDay({ ...input, vehicle }));
+    return choiceOf(kind, bounded(wanted), null, leanDay({ ...input, vehicle }));
   };
   // Where the day never evens out within the sweep, the share that comes nearest.
   const nearest = sweep.points.reduce((a, b) => (apart(b) < apart(a) ? b : a)).share;

@@ -1,6 +1,6 @@
 import { AXLES, type AxleInput, type AxleName, axleOf, WHEELS } from '../brake';
 import { lapTime } from '../lap';
-import { type DayResult, type LimitedPart, type Margin, simulateDay } from '../run';
+import { type DayResult, type LimitedPart, leanDay, type Margin } from '../run';
 import { type DayInput, ductDragArea } from '../schedule';
 import { AreaSearch, LARGEST_DUCT } from './areaSearch';
 import { coldestBite, leastForDuct, leastGuessed } from './least';
@@ -115,7 +115,7 @@ export function coolingNeed(input: DayInput, wish: number, stop: () => boolean =
     const known = seen.get(key);
     if (known) return known;
     if (stop()) throw new Error('cancelled');
-    const day = simulateDay({
+    const day = leanDay({
       ...input,
       front: withDuct(input.front, front, tape),
       rear: withDuct(input.rear, rear, tape),

@@ -1,13 +1,6 @@
 import { moistAirDensity } from '../air';
 import { driveLap, LINE_SPACING, lapLength, lapTime, prepareCircuit } from '../lap';
-import {
-  type DayResult,
-  type ForceMargin,
-  type LegResult,
-  type Margin,
-  marginsFrom,
-  simulateDay,
-} from '../run';
+import { type DayResult, type ForceMargin, type LegResult, leanDay, type Margin, marginsFrom } from '../run';
 import { type DayInput, ductDragArea, type Leg, pressureOf, type SessionPlan } from '../schedule';
 import { hotMargins, keepsAll, leastMargin } from './least';
 import type { SummaryLap } from './summary';
@@ -172,7 +165,7 @@ export class Planner {
     if (this.stop()) throw new Error('cancelled');
     this.runs += 1;
     const input = { ...this.input, sessions: [...this.before, ...sessions] };
-    const result = simulateDay(input);
+    const result = leanDay(input);
     return { result, left: marginsFrom(input, result, this.session) };
   }
 }

@@ -1,3 +1,4 @@
+import { alike } from '../../core';
 import { say } from '../../text/en/say/model';
 import { pathText } from '../check/problem';
 import { SCHEMAS, SHELVES, titleAt } from '../schema/paths';
@@ -32,15 +33,6 @@ type Loose = Readonly<Record<string, unknown>>;
 const keyOf = (item: Item): string => ('key' in item ? item.key : item.id);
 const isRecord = (value: unknown): value is Loose =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-
-/** Whether two plain values are alike, whatever the order of their keys. */
-export function alike(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((v, i) => alike(v, b[i]));
-  if (!isRecord(a) || !isRecord(b)) return Number.isNaN(a) && Number.isNaN(b);
-  const keys = Object.keys(a);
-  return keys.length === Object.keys(b).length && keys.every((key) => key in b && alike(a[key], b[key]));
-}
 
 /** What of two projects differs: items and names that are not alike, as each has them. */
 export function differing(before: Project, now: Project): { readonly before: Sparse; readonly now: Sparse } {

@@ -2,6 +2,7 @@ import {
   AXLES,
   type AxleName,
   type DaySummary,
+  DEFAULT_NUMERICS,
   drumGeometry,
   judgedDay,
   nominalShare,
@@ -29,7 +30,7 @@ export function assess(setup: Setup): Assessed {
     return cheekMass + vaneMass + rotor.hatMass;
   };
   return {
-    summary: summarise(input, judgedDay(input)),
+    summary: summarise(input, judgedDay(input, DEFAULT_NUMERICS, 'parts')),
     frontShare: nominalShare(input.vehicle.brakes),
     rotorMass: Object.fromEntries(AXLES.map((axle) => [axle, mass(axle)])) as Record<AxleName, number>,
   };

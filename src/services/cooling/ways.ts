@@ -8,10 +8,10 @@ import {
   type DaySummary,
   keepsAll,
   type Leg,
+  leanDay,
   leastForDuct,
   leastMargin,
   type SessionPlan,
-  simulateDay,
 } from '../../core';
 import {
   type Change,
@@ -194,7 +194,7 @@ class WayFinder {
       let found: DayResult | null = null;
       while (high - low > 1) {
         const stint = Math.ceil(0.5 * (low + high));
-        const driven = simulateDay({
+        const driven = leanDay({
           ...this.input,
           sessions: this.input.sessions.map((s) => split(s, stint, cool)),
         });
@@ -211,7 +211,7 @@ class WayFinder {
 
   private pace(): Way {
     const slower = (factor: number) =>
-      simulateDay({
+      leanDay({
         ...this.input,
         sessions: this.input.sessions.map((session) => ({
           ...session,

@@ -1,4 +1,4 @@
-import { goneOn, isCold, loggedDay, type Margin, simulateDay } from '../../core';
+import { goneOn, isCold, leanDay, loggedDay, type Margin } from '../../core';
 import { isDriven, type PreparedLog } from '../../io';
 
 /** How many laps like the last whole one a limit is away. */
@@ -21,7 +21,7 @@ export function lapsLeft(prepared: PreparedLog, looked = 20): LapsLeft | null {
   if (last?.kind !== 'lap') return null;
   const soFar = loggedDay(prepared.input, 'Live', prepared.pieces, prepared.ambient);
   const driven = prepared.pieces.filter(isDriven).length;
-  const day = simulateDay(goneOn(soFar, last, looked));
+  const day = leanDay(goneOn(soFar, last, looked));
   let first: LapsLeft = { laps: null, looked, margin: null };
   for (const margin of day.margins) {
     // Pads below their working temperature end no session.

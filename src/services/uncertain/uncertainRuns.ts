@@ -2,10 +2,10 @@ import {
   correlated,
   drawn,
   latinHypercube,
+  leanDay,
   type RunStatistics,
   runLayout,
   runStatistics,
-  simulateDay,
   writeRun,
 } from '../../core';
 import { dayInput, type Setup, uncertainRanges } from '../../model';
@@ -32,7 +32,7 @@ export function uncertainPiece(setup: Setup, piece: number): Float32Array {
   const layout = runLayout(day);
   for (let run = from; run < to; run++) {
     const moved = drawn(day, ranges, design.subarray(run * ranges.length, (run + 1) * ranges.length));
-    writeRun(moved, simulateDay(moved), layout, values, (run - from) * width);
+    writeRun(moved, leanDay(moved), layout, values, (run - from) * width);
   }
   return values;
 }
