@@ -158,6 +158,36 @@ describe('journals', () => {
     expect(masses(next.getState().history.value)[0]).toBe(demoProject.cars[0].massKg);
   });
 
+  it('hold a page’s own edits alone, also while it writes what it joined: another’s later edit stays', async () => {
+    const [storage, journals] = [memoryStore(), memoryJournals()];
+    const other = new ProjectStore({ project: demoProject, storage, page: 'other' });
+    other.edit('Mass', mass(0, 1111));
+    await other.saveNow();
+    // It joins the other's edit, and is edited while that is being written; of it nothing arrives any more.
+    const here = new ProjectStore({
+      project: demoProject,
+      storage: { ...storage, setItem: () => new Promise(() => {}) },
+      journals,
+      page: 'here',
+    });
+    here.edit('Name', (p) => ({ ...p, name: 'First' }));
+    await vi.advanceTimersByTimeAsync(400);
+    here.edit('Name', (p) => ({ ...p, name: 'Second' }));
+    other.edit('Mass', mass(0, 1222));
+    await other.saveNow();
+    const found = await openProject(storage);
+    if (found.kind !== 'project') throw new Error(found.kind);
+    const next = new ProjectStore({
+      project: found.project,
+      revision: found.revision,
+      storage,
+      page: 'next',
+    });
+    next.restore(await readJournals(journals, found.edits));
+    const { name, cars } = next.getState().history.value;
+    expect([name, cars[0].massKg]).toEqual(['Second', 1222]);
+  });
+
   it('that are garbled or impossible change nothing, and stay', async () => {
     const journals = memoryJournals();
     const texts = [

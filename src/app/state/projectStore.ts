@@ -231,6 +231,8 @@ export class ProjectStore {
       mine = this.state.history.value;
       merged = mergeProjects(this.stored, mine, theirs, mine);
     }
+    // From here on what is written down is what differs from theirs: their own edits are not for this page to bring back.
+    this.stored = project;
     const now = performance.now();
     const adopted = recordEdit(this.state.history, theirs, 'Changed on another page', null, now);
     const notice = merged.whole ? conflictText(merged.conflicts) : say.anotherPageChangedProject;
