@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { memoryJournals, memoryStore } from '../../../tests/support/memoryStore';
-import type { Project } from '../../model';
+import { blankProject, type Project } from '../../model';
 import { keptTexts, openProject, readJournals, setJournalsAside } from '../../storage';
 import { ProjectStore } from './projectStore';
 
@@ -12,25 +12,8 @@ const mass = (car: number, massKg: number) => (p: Project) => ({
   cars: p.cars.map((c, i) => (i === car ? { ...c, massKg } : c)),
 });
 
-const [plan] = demoProject.plans;
 /** One car on one circuit, since a whole project takes its time to read. */
-const small: Project = {
-  ...demoProject,
-  cars: demoProject.cars.filter(({ id }) => id === plan.carId),
-  circuits: demoProject.circuits.filter(({ id }) => id === plan.circuitId),
-  plans: [plan],
-  parts: [],
-  states: [],
-  drives: [],
-  calibrations: [],
-  preparations: [],
-  bottles: [],
-  tests: [],
-  sets: [],
-  seasons: [],
-  entries: [],
-  selectedPlanId: plan.id,
-};
+const small = blankProject('Small');
 
 async function stored(storage: Memory): Promise<Project> {
   const found = await openProject(storage);
