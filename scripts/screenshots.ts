@@ -102,8 +102,8 @@ const VIEWS: readonly View[] = [
     prepare: async (page) => {
       await page.getByText('Today the closest').waitFor({ timeout: 120_000 });
       for (const part of [
-        'front ducts: Hose of 100 mm',
-        'front ducts: Hose of 63 mm',
+        'front ducts: Hose of 100 mm (4 in)',
+        'front ducts: Hose of 63 mm (2½ in)',
         'front rotors: Vented 320 × 28, pillars',
       ]) {
         await page.getByRole('button', { name: `Compare ${part}`, exact: true }).click();

@@ -1,2 +1,2 @@
-/** What the menu of files exports, in a file of its own: to fetch the whole of `report` would hand its every page all of it. */
+/** What the menu of files exports. Were all of `report` fetched here, every page that uses a part of it would load all of it. */
 export { resultDocument, tracesCsv, zonesCsv } from '../../report';
