@@ -222,6 +222,8 @@ test('how sure: the same seed gives the same answer on any number of cores; rang
   const answer = async () => {
     await page.getByRole('button', { name: 'Start 40 simulation runs' }).click();
     await expect(region(page, 'How likely')).toContainText('of 40 simulation runs something passes a limit');
+    // The panels come one after the other; this is the last.
+    await expect(region(page, 'What matters')).toBeVisible();
     return page.locator('main').innerText();
   };
   const strip = (text: string) =>

@@ -186,7 +186,6 @@ test('live: braking zones, temperatures and laps left come as driven; a cut conn
   await expect(page.getByTestId('laps-left')).toContainText(/more lap|Come in|No limit/, { timeout: 60_000 });
   await page.getByRole('button', { name: 'Stop and keep' }).click();
   await expect(page.getByText('The recording is kept as')).toBeVisible();
-  // Counted once it is kept: rows on their way still came in.
   const samples = Number(/(\d+) samples/.exec((await state.textContent()) ?? '')?.[1]);
   await page.goto('/log/logs');
   await expect(page.getByLabel('Kept logs')).toContainText(String(samples));

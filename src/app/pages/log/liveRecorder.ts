@@ -99,7 +99,10 @@ export class LiveRecorder {
     this.timer = null;
     if (this.retry) clearTimeout(this.retry);
     this.retry = null;
-    if (this.view.state !== 'idle') this.set({ state });
+    if (this.view.state === 'idle') return;
+    // What came since the last telling counts too: what is kept is never more than what is shown.
+    this.tellNow();
+    this.set({ state });
   }
 
   /** What was recorded so far; null before there is enough to compute with. */
@@ -194,17 +197,21 @@ export class LiveRecorder {
     this.tellingSoon = true;
     setTimeout(() => {
       this.tellingSoon = false;
-      const samples = this.values.get('time')?.length ?? 0;
-      const now: Partial<Record<LogColumn, number>> = {};
-      for (const [as, values] of this.values) {
-        for (let i = values.length - 1; i >= Math.max(0, values.length - 50); i--) {
-          if (!Number.isFinite(values[i])) continue;
-          now[as] = values[i];
-          break;
-        }
-      }
-      this.set({ samples, now, share: this.count ? samples / this.count : null });
+      this.tellNow();
     }, TELL);
+  }
+
+  private tellNow(): void {
+    const samples = this.values.get('time')?.length ?? 0;
+    const now: Partial<Record<LogColumn, number>> = {};
+    for (const [as, values] of this.values) {
+      for (let i = values.length - 1; i >= Math.max(0, values.length - 50); i--) {
+        if (!Number.isFinite(values[i])) continue;
+        now[as] = values[i];
+        break;
+      }
+    }
+    this.set({ samples, now, share: this.count ? samples / this.count : null });
   }
 
   private set(change: Partial<LiveView>): void {

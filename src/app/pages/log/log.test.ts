@@ -82,6 +82,15 @@ describe('the live recorder', () => {
     expect(recorder.getView()).toMatchObject({ state: 'ended', samples: 70, losses: 2 });
     expect(recorder.raw()?.time[69]).toBeCloseTo(6.9, 9);
   });
+  it('shows every sample it has the moment it is stopped', () => {
+    const { recorder, source } = started();
+    source.say('rows', rows(0, 50), 49);
+    vi.advanceTimersByTime(300);
+    source.say('rows', rows(50, 99), 98);
+    recorder.stop();
+    expect(recorder.getView()).toMatchObject({ state: 'ended', samples: 99, now: { time: 9.8 } });
+    expect(recorder.raw()?.time.length).toBe(99);
+  });
   it('leaves out what comes garbled and says so; a stream that begins wrongly is ended', () => {
     const { recorder, source } = started();
     source.say('rows', rows(0, 50), 49);
