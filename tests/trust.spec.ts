@@ -53,6 +53,31 @@ test('an edit outlives the browser being killed before it was stored: it was sen
   await expect.poll(() => stored(next)).toContain('"massKg": 1203');
 });
 
+test('everything outlives its deletion though the page is gone before it is stored anew', async ({
+  page,
+  context,
+}) => {
+  await visit(page, '/car/car-tarn');
+  await mass(page).fill('1201');
+  await expect.poll(() => stored(page)).toContain('"massKg": 1201');
+  await page.evaluate(async () => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('no', 'AbortError');
+    };
+    await new Promise((done) => {
+      indexedDB.deleteDatabase('fervent-kettle').onsuccess = done;
+    });
+  });
+  await page.close();
+  const next = await context.newPage();
+  await visit(next, '/car/car-tarn');
+  await expect(mass(next)).toHaveValue('1201');
+  await expect.poll(() => stored(next)).toContain('"massKg": 1201');
+  expect(await next.evaluate(() => Object.keys(localStorage).filter((k) => k.includes('journal')))).toEqual(
+    [],
+  );
+});
+
 test('two pages that edit within a moment of each other keep both edits, and say what both changed', async ({
   page,
   context,

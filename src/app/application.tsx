@@ -1,21 +1,14 @@
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { demoProject } from '../../demo/project';
 import {
   browserJournal,
   browserNotes,
   browserStore,
   currentSlot,
-  type Found,
   holdPage,
-  openHistory,
-  openPages,
-  openProject,
   PROJECTS,
   pageOf,
-  readJournals,
-  setJournalsAside,
   slotJournals,
   slotStore,
   whenGone,
@@ -27,7 +20,7 @@ import { RouteError } from './shell/RouteError';
 import { Shell } from './shell/Shell';
 import { Unreadable } from './shell/Unreadable';
 import { Providers } from './state/context';
-import { ProjectStore } from './state/projectStore';
+import { openStore } from './state/openStore';
 import { TipProvider } from './ui/Tip';
 
 /**
@@ -40,26 +33,16 @@ export async function start(root: HTMLElement, answers: boolean): Promise<void> 
   const journals = slotJournals({ kept: browserJournal(), sent: browserNotes() }, slot);
   const page = pageOf(crypto.randomUUID(), slot);
   holdPage(page);
-  const found: Found = answers
-    ? await openProject(storage)
-    : { kind: 'blocked', reason: 'the browser’s storage does not answer' };
-  const past = found.kind === 'project' ? await openHistory(storage, found.revision, found.project) : [];
-  const store = new ProjectStore({
-    past,
-    project: found.kind === 'project' ? found.project : demoProject,
-    storage,
-    journals,
-    page,
-    neighbours:
-      'BroadcastChannel' in window ? new BroadcastChannel(`fervent-kettle${slot && `/${slot}`}`) : null,
-    ...(found.kind === 'project' && { revision: found.revision }),
-    ...(found.kind === 'blocked' && { save: { kind: 'failed', reason: found.reason } }),
-  });
-  if (found.kind === 'unreadable') await setJournalsAside(storage, journals);
-  else if (found.kind !== 'blocked') {
-    const edits = found.kind === 'project' ? found.edits : {};
-    store.restore(await readJournals(journals, edits, await openPages()));
-  }
+  const { store, found } = await openStore(
+    {
+      storage,
+      journals,
+      page,
+      neighbours:
+        'BroadcastChannel' in window ? new BroadcastChannel(`fervent-kettle${slot && `/${slot}`}`) : null,
+    },
+    answers,
+  );
   // Never while it is blocked: there is nothing that could go.
   if (found.kind !== 'blocked') whenGone(PROJECTS, () => void store.storeIfGone());
   // The titles of the pages take its place.

@@ -15,6 +15,7 @@ export {
   type Journals,
   openPages,
   readJournals,
+  readWhole,
   setJournalsAside,
   writeJournal,
 } from './journal';
@@ -46,6 +47,13 @@ export {
   slotJournals,
   slotStore,
 } from './projectSlots';
-export { type EditsOf, type Found, openProject, saveProject } from './projectStorage';
+export {
+  type EditsOf,
+  type Found,
+  laterEdits,
+  openProject,
+  type StoredProject,
+  saveProject,
+} from './projectStorage';
 export { beginWork, browserRunStore, forgetWork, keepPiece, keptPieces } from './runStorage';
 export { whenGone } from './whenGone';

@@ -1,9 +1,9 @@
-import type { Sparse } from '../model';
+import { readProject, type Sparse } from '../model';
 import { say } from '../text/en/say/storage';
 import { keepAside } from './keptAside';
 import type { KeyValueStore } from './keyValueStore';
 import type { NoteStore } from './noteStore';
-import type { EditsOf } from './projectStorage';
+import type { EditsOf, StoredProject } from './projectStorage';
 
 const PREFIX = 'fervent-kettle-journal:';
 /** A page that is open holds a lock of this name with its id. */
@@ -36,6 +36,8 @@ export interface Unsaved {
   readonly joined: EditsOf;
   /** Whether the page is being closed */
   readonly left: boolean;
+  /** Everything, as it would have been stored, where what was stored has gone */
+  readonly whole: { readonly revision: number; readonly text: string; readonly edits: EditsOf } | null;
 }
 export interface JournalEntry extends Unsaved {
   readonly page: string;
@@ -97,40 +99,64 @@ function entryOf(key: string, text: string): JournalEntry | null {
     const value = JSON.parse(text) as Partial<Unsaved> | null;
     if (!value?.before || !value.now) return null;
     // Before, they had no number, and only pages that were left wrote them.
-    const { before, now, edits = Number.POSITIVE_INFINITY, joined = {}, left = true } = value;
-    return { page: key.slice(PREFIX.length), before, now, edits, joined, left };
+    const { before, now, edits = Number.POSITIVE_INFINITY, joined = {}, left = true, whole = null } = value;
+    return { page: key.slice(PREFIX.length), before, now, edits, joined, left, whole };
   } catch {
     // Garbled: what is stored is still there.
     return null;
   }
 }
 
+/** Journals in either place that can be read, of pages that will not store them themselves. */
+async function entriesOf(journals: Journals, open: ReadonlySet<string>): Promise<readonly JournalEntry[]> {
+  const entries = (await textsOf(journals)).flatMap(([key, text]) => entryOf(key, text) ?? []);
+  return entries.filter(({ page, left }) => left || !open.has(page));
+}
+
 /**
  * The journals that were left behind by pages that are gone. One that cannot be read is passed over, and stays.
- * @param saved edits of each page that what is stored has already: journals of no more are cleared
+ * @param saved edits of each page that the project has already: journals of no more are passed over
  * @param open ids of the pages that are open: they save their edits themselves
+ * @param stored whether that project is stored, so that they can be cleared
  */
 export async function readJournals(
   journals: Journals,
   saved: EditsOf = {},
   open: ReadonlySet<string> = new Set(),
+  stored = true,
 ): Promise<readonly JournalEntry[]> {
   const entries = new Map<string, JournalEntry>();
   const stale: string[] = [];
-  for (const [key, text] of await textsOf(journals)) {
-    const entry = entryOf(key, text);
-    if (!entry) continue;
-    const { page, edits, left } = entry;
-    if (open.has(page) && !left) continue;
+  for (const entry of await entriesOf(journals, open)) {
+    const { page, edits } = entry;
     if (edits <= (saved[page] ?? 0)) stale.push(page);
     else if (edits > (entries.get(page)?.edits ?? -1)) entries.set(page, entry);
   }
-  clearJournals(
-    journals,
-    stale.filter((page) => !entries.has(page)),
-  );
+  if (stored)
+    clearJournals(
+      journals,
+      stale.filter((page) => !entries.has(page)),
+    );
   const found = [...entries.values()];
   return found.filter(({ page, edits }) => !found.some(({ joined }) => edits <= (joined[page] ?? 0)));
+}
+
+/**
+ * Everything, as the page wrote it down that had seen the latest of it, after what was stored had gone; null where no page
+ * did. To be asked for only where nothing is stored.
+ */
+export async function readWhole(
+  journals: Journals,
+  open: ReadonlySet<string> = new Set(),
+): Promise<StoredProject | null> {
+  const wholes = (await entriesOf(journals, open)).flatMap(({ whole }) => whole ?? []);
+  const count = ({ edits }: { readonly edits: EditsOf }) => Object.values(edits).reduce((a, b) => a + b, 0);
+  wholes.sort((a, b) => b.revision - a.revision || count(b) - count(a));
+  for (const { text, revision, edits } of wholes) {
+    const read = readProject(text);
+    if (read.ok) return { project: read.project, revision, edits };
+  }
+  return null;
 }
 
 /**

@@ -21,14 +21,16 @@ interface Stored {
   readonly edits: EditsOf;
 }
 
+/** What is stored: how often something was stored before it, and whose edits it has. */
+export interface StoredProject {
+  readonly project: Project;
+  readonly revision: number;
+  readonly edits: EditsOf;
+}
+
 /** What was found where the project is kept. */
 export type Found =
-  | {
-      readonly kind: 'project';
-      readonly project: Project;
-      readonly revision: number;
-      readonly edits: EditsOf;
-    }
+  | ({ readonly kind: 'project' } & StoredProject)
   | { readonly kind: 'nothing' }
   | {
       readonly kind: 'unreadable';
@@ -77,7 +79,7 @@ export type Join = (theirs: Project) => Promise<Project>;
  * Saves a project over the revision it was made from. Where another has been stored since, both are joined first; one
  * that cannot be read is kept aside before it is overwritten.
  * @param mine this page's project, asked for once this page has its turn
- * @param known revision this page has seen last; −1 for none
+ * @param known what this page has seen stored last: its revision, −1 for none, and whose edits it had
  * @param edits edits, of this page and of those whose journals it joined, that its project has
  * @returns what was stored
  * @throws Error with the reason in words when the store is full or blocked, or what is stored could not be kept aside
@@ -85,24 +87,25 @@ export type Join = (theirs: Project) => Promise<Project>;
 export function saveProject(
   store: KeyValueStore,
   mine: () => Project,
-  known: number,
+  known: Pick<StoredProject, 'revision' | 'edits'>,
   join: Join,
   edits: () => EditsOf = () => ({}),
-): Promise<{ readonly project: Project; readonly revision: number }> {
+): Promise<StoredProject> {
   return inTurn(async () => {
     try {
       const stored = await readStored(store);
       let project: Project | null = null;
-      if (stored && stored.revision !== known) {
+      if (stored && stored.revision !== known.revision) {
         const theirs = readProject(stored.text);
         if (theirs.ok) project = await join(theirs.project);
         else await keepAside(store, stored.text, theirs.problems);
       }
       project ??= mine();
-      const revision = Math.max(stored?.revision ?? 0, known, 0) + 1;
-      const told = { revision, edits: later(stored?.edits ?? {}, edits()) };
+      const revision = Math.max(stored?.revision ?? 0, known.revision, 0) + 1;
+      // What is known is told as well: what was stored may have gone.
+      const told = { revision, edits: laterEdits({ ...known.edits, ...stored?.edits }, edits()) };
       await store.setItem(KEY, { ...told, text: writeProject(project) } satisfies Stored);
-      return { project, revision };
+      return { project, ...told };
     } catch (error) {
       throw new Error(reasonOf(error));
     }
@@ -110,7 +113,7 @@ export function saveProject(
 }
 
 /** Both, the latest told last. */
-function later(before: EditsOf, now: EditsOf): EditsOf {
+export function laterEdits(before: EditsOf, now: EditsOf): EditsOf {
   const others = Object.entries(before).filter(([page]) => !(page in now));
   return Object.fromEntries([...others, ...Object.entries(now)].slice(-PAGES_TOLD));
 }

@@ -31,17 +31,17 @@ const failing = (name: string): KeyValueStore => {
 describe('storage', () => {
   const joins = async (theirs: Project) => theirs;
   const save = (store: KeyValueStore, project: Project, known = -1) =>
-    saveProject(store, () => project, known, joins);
+    saveProject(store, () => project, { revision: known, edits: {} }, joins);
 
   it('opens what it saved, with how often it was saved before', async () => {
     const store = memoryStore();
     expect(await openProject(store)).toEqual({ kind: 'nothing' });
     const project = { ...demoProject, name: 'Another' };
-    expect(await save(store, project)).toEqual({ project, revision: 1 });
+    expect(await save(store, project)).toEqual({ project, revision: 1, edits: {} });
     expect(await openProject(store)).toEqual({ kind: 'project', project, revision: 1, edits: {} });
-    expect(await save(store, project, 1)).toEqual({ project, revision: 2 });
+    expect(await save(store, project, 1)).toEqual({ project, revision: 2, edits: {} });
     // Whoever has not seen the newest joins it first.
-    expect(await save(store, demoProject, 1)).toEqual({ project, revision: 3 });
+    expect(await save(store, demoProject, 1)).toEqual({ project, revision: 3, edits: {} });
   });
 
   it('opens a text that was stored without a revision', async () => {

@@ -4,11 +4,12 @@ const AGAIN = 400;
 /**
  * Tells when the browser's database goes under an open page: deleted by another page, or its data cleared. Holds a
  * connection of its own, which gives way to whoever deletes or enlarges the database.
- * @param gone called each time; what is called for first is that it is stored anew
+ * @param gone called as it goes, and once more if it is not there a moment later
  * @returns ends it
  */
 export function whenGone(name: string, gone: () => void): () => void {
   let ended = false;
+  let there = false;
   let connection: IDBDatabase | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   const later = () => {
@@ -28,13 +29,19 @@ export function whenGone(name: string, gone: () => void): () => void {
       // Blocked: there is nothing that could go.
       return;
     }
-    // One that is not there is not to be made here, without its stores.
-    opening.onupgradeneeded = () => opening.transaction?.abort();
+    opening.onupgradeneeded = () => {
+      // One that is not there is not to be made here, without its stores.
+      opening.transaction?.abort();
+      // When it was told, it was still on its way out, and could be read.
+      if (there && !ended) gone();
+      there = false;
+    };
     opening.onerror = later;
     opening.onsuccess = () => {
       const db = opening.result;
       if (ended) return db.close();
       connection = db;
+      there = true;
       db.onclose = lost;
       db.onversionchange = ({ newVersion }) => {
         db.close();

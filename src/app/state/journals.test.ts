@@ -4,6 +4,7 @@ import { demoProject } from '../../../demo/project';
 import { memoryJournals, memoryStore } from '../../../tests/support/memoryStore';
 import { blankProject, type Project } from '../../model';
 import { keptTexts, openProject, readJournals, setJournalsAside } from '../../storage';
+import { openStore } from './openStore';
 import { ProjectStore } from './projectStore';
 
 type Memory = ReturnType<typeof memoryStore>;
@@ -21,17 +22,22 @@ async function stored(storage: Memory): Promise<Project> {
   return found.project;
 }
 
+const putBack = (into: Map<string, string>, from: ReadonlyMap<string, string>) => {
+  into.clear();
+  for (const [key, text] of from) into.set(key, text);
+};
+
 /**
  * A page that opens what is there, and of which nothing is heard any more once it died.
  * @param slow what a write takes it, ms
- * @param full whether the storage has no room for it
+ * @param end how it ends, and whether the storage has no room for it
  */
 async function mortal(
   page: string,
   storage: Memory,
   journals: ReturnType<typeof memoryJournals>,
   slow: number,
-  full: boolean,
+  end: string,
 ) {
   let alive = true;
   const living =
@@ -39,17 +45,14 @@ async function mortal(
     (...args: A) =>
       void (alive && act(...args));
   const { kept, sent } = journals;
-  const found = await openProject(storage);
-  const known = found.kind === 'project' ? found : null;
-  const store = new ProjectStore({
-    project: known?.project ?? small,
-    ...(known && { revision: known.revision }),
+  const { store } = await openStore({
+    first: small,
     storage: {
       ...storage,
       setItem: async (key, value) => {
         await new Promise((done) => setTimeout(done, slow));
         if (!alive) await new Promise(() => {});
-        if (full) throw Object.assign(new Error('x'), { name: 'QuotaExceededError' });
+        if (end.startsWith('full')) throw Object.assign(new Error('x'), { name: 'QuotaExceededError' });
         await storage.setItem(key, value);
       },
     },
@@ -59,8 +62,8 @@ async function mortal(
     },
     page,
   });
-  store.restore(await readJournals(journals, known?.edits));
   const die = () => {
+    if (end.endsWith('close')) store.leave();
     alive = false;
   };
   return { store, die };
@@ -195,36 +198,43 @@ describe('journals', () => {
           massKg: fc.integer({ min: 500, max: 3000 }),
           wait: fc.constantFrom(0, 1, 40, 130, 400, 2000),
         }),
-        { minLength: 1, maxLength: 6 },
+        { maxLength: 6 },
       ),
       slow: fc.constantFrom(0, 5, 300, 5000),
       /** After which edit the browser puts on the disk what it keeps */
       flushed: fc.nat(6),
+      /** After which edit everything that is stored is deleted */
+      deleted: fc.option(fc.nat(6), { freq: 2 }),
       end: fc.constantFrom('crash', 'close', 'kill', 'full and crash', 'full and close'),
     });
-    await fc.assert(
-      fc.asyncProperty(fc.array(round, { minLength: 1, maxLength: 6 }), async (rounds) => {
-        const storage = memoryStore();
-        const journals = memoryJournals();
-        let disk = new Map<string, string>();
-        let last: number | undefined;
-        for (const [i, { edits, slow, flushed, end }] of rounds.entries()) {
-          const { store, die } = await mortal(`page ${i}`, storage, journals, slow, end.startsWith('full'));
-          if (last !== undefined) expect(store.getState().history.value.cars[0].massKg).toBe(last);
-          for (const [j, { massKg, wait }] of edits.entries()) {
-            store.edit('Mass', mass(0, massKg));
-            last = massKg;
-            if (j === flushed) disk = new Map(journals.texts.kept);
-            await vi.advanceTimersByTimeAsync(wait);
-          }
-          if (end.endsWith('close')) store.leave();
-          die();
-          if (end !== 'kill') continue;
-          journals.texts.kept.clear();
-          for (const [key, text] of disk) journals.texts.kept.set(key, text);
+    type Round = typeof round extends fc.Arbitrary<infer R> ? R : never;
+    const live = async (storage: Memory, journals: ReturnType<typeof memoryJournals>, rounds: Round[]) => {
+      let disk = new Map<string, string>();
+      let last = small.cars[0].massKg;
+      for (const [i, { edits, slow, flushed, deleted, end }] of rounds.entries()) {
+        const { store, die } = await mortal(`page ${i}`, storage, journals, slow, end);
+        expect(store.getState().history.value.cars[0].massKg).toBe(last);
+        const gone = () => {
+          storage.kept.clear();
+          void store.storeIfGone();
+        };
+        for (const [j, { massKg, wait }] of edits.entries()) {
+          store.edit('Mass', mass(0, massKg));
+          last = massKg;
+          if (j === deleted) gone();
+          if (j === flushed) disk = new Map(journals.texts.kept);
+          await vi.advanceTimersByTimeAsync(wait);
         }
-      }),
-      { numRuns: 60 },
+        if ((deleted ?? -1) >= edits.length) gone();
+        die();
+        if (end === 'kill') putBack(journals.texts.kept, disk);
+      }
+    };
+    await fc.assert(
+      fc.asyncProperty(fc.array(round, { minLength: 1, maxLength: 6 }), (rounds) =>
+        live(memoryStore(), memoryJournals(), rounds),
+      ),
+      { numRuns: 100 },
     );
   });
 });

@@ -1,5 +1,5 @@
 import type { Problem, Project } from '../../model';
-import type { Journals, KeyValueStore, PastStep } from '../../storage';
+import type { EditsOf, Journals, KeyValueStore, PastStep } from '../../storage';
 import type { History } from './history';
 
 /** Whether what is on the screen is also in the browser's storage. */
@@ -37,9 +37,18 @@ export interface ProjectStoreOptions {
   readonly storage: KeyValueStore;
   /** Revision `project` was stored as; −1 where nothing was */
   readonly revision?: number;
+  /** Edits of each page that are stored with it */
+  readonly edits?: EditsOf;
+  /** Edits of pages that are gone, by page, that it has and that are not stored */
+  readonly joined?: EditsOf;
   readonly save?: SaveState;
   readonly neighbours?: Neighbours | null;
   readonly journals?: Journals;
   /** Id of this page among those that are open */
   readonly page?: string;
+}
+
+/** A project as another page has it, with the plan that is shown here if it has that. */
+export function onPlanOf({ selectedPlanId }: Project, theirs: Project): Project {
+  return theirs.plans.some((plan) => plan.id === selectedPlanId) ? { ...theirs, selectedPlanId } : theirs;
 }

@@ -16,13 +16,21 @@ import {
   type KeyValueStore,
   keepAside,
   keepHistory,
+  laterEdits,
   openProject,
+  type StoredProject,
   saveProject,
   writeJournal,
 } from '../../storage';
 import { say } from '../../text/en/say/state';
 import { type History, recordEdit, redo, startHistory, undo } from './history';
-import type { Edited, Neighbours, ProjectState, ProjectStoreOptions } from './projectState';
+import {
+  type Edited,
+  type Neighbours,
+  onPlanOf,
+  type ProjectState,
+  type ProjectStoreOptions,
+} from './projectState';
 
 /** Time after an edit until it is saved, ms, unless another comes. */
 const SAVE_AFTER = 120;
@@ -40,24 +48,25 @@ export class ProjectStore {
   private timer: ReturnType<typeof setTimeout> | undefined;
   /** When the oldest edit that waits to be saved was made, ms; null when none does */
   private waitingSince: number | null = null;
-  /** What is stored, as far as this page has seen, and its revision */
-  private stored: Project;
-  private revision: number;
+  /** What is stored, as far as this page has seen */
+  private stored: StoredProject;
   /** Edits made here */
   private edits = 0;
   /** Edits of pages that are gone, by page, that are in the project but not stored yet */
-  private joined: EditsOf = {};
+  private joined: EditsOf;
+  /** The time what was stored has gone under this page and is not known to be stored anew; null when it is */
+  private gone: object | null = null;
   /** Saving and adopting take turns */
   private queue: Promise<void> = Promise.resolve();
 
   constructor(options: ProjectStoreOptions) {
-    const { project, storage, revision = -1, save = { kind: 'saved' } } = options;
+    const { project, storage, revision = -1, edits = {}, joined = {}, save = { kind: 'saved' } } = options;
     this.storage = storage;
     this.neighbours = options.neighbours ?? null;
     this.journals = options.journals ?? { kept: null, sent: null };
     this.page = options.page ?? 'page';
-    this.stored = project;
-    this.revision = revision;
+    this.stored = { project, revision, edits };
+    this.joined = joined;
     this.state = { history: startHistory(project, options.past), save, notice: null };
     this.neighbours?.addEventListener('message', () => {
       this.queue = this.queue.then(() => this.adopt());
@@ -131,26 +140,46 @@ export class ProjectStore {
   /** Tells the next page that this one, being closed, will not save what it has written down. @returns whether nothing is lost */
   leave(): boolean {
     const { value } = this.state.history;
-    if (!this.unsaved || value === this.stored) return true;
+    if (!this.gone && (!this.unsaved || value === this.stored.project)) return true;
     return this.writeDown(value, true);
   }
 
   /** Writes down at once what is not stored yet: whatever happens to the page in the next moment, it is there. */
   private writeDown(value: Project, left = false): boolean {
     const { edits, joined, journals, page, stored } = this;
-    return writeJournal(journals, page, { ...differing(stored, value), edits, joined, left });
+    const whole = this.gone && {
+      revision: stored.revision,
+      text: writeProject(value),
+      edits: laterEdits(stored.edits, this.unstored),
+    };
+    return writeJournal(journals, page, { ...differing(stored.project, value), edits, joined, left, whole });
   }
 
   /** Stores everything anew where what was stored has gone under this page: deleted by another, or cleared. */
   storeIfGone(): Promise<void> {
+    if (this.stored.revision >= 0) {
+      this.gone = {};
+      // At once: the page may be closed before it is stored.
+      this.writeDown(this.state.history.value);
+    }
     this.queue = this.queue.then(async () => {
-      if (this.revision < 0) return;
+      const { gone } = this;
+      if (!gone) return;
       const found = await openProject(this.storage);
-      if (found.kind !== 'nothing') return;
-      this.set({ ...this.state, save: { kind: 'saving' }, notice: say.storedAnew });
-      await this.save();
+      if (found.kind === 'nothing') {
+        this.set({ ...this.state, save: { kind: 'saving' }, notice: say.storedAnew });
+        await this.save();
+      } else if (found.kind === 'project') {
+        if (this.gone === gone) this.gone = null;
+        if (!this.unsaved) this.clear();
+      }
     });
     return this.queue;
+  }
+
+  /** Edits of each page that are here and may not be stored. */
+  private get unstored(): EditsOf {
+    return { ...this.joined, [this.page]: this.edits };
   }
 
   /** Saves at once; also the way on after a failure. */
@@ -168,37 +197,34 @@ export class ProjectStore {
 
   private async save(): Promise<void> {
     if (this.state.save.kind === 'saved') return;
+    const { gone } = this;
     this.waitingSince = null;
     this.set({ ...this.state, save: { kind: 'saving' } });
     try {
-      const { project, revision } = await saveProject(
+      this.stored = await saveProject(
         this.storage,
         () => this.state.history.value,
-        this.revision,
+        this.stored,
         (theirs) => this.joinTheirs(theirs),
-        () => ({ ...this.joined, [this.page]: this.edits }),
+        () => this.unstored,
       );
-      this.stored = project;
-      this.revision = revision;
+      if (this.gone === gone) this.gone = null;
       this.neighbours?.postMessage('saved');
-      void this.keepHistory();
-      if (this.state.history.value !== project) {
-        // Edited while it was written.
-        this.schedule();
-        return;
-      }
+      const { value, past } = this.state.history;
+      // Edited while it was written.
+      if (value !== this.stored.project) return this.schedule();
+      void keepHistory(this.storage, this.stored.revision, value, past);
       this.set({ ...this.state, save: { kind: 'saved' } });
-      clearJournals(this.journals, [...Object.keys(this.joined), this.page]);
-      this.joined = {};
+      if (!this.gone) this.clear();
     } catch (error) {
       this.set({ ...this.state, save: { kind: 'failed', reason: (error as Error).message } });
     }
   }
 
-  /** The way back goes along with what was stored, unless there is something newer already. */
-  private keepHistory(): Promise<void> | undefined {
-    const { value, past } = this.state.history;
-    return value === this.stored ? keepHistory(this.storage, this.revision, value, past) : undefined;
+  /** Forgets what was written down: it is stored. */
+  private clear(): void {
+    clearJournals(this.journals, [...Object.keys(this.joined), this.page]);
+    this.joined = {};
   }
 
   /**
@@ -207,32 +233,31 @@ export class ProjectStore {
    */
   private async adopt(): Promise<void> {
     const found = await openProject(this.storage);
-    if (found.kind !== 'project' || found.revision === this.revision) return;
+    if (found.kind !== 'project' || found.revision === this.stored.revision) return;
     const { history } = this.state;
     if (this.unsaved) await this.joinTheirs(found.project);
     else {
-      const theirs = this.onThisPlan(found.project);
+      const theirs = onPlanOf(history.value, found.project);
       if (!alike(theirs, history.value)) this.join('Changed on another page', theirs, '');
     }
-    this.stored = found.project;
-    this.revision = found.revision;
+    this.stored = found;
     if (this.unsaved) this.schedule();
   }
 
   /** Joins what another page stored with what is here: theirs first, then both, each a step that can be undone. */
   private async joinTheirs(project: Project): Promise<Project> {
     let mine = this.state.history.value;
-    const theirs = this.onThisPlan(project);
+    const theirs = onPlanOf(mine, project);
     if (alike(theirs, mine)) return mine;
-    let merged = mergeProjects(this.stored, mine, theirs, mine);
+    let merged = mergeProjects(this.stored.project, mine, theirs, mine);
     if (!merged.whole) {
       await keepAside(this.storage, writeProject(project), []);
       // With what was edited meanwhile.
       mine = this.state.history.value;
-      merged = mergeProjects(this.stored, mine, theirs, mine);
+      merged = mergeProjects(this.stored.project, mine, theirs, mine);
     }
     // From here on what is written down is what differs from theirs: their own edits are not for this page to bring back.
-    this.stored = project;
+    this.stored = { ...this.stored, project };
     const now = performance.now();
     const adopted = recordEdit(this.state.history, theirs, 'Changed on another page', null, now);
     const notice = merged.whole ? conflictText(merged.conflicts) : say.anotherPageChangedProject;
@@ -247,13 +272,6 @@ export class ProjectStore {
   private join(label: string, project: Project, notice: string): void {
     const history = recordEdit(this.state.history, project, label, null, performance.now());
     this.set({ ...this.state, history, notice: notice || this.state.notice });
-  }
-
-  private onThisPlan(project: Project): Project {
-    const { selectedPlanId } = this.state.history.value;
-    return project.plans.some((plan) => plan.id === selectedPlanId)
-      ? { ...project, selectedPlanId }
-      : project;
   }
 
   private move(history: History<Project>): void {
