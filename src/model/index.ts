@@ -115,7 +115,7 @@ export {
   writeParts,
   writeProject,
 } from './file/readProject';
-export { blankProject, isPlaceholder } from './guided/blankProject';
+export { blankProject } from './guided/blankProject';
 export {
   type CarAnswers,
   carAnswersSchema,
@@ -147,6 +147,7 @@ export {
   USUAL_CONDITIONS,
   USUAL_DESIGN,
 } from './guided/newTest';
+export { isPlaceholder } from './guided/placeholders';
 export { inG, meanDeceleration, powerBetween, tyreDeceleration, zoneFromTyped } from './guided/zonesTyped';
 export { MOVABLE_IDS, type MovableId, movable } from './parameters/movables';
 export { parameterInfo } from './parameters/parameterInfo';

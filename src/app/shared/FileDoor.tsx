@@ -1,9 +1,9 @@
 import { FileUp } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef } from 'react';
-import { toast } from 'sonner';
 import { acceptedBy } from '../../io';
 import { say } from '../../text/en/say/shared';
 import { type HandedKind, takeHanded, useHanded } from '../shell/handedFile';
+import { toast } from '../ui/toast';
 import { SAMPLES, sampleFile } from './samples';
 
 /** A button that takes a file, and what is dropped on the window for it. */

@@ -1,6 +1,5 @@
 import { addMonths, format, parseISO } from 'date-fns';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { QUESTION } from '../../compute';
 import { changeWords, fitChanges, type Setup, type UnitChoice, withChanges } from '../../model';
 import {
@@ -22,6 +21,7 @@ import { useAnswer } from '../state/useAnswer';
 import { useEdit } from '../state/useEdit';
 import { useSettled } from '../state/useSettled';
 import { parseNumber } from '../ui/parseNumber';
+import { toast } from '../ui/toast';
 import { AnswerState } from './AnswerState';
 import { StateMark } from './StateMark';
 import { useBegin } from './useBegin';

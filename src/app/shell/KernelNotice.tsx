@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
-import { toast } from 'sonner';
 import { say } from '../../text/en/say/shell';
 import { useEngine } from '../state/context';
+import { toast } from '../ui/toast';
 
 /** Says once where the fast kernel does not run. */
 export function KernelNotice() {

@@ -1,7 +1,6 @@
-import { Check, Download, FileUp, Settings2 } from 'lucide-react';
+import { Check, FileUp, type LucideIcon } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
-import { toast } from 'sonner';
 import { demoProject } from '../../../demo/project';
 import type { DayResult } from '../../core';
 import {
@@ -16,8 +15,10 @@ import { say } from '../../text/en/say/shell';
 import { useEngine, useProject, useSetup } from '../state/context';
 import { setDecimals, setTheme, setUs, useDecimals, useTheme, useUnits } from '../state/preferences';
 import { Tip } from '../ui/Tip';
+import { toast } from '../ui/toast';
 import { download } from './files';
 import { useImport } from './ImportTarget';
+import { FILES, type MenuProps, SETTINGS } from './menuNames';
 import { useReplaceProject } from './ReplaceProject';
 
 const KeptAside = lazy(() => import('./KeptAside').then((m) => ({ default: m.KeptAside })));
@@ -25,21 +26,23 @@ type Exports = typeof import('./exports');
 
 function Menu({
   id,
-  label,
-  icon,
+  name,
+  icon: Icon,
+  open,
   children,
 }: {
   id: string;
-  label: string;
-  icon: ReactNode;
+  name: string;
+  icon: LucideIcon;
+  open: boolean;
   children: ReactNode;
 }) {
   return (
-    <DropdownMenu.Root>
-      <Tip quiet text={label}>
-        <DropdownMenu.Trigger id={id} className="btn btn-bare px-2" aria-label={label}>
-          {icon}
-          <span className="hidden lg:inline">{label}</span>
+    <DropdownMenu.Root defaultOpen={open}>
+      <Tip quiet text={name}>
+        <DropdownMenu.Trigger id={id} className="btn btn-bare px-2" aria-label={name}>
+          <Icon size={16} aria-hidden="true" />
+          <span className="hidden lg:inline">{name}</span>
         </DropdownMenu.Trigger>
       </Tip>
       <DropdownMenu.Portal>
@@ -65,7 +68,7 @@ const Head = ({ children }: { children: ReactNode }) => (
 );
 
 /** Files in and out. */
-export function FilesMenu() {
+export function FilesMenu({ open }: MenuProps) {
   const replace = useReplaceProject();
   const project = useProject();
   const setup = useSetup();
@@ -95,7 +98,7 @@ export function FilesMenu() {
           <KeptAside open={keptOpen} onClose={() => setKeptOpen(false)} />
         </Suspense>
       )}
-      <Menu id="files-menu" label="Files" icon={<Download size={16} aria-hidden="true" />}>
+      <Menu {...FILES} open={open}>
         <Item onSelect={() => download('project', project.name, writeProject(project))}>
           Export the project (JSON)
         </Item>
@@ -180,7 +183,7 @@ const QUANTITY_NAMES: Readonly<Record<Switchable, string>> = {
 };
 
 /** Units, all together or one by one, and the theme. */
-export function SettingsMenu() {
+export function SettingsMenu({ open }: MenuProps) {
   const units = useUnits();
   const theme = useTheme();
   const decimals = useDecimals();
@@ -188,7 +191,7 @@ export function SettingsMenu() {
   const none = SWITCHABLE.every((q) => units[q] !== 'us');
   const stay = (event: Event) => event.preventDefault();
   return (
-    <Menu id="settings-menu" label="Units and look" icon={<Settings2 size={16} aria-hidden="true" />}>
+    <Menu {...SETTINGS} open={open}>
       <Head>Units</Head>
       <Choice checked={none} onSelect={() => setUs(SWITCHABLE, false)}>
         All metric

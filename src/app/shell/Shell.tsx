@@ -3,30 +3,28 @@ import { Suspense, useEffect, useRef } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, ScrollRestoration, useLocation } from 'react-router';
-import { Toaster } from 'sonner';
 import { selectPlan } from '../../model';
 import { useProject, useProjectState, useStore } from '../state/context';
-import { useTheme } from '../state/preferences';
 import { useEdit } from '../state/useEdit';
 import { Choice } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { ownAddress } from '../ui/ownAddress';
 import { ImportTarget } from './ImportTarget';
 import { KernelNotice } from './KernelNotice';
-import { FilesMenu, SettingsMenu } from './Menus';
+import { FilesMenu, SettingsMenu } from './MenusLater';
 import { PageError } from './PageError';
 import { BottomNav, type PageGroup, PageNav, SubNav } from './PageNav';
 import { Palette } from './Palette';
 import { ReplaceProject } from './ReplaceProject';
 import { SaveNotice } from './SaveNotice';
 import { Shortcuts } from './Shortcuts';
+import { Toasts } from './Toasts';
 import { Tour } from './Tour';
 import { UpdateNotice } from './UpdateNotice';
 
 /** What stands round every page. */
 export function Shell({ groups }: { groups: readonly PageGroup[] }) {
   const store = useStore();
-  const theme = useTheme();
   const { pathname } = useLocation();
   // A page that was left takes along what had the focus; the next one begins at its top.
   const before = useRef(pathname);
@@ -41,10 +39,9 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
   useHotkeys(['mod+shift+z', 'mod+y'], () => store.redo(), { preventDefault: true, enableOnFormTags: true });
   useEffect(() => {
     const leave = () => {
-      if (!store.unsaved) return true;
-      // What is written down is there; the saving begun beside it is usually done too.
       const kept = store.leave();
-      void store.saveNow();
+      // What is written down is there; the saving begun beside it is usually done too.
+      if (store.unsaved) void store.saveNow();
       return kept;
     };
     const warn = (event: BeforeUnloadEvent) => {
@@ -91,11 +88,7 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
         <ScrollRestoration />
         <Shortcuts />
         <Tour />
-        <Toaster
-          position="bottom-left"
-          theme={theme === 'system' ? 'system' : theme}
-          toastOptions={{ className: 'font-sans' }}
-        />
+        <Toasts />
       </ImportTarget>
     </ReplaceProject>
   );

@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
-import { toast } from 'sonner';
-import { Workbox } from 'workbox-window';
+import type { Workbox } from 'workbox-window';
 import { say } from '../../text/en/say/shell';
 import { Notice } from '../shared/Notices';
 import { useStore } from '../state/context';
 import { ownAddress } from '../ui/ownAddress';
+import { toast } from '../ui/toast';
 
 /** How often it is asked whether there is a newer version, ms. */
 const ASKED_EVERY = 60 * 60 * 1000;
@@ -18,22 +18,31 @@ function useOwnCopy(): { readonly newer: Newer; readonly take: () => void } {
   const asked = useRef(false);
   useEffect(() => {
     if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
-    const own = new Workbox(ownAddress('sw.js'), { scope: import.meta.env.BASE_URL });
-    box.current = own;
-    own.addEventListener('installed', ({ isUpdate }) => {
-      if (!isUpdate) toast.success(say.worksOffline);
-    });
-    own.addEventListener('waiting', () => setNewer('waiting'));
-    own.addEventListener('controlling', ({ isUpdate, isExternal }) => {
-      if (asked.current) window.location.reload();
-      // Another page of the program asked for it: this one may be in the middle of something.
-      else if (isUpdate || isExternal) setNewer('replaced');
-    });
+    let ended = false;
+    const ask = () => void box.current?.update().catch(() => {});
+    const begin = async () => {
+      const { Workbox } = await import('workbox-window');
+      if (ended) return;
+      const own = new Workbox(ownAddress('sw.js'), { scope: import.meta.env.BASE_URL });
+      box.current = own;
+      own.addEventListener('installed', ({ isUpdate }) => {
+        if (!isUpdate) toast.success(say.worksOffline);
+      });
+      own.addEventListener('waiting', () => setNewer('waiting'));
+      own.addEventListener('controlling', ({ isUpdate, isExternal }) => {
+        if (asked.current) window.location.reload();
+        // Another page of the program asked for it: this one may be in the middle of something.
+        else if (isUpdate || isExternal) setNewer('replaced');
+      });
+      await own.register();
+    };
     // A browser that keeps no copies runs the program from its server, as before.
-    void own.register().catch(() => {});
-    const ask = () => void own.update().catch(() => {});
+    void begin().catch(() => {});
     const timer = setInterval(ask, ASKED_EVERY);
-    return () => clearInterval(timer);
+    return () => {
+      ended = true;
+      clearInterval(timer);
+    };
   }, []);
   return {
     newer,

@@ -1,8 +1,8 @@
-import { toast } from 'sonner';
 import type { EngineClient } from '../../compute';
 import { FORMATS, type FormatId } from '../../io';
 import { type DocumentResult, LARGEST_FILE, type Problem, type Refused } from '../../model';
 import { say } from '../../text/en/say/shell';
+import { toast } from '../ui/toast';
 
 /**
  * Offers text or a picture as a file of a kind.

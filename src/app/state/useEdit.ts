@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
-import { toast } from 'sonner';
 import type { Project } from '../../model';
 import { say } from '../../text/en/say/state';
+import { toast } from '../ui/toast';
 import { undoToast } from '../ui/undoToast';
 import { useStore } from './context';
 

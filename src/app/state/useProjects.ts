@@ -1,6 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
-import { blankProject, type Project, writeProject } from '../../model';
+import { type Project, writeProject } from '../../model';
 import {
   addProject,
   browserStore,
@@ -11,6 +10,7 @@ import {
   removeProject,
 } from '../../storage';
 import { say } from '../../text/en/say/state';
+import { toast } from '../ui/toast';
 import { useStore } from './context';
 
 const KEY = ['projects'];
@@ -50,7 +50,10 @@ export function useProjects() {
     current: currentSlot(),
     open,
     /** A project of one's own, begun with the first of its three forms */
-    begin: (list: readonly ListedProject[]) => add(blankProject(freshName(list)), '/new/car'),
+    begin: async (list: readonly ListedProject[]) => {
+      const { blankProject } = await import('./newProject');
+      await add(blankProject(freshName(list)), '/new/car');
+    },
     /** Opens a project beside this one */
     beside: (project: Project) => add(project),
     remove: remove.mutate,

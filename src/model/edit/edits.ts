@@ -3,7 +3,7 @@
  * `attemptEdit` does, for all of them alike.
  */
 import type { Leg } from '../../core';
-import { withoutPlaceholders } from '../guided/blankProject';
+import { withoutPlaceholders } from '../guided/placeholders';
 import type { Calibration } from '../schema/calibration';
 import type { Car } from '../schema/car';
 import type { Circuit } from '../schema/circuit';

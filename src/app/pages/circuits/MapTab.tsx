@@ -1,6 +1,5 @@
 import { type RefObject, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import { type AxleName, type DayResult, type LapTrace, sampleLine } from '../../../core';
 import { circuitGeoJson, circuitGpx } from '../../../io';
 import { type Circuit, circuitInput, formatQuantity, siText, toShown, unitOf } from '../../../model';
@@ -15,6 +14,7 @@ import type { Computed } from '../../state/useSession';
 import { heatGradient } from '../../ui/charts/heatColor';
 import { pictureOf, standaloneSvg } from '../../ui/charts/picture';
 import { SelectField } from '../../ui/SelectField';
+import { toast } from '../../ui/toast';
 import { GroundMap } from './GroundMap';
 import { turned } from './ground';
 import { HeightProfile } from './HeightProfile';

@@ -1,5 +1,4 @@
 import { memo, type RefObject, useRef, useState } from 'react';
-import { toast } from 'sonner';
 import type { AxleName, SummaryZone } from '../../../core';
 import { siText } from '../../../model';
 import { comparisonCsv } from '../../../report';
@@ -13,6 +12,7 @@ import { pictureOf, standaloneSvg } from '../../ui/charts/picture';
 import { useWidth } from '../../ui/charts/useSize';
 import { Disclosure } from '../../ui/Disclosure';
 import { SelectField } from '../../ui/SelectField';
+import { toast } from '../../ui/toast';
 import type { Compared } from './compared';
 import { OverlayChart } from './OverlayChart';
 import { SetupMark } from './SetupMark';

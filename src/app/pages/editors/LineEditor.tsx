@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import {
   type CircuitSegment,
   circuitClosing,
@@ -20,6 +19,7 @@ import type { Editing } from '../../state/useItem';
 import { Choice } from '../../ui/Choice';
 import { Sortable, SortableRow } from '../../ui/Sortable';
 import { TextField } from '../../ui/TextField';
+import { toast } from '../../ui/toast';
 import { moved } from './listEdits';
 import { RowTools } from './RowTools';
 import { ZonesFromLap } from './ZonesFromLap';

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { z } from 'zod';
 import { formatQuantity, type Plan, setWeather } from '../../../model';
 import { say } from '../../../text/en/say/editors';
@@ -9,6 +8,7 @@ import { useEdit } from '../../state/useEdit';
 import { useStandIns } from '../../state/useStandIns';
 import { CaptionedDay } from '../../ui/DayField';
 import { ownAddress } from '../../ui/ownAddress';
+import { toast } from '../../ui/toast';
 
 /** What a weather service answers; checked, as it comes from outside. */
 const answerSchema = z.object({

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { sampleLine } from '../../../core';
 import { addCircuit, applyWhatIf, type Circuit, circuitInput, dayInput, zonesFromLap } from '../../../model';
 import { say } from '../../../text/en/say/editors';
 import { useEngine, useSetup } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
+import { toast } from '../../ui/toast';
 
 /** Writes the lap, as the selected plan's car drives it, down as a list of braking zones: a new circuit beside this one. */
 export function ZonesFromLap({ circuit }: { circuit: Circuit }) {

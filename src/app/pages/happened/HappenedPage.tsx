@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { toast } from 'sonner';
 import { crewPredicting, QUESTION } from '../../../compute';
 import { noteSymptom, type Observation, SYMPTOMS, type Symptom, type WhatIf } from '../../../model';
 import { type NextReadings, nextReadings, whatHappened } from '../../../services';
@@ -14,6 +13,7 @@ import { type Computed, useSession } from '../../state/useSession';
 import { useSettled } from '../../state/useSettled';
 import { Choice } from '../../ui/Choice';
 import { PageTitle } from '../../ui/PageTitle';
+import { toast } from '../../ui/toast';
 import { Causes } from './Causes';
 
 const NOTHING: WhatIf = {};

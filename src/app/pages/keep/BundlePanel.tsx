@@ -1,6 +1,5 @@
 import { FolderDown, Sheet } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { type Bundle, LARGEST_BUNDLE, readBundle, readLogbook, writeBundle, writeLogbook } from '../../../io';
 import {
   joinLogbook,
@@ -18,6 +17,7 @@ import { download } from '../../shell/files';
 import { useReplaceProject } from '../../shell/ReplaceProject';
 import { useProject, useSetup } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
+import { toast } from '../../ui/toast';
 import type { KeepTabProps } from './tabProps';
 
 /** A project from another device, with its pictures where it has some. */

@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { Camera, X } from 'lucide-react';
 import { useEffect, useMemo, useRef } from 'react';
-import { toast } from 'sonner';
 import { acceptedBy } from '../../../io';
 import { type LogEntry, type Photo, putEntry } from '../../../model';
 import { browserPhotoStore, keepPhoto, openPhoto } from '../../../storage';
 import { say } from '../../../text/en/say/keep';
 import { useEdit } from '../../state/useEdit';
 import { IconButton } from '../../ui/IconButton';
+import { toast } from '../../ui/toast';
 import { smallPhoto } from './photoFile';
 
 /** Pictures of a line; kept in the browser beside the project. */

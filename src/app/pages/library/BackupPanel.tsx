@@ -2,7 +2,6 @@ import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { ArchiveRestore, FolderDown } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { OpenedBackup } from '../../../compute';
 import type { Problem } from '../../../model';
 import { type BackupMode, type BackupPreview, chooseSlot } from '../../../storage';
@@ -14,6 +13,7 @@ import { backupMade, lastBackup } from '../../state/backup';
 import { useBackground, useStore } from '../../state/context';
 import { givenPreferences, preferencesText } from '../../state/preferences';
 import { ConfirmButton } from '../../ui/ConfirmButton';
+import { toast } from '../../ui/toast';
 
 const megabytes = (bytes: number) => (bytes / 1e6).toFixed(bytes < 1e8 ? 1 : 0);
 

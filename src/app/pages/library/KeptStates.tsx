@@ -1,12 +1,12 @@
 import { format, parseISO } from 'date-fns';
 import { Trash2 } from 'lucide-react';
-import { toast } from 'sonner';
 import { deleteItem, deletionObstacle, formatQuantity, type Project, renameItem } from '../../../model';
 import { useProject } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
 import { IconButton } from '../../ui/IconButton';
 import { TextField } from '../../ui/TextField';
+import { toast } from '../../ui/toast';
 
 /** States of brakes that plans can begin from. */
 export function KeptStates() {

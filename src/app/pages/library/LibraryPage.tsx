@@ -1,6 +1,5 @@
 import { Copy, Pencil, Trash2 } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import {
   addCircuit,
   type Circuit,
@@ -23,6 +22,7 @@ import { IconButton } from '../../ui/IconButton';
 import { PageTitle } from '../../ui/PageTitle';
 import { TextField } from '../../ui/TextField';
 import { Tip } from '../../ui/Tip';
+import { toast } from '../../ui/toast';
 import { BackupPanel } from './BackupPanel';
 import { KeptStates } from './KeptStates';
 import { ProjectsPanel } from './ProjectsPanel';

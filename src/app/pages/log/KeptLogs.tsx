@@ -1,6 +1,5 @@
 import { Download, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import { type LogEntry, relistLog, renameLog, unlistLog } from '../../../storage';
 import { clockText, noteText } from '../../../text/en';
 import { say } from '../../../text/en/say/log';
@@ -10,6 +9,7 @@ import { logStore, useLogs, useRefreshLogs } from '../../state/useLogs';
 import { Disclosure } from '../../ui/Disclosure';
 import { TextField } from '../../ui/TextField';
 import { Tip } from '../../ui/Tip';
+import { toast } from '../../ui/toast';
 import { undoToast } from '../../ui/undoToast';
 
 /** Logs kept in this browser: to open, name, export, remove. */

@@ -1,6 +1,5 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import { demoProject } from '../../../../demo/project';
 import type { Analysed, EngineClient, FilesEngine } from '../../../compute';
 import type { RecordedPart, WheelName } from '../../../core';
@@ -13,6 +12,7 @@ import { useBackground, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { logStore, useRefreshLogs } from '../../state/useLogs';
 import { ownAddress } from '../../ui/ownAddress';
+import { toast } from '../../ui/toast';
 import { Connection, isRunning } from './LiveConnection';
 import { LiveZones } from './LiveZones';
 import { LiveRecorder, type LiveState, type LiveView } from './liveRecorder';

@@ -1,7 +1,6 @@
 import * as Comlink from 'comlink';
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import type { EngineClient, FilesEngine, KeptLog, ListedTracks, OpenedTable } from '../../../compute';
 import { type LogMapping, mappingSchema } from '../../../io';
 import type { Problem, Refused } from '../../../model';
@@ -14,6 +13,7 @@ import { logStore, useRefreshLogs } from '../../state/useLogs';
 import { useStandIns } from '../../state/useStandIns';
 import { ownAddress } from '../../ui/ownAddress';
 import { ProgressBar } from '../../ui/ProgressBar';
+import { toast } from '../../ui/toast';
 import { KeptLogs } from './KeptLogs';
 import { MappingStep } from './MappingStep';
 

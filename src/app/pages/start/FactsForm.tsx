@@ -1,7 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-import { toast } from 'sonner';
 import { z } from 'zod';
 import {
   addCircuit,
@@ -25,6 +24,7 @@ import { typedName, typedNumber } from '../../shared/form/typed';
 import { useEngine, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useEdit } from '../../state/useEdit';
+import { toast } from '../../ui/toast';
 
 const { shape } = circuitFactsSchema;
 const NUMBERS = ['lengthM', 'longestStraightM', 'corners', 'lapTimeS'] as const;

@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import { type KeptLog, type ListedTracks, QUESTION } from '../../../compute';
 import type { LogStop } from '../../../io';
 import {
@@ -23,6 +22,7 @@ import { useLogs, useRefreshLogs } from '../../state/useLogs';
 import { CheckField } from '../../ui/CheckField';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { SelectField } from '../../ui/SelectField';
+import { toast } from '../../ui/toast';
 import type { TestTabProps } from './tabProps';
 import type { OpenRun } from './useRun';
 

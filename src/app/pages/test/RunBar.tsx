@@ -1,6 +1,5 @@
 import { Download, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { readRecord, writeRecord } from '../../../io';
 import { newRun, putRun, putStop, removeRun, runsOf } from '../../../model';
 import { say } from '../../../text/en/say/test';
@@ -11,6 +10,7 @@ import { useEdit } from '../../state/useEdit';
 import { IconButton } from '../../ui/IconButton';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
+import { toast } from '../../ui/toast';
 import { RunChoice } from './RunChoice';
 import type { TestTabProps } from './tabProps';
 import { type OpenRun, useBeginRun, useSetups } from './useRun';

@@ -1,6 +1,5 @@
 import { format } from 'date-fns';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { type BenchResultRow, benchFileOf, readBenchResult, writeBenchProgramme } from '../../../io';
 import { addCalibration, dayInput, writeProject } from '../../../model';
 import { type BenchFit, type BenchPlan, benchCalibration } from '../../../services';
@@ -9,6 +8,7 @@ import { problemLines } from '../../shell/files';
 import { useBackground, useProject } from '../../state/context';
 import { useEdit } from '../../state/useEdit';
 import { ownAddress } from '../../ui/ownAddress';
+import { toast } from '../../ui/toast';
 import type { Tested } from './useTested';
 
 /** What a bench measured: read from a file or from the simulated bench, fitted, kept. */

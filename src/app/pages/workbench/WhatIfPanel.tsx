@@ -1,5 +1,4 @@
 import { memo, useCallback, useMemo, useState } from 'react';
-import { toast } from 'sonner';
 import {
   applyWhatIf,
   boilingThereC,
@@ -21,6 +20,7 @@ import { say } from '../../../text/en/say/workbench';
 import { addSetup } from '../../state/addSetup';
 import { useStore } from '../../state/context';
 import { useUnits } from '../../state/preferences';
+import { toast } from '../../ui/toast';
 import { useLatest } from '../../ui/useLatest';
 import { ChoiceRow, type Setter, SliderRow } from './WhatIfRows';
 
