@@ -9,6 +9,9 @@ export const RADIAL_CELLS = 12;
 const OUTER_MARGIN = 0.03;
 const INNER_MARGIN = 0.06;
 
+/** How far the second stage carries the first one's change on. */
+const CARRIED = (1 - GAMMA) / GAMMA;
+
 /**
  * How uneven a disc is over its radius. Heat is made in proportion to radius (even pressure, sliding speed) where the pad
  * rubs, none at the edges; conduction evens it out:
@@ -31,7 +34,6 @@ export class RadialBand {
   private readonly lower = new Float64Array(RADIAL_CELLS);
   private readonly inverse = new Float64Array(RADIAL_CELLS);
   private readonly first = new Float64Array(RADIAL_CELLS);
-  private readonly rate = new Float64Array(RADIAL_CELLS);
 
   /** @param start excess to begin with, K; RADIAL_CELLS */
   constructor({ rotor, drum }: Corner, start: readonly number[]) {
@@ -67,16 +69,14 @@ export class RadialBand {
    * @param mean temperature of the ring, K
    */
   step(dt: number, early: number, late: number, mean: number): void {
-    const { rotor, excess, first, rate } = this;
+    const { rotor, excess, first } = this;
     if (!rotor) return;
     const capacity = this.mass * tableAt(rotor.material.specificHeat, mean);
     const diffusivity = tableAt(rotor.material.conductivity, mean) / capacity;
     this.eliminate(GAMMA * dt * diffusivity);
-    this.solve((GAMMA * dt * early) / capacity, excess, first);
-    for (let i = 0; i < RADIAL_CELLS; i++) {
-      rate[i] = excess[i] + ((1 - GAMMA) / GAMMA) * (first[i] - excess[i]);
-    }
-    this.solve((GAMMA * dt * late) / capacity, rate, excess);
+    this.solve((GAMMA * dt * early) / capacity, first);
+    for (let i = 0; i < RADIAL_CELLS; i++) excess[i] += CARRIED * (first[i] - excess[i]);
+    this.solve((GAMMA * dt * late) / capacity, excess);
   }
 
   /**
@@ -110,12 +110,12 @@ export class RadialBand {
     }
   }
 
-  /** Solves x − h·A·x = from + rise·(flux − 1). @param rise of the ring's mean by the stage's heat, K */
-  private solve(rise: number, from: Float64Array, out: Float64Array): void {
-    const { flux, upper, lower, inverse } = this;
+  /** Solves x − h·A·x = excess + rise·(flux − 1). @param rise of the ring's mean by the stage's heat, K */
+  private solve(rise: number, out: Float64Array): void {
+    const { excess, flux, upper, lower, inverse } = this;
     let before = 0;
     for (let i = 0; i < RADIAL_CELLS; i++) {
-      before = (from[i] + rise * (flux[i] - 1)) * inverse[i] + lower[i] * before;
+      before = (excess[i] + rise * (flux[i] - 1)) * inverse[i] + lower[i] * before;
       out[i] = before;
     }
     for (let i = RADIAL_CELLS - 2; i >= 0; i--) out[i] += upper[i] * out[i + 1];

@@ -43,7 +43,13 @@ export const LINE_SPACING = 1;
 
 /** A circuit made ready once for laps at any pace. */
 export type PreparedCircuit =
-  | { readonly kind: 'line'; readonly line: WindyLine; readonly nameAt: (distance: number) => string }
+  | {
+      readonly kind: 'line';
+      readonly line: WindyLine;
+      /** Of each interval, from both its ends: rise over run and curvature, 1/m */
+      readonly between: { readonly grade: Float64Array; readonly curvature: Float64Array };
+      readonly nameAt: (distance: number) => string;
+    }
   | { readonly kind: 'zones'; readonly zones: readonly TypedZone[] };
 
 /**
@@ -57,12 +63,17 @@ export function prepareCircuit(
   wind: Wind | null = null,
 ): PreparedCircuit {
   if (circuit.kind === 'zones') return circuit;
+  const line = withWind(sampleLine(circuit.segments, spacing), wind);
   return {
     kind: 'line',
-    line: withWind(sampleLine(circuit.segments, spacing), wind),
+    line,
+    between: { grade: betweenPoints(line.grade), curvature: betweenPoints(line.curvature) },
     nameAt: cornerNames(circuit.segments, circuit.names),
   };
 }
+
+const betweenPoints = (values: Float64Array): Float64Array =>
+  values.subarray(1).map((after, i) => 0.5 * (values[i] + after));
 
 /**
  * Drives one lap of a circuit: solved along a line, or from zone to zone of a list.
@@ -99,10 +110,7 @@ export function driveLap(
       alongLine(circuit.line, caps, (cap) => cap.available),
       forces.firstAxle ? alongLine(circuit.line, clicks, (zone) => zone.clicks) : undefined,
     ),
-    grade: circuit.line.grade.subarray(1).map((after, i) => 0.5 * (circuit.line.grade[i] + after)),
-    curvature: circuit.line.curvature
-      .subarray(1)
-      .map((after, i) => 0.5 * (circuit.line.curvature[i] + after)),
+    ...circuit.between,
     ...(circuit.line.headwind && { headwind: circuit.line.headwind }),
     nameAt: circuit.nameAt,
   };

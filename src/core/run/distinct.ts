@@ -5,6 +5,7 @@ import type { Start } from '../schedule';
 /** A wheel to compute, and the other of its axle where that is alike. */
 export interface DistinctWheel {
   readonly wheel: WheelName;
+  readonly axle: AxleName;
   readonly also: WheelName | null;
 }
 
@@ -22,8 +23,8 @@ export function distinct(
     const { left: a, right: b } = axles[axle];
     const begunAlike = typeof start === 'number' || alike(start[left], start[right]);
     return !sided && begunAlike && sameCorner(a, b)
-      ? [{ wheel: left, also: right }]
-      : [left, right].map((wheel) => ({ wheel, also: null }));
+      ? [{ wheel: left, axle, also: right }]
+      : [left, right].map((wheel) => ({ wheel, axle, also: null }));
   });
 }
 

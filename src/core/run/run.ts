@@ -2,7 +2,6 @@ import type { AirProperties } from '../air';
 import {
   type AxleName,
   assertState,
-  axleOf,
   type CarState,
   CHANNEL_COUNT,
   type CornerNetwork,
@@ -126,15 +125,15 @@ class Runner {
     const pressure = pressureOf(site);
     // Both wheels of an axle that are computed apart go side by side.
     const apart = { front: besideEachOther(), rear: besideEachOther() };
-    this.runs = this.wheels.map(({ wheel, also }) => {
+    this.runs = this.wheels.map(({ wheel, axle, also }) => {
       const corner = cornerOfWheel(car, wheel);
       const begin = (layout: CornerNetwork) => {
-        const { water, bedded } = car[axleOf(wheel)];
+        const { water, bedded } = car[axle];
         if (typeof start === 'number') return freshState(corner, layout, start, water, bedded);
         assertState(layout, start[wheel], wheel);
         return start[wheel];
       };
-      const create = also ? createIntegrator : apart[axleOf(wheel)];
+      const create = also ? createIntegrator : apart[axle];
       return new CornerRun(corner, begin, this.ambient, pressure, refinement, kept, create);
     });
     this.shares = new Float64Array(this.runs.length);
@@ -240,18 +239,18 @@ class Runner {
     const { dt, event, early, late } = step;
     const hot = early > 0 || late > 0;
     for (let i = 0; i < this.runs.length; i++) {
-      const { wheel, also } = this.wheels[i];
-      let share = axleOf(wheel) === alone ? 1 : 0;
+      const { wheel, axle, also } = this.wheels[i];
+      let share = axle === alone ? 1 : 0;
       if (hot && !alone)
-        share = sharing.heat * (also ? 0.5 * sharing.axleShare(wheel) : sharing.shares[wheel]);
-      const rubs = alone ? share > 0 : sharing.rubs(wheel);
+        share = sharing.heat * (also ? 0.5 * sharing.axleShare(axle) : sharing.shares[wheel]);
+      const rubs = alone ? share > 0 : sharing.rubs(axle);
       const switched = this.runs[i].lift(hot && step.braking && !rubs) || event;
       this.shares[i] = share;
       this.runs[i].step(dt, switched, share * early, share * late);
     }
-    this.runs.forEach((wheel, i) => {
-      wheel.note(dt, this.shares[i] * early, this.shares[i] * late, sample);
-    });
+    for (let i = 0; i < this.runs.length; i++) {
+      this.runs[i].note(dt, this.shares[i] * early, this.shares[i] * late, sample);
+    }
     series.time[sample] = time;
     series.leg[sample] = leg;
     series.lap[sample] = lap;

@@ -1,5 +1,5 @@
 import { BrakingState, vapourVolume } from '../actuation';
-import { axleOf, WHEELS, type WheelName } from '../brake';
+import type { AxleName, WheelName } from '../brake';
 import { pointTableAt } from '../numeric';
 import type { BrakedCar } from '../schedule';
 import type { CornerRun } from './cornerRun';
@@ -39,13 +39,19 @@ export class Sharing {
   takeCondition(sample: number, ahead: number): void {
     if (this.pads === 'at best') return;
     const { condition } = this.state;
-    for (const wheel of WHEELS) {
-      const { friction } = this.wheels[wheel].record;
-      const now = friction[sample];
-      condition[wheel] = ahead === 0 ? now : Math.max(0.02, now + ahead * (now - friction[sample - 1]));
-    }
-    condition.vapourFront = this.vapour('frontLeft', sample) + this.vapour('frontRight', sample);
-    condition.vapourRear = this.vapour('rearLeft', sample) + this.vapour('rearRight', sample);
+    const { frontLeft, frontRight, rearLeft, rearRight } = this.wheels;
+    // Wheels that are computed once have one run.
+    const [front, rear] = [frontLeft === frontRight, rearLeft === rearRight];
+    condition.frontLeft = frictionThen(frontLeft, sample, ahead);
+    condition.frontRight = front ? condition.frontLeft : frictionThen(frontRight, sample, ahead);
+    condition.rearLeft = frictionThen(rearLeft, sample, ahead);
+    condition.rearRight = rear ? condition.rearLeft : frictionThen(rearRight, sample, ahead);
+    const { car } = this;
+    const atFront = vapourIn(frontLeft, sample, car.front.boilingPoint);
+    const atRear = vapourIn(rearLeft, sample, car.rear.boilingPoint);
+    condition.vapourFront =
+      atFront + (front ? atFront : vapourIn(frontRight, sample, car.front.boilingPoint));
+    condition.vapourRear = atRear + (rear ? atRear : vapourIn(rearRight, sample, car.rear.boilingPoint));
   }
 
   /** Begins a lap: with a new session the motor's battery and windings are fresh again. */
@@ -72,17 +78,17 @@ export class Sharing {
   }
 
   /** Whether an axle's pads rub in the step solved; while its motor brakes alone they do not. */
-  rubs(wheel: WheelName): boolean {
+  rubs(axle: AxleName): boolean {
     const { state } = this;
-    const friction = axleOf(wheel) === 'front' ? state.frontFriction : state.rearFriction;
+    const friction = axle === 'front' ? state.frontFriction : state.rearFriction;
     return state.electric === 0 || friction > LEAST_FRICTION;
   }
 
-  /** Part of all heat on the axle of a wheel, 0 to 1. */
-  axleShare(wheel: WheelName): number {
+  /** Part of all heat on an axle, 0 to 1. */
+  axleShare(axle: AxleName): number {
     const { shares } = this;
     const front = shares.frontLeft + shares.frontRight;
-    return wheel === 'frontLeft' || wheel === 'frontRight' ? front : 1 - front;
+    return axle === 'front' ? front : 1 - front;
   }
 
   /** Friction coefficient of a wheel's pads at a sample. */
@@ -93,11 +99,6 @@ export class Sharing {
   /** Temperature of a wheel's pad faces at a sample, K. */
   padFaceOf(wheel: WheelName, sample: number): number {
     return this.wheels[wheel].record.padFace[sample];
-  }
-
-  private vapour(wheel: WheelName, sample: number): number {
-    const { fluid, hose } = this.wheels[wheel].record;
-    return vapourVolume(Math.max(fluid[sample], hose[sample]) - this.car[axleOf(wheel)].boilingPoint);
   }
 
   /** Both wheels of an axle get one pressure, so each takes heat by its friction, and by what the control leaves it. */
@@ -114,6 +115,16 @@ export class Sharing {
     shares.rearRight = (1 - front) * (1 - rl);
   }
 }
+
+/** Friction of a wheel's pads at a sample, carried on by so many of its last steps. */
+function frictionThen({ record: { friction } }: CornerRun, sample: number, ahead: number): number {
+  const now = friction[sample];
+  return ahead === 0 ? now : Math.max(0.02, now + ahead * (now - friction[sample - 1]));
+}
+
+/** Vapour in a wheel's fluid, m³. @param boiling point, K */
+const vapourIn = ({ record: { fluid, hose } }: CornerRun, sample: number, boiling: number): number =>
+  vapourVolume(Math.max(fluid[sample], hose[sample]) - boiling);
 
 /**
  * Part of an axle’s heat on its left wheel, 0 to 1.

@@ -32,10 +32,16 @@ export type LapPlanner = (leg: LapLeg, n: number, air: Conditions, caps?: readon
 const MOST_POINTS = 160_000;
 /** Laps as planned, by all that they depend on: a search drives the same ones again and again. */
 const planned = new Recent<PlannedLap>(MOST_POINTS);
+/** Circuits made ready, by circuit, wind and spacing. */
+const ready = new Recent<PreparedCircuit>(4);
 const kept = new WeakSet<ArrayBuffer>();
 
-/** Whether a buffer belongs to a lap that may be driven again: who moves it to another thread takes it from the next day. */
+/** Whether a buffer belongs to a lap or a circuit that may be driven again: who moves it to another thread takes it from the next day. */
 export const isKeptLap = (buffer: ArrayBuffer): boolean => kept.has(buffer);
+
+function keep(values: object): void {
+  for (const buffer of buffersIn(values)) kept.add(buffer);
+}
 
 /**
  * How laps are driven: as they were logged, or solved for a leg's pace, the same ones once.
@@ -43,15 +49,19 @@ export const isKeptLap = (buffer: ArrayBuffer): boolean => kept.has(buffer);
  */
 export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
   const logged = new Map<DrivenLap, PlannedLap>();
-  let prepared: PreparedCircuit | null = null;
+  const way = JSON.stringify([input.circuit, input.wind, numerics.spacing]);
   const circuit = () => {
-    prepared ??= prepareCircuit(input.circuit, numerics.spacing, input.wind);
+    const known = ready.get(way);
+    if (known) return known;
+    const prepared = prepareCircuit(input.circuit, numerics.spacing, input.wind);
+    ready.set(way, prepared);
+    keep(prepared);
     return prepared;
   };
   const ducts = ductDragArea(input);
-  const { altitude, pressure, humidity, vehicle, wind, clicks } = input;
+  const { altitude, pressure, humidity, vehicle, clicks } = input;
   const question = JSON.stringify([
-    [input.circuit, wind, numerics.spacing, numerics.steps],
+    [way, numerics.steps],
     [vehicle, input.driver, clicks, ducts],
     [altitude, pressure, humidity],
   ]);
@@ -79,7 +89,7 @@ export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
     if (known) return known;
     const lap = stepped(clicked(input, solved));
     planned.set(key, lap, lap.trace.time.length);
-    for (const buffer of buffersIn(lap)) kept.add(buffer);
+    keep(lap);
     return lap;
   };
 }

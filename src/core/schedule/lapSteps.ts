@@ -36,11 +36,15 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
   const speed = new Float64Array(m);
   const windy = trace.airSpeed !== trace.speed;
   const airSpeed = windy ? new Float64Array(m) : speed;
-  const sampler = traceSampler(trace);
+  const middles = new TracePlaces(
+    trace,
+    time.map((end, k) => end - 0.5 * dt[k]),
+  );
+  const ending = new TracePlaces(trace, time);
   for (let k = 0; k < m; k++) {
-    speed[k] = sampler(time[k] - 0.5 * dt[k], trace.speed);
-    if (windy) airSpeed[k] = sampler(time[k] - 0.5 * dt[k], trace.airSpeed);
-    distance[k] = sampler(time[k], trace.distance);
+    speed[k] = middles.at(k, trace.speed);
+    if (windy) airSpeed[k] = middles.at(k, trace.airSpeed);
+    distance[k] = ending.at(k, trace.distance);
   }
   return {
     time,
@@ -52,7 +56,7 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
     fan: 0,
     zone: Int32Array.from(zone),
     inZone: Uint8Array.from(inZone),
-    demand: demandOf(trace, time, dt, event),
+    demand: demandOf(trace, ending, dt, event),
     meanForce: trace.zones.map(({ startIndex, endIndex, length }) => {
       const work = (i: number) =>
         trace.frontHeat[i] + trace.rearHeat[i] + trace.slipped[i] + trace.recovered[i];
@@ -65,25 +69,26 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
 
 function demandOf(
   trace: LapTrace,
-  time: Float64Array,
+  ends: TracePlaces,
   dt: Float64Array,
   event: readonly number[],
 ): StepDemand {
-  const m = time.length;
-  const sampler = traceSampler(trace);
+  const m = dt.length;
   /** What each step adds to a sum along the trace. */
   const added = (values: Float64Array) => {
     const out = new Float64Array(m);
     let before = values[0];
     for (let k = 0; k < m; k++) {
-      const now = sampler(time[k], values);
+      const now = ends.at(k, values);
       out[k] = now - before;
       before = now;
     }
     return out;
   };
-  const heat = trace.frontHeat.map((front, i) => front + trace.rearHeat[i]);
-  const work = added(heat.map((h, i) => h + trace.slipped[i] + trace.recovered[i]));
+  const { frontHeat, rearHeat, slipped, recovered } = trace;
+  const whole = new Float64Array(frontHeat.length);
+  for (let i = 0; i < whole.length; i++) whole[i] = frontHeat[i] + rearHeat[i] + slipped[i] + recovered[i];
+  const work = added(whole);
   const recoverable = added(trace.recoverable);
   const way = added(trace.distance);
   const loss = added(trace.speed);
@@ -138,17 +143,30 @@ export function growingCuts(duration: number, steps: StepSizes): number[] {
   return cuts;
 }
 
-/** Linear interpolation over the trace's time; times asked for must not fall much between calls to be quick. */
-function traceSampler(trace: LapTrace): (t: number, values: Float64Array) => number {
-  let i = 0;
-  const last = trace.time.length - 2;
-  return (t, values) => {
-    while (i > 0 && trace.time[i] > t) i--;
-    while (i < last && trace.time[i + 1] <= t) i++;
-    const span = trace.time[i + 1] - trace.time[i];
-    const share = Math.min(1, Math.max(0, (t - trace.time[i]) / span));
-    return values[i] + share * (values[i + 1] - values[i]);
-  };
+/** Where times lie in a trace, found once for all its values, which are linear between its points. */
+class TracePlaces {
+  private readonly index: Int32Array;
+  private readonly share: Float64Array;
+
+  /** @param times s, rising */
+  constructor({ time }: LapTrace, times: Float64Array) {
+    this.index = new Int32Array(times.length);
+    this.share = new Float64Array(times.length);
+    const last = time.length - 2;
+    let i = 0;
+    for (let k = 0; k < times.length; k++) {
+      const t = times[k];
+      while (i < last && time[i + 1] <= t) i++;
+      this.index[k] = i;
+      this.share[k] = Math.min(1, Math.max(0, (t - time[i]) / (time[i + 1] - time[i])));
+    }
+  }
+
+  /** A value of the trace at time `k`. */
+  at(k: number, values: Float64Array): number {
+    const i = this.index[k];
+    return values[i] + this.share[k] * (values[i + 1] - values[i]);
+  }
 }
 
 /**
