@@ -5,8 +5,11 @@ import { join, relative } from 'node:path';
 import { serve } from '@hono/node-server';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
+import { demoProject } from '../demo/project';
+import { writeProject } from '../src/model';
 import { createApp } from '../src/server/app';
 import { expect, type open, project, test, verdict, visit } from './page';
+import { exportedGpx, loggedCsv } from './support/logs';
 
 // Everywhere else the program's own copy is kept out of the way.
 test.use({ serviceWorkers: 'allow' });
@@ -150,4 +153,34 @@ test('a host of files alone serves the build: every address has its page, and th
   expect(quiet.filter((text) => !/status of 404/.test(text))).toEqual([]);
   quiet.length = 0;
   await server.done();
+});
+
+test('a file opened by double click comes to where its kind is read', async ({ page }) => {
+  const manifest = await (await page.request.get('/manifest.webmanifest')).json();
+  const [handler] = manifest.file_handlers;
+  expect(Object.values(handler.accept).flat()).toEqual(['.json', '.gpx', '.csv']);
+  expect(handler.action.startsWith(manifest.scope)).toBe(true);
+  // No browser without a head installs a program: what hands files over to it is stood in for.
+  await page.addInitScript(() => {
+    const consumer = { setConsumer: (consume: unknown) => Object.assign(window, { consume }) };
+    Object.defineProperty(window, 'launchQueue', { value: consumer });
+  });
+  const opened = (name: string, text: string) =>
+    page.evaluate(
+      ([file, content]) =>
+        (window as unknown as { consume: (opened: object) => void }).consume({
+          files: [{ getFile: async () => new File([content], file) }],
+        }),
+      [name, text],
+    );
+  await visit(page, '/');
+  await expect(verdict(page)).toBeVisible();
+  await opened('theirs.json', writeProject({ ...demoProject, name: 'Theirs' }));
+  await expect.poll(async () => (await project(page)).name).toBe('Theirs');
+  await opened('morning.csv', loggedCsv(2, 10));
+  await expect(page).toHaveURL(/log\/logs$/);
+  await expect(page.getByText('morning.csv').first()).toBeVisible();
+  await opened('anvil.gpx', exportedGpx(0));
+  await expect(page).toHaveURL(/circuits\/import$/);
+  await expect(page.getByText('anvil.gpx').first()).toBeVisible();
 });
