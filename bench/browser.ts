@@ -42,17 +42,19 @@ function weigh(page: Page) {
 /** A control moved with pauses, in a hurry, and dragged for five seconds: waits from movement to verdict, ms. */
 async function moveControls(page: Page) {
   await page.evaluate(prepare);
-  const waits = (count: number, pause: number) =>
-    page.evaluate(([n, ms]) => (globalThis as unknown as Moves).measure(n, ms), [count, pause]);
-  const single = await waits(60, 150);
-  const hurried = await waits(120, 20);
+  const waits = (control: number, pause: number) =>
+    page.evaluate(([k, ms]) => (globalThis as unknown as Moves).measure(k, ms), [control, pause]);
+  const single = await waits(0, 150);
+  const hurried = await waits(1, 20);
   await watchTasks(page);
   const dragged = await page.evaluate(() => (globalThis as unknown as Moves).drag(5000));
   const tasks = await tasksOf(page);
   const at = (sorted: number[], share: number) => sorted[Math.floor(sorted.length * share)];
   return {
+    singleMoves: single.length,
     singleMedianMs: at(single, 0.5),
     singleP95Ms: at(single, 0.95),
+    hurriedMoves: hurried.length,
     hurriedMedianMs: at(hurried, 0.5),
     hurriedP95Ms: at(hurried, 0.95),
     movements: dragged.movements,
@@ -63,19 +65,23 @@ async function moveControls(page: Page) {
 }
 
 interface Moves {
-  /** Waits from a movement to its verdict on screen, ms, sorted; `pause` between verdict and next movement. */
-  measure(count: number, pause: number): Promise<number[]>;
+  /**
+   * Waits from a movement of a control to its verdict on screen, ms, sorted, to the end of its range: back again all is
+   * known. `pause` between verdict and next movement.
+   */
+  measure(control: number, pause: number): Promise<number[]>;
   /** Sixty movements a second without pause, for so many ms. */
   drag(length: number): Promise<{ movements: number; results: number }>;
 }
 
 /** Runs in the page: puts what moves the first control, and waits for its verdict, where it can be called. */
 async function prepare(): Promise<void> {
-  const thumb = document.querySelector('[role=slider]') as HTMLElement;
+  const thumbs = [...document.querySelectorAll<HTMLElement>('[role=slider]')];
   const bar = document.querySelector('[data-behind]') as HTMLElement;
   const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
   const frame = () => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)));
-  const move = (key: string) => thumb.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+  const move = (key: string, thumb = thumbs[0]) =>
+    thumb.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
   // Told by the document itself, so that only the frame that paints the verdict is waited for, not one more.
   const caughtUp = () =>
     new Promise<void>((done) => {
@@ -86,12 +92,16 @@ async function prepare(): Promise<void> {
       });
       observer.observe(bar, { attributes: true, attributeFilter: ['data-behind'] });
     });
-  const measure = async (count: number, between: number): Promise<number[]> => {
+  const measure = async (control: number, between: number): Promise<number[]> => {
     const waits: number[] = [];
-    for (let i = 0; i < count; i++) {
+    const thumb = thumbs[control];
+    while (
+      waits.length < 100 &&
+      thumb.getAttribute('aria-valuenow') !== thumb.getAttribute('aria-valuemax')
+    ) {
       const shown = caughtUp();
       const start = performance.now();
-      move(i % 40 < 20 ? 'ArrowRight' : 'ArrowLeft');
+      move('ArrowRight', thumb);
       await shown;
       await frame();
       waits.push(performance.now() - start);

@@ -1,3 +1,4 @@
+import { Recent } from '../numeric';
 import { buildUpBraking } from './buildUp';
 import {
   brakingDeceleration,
@@ -29,6 +30,47 @@ export function solveLap(
   const n = line.distance.length - 1;
   const step = line.length / n;
   const { curvature, grade, headwind } = line;
+  const { limit, slowest, forward } = unbrakedOf(line, forces);
+  const backward = pass(limit, slowest, -1, step, (speed, i) =>
+    brakingDeceleration(forces, speed, curvature[i], grade[i], most?.[i], clicks?.[i], headwind?.[i]),
+  );
+  const speed = new Float64Array(n + 1);
+  for (let i = 0; i < n; i++) speed[i] = Math.min(forward[i], backward[i]);
+  buildUpBraking(speed, forward, backward, line, forces, buildUp, { most, clicks });
+  speed[n] = speed[0];
+  return speed;
+}
+
+/** What of a lap no brake has a part in; whatever the brakes make of it, it is the same. */
+interface Unbraked {
+  /** Corner speeds at each point, m/s; n */
+  readonly limit: Float64Array;
+  readonly slowest: number;
+  /** Speeds with full power out of each corner, m/s; n */
+  readonly forward: Float64Array;
+}
+/** Of each line the last few cars and paces: a day whose brakes fade drives every lap anew. */
+const unbraked = new WeakMap<WindyLine, Recent<Unbraked>>();
+
+function unbrakedOf(line: WindyLine, forces: Forces): Unbraked {
+  const { mass, inertia, drag, downforce, rolling, power, powerOverSpeed } = forces;
+  const { drivenShare, lateralGrip, tractionGrip, loadLoss } = forces;
+  const key = JSON.stringify([
+    [mass, inertia, drag, downforce, rolling, power, powerOverSpeed],
+    [drivenShare, lateralGrip, tractionGrip, loadLoss],
+  ]);
+  const kept = unbraked.get(line) ?? new Recent<Unbraked>(8);
+  unbraked.set(line, kept);
+  const known = kept.get(key);
+  if (known) return known;
+  const made = driveUnbraked(line, forces);
+  kept.set(key, made);
+  return made;
+}
+
+function driveUnbraked(line: WindyLine, forces: Forces): Unbraked {
+  const n = line.distance.length - 1;
+  const { curvature, grade, headwind } = line;
   // A wind from behind carries it further than its power does; one from ahead lifts a body with lift sooner.
   const cap = Math.min(
     topSpeed(forces) + strongest(headwind, -1),
@@ -40,17 +82,10 @@ export function solveLap(
     limit[i] = cornerSpeed(forces, curvature[i], grade[i], cap, headwind?.[i]);
     if (limit[i] < limit[slowest]) slowest = i;
   }
-  const forward = pass(limit, slowest, 1, step, (speed, i) =>
+  const forward = pass(limit, slowest, 1, line.length / n, (speed, i) =>
     drivingAcceleration(forces, speed, curvature[i], grade[i], headwind?.[i]),
   );
-  const backward = pass(limit, slowest, -1, step, (speed, i) =>
-    brakingDeceleration(forces, speed, curvature[i], grade[i], most?.[i], clicks?.[i], headwind?.[i]),
-  );
-  const speed = new Float64Array(n + 1);
-  for (let i = 0; i < n; i++) speed[i] = Math.min(forward[i], backward[i]);
-  buildUpBraking(speed, forward, backward, line, forces, buildUp, { most, clicks });
-  speed[n] = speed[0];
-  return speed;
+  return { limit, slowest, forward };
 }
 
 /** Strongest wind along a line, m/s. @param sign 1 for against the car, −1 for from behind */

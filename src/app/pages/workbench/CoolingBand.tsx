@@ -21,12 +21,13 @@ export function CoolingBand({ computed }: { computed: Computed }) {
   const query = useQuery({
     queryKey: settled ? QUESTION.coolingBand(settled.setup) : ['waiting'],
     enabled: settled !== null,
-    queryFn: async ({ signal }) => {
+    // Not ended by the next movement: a worker that is begun anew is slower than the two days that are not wanted any more.
+    queryFn: async () => {
       const input = dayInput((settled as Computed).setup);
       const { less, more } = input.doubt ?? UNMEASURED;
       const results = [];
       for (const factors of [less, more])
-        results.push(await band.call((remote) => remote.simulateCooled(input, factors), signal));
+        results.push(await band.call((remote) => remote.simulateCooled(input, factors)));
       return results;
     },
   });
