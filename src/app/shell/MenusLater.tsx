@@ -1,6 +1,8 @@
 import type { LucideIcon } from 'lucide-react';
 import { type ComponentType, lazy, Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
+import { say } from '../../text/en/say/shell';
+import { toast } from '../ui/toast';
 import { whenIdle } from '../ui/whenIdle';
 import { FILES, type MenuProps, SETTINGS } from './menuNames';
 
@@ -21,8 +23,15 @@ function Later({
   menu: ComponentType<MenuProps>;
 }) {
   const [wanted, setWanted] = useState<'not yet' | 'idle' | 'asked'>('not yet');
-  useEffect(() => whenIdle(() => setWanted((now) => (now === 'not yet' ? 'idle' : now))), []);
-  const button = (
+  useEffect(
+    () =>
+      whenIdle(() => {
+        // What has the focus is not taken away from under it.
+        if (document.activeElement?.id !== id) setWanted((now) => (now === 'not yet' ? 'idle' : now));
+      }),
+    [id],
+  );
+  const button = (onClick: () => void) => (
     <button
       id={id}
       type="button"
@@ -30,16 +39,16 @@ function Later({
       aria-label={name}
       aria-haspopup="menu"
       aria-expanded={false}
-      onClick={() => setWanted('asked')}
+      onClick={onClick}
     >
       <Icon size={16} aria-hidden="true" />
       <span className="hidden lg:inline">{name}</span>
     </button>
   );
-  if (wanted === 'not yet') return button;
+  if (wanted === 'not yet') return button(() => setWanted('asked'));
   return (
-    <ErrorBoundary fallback={button}>
-      <Suspense fallback={button}>
+    <ErrorBoundary fallback={button(() => toast.error(say.programSServerDoes))}>
+      <Suspense fallback={button(() => setWanted('asked'))}>
         <Menu open={wanted === 'asked'} />
       </Suspense>
     </ErrorBoundary>
