@@ -94,13 +94,28 @@ async function textsOf({ kept, sent }: Journals): Promise<readonly (readonly [st
   return texts.filter(([key]) => key.startsWith(PREFIX));
 }
 
+/** Whether it can be read as one; what its text is worth shows when it is read. */
+const isWhole = (whole: Partial<Unsaved['whole']>): boolean =>
+  typeof whole?.text === 'string' &&
+  typeof whole.revision === 'number' &&
+  typeof whole.edits === 'object' &&
+  whole.edits !== null;
+
 function entryOf(key: string, text: string): JournalEntry | null {
   try {
     const value = JSON.parse(text) as Partial<Unsaved> | null;
     if (!value?.before || !value.now) return null;
     // Before, they had no number, and only pages that were left wrote them.
     const { before, now, edits = Number.POSITIVE_INFINITY, joined = {}, left = true, whole = null } = value;
-    return { page: key.slice(PREFIX.length), before, now, edits, joined, left, whole };
+    return {
+      page: key.slice(PREFIX.length),
+      before,
+      now,
+      edits,
+      joined,
+      left,
+      whole: isWhole(whole) ? whole : null,
+    };
   } catch {
     // Garbled: what is stored is still there.
     return null;
