@@ -5,14 +5,18 @@ import { exportedGpx } from './support/logs';
 /** What costs trust for good: work that is lost, a page without a way back, an answer to another question. */
 
 const mass = (page: Page) => page.getByRole('textbox', { name: 'Mass', exact: true });
+/** A car with one edit that is stored. */
+const begin = async (page: Page) => {
+  await visit(page, '/car/car-tarn');
+  await mass(page).fill('1201');
+  await expect.poll(() => stored(page)).toContain('"massKg": 1201');
+};
 
 test('a tab closed in the middle of typing loses nothing: the journal is joined at the next start', async ({
   page,
   context,
 }) => {
-  await visit(page, '/car/car-tarn');
-  await mass(page).fill('1201');
-  await expect.poll(() => stored(page)).toContain('"massKg": 1201');
+  await begin(page);
   // What is written from here on never arrives; only what the page leaves behind at once does.
   await page.evaluate(() => {
     IDBObjectStore.prototype.put = () => {
@@ -33,9 +37,7 @@ test('an edit outlives the browser being killed before it was stored: it was sen
   page,
   context,
 }) => {
-  await visit(page, '/car/car-tarn');
-  await mass(page).fill('1201');
-  await expect.poll(() => stored(page)).toContain('"massKg": 1201');
+  await begin(page);
   // As after a kill: what the browser keeps in its memory is gone, and the project was not written any more.
   await page.evaluate(() => {
     Storage.prototype.setItem = () => {};
@@ -57,9 +59,7 @@ test('everything outlives its deletion though the page is gone before it is stor
   page,
   context,
 }) => {
-  await visit(page, '/car/car-tarn');
-  await mass(page).fill('1201');
-  await expect.poll(() => stored(page)).toContain('"massKg": 1201');
+  await begin(page);
   await page.evaluate(async () => {
     IDBObjectStore.prototype.put = () => {
       throw new DOMException('no', 'AbortError');

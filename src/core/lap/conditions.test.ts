@@ -3,6 +3,7 @@ import { plainCar } from '../../../tests/support/vehicles';
 import { pointTable } from '../numeric';
 import { driveLap, prepareCircuit } from './driveLap';
 import { forcesOf, powerAt, resistance, topSpeed } from './forces';
+import { solveLap } from './solveLap';
 import { lapTime } from './trace';
 import type { Driver, Vehicle } from './vehicle';
 import { airSpeed, WIND_AT_CAR, type Wind } from './wind';
@@ -159,5 +160,39 @@ describe('the corners before a braking zone', () => {
     expect(zones[1].lateralBefore / ((fastest * fastest) / 60 / 9.80665)).toBeCloseTo(1, 2);
     // Braking into a corner is not after it.
     expect(zones[0].lateralBefore).toBeCloseTo(zones[1].lateralBefore, 2);
+  });
+});
+
+describe('what is kept of a line from one lap to the next', () => {
+  it('is of the same car in the same air alone: whatever changes, a lap is as on a line never driven', () => {
+    const circuit = oval();
+    if (circuit.kind !== 'line') throw new Error('a line was expected');
+    const { line } = circuit;
+    const lifting: Vehicle = { ...car, loadSensitivity: 0.2, downforceArea: 0.8, engineBraking: 300 };
+    const forces = { ...forcesOf(lifting, driver, 1.2, 0), firstAxle: null };
+    solveLap(line, forces, 0.25);
+    const numbers = Object.entries(forces).filter(([, value]) => typeof value === 'number');
+    const others = [
+      ...numbers.map(([name, value]) => ({ ...forces, [name]: 0.93 * (value as number) })),
+      {
+        ...forces,
+        powerOverSpeed: pointTable([
+          [0, 0.5],
+          [40, 1],
+          [90, 0.8],
+        ]),
+      },
+      {
+        ...forces,
+        engineOverSpeed: pointTable([
+          [0, 0.5],
+          [90, 1],
+        ]),
+      },
+    ];
+    expect(others.length).toBeGreaterThan(12);
+    for (const other of others) {
+      expect(solveLap(line, other, 0.25)).toEqual(solveLap({ ...line }, other, 0.25));
+    }
   });
 });

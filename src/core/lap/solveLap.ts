@@ -30,7 +30,7 @@ export function solveLap(
   const n = line.distance.length - 1;
   const step = line.length / n;
   const { curvature, grade, headwind } = line;
-  const { limit, slowest, forward } = unbrakedOf(line, forces);
+  const { limit, slowest, forward } = fullPowerOf(line, forces);
   const backward = pass(limit, slowest, -1, step, (speed, i) =>
     brakingDeceleration(forces, speed, curvature[i], grade[i], most?.[i], clicks?.[i], headwind?.[i]),
   );
@@ -42,7 +42,7 @@ export function solveLap(
 }
 
 /** What of a lap no brake has a part in; whatever the brakes make of it, it is the same. */
-interface Unbraked {
+interface FullPower {
   /** Corner speeds at each point, m/s; n */
   readonly limit: Float64Array;
   readonly slowest: number;
@@ -50,25 +50,25 @@ interface Unbraked {
   readonly forward: Float64Array;
 }
 /** Of each line the last few cars and paces: a day whose brakes fade drives every lap anew. */
-const unbraked = new WeakMap<WindyLine, Recent<Unbraked>>();
+const fullPower = new WeakMap<WindyLine, Recent<FullPower>>();
 
-function unbrakedOf(line: WindyLine, forces: Forces): Unbraked {
+function fullPowerOf(line: WindyLine, forces: Forces): FullPower {
   const { mass, inertia, drag, downforce, rolling, power, powerOverSpeed } = forces;
   const { drivenShare, lateralGrip, tractionGrip, loadLoss } = forces;
   const key = JSON.stringify([
     [mass, inertia, drag, downforce, rolling, power, powerOverSpeed],
     [drivenShare, lateralGrip, tractionGrip, loadLoss],
   ]);
-  const kept = unbraked.get(line) ?? new Recent<Unbraked>(8);
-  unbraked.set(line, kept);
+  const kept = fullPower.get(line) ?? new Recent<FullPower>(8);
+  fullPower.set(line, kept);
   const known = kept.get(key);
   if (known) return known;
-  const made = driveUnbraked(line, forces);
+  const made = driveFullPower(line, forces);
   kept.set(key, made);
   return made;
 }
 
-function driveUnbraked(line: WindyLine, forces: Forces): Unbraked {
+function driveFullPower(line: WindyLine, forces: Forces): FullPower {
   const n = line.distance.length - 1;
   const { curvature, grade, headwind } = line;
   // A wind from behind carries it further than its power does; one from ahead lifts a body with lift sooner.
