@@ -86,6 +86,8 @@ export class BrakingState {
   private frontGain = 0;
   private rearGain = 0;
   private extraLoad = 0;
+  private frontWeight = 0;
+  private rearWeight = 0;
   private knockedFront = 0;
   private knockedRear = 0;
   private readonly staticRear: number;
@@ -122,8 +124,28 @@ export class BrakingState {
 
   /** Shares the demand between the axles in the condition: what pedal, pressures and travel it needs. */
   solve(): void {
+    this.brake();
+    const { chain, demand, condition, pressures, travelModel, frontWeight, rearWeight } = this;
+    const { force, clicks } = demand;
+    this.ideal = frontWeight / (this.chassis.mass * STANDARD_GRAVITY + demand.downforce);
+    const rearMotor = this.recovery?.axle === 'rear';
+    const frontForce = this.frontFriction + (rearMotor ? 0 : this.electric);
+    const rearForce = this.rearFriction + (rearMotor ? this.electric : 0);
+    this.share = force > 0 ? frontForce / (frontForce + rearForce) : 0;
+    this.frontUse = frontWeight > 0 ? frontForce / frontWeight : Number.POSITIVE_INFINITY;
+    this.rearUse = rearWeight > 0 ? rearForce / rearWeight : Number.POSITIVE_INFINITY;
+    this.knockedFront = knockedVolume(chain.front, demand.lateral);
+    this.knockedRear = knockedVolume(chain.rear, demand.lateral);
+    this.knockBack = chain.pedalRatio * travelModel.travelOf(this.knockedFront, this.knockedRear, clicks);
+    const openFront = condition.vapourFront + this.knockedFront;
+    const openRear = condition.vapourRear + this.knockedRear;
+    this.travel = travelModel.pedal(travelModel.pushTravel(pressures, openFront, openRear, clicks));
+  }
+
+  /** The part of `solve` that says what friction brakes and motor do at each axle; a lap asks for no more. */
+  brake(): void {
     const { chain, demand, condition, pressures, wheelRadius } = this;
-    const { force, z, downforce, clicks } = demand;
+    const { force, z, downforce } = demand;
     this.frontGain =
       wheelGain(chain.front, condition.frontLeft, wheelRadius) +
       wheelGain(chain.front, condition.frontRight, wheelRadius);
@@ -135,7 +157,8 @@ export class BrakingState {
     const frontWeight = frontLoad(this.chassis, z, downforce);
     const rearWeight = weight - frontWeight;
     this.extraLoad = rearWeight - this.staticRear;
-    this.ideal = frontWeight / weight;
+    this.frontWeight = frontWeight;
+    this.rearWeight = rearWeight;
 
     const push = this.pushForDemand(force);
     this.pedal = pedalFor(chain, push);
@@ -148,19 +171,6 @@ export class BrakingState {
     this.frontFriction = asked * onFront;
     this.rearFriction = asked - this.frontFriction;
     if (this.chassis.abs) this.hold(frontWeight, rearWeight);
-    const rearMotor = this.recovery?.axle === 'rear';
-    const frontForce = this.frontFriction + (rearMotor ? 0 : this.electric);
-    const rearForce = this.rearFriction + (rearMotor ? this.electric : 0);
-    this.share = force > 0 ? frontForce / (frontForce + rearForce) : 0;
-    this.frontUse = frontWeight > 0 ? frontForce / frontWeight : Number.POSITIVE_INFINITY;
-    this.rearUse = rearWeight > 0 ? rearForce / rearWeight : Number.POSITIVE_INFINITY;
-    const { travelModel } = this;
-    this.knockedFront = knockedVolume(chain.front, demand.lateral);
-    this.knockedRear = knockedVolume(chain.rear, demand.lateral);
-    this.knockBack = chain.pedalRatio * travelModel.travelOf(this.knockedFront, this.knockedRear, clicks);
-    const openFront = condition.vapourFront + this.knockedFront;
-    const openRear = condition.vapourRear + this.knockedRear;
-    this.travel = travelModel.pedal(travelModel.pushTravel(pressures, openFront, openRear, clicks));
   }
 
   /** After `solve`: the most that could be braked at the driver's limits. */

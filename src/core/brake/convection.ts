@@ -36,8 +36,9 @@ export function faceCoefficient(air: AirProperties, speed: number, diameter: num
   const share = blend(reynolds, 2.0e5, 2.8e5);
   const scale = air.conductivity / diameter;
   return {
-    laminar: scale * (1 - share) * 0.7 * power(reynolds, LAMINAR),
-    turbulent: scale * share * 0.04 * power(reynolds, TURBULENT),
+    // Mostly one of the two alone; a power is what costs here.
+    laminar: share < 1 ? scale * (1 - share) * 0.7 * power(reynolds, LAMINAR) : 0,
+    turbulent: share > 0 ? scale * share * 0.04 * power(reynolds, TURBULENT) : 0,
   };
 }
 
@@ -106,14 +107,19 @@ const MOST_BLOWN = 0.5;
 /**
  * What a duct adds to the heat transfer of the faces, which what does not go into a passage blows onto: a share of its
  * air's capacity over the area the pads leave free, up to half of what the faces have without it.
+ * @param faces what they have without it
  * @returns W/(m²·K); 0 for drums
  */
-export function ductOnFaces(corner: Corner, air: AirProperties, speed: number): number {
+export function ductOnFaces(
+  corner: Corner,
+  air: AirProperties,
+  speed: number,
+  { laminar, turbulent }: FaceCoefficient,
+): number {
   const { rotor, drum, pad } = corner;
   if (drum) return 0;
   const flow = air.density * ductOnRotor(corner).surplus * speed;
   const free = Math.max(1e-4, 2 * rotorGeometry(rotor).faceArea - 2 * pad.area);
-  const { laminar, turbulent } = faceCoefficient(air, speed, rotor.outerDiameter);
   const most = MOST_BLOWN * (laminar + turbulent);
   return most > 0 ? most * (1 - exp(-(BLOWN_ON * flow * air.specificHeat) / (free * most))) : 0;
 }

@@ -32,7 +32,7 @@ export function fillDrive(
   const exposure = faceExposure(corner.air);
   row[CHANNEL.face] = faces.turbulent * exposure;
   row[CHANNEL.faceLaminar] = faces.laminar * exposure;
-  row[CHANNEL.blown] = ductOnFaces(corner, air, blows);
+  row[CHANNEL.blown] = ductOnFaces(corner, air, blows, faces);
   row[CHANNEL.passage] = passage(corner, air, speed, wheelRadius, fan, past).conductance;
   row[CHANNEL.caliper] = caliperCoefficient(corner, blows);
   row[CHANNEL.wheel] = 10 + blows;

@@ -43,8 +43,9 @@ export function beddedAfter({ bedding }: Pad, bedded: number, face: number, dt: 
  * @param dt s
  */
 export function glazeAfter(pad: Pad, glaze: number, from: number, to: number, dt: number): number {
-  const [low, high] = from < to ? [from - pad.limit, to - pad.limit] : [to - pad.limit, from - pad.limit];
+  const high = Math.max(from, to) - pad.limit;
   if (high <= 0) return glaze;
+  const low = Math.min(from, to) - pad.limit;
   // Mean of what lies over the limit: a trapezium, or the triangle that is left of it.
   const over = low >= 0 ? 0.5 * (low + high) : (0.5 * high * high) / (high - low);
   return 1 - (1 - glaze) * exp((-over * dt) / (100 * GLAZING_TIME));

@@ -11,8 +11,8 @@ export interface HeatIntegrator {
   readonly lost: number;
   /** Temperature of a node, K. */
   temperature(node: number): number;
-  /** Heat of a node, J: over its table's start, or over 0 K where its capacity is constant. */
-  heat(node: number): number;
+  /** Heat of some nodes, one after another, J: over each one's table's start, or over 0 K where its capacity is constant. */
+  heat(first: number, count: number): number;
   /** Heat stored in all nodes since the start, J; from the temperatures, so that it checks the state. */
   stored(): number;
   /** Changes the temperature of the surroundings, K. */

@@ -4,6 +4,6 @@ export { GAMMA } from './gamma';
 export { gradedSlab, type SlabGrid } from './grid';
 export type { HeatIntegrator } from './heatIntegrator';
 export { Integrator } from './integrator';
-export { resetKernel } from './kernel/compile';
+export { kernelTrouble, resetKernel } from './kernel/compile';
 export { probeKernel } from './kernel/probe';
 export { AMBIENT, type HeatPath, type Network, type NetworkLink } from './network';

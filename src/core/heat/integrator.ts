@@ -89,8 +89,12 @@ export class Integrator implements HeatIntegrator {
     return this.now[this.plan.place[node]];
   }
 
-  heat(node: number): number {
-    return this.enthalpy[this.plan.place[node]];
+  heat(first: number, count: number): number {
+    const { enthalpy } = this;
+    const { place } = this.plan;
+    let sum = 0;
+    for (let node = first; node < first + count; node++) sum += enthalpy[place[node]];
+    return sum;
   }
 
   stored(): number {

@@ -74,7 +74,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
       demand.trackGrip = forces.trackGrip;
       demand.electric = motorForce(vehicle, mid, force, dt, ds);
       could = demand.electric * ds;
-      state.solve();
+      state.brake();
       front = state.frontFriction * ds;
       rear = state.rearFriction * ds;
       electric = force * ds - front - rear;

@@ -1,3 +1,4 @@
+import type { BrakedSpeeds } from './brakedSpeeds';
 import { brakingDeceleration, type Forces, resistance } from './forces';
 import type { WindyLine } from './wind';
 
@@ -15,7 +16,7 @@ export interface Along {
 export function buildUpBraking(
   speed: Float64Array,
   forward: Float64Array,
-  backward: Float64Array,
+  braked: BrakedSpeeds,
   line: WindyLine,
   forces: Forces,
   buildUp: number,
@@ -24,6 +25,7 @@ export function buildUpBraking(
   if (buildUp <= 0) return;
   const n = forward.length;
   const step = line.length / n;
+  const backward = braked.deciding;
   for (let onset = 0; onset < n; onset++) {
     const before = (onset - 1 + n) % n;
     if (!(backward[onset] < forward[onset] && backward[before] >= forward[before])) continue;
@@ -32,7 +34,7 @@ export function buildUpBraking(
     for (let back = 0; back <= reach; back++) {
       const start = (onset - back + n) % n;
       if (back > 0 && backward[start] < forward[start]) break;
-      const ramp = rampFrom(start, forward[start], backward, line, forces, buildUp, step, along);
+      const ramp = rampFrom(start, forward[start], braked, line, forces, buildUp, step, along);
       if (ramp.excess <= 0) {
         writeRamp(speed, ramp, late, n);
         break;
@@ -53,14 +55,14 @@ interface Ramp {
 function rampFrom(
   start: number,
   entry: number,
-  backward: Float64Array,
+  braked: BrakedSpeeds,
   line: WindyLine,
   forces: Forces,
   buildUp: number,
   step: number,
   { most, clicks }: Along,
 ): Ramp {
-  const n = backward.length;
+  const n = line.curvature.length - 1;
   const squares = [entry * entry];
   let time = 0;
   let i = start;
@@ -78,7 +80,7 @@ function rampFrom(
     i = (i + 1) % n;
     squares.push(square);
   }
-  return { start, squares, excess: square - backward[i] * backward[i] };
+  return { start, squares, excess: square - braked.at(i) ** 2 };
 }
 
 /** Blends the last start that was too late with the first that was early enough, so that the end lies on the curve. */

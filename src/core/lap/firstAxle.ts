@@ -14,6 +14,9 @@ export class FirstAxle {
   private readonly lever: number;
   private readonly frontGain: number;
   private readonly rearGain: number;
+  /** Without a valve: clicks, and the balance they make of any force */
+  private knownClicks = Number.NaN;
+  private known = 0;
 
   constructor(private readonly vehicle: Vehicle) {
     const { brakes, wheelRadius, mass, gravityHeight, wheelbase } = vehicle;
@@ -76,6 +79,15 @@ export class FirstAxle {
 
   /** Brake balance of a friction force, 0 to 1. */
   private shareAt(force: number, extraLoad: number, clicks: number): number {
+    if (this.vehicle.brakes.valve) return this.balanceAt(force, extraLoad, clicks);
+    if (clicks !== this.knownClicks) {
+      this.known = this.balanceAt(1, 0, clicks);
+      this.knownClicks = clicks;
+    }
+    return this.known;
+  }
+
+  private balanceAt(force: number, extraLoad: number, clicks: number): number {
     const { pressures, frontGain, rearGain } = this;
     const { brakes } = this.vehicle;
     const push = pushFor(brakes, frontGain, rearGain, force, extraLoad, clicks, pressures);

@@ -105,9 +105,17 @@ export function assertOnTheRoad(f: Forces, speed: number): void {
  * @param speed of the air against the car, m/s
  * @param grade of the road, rise over way
  */
-export function tyreLoad(f: Forces, speed: number, grade: number): number {
+export const tyreLoad = (f: Forces, speed: number, grade: number): number =>
+  weightOn(f, grade) + pressedOn(f, speed);
+
+/** Weight on a road, N. @param grade of it, rise over way */
+const weightOn = (f: Forces, grade: number): number =>
+  (f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade);
+
+/** Downforce, N. @param speed of the air against the car, m/s */
+function pressedOn(f: Forces, speed: number): number {
   const against = Math.max(0, speed);
-  return (f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade) + f.downforce * against * against;
+  return f.downforce * against * against;
 }
 
 /**
@@ -124,12 +132,11 @@ export function loadFactor(f: Forces, load: number): number {
  * @param speed of the air against the car, m/s; a wind from behind that is faster than the car pushes it
  * @param grade of the road, rise over way
  */
-export function resistance(f: Forces, speed: number, grade: number): number {
-  return (
-    f.drag * speed * Math.abs(speed) +
-    (f.rolling + grade) * ((f.mass * STANDARD_GRAVITY) / Math.sqrt(1 + grade * grade))
-  );
-}
+export const resistance = (f: Forces, speed: number, grade: number): number =>
+  resistanceOf(f, speed, grade, weightOn(f, grade));
+
+const resistanceOf = (f: Forces, speed: number, grade: number, weight: number): number =>
+  f.drag * speed * Math.abs(speed) + (f.rolling + grade) * weight;
 
 /**
  * Highest speed a curvature allows, m/s; never above `cap`. Fixed point over downforce and load sensitivity.
@@ -162,12 +169,13 @@ export function drivingAcceleration(
   grade: number,
   headwind = 0,
 ): number {
-  const load = tyreLoad(f, speed + headwind, grade);
+  const weight = weightOn(f, grade);
+  const load = weight + pressedOn(f, speed + headwind);
   const grip = loadFactor(f, load) * load;
   const traction =
     f.tractionGrip * grip * f.drivenShare * ellipseShare(f, speed, curvature, f.lateralGrip * grip);
   const force = Math.min(powerAt(f, speed) / Math.max(speed, 1), traction);
-  return (force - resistance(f, speed + headwind, grade)) / (f.mass * f.inertia);
+  return (force - resistanceOf(f, speed + headwind, grade, weight)) / (f.mass * f.inertia);
 }
 
 /**
@@ -187,11 +195,12 @@ export function brakingDeceleration(
   clicks = 0,
   headwind = 0,
 ): number {
-  const load = tyreLoad(f, speed + headwind, grade);
+  const weight = weightOn(f, grade);
+  const load = weight + pressedOn(f, speed + headwind);
   const factor = loadFactor(f, load);
   const along = f.brakingGrip * factor * ellipseShare(f, speed, curvature, f.lateralGrip * factor * load);
-  const against = resistance(f, speed + headwind, grade);
-  const pressed = load - tyreLoad(f, 0, grade);
+  const against = resistanceOf(f, speed + headwind, grade, weight);
+  const pressed = load - weight;
   const tyres = f.firstAxle ? f.firstAxle.most(along, against, pressed, speed, clicks) : along * load;
   // The road's force acts on the car's mass alone; wheels and driveline are slowed by brake and engine.
   const held = (tyres + against) / f.mass;

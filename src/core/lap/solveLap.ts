@@ -1,4 +1,5 @@
 import { Recent } from '../numeric';
+import { BrakedSpeeds } from './brakedSpeeds';
 import { buildUpBraking } from './buildUp';
 import {
   brakingDeceleration,
@@ -8,6 +9,7 @@ import {
   liftSpeed,
   topSpeed,
 } from './forces';
+import { heun } from './heun';
 import type { WindyLine } from './wind';
 
 /**
@@ -31,12 +33,12 @@ export function solveLap(
   const step = line.length / n;
   const { curvature, grade, headwind } = line;
   const { limit, slowest, forward } = fullPowerOf(line, forces);
-  const backward = pass(limit, slowest, -1, step, (speed, i) =>
+  const braked = new BrakedSpeeds(limit, forward, slowest, step, (speed, i) =>
     brakingDeceleration(forces, speed, curvature[i], grade[i], most?.[i], clicks?.[i], headwind?.[i]),
   );
   const speed = new Float64Array(n + 1);
-  for (let i = 0; i < n; i++) speed[i] = Math.min(forward[i], backward[i]);
-  buildUpBraking(speed, forward, backward, line, forces, buildUp, { most, clicks });
+  for (let i = 0; i < n; i++) speed[i] = Math.min(forward[i], braked.deciding[i]);
+  buildUpBraking(speed, forward, braked, line, forces, buildUp, { most, clicks });
   speed[n] = speed[0];
   return speed;
 }
@@ -82,7 +84,7 @@ function driveFullPower(line: WindyLine, forces: Forces): FullPower {
     limit[i] = cornerSpeed(forces, curvature[i], grade[i], cap, headwind?.[i]);
     if (limit[i] < limit[slowest]) slowest = i;
   }
-  const forward = pass(limit, slowest, 1, line.length / n, (speed, i) =>
+  const forward = pass(limit, slowest, line.length / n, (speed, i) =>
     drivingAcceleration(forces, speed, curvature[i], grade[i], headwind?.[i]),
   );
   return { limit, slowest, forward };
@@ -96,7 +98,6 @@ const strongest = (headwind: Float64Array | undefined, sign: 1 | -1): number =>
 function pass(
   limit: Float64Array,
   start: number,
-  direction: 1 | -1,
   step: number,
   acceleration: (speed: number, index: number) => number,
 ): Float64Array {
@@ -105,12 +106,8 @@ function pass(
   speed[start] = limit[start];
   let i = start;
   for (let count = 0; count < 2 * n; count++) {
-    const next = (i + direction + n) % n;
-    const square = speed[i] * speed[i];
-    const a0 = acceleration(speed[i], i);
-    const predicted = Math.min(limit[next], Math.sqrt(Math.max(1, square + 2 * a0 * step)));
-    const a1 = acceleration(predicted, next);
-    const reached = Math.min(limit[next], Math.sqrt(Math.max(1, square + (a0 + a1) * step)));
+    const next = i + 1 < n ? i + 1 : 0;
+    const reached = heun(speed[i], i, next, limit[next], step, acceleration);
     // Once the second time round meets the first, the rest would only be repeated.
     if (count >= n && Math.abs(reached - speed[next]) < 1e-12 * reached) break;
     speed[next] = reached;

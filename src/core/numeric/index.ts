@@ -2,13 +2,20 @@ export { alike } from './alike';
 export { bandedSolve } from './bandedSolve';
 export { buffersIn } from './buffersIn';
 export { cos, cubeRoot, exp, log, power, rootOfSquares, sin } from './elementary';
+export { Code, encodeModule, type Locals } from './encode';
 export { largestThat } from './largestThat';
 export { logNormalProbability, normalProbability } from './normal';
 export { normalQuantile } from './normalQuantile';
 export { type PointTable, pointTable, pointTableAt } from './pointTable';
 export { randomNumbers } from './random';
 export { Recent } from './recent';
-export { choleskyFactor, type Matrix, symmetricInverse, symmetricSolve } from './symmetric';
+export {
+  choleskyFactor,
+  type Matrix,
+  symmetricEigen,
+  symmetricInverse,
+  symmetricSolve,
+} from './symmetric';
 export {
   integralAt,
   integralInverse,

@@ -9,18 +9,14 @@ import {
   frictionAt,
   glazeAfter,
   RadialBand,
-  RECORDED_PARTS,
   rubbedMaterial,
   thinning,
   wornVolume,
 } from '../brake';
 import { type CreateIntegrator, createIntegrator, GAMMA, type HeatIntegrator } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
+import { type Place, placesOf, type ReadOff, readLater, readOff } from './readOff';
 import { emptyWheel, type Kept, resizedWheel, type WheelRecord } from './record';
-
-/** Parts that are read off one node or halfway between two; some, where the sides are apart, off the hotter one. */
-const READ_OFF = RECORDED_PARTS.filter((part) => part !== 'rotorBulk' && part !== 'rotorBand');
-const OF_HOTTER_SIDE: ReadonlySet<string> = new Set(['rotorFace', 'rotorInner', 'padFace', 'plate']);
 
 /** What a state says is left of a pad that is worn through, m. */
 const LEAST_LEFT = 1e-5;
@@ -30,23 +26,25 @@ export class CornerRun {
   readonly layout: CornerNetwork;
   readonly integrator: HeatIntegrator;
   record: WheelRecord;
-  /** Where each part's temperature is written, and the two nodes it is read off */
-  private targets: readonly Float64Array[] = [];
-  private readonly first: Int32Array;
-  private readonly second: Int32Array;
+  private readonly places: Readonly<Record<ReadOff, Place>>;
+  /** Temperature of every node, K: a row for each sample from `rowsFrom` on */
+  private rows: Float64Array;
+  private rowsFrom = 0;
   private readonly ringMass: number;
   private readonly integral: Float64Array;
   private readonly specificHeat: Float64Array;
   private lastBulk: number;
   private glaze: number;
+  /** The pad's face where it is hottest, at the sample written last, K */
+  private padBand = 0;
   private bedded: number;
   private readonly band: RadialBand;
+  /** Whether the channels of the piece under way are recorded, but for what its steps change in them */
+  private driven = false;
   /** Whether the motor brakes alone, so that the pads do not touch */
   private lifted = false;
   /** Friction material one pad has lost, m */
   private worn = { outer: 0, inner: 0 };
-  /** Where each part's nodes are the two sides', of which the hotter counts */
-  private readonly hotter: readonly boolean[];
 
   /**
    * @param start gives the state it begins in for its network
@@ -76,36 +74,45 @@ export class CornerRun {
       ambient,
       network.nodes.map(({ name }) => temperatures[name]),
     );
-    this.first = Int32Array.from(READ_OFF, (part) => recorded[part][0]);
-    this.second = Int32Array.from(READ_OFF, (part) => recorded[part][recorded[part].length - 1]);
-    const apart = this.layout.padFaces.length > 1;
-    this.hotter = READ_OFF.map((part) => apart && OF_HOTTER_SIDE.has(part));
+    this.places = placesOf(this.layout);
     this.specificHeat = rubbedMaterial(corner).specificHeat;
     this.integral = integralTable(this.specificHeat);
     this.ringMass = recorded.rotorBulk.reduce((sum, i) => sum + network.nodes[i].scale, 0);
     this.lastBulk = temperatures[network.nodes[this.layout.ringStart].name];
     this.glaze = glaze;
     this.bedded = bedded;
-    this.row = new Float64Array(network.nodes.length);
-    this.record = this.into(emptyWheel(1, network.nodes.length, kept));
-    this.write(0, 0);
+    this.record = emptyWheel(1, network.nodes.length, kept);
+    this.rows = kept === 'all' ? this.record.nodes : new Float64Array(network.nodes.length);
+    this.write(0, 0, 0, 0);
+    this.end(0, 1);
   }
 
   /** What it began with; what no run moves yet is carried on from it. */
   private readonly begun: BrakeState;
   /** Mean of both pads then, m */
   private readonly begunThickness: number;
-  /** Temperature of every node at the sample written last, K, where no row of them is kept for each */
-  private readonly row: Float64Array;
 
   /** Makes room for so many samples, keeping what is written. */
   reserve(samples: number): void {
-    this.record = this.into(resizedWheel(this.record, samples));
+    this.record = resizedWheel(this.record, samples);
+    if (this.kept === 'all') this.rows = this.record.nodes;
   }
 
-  private into(record: WheelRecord): WheelRecord {
-    this.targets = READ_OFF.map((part) => record[part]);
-    return record;
+  /** Begins a piece. @param sample its first */
+  begin(sample: number): void {
+    this.driven = false;
+    if (this.kept !== 'all') this.rowsFrom = sample;
+  }
+
+  /** Tells the channels of all steps of the piece begun. @param drives steps × CHANNEL_COUNT @param sample its first */
+  known(drives: Float64Array, sample: number): void {
+    this.driven = true;
+    if (this.kept === 'all') this.record.drive.set(drives, sample * CHANNEL_COUNT);
+  }
+
+  /** Ends a piece: what no step asked for is written now. @param sample its first @param count of its samples */
+  end(sample: number, count: number): void {
+    readLater(this.rows, sample - this.rowsFrom, this.places, this.record, sample, count);
   }
 
   /**
@@ -128,14 +135,12 @@ export class CornerRun {
   /** Notes what came of the step. */
   note(dt: number, early: number, late: number, sample: number): void {
     const { record } = this;
-    const { ringHeatShare } = this.layout;
-    this.band.step(dt, ringHeatShare * early, ringHeatShare * late, this.lastBulk);
     record.early[sample] = early;
     record.late[sample] = late;
     if (early > 0 || late > 0) this.bed(dt);
-    this.write(sample, dt);
+    this.write(sample, dt, early, late);
     const work = dt * ((1 - GAMMA) * early + GAMMA * late);
-    if (work > 0) this.wear(work, sample);
+    if (work > 0) this.wear(work, (sample - this.rowsFrom) * record.nodeCount);
     record.worn[sample] = Math.max(this.worn.outer, this.worn.inner);
   }
 
@@ -157,8 +162,7 @@ export class CornerRun {
   /** Temperature of the ring if its heat were spread evenly, K. */
   bulk(): number {
     const { ringStart, ringCount } = this.layout;
-    let heat = 0;
-    for (let i = ringStart; i < ringStart + ringCount; i++) heat += this.integrator.heat(i);
+    const heat = this.integrator.heat(ringStart, ringCount);
     this.lastBulk = integralInverse(this.specificHeat, this.integral, heat / this.ringMass, this.lastBulk, 2);
     return this.lastBulk;
   }
@@ -179,6 +183,12 @@ export class CornerRun {
     };
   }
 
+  /** Gives back what it computes with; nothing may be asked of it afterwards. */
+  release(): void {
+    this.integrator.release();
+    this.band.release();
+  }
+
   /** Heat supplied, stored and lost, J, of this one wheel. */
   audit(): { supplied: number; stored: number; lost: number } {
     const { supplied, lost } = this.integrator;
@@ -195,48 +205,71 @@ export class CornerRun {
   }
 
   /** Wears each side's pad by its half of the work, J. */
-  private wear(work: number, sample: number): void {
-    const { layout, record, corner, kept } = this;
+  private wear(work: number, at: number): void {
+    const { layout, rows, corner } = this;
     const { padFaces } = layout;
     const rate = corner.constants.padWear;
-    const nodes = kept === 'all' ? record.nodes : this.row;
-    const at = kept === 'all' ? sample * record.nodeCount : 0;
-    const faceOf = (side: number) => nodes[at + padFaces[side]];
+    const faceOf = (side: number) => rows[at + padFaces[side]];
     this.worn.outer += (rate * wornVolume(0.5 * work, faceOf(0))) / corner.pad.area;
     this.worn.inner += (rate * wornVolume(0.5 * work, faceOf(padFaces.length - 1))) / corner.pad.area;
   }
 
   /** Friction of the pads at a row of node temperatures: the mean of both sides. */
-  private frictionOf(nodes: Float64Array, at: number): number {
+  private frictionOf(at: number): number {
+    const { rows, glaze, bedded } = this;
+    const { pad } = this.corner;
     const { padFaces } = this.layout;
-    const of = (side: number) =>
-      frictionAt(this.corner.pad, nodes[at + padFaces[side]], this.glaze, this.bedded);
-    return padFaces.length === 1 ? of(0) : 0.5 * (of(0) + of(1));
+    const first = frictionAt(pad, rows[at + padFaces[0]], glaze, bedded);
+    if (padFaces.length === 1) return first;
+    return 0.5 * (first + frictionAt(pad, rows[at + padFaces[1]], glaze, bedded));
   }
 
-  private write(sample: number, dt: number): void {
-    const { integrator, record, targets, first, second } = this;
-    const all = this.kept === 'all';
-    const nodes = all ? record.nodes : this.row;
-    const at = all ? sample * record.nodeCount : 0;
-    integrator.writeTemperatures(nodes, at);
-    if (all) {
-      for (let c = 0; c < CHANNEL_COUNT; c++) record.drive[sample * CHANNEL_COUNT + c] = integrator.drive[c];
+  /** Where the row of a sample begins; makes room where a piece lasts longer than was known. */
+  private rowAt(sample: number): number {
+    const at = (sample - this.rowsFrom) * this.record.nodeCount;
+    if (at + this.record.nodeCount > this.rows.length) {
+      const longer = new Float64Array(2 * (at + this.record.nodeCount));
+      longer.set(this.rows);
+      this.rows = longer;
     }
-    for (let i = 0; i < targets.length; i++) {
-      const [a, b] = [nodes[at + first[i]], nodes[at + second[i]]];
-      targets[i][sample] = this.hotter[i] ? Math.max(a, b) : 0.5 * (a + b);
-    }
+    return at;
+  }
+
+  private write(sample: number, dt: number, early: number, late: number): void {
+    const { integrator, record, places, layout } = this;
+    const at = this.rowAt(sample);
+    const { rows } = this;
+    integrator.writeTemperatures(rows, at);
+    if (this.kept === 'all') this.writeDrive(sample * CHANNEL_COUNT);
+    const rotorFace = readOff(rows, at, places.rotorFace);
+    const padFace = readOff(rows, at, places.padFace);
+    record.rotorFace[sample] = rotorFace;
+    record.padFace[sample] = padFace;
+    record.fluid[sample] = readOff(rows, at, places.fluid);
+    record.hose[sample] = readOff(rows, at, places.hose);
+    const before = this.lastBulk;
     const bulk = this.bulk();
+    const inRing = layout.ringHeatShare;
+    const band = this.band.step(dt, inRing * early, inRing * late, before, bulk, rotorFace);
     record.rotorBulk[sample] = bulk;
-    record.rotorBand[sample] = this.band.hottest(record.rotorFace[sample], bulk);
-    if (sample > 0) {
-      // A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's band is.
-      const over = (at: number) => record.padFace[at] + record.rotorBand[at] - record.rotorFace[at];
-      this.glaze = glazeAfter(this.corner.pad, this.glaze, over(sample - 1), over(sample), dt);
-    }
+    record.rotorBand[sample] = band;
+    // A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's band is.
+    const hottest = padFace + band - rotorFace;
+    if (sample > 0) this.glaze = glazeAfter(this.corner.pad, this.glaze, this.padBand, hottest, dt);
+    this.padBand = hottest;
     record.glaze[sample] = this.glaze;
     record.bedded[sample] = this.bedded;
-    record.friction[sample] = this.frictionOf(nodes, at);
+    record.friction[sample] = this.frictionOf(at);
+  }
+
+  /** Records the drive channels of the step that ends; of a piece that is known only what a step can change. */
+  private writeDrive(at: number): void {
+    const { drive } = this.record;
+    const now = this.integrator.drive;
+    if (this.driven) {
+      drive[at + CHANNEL.pad] = now[CHANNEL.pad];
+      drive[at + CHANNEL.applied] = now[CHANNEL.applied];
+      drive[at + CHANNEL.released] = now[CHANNEL.released];
+    } else for (let c = 0; c < CHANNEL_COUNT; c++) drive[at + c] = now[c];
   }
 }

@@ -87,7 +87,7 @@ export function run(
     }
     return runner.finish();
   } finally {
-    for (const { integrator } of runner.runs) integrator.release();
+    for (const wheel of runner.runs) wheel.release();
   }
 }
 
@@ -122,7 +122,6 @@ class Runner {
     this.ambient = schedule.ambient;
     this.air = airAt(site, this.ambient);
     this.wheels = distinct(car, schedule.sided, start);
-    const pressure = pressureOf(site);
     // Both wheels of an axle that are computed apart go side by side.
     const apart = { front: besideEachOther(), rear: besideEachOther() };
     this.runs = this.wheels.map(({ wheel, axle, also }) => {
@@ -134,7 +133,7 @@ class Runner {
         return start[wheel];
       };
       const create = also ? createIntegrator : apart[axle];
-      return new CornerRun(corner, begin, this.ambient, pressure, refinement, kept, create);
+      return new CornerRun(corner, begin, this.ambient, pressureOf(site), refinement, kept, create);
     });
     this.shares = new Float64Array(this.runs.length);
     const runs = this.byWheel((i) => this.runs[i]);
@@ -156,7 +155,9 @@ class Runner {
       for (const { integrator } of this.runs) integrator.setAmbient(piece.ambient);
     }
     const [first, startTime] = [this.sample, this.time];
+    for (const wheel of this.runs) wheel.begin(first);
     const came = piece.kind === 'given' ? this.given(piece) : this.stop(piece);
+    for (const wheel of this.runs) wheel.end(first, this.sample - first);
     this.time += came.duration;
     assertNumbers(
       this.wheels,
@@ -185,7 +186,6 @@ class Runner {
   private given(piece: GivenPiece): Pick<PieceRun, 'duration' | 'forces' | 'stop'> {
     const { step, runs } = this;
     const { steps } = piece;
-    const { downforceArea } = this.car.vehicle;
     const [count, first] = [steps.dt.length, this.sample];
     this.reserve(count);
     if (piece.lap) {
@@ -194,8 +194,9 @@ class Runner {
     }
     this.forces.begin(count);
     const drives = this.drivesOf(steps);
+    for (let i = 0; i < runs.length; i++) runs[i].known(drives[i], first);
     for (let k = 0; k < count; k++) {
-      takeGiven(step, piece, k, this.air.density, downforceArea);
+      takeGiven(step, piece, k, this.air.density, this.car.vehicle.downforceArea);
       // What the motor brakes alone makes no heat, but the foot asks for it all the same; on a bench there is no foot.
       if (!piece.alone && (step.early > 0 || step.late > 0 || step.braking)) {
         this.sharing.takeCondition(this.sample - 1, step.ahead);

@@ -65,10 +65,7 @@ export class ZoneForces {
 
   /** The braking zones of a piece that has been run. @param first its first sample */
   zones(steps: Steps, record: ForceRecord, first: number): ZoneForce[] {
-    return steps.meanForce.map((_, zone) => {
-      const { from, to } = spanOfZone(steps, zone);
-      return this.zone(steps, from, to, record, first);
-    });
+    return zoneSpans(steps).map(({ from, to }) => this.zone(steps, from, to, record, first));
   }
 
   private zone(steps: Steps, from: number, to: number, record: ForceRecord, first: number): ZoneForce {
@@ -154,12 +151,28 @@ export function writeFelt(record: ForceRecord, sample: number, state: BrakingSta
   record.ideal[sample] = state.ideal;
 }
 
-/** First and last step of a braking. */
-export function spanOfZone(steps: Steps, zone: number): { readonly from: number; readonly to: number } {
-  const from = steps.zone.findIndex((s, k) => s === zone && steps.inZone[k] === 1);
-  let to = from;
-  while (steps.inZone[to + 1] === 1 && steps.zone[to + 1] === zone) to++;
-  return { from, to };
+/** First and last step of a braking zone. */
+export interface ZoneSpan {
+  readonly from: number;
+  readonly to: number;
+}
+const spans = new WeakMap<Steps, readonly ZoneSpan[]>();
+
+/** Where each braking zone of some steps lies among them; found once, since laps of one kind come again and again. */
+export function zoneSpans(steps: Steps): readonly ZoneSpan[] {
+  const known = spans.get(steps);
+  if (known) return known;
+  const { zone, inZone } = steps;
+  const found = steps.meanForce.map(() => ({ from: -1, to: -1 }));
+  for (let k = 0; k < zone.length; k++) {
+    const span = found[zone[k]];
+    if (inZone[k] === 0 || !span) continue;
+    if (span.from < 0) span.from = k;
+    else if (span.to < k - 1) continue;
+    span.to = k;
+  }
+  spans.set(steps, found);
+  return found;
 }
 
 /** The car still has what was not braked, J, and goes on at what the brakes can make at most, N; m, null without end. */

@@ -1,12 +1,11 @@
 import type { Steps } from '../schedule';
 import type { WheelRecord } from './record';
 import type { ZoneHeat } from './result';
-import { spanOfZone } from './zoneForces';
+import { zoneSpans } from './zoneForces';
 
 /** Each braking zone of a lap as one wheel's brake went through it. @param sample the lap's first */
 export function zoneHeats(record: WheelRecord, steps: Steps, sample: number): ZoneHeat[] {
-  return steps.meanForce.map((_, zone) => {
-    const { from, to } = spanOfZone(steps, zone);
+  return zoneSpans(steps).map(({ from, to }) => {
     const before = sample + from - 1;
     const after = sample + to;
     let facePeak = 0;

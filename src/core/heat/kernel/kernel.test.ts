@@ -39,8 +39,8 @@ function expectSameBits(network: Network, start: number, steps: number, power: n
     kernel.writeTemperatures(b, 0);
     if (a.some((value, i) => !Object.is(value, b[i]))) expect(b, `after step ${k}`).toEqual(a);
   }
-  expect(Array.from({ length: n }, (_, i) => kernel.heat(i))).toEqual(
-    Array.from({ length: n }, (_, i) => twin.heat(i)),
+  expect(Array.from({ length: n }, (_, i) => kernel.heat(i, 1))).toEqual(
+    Array.from({ length: n }, (_, i) => twin.heat(i, 1)),
   );
   expect([kernel.stored(), kernel.supplied, kernel.lost]).toEqual([twin.stored(), twin.supplied, twin.lost]);
   kernel.release();

@@ -106,8 +106,13 @@ export class KernelIntegrator implements HeatIntegrator {
     return this.at(this.layout.now, node);
   }
 
-  heat(node: number): number {
-    return this.at(this.layout.enthalpy, node);
+  heat(first: number, count: number): number {
+    const { memory } = this;
+    const { enthalpy, lanes } = this.layout;
+    let at = enthalpy / 8 + first * lanes + this.lane;
+    let sum = 0;
+    for (let k = 0; k < count; k++, at += lanes) sum += memory[at];
+    return sum;
   }
 
   stored(): number {

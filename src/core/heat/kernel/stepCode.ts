@@ -1,6 +1,7 @@
+import { encodeModule } from '../../numeric';
 import { GAMMA } from '../gamma';
 import type { Topology } from '../topology';
-import { encodeModule } from './encode';
+
 import type { Layout } from './layout';
 import { writeMatrix } from './matrixCode';
 import { writeFactor, writeSolve, writeStage } from './solveCode';

@@ -1,4 +1,4 @@
-import { Code, type Locals } from './encode';
+import { Code, type Locals } from '../../numeric';
 
 /** What is done with pairs of lanes or with single numbers alike. */
 export type Arithmetic = 'add' | 'sub' | 'mul' | 'div';

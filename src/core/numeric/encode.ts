@@ -1,10 +1,10 @@
 /**
- * The little of WebAssembly's binary format that a step is written in: one function of numbers, straight through but for
+ * The little of WebAssembly's binary format that kernels are written in: one function of numbers, straight through but for
  * a few branches, over one memory that the module brings along. Source: WebAssembly Core Specification 2.0, section 5.
  */
 
 /** Types of values, section 5.3. */
-export const TYPE = { f64: 0x7c, i32: 0x7f, v128: 0x7b } as const;
+const TYPE = { f64: 0x7c, i32: 0x7f, v128: 0x7b } as const;
 export type ValueType = keyof typeof TYPE;
 
 /** One-byte instructions, section 5.4. */
@@ -28,6 +28,7 @@ const LANES = {
   'f64x2.sub': 0xf1,
   'f64x2.mul': 0xf2,
   'f64x2.div': 0xf3,
+  'f64x2.max': 0xf5,
 } as const;
 
 export type PlainOp = keyof typeof OP | keyof typeof LANES;
@@ -108,6 +109,12 @@ export class Code {
     if (type === 'f64') this.byte(0x2b);
     else this.raw([0xfd, 0x00]);
     this.byte(3);
+    this.unsigned(offset);
+  }
+
+  /** A number into both lanes; the address is on the stack. @param offset bytes */
+  loadSplat(offset: number): void {
+    this.raw([0xfd, 0x0a, 3]);
     this.unsigned(offset);
   }
 
