@@ -1,4 +1,5 @@
 import type * as Comlink from 'comlink';
+import { createEngineWorker } from './createWorkers';
 import type { Engine } from './engine.worker';
 import { EngineClient, EngineError } from './engineClient';
 
@@ -27,7 +28,7 @@ export interface CrewOptions {
 /** Several workers that share a list of jobs. Which of them does a job makes no difference to its result. */
 export class Crew<E = Engine> {
   private readonly members: EngineClient<E>[] = [];
-  private readonly create: (() => Worker) | undefined;
+  private readonly create: () => Worker;
   private readonly patience: number;
   private readonly still: () => Promise<void>;
 
@@ -39,7 +40,7 @@ export class Crew<E = Engine> {
    */
   constructor(
     readonly size: number,
-    { create, patience = 120_000, still = async () => {} }: CrewOptions = {},
+    { create = createEngineWorker, patience = 120_000, still = async () => {} }: CrewOptions = {},
   ) {
     this.create = create;
     this.patience = patience;

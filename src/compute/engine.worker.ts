@@ -14,8 +14,8 @@ import {
   type Free,
   failureCases,
   fastestPlan,
-  judgedDay,
   leanDay,
+  leftAtWorse,
   type Outlook,
   outlook,
   PhoneError,
@@ -72,6 +72,8 @@ import {
   type Way,
   waysToKeep,
 } from '../services';
+import { Beside, type SecondEngine } from './beside';
+import { EngineClient } from './engineClient';
 import { movable } from './movable';
 
 /** A stop, or why a phone's readings tell none. */
@@ -79,14 +81,25 @@ export type PhoneAnswer =
   | { readonly ok: true; readonly stop: PhoneStop }
   | { readonly ok: false; readonly code: PhoneError['code']; readonly fact: number };
 
+/** Begun with the first day that is judged; it runs this same program, and ends with this worker. */
+const beside = new Beside(
+  navigator.hardwareConcurrency > 1
+    ? new EngineClient<SecondEngine>(
+        () => new Worker(self.location.href, { type: 'module', name: 'less cooling' }),
+      )
+    : null,
+);
+
 /** Everything heavy the page asks for. */
 const engine = {
   /** Why the kernel does not run here, null where it does. */
   kernelTrouble: probeKernel,
-  simulate(input: DayInput): DayResult {
-    const result = judgedDay(input);
+  async simulate(input: DayInput): Promise<DayResult> {
+    const result = await beside.day(input);
     return Comlink.transfer(result, movable(result));
   },
+  /** What is left of a day with less cooling. */
+  leftAtWorse,
   /** The same day at one end of what is known of its cooling. */
   simulateCooled(input: DayInput, factors: CoolingDoubt['less']): DayResult {
     const result = leanDay(withCooling(input, factors));

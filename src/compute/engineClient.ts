@@ -16,7 +16,7 @@ export class EngineClient<E = Engine> {
 
   /** @param patience longest wait for an answer, ms */
   constructor(
-    private readonly create: () => Worker = createWorker,
+    private readonly create: () => Worker,
     private readonly patience = PATIENCE,
   ) {}
 
@@ -65,16 +65,4 @@ export class EngineClient<E = Engine> {
     this.remote = Comlink.wrap<E>(this.worker);
     return this.remote;
   }
-}
-
-/** The worker that reads files and holds the log that is open. */
-export const createFileWorker = (): Worker =>
-  new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module', name: 'files' });
-
-/** The worker that spreads sets over a season; it loads the solver. */
-export const createSeasonWorker = (): Worker =>
-  new Worker(new URL('./season.worker.ts', import.meta.url), { type: 'module', name: 'season' });
-
-function createWorker(): Worker {
-  return new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module', name: 'engine' });
 }

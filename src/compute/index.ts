@@ -1,8 +1,9 @@
 export type { OpenedBackup } from './backups';
+export { createEngineWorker, createFileWorker, createSeasonWorker } from './createWorkers';
 export { CancelledError, Crew, type CrewProgress } from './crew';
 export { type Computed, Days } from './days';
 export type { Engine, PhoneAnswer } from './engine.worker';
-export { createFileWorker, createSeasonWorker, EngineClient } from './engineClient';
+export { EngineClient } from './engineClient';
 export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';
 export { crewPredicting } from './predicting';
 export { QUESTION } from './question';

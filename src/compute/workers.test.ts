@@ -1,4 +1,8 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { demoProject } from '../../demo/project';
+import { type DayInput, judgedDay, type Left, leftAtWorse } from '../core';
+import { dayInput, setupOf } from '../model';
+import { Beside, type SecondEngine } from './beside';
 import { EngineClient, EngineError } from './engineClient';
 import { LatestOnly } from './latestOnly';
 
@@ -97,5 +101,51 @@ describe('EngineClient', () => {
     await vi.advanceTimersByTimeAsync(21_000);
     await outcome;
     expect(worker.terminated).toBe(true);
+  });
+});
+
+describe('Beside', () => {
+  const input = dayInput(setupOf(demoProject));
+  const asking = (answer: () => unknown) => {
+    const asked: DayInput[] = [];
+    const call = async (use: (engine: SecondEngine) => unknown) =>
+      use({
+        leftAtWorse: (day) => {
+          asked.push(day);
+          return answer() as Left;
+        },
+      });
+    return { asked, second: { call } as unknown as EngineClient<SecondEngine> };
+  };
+
+  it('judges a day as one worker alone does, with what the other says of less cooling', async () => {
+    const { asked, second } = asking(() => leftAtWorse(input));
+    expect(await new Beside(second).day(input)).toEqual(judgedDay(input));
+    expect(asked).toEqual([input]);
+    // What the other says is what counts.
+    const worst = leftAtWorse(input).margins.map((own) => ({ ...own, margin: -123 }));
+    const odd = asking(() => ({ margins: worst, forceMargins: [] }));
+    const day = await new Beside(odd.second).day(input);
+    expect(new Set(day.margins.map(({ lessCooling }) => lessCooling))).toEqual(new Set([-123]));
+  });
+
+  it('does both itself where the other has died, and asks it no more', async () => {
+    const { asked, second } = asking(() => {
+      throw new EngineError('gone');
+    });
+    const beside = new Beside(second);
+    for (let k = 0; k < 2; k++) expect((await beside.day(input)).verdict).toEqual(judgedDay(input).verdict);
+    expect(asked.length).toBe(1);
+    expect((await new Beside(null).day(input)).verdict).toEqual(judgedDay(input).verdict);
+  });
+
+  it('says what is wrong with a day as it is said without the other, which stays', async () => {
+    const { asked, second } = asking(() => {
+      throw new RangeError('the same there');
+    });
+    const beside = new Beside(second);
+    const wrong = { ...input, vehicle: { ...input.vehicle, mass: Number.NaN } };
+    for (let k = 0; k < 2; k++) await expect(beside.day(wrong)).rejects.toThrow(/not a number/);
+    expect(asked.length).toBe(2);
   });
 });

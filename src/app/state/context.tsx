@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
 import {
   Crew,
+  createEngineWorker,
   createFileWorker,
   createSeasonWorker,
   Days,
@@ -35,14 +36,14 @@ const BackgroundContext = createContext<Background | null>(null);
 
 /** Gives the whole page its project and its engine. */
 export function Providers({ store, children }: { store: ProjectStore; children: ReactNode }) {
-  const engine = useMemo(() => new EngineClient(), []);
+  const engine = useMemo(() => new EngineClient(createEngineWorker), []);
   // Long computations have workers of their own, so that a moving control never waits for them.
   const background = useMemo(
     () => ({
-      band: new EngineClient(),
-      outlook: new EngineClient(undefined, 120_000),
-      sides: new EngineClient(),
-      decide: new EngineClient(undefined, 300_000),
+      band: new EngineClient(createEngineWorker),
+      outlook: new EngineClient(createEngineWorker, 120_000),
+      sides: new EngineClient(createEngineWorker),
+      decide: new EngineClient(createEngineWorker, 300_000),
       crew: new Crew(Math.max(1, Math.min(16, navigator.hardwareConcurrency || 1)), { still: untilStill }),
       files: new EngineClient<FilesEngine>(createFileWorker, 600_000),
       season: new EngineClient<SeasonEngine>(createSeasonWorker, 120_000),
