@@ -36,10 +36,9 @@ export interface DrivenLap {
  */
 export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace {
   const n = lap.distance.length - 1;
-  assertOnTheRoad(
-    forces,
-    lap.speed.reduce((most, v) => Math.max(most, v), 0),
-  );
+  let fastest = 0;
+  for (let i = 0; i <= n; i++) fastest = Math.max(fastest, lap.speed[i]);
+  assertOnTheRoad(forces, fastest);
   const time = new Float64Array(n + 1);
   const frontHeat = new Float64Array(n + 1);
   const rearHeat = new Float64Array(n + 1);
@@ -96,7 +95,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     distance: lap.distance,
     time,
     speed: lap.speed,
-    airSpeed: lap.headwind ? lap.speed.map((v, i) => airSpeed(v, lap.headwind?.[i] ?? 0)) : lap.speed,
+    airSpeed: lap.headwind ? airSpeeds(lap.speed, lap.headwind) : lap.speed,
     frontHeat,
     rearHeat,
     frontLeftHeat,
@@ -106,6 +105,12 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     slipped,
   };
   return { ...trace, zones: findZones(trace, lateral, lap.nameAt ?? (() => '')) };
+}
+
+function airSpeeds(speed: Float64Array, headwind: Float64Array): Float64Array {
+  const past = new Float64Array(speed.length);
+  for (let i = 0; i < past.length; i++) past[i] = airSpeed(speed[i], headwind[i]);
+  return past;
 }
 
 /** Braking the motor could do, N: its power, faded towards its lowest speed, never more than is asked. */

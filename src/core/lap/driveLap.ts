@@ -129,7 +129,13 @@ function alongLine<T extends { readonly end: number }>(
   const ordered = zones
     .map((zone) => ({ end: zone.end > length ? zone.end - length : zone.end, value: of(zone) }))
     .sort((a, b) => a.end - b.end);
-  return distance.map((at) => (ordered.find((zone) => zone.end >= at) ?? ordered[0]).value);
+  const along = new Float64Array(distance.length);
+  let next = 0;
+  for (let i = 0; i < along.length; i++) {
+    while (next < ordered.length && ordered[next].end < distance[i]) next++;
+    along[i] = (next < ordered.length ? ordered[next] : ordered[0]).value;
+  }
+  return along;
 }
 
 /** Typed braking zones made longer by as much as the brakes fall short; the way before each is shorter for it. */

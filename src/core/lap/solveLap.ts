@@ -91,8 +91,11 @@ function driveFullPower(line: WindyLine, forces: Forces): FullPower {
 }
 
 /** Strongest wind along a line, m/s. @param sign 1 for against the car, −1 for from behind */
-const strongest = (headwind: Float64Array | undefined, sign: 1 | -1): number =>
-  headwind ? headwind.reduce((most, wind) => Math.max(most, sign * wind), 0) : 0;
+function strongest(headwind: Float64Array | undefined, sign: 1 | -1): number {
+  let most = 0;
+  for (let i = 0; headwind && i < headwind.length; i++) most = Math.max(most, sign * headwind[i]);
+  return most;
+}
 
 /** Integrates v² round the lap twice from the slowest point (Heun), so that the seam closes on itself. */
 function pass(

@@ -49,6 +49,8 @@ function keep(values: object): void {
  */
 export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
   const logged = new Map<DrivenLap, PlannedLap>();
+  /** The same of this day by its short name: a long one takes its time to be looked up */
+  const asked = new Map<string, PlannedLap>();
   const way = JSON.stringify([input.circuit, input.wind, numerics.spacing]);
   const circuit = () => {
     const known = ready.get(way);
@@ -84,10 +86,14 @@ export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
     const solved = (zones: readonly ZoneClicks[] = []) =>
       driveLap(circuit(), vehicle, driver, conditions, caps, zones);
     if (caps.length > 0) return stepped(clicked(input, solved));
-    const key = `${leg.pace}/${ambient}/${trackGrip}/${question}`;
+    const own = `${leg.pace}/${ambient}/${trackGrip}`;
+    const mine = asked.get(own);
+    if (mine) return mine;
+    const key = `${own}/${question}`;
     const known = planned.get(key);
+    const lap = known ?? stepped(clicked(input, solved));
+    asked.set(own, lap);
     if (known) return known;
-    const lap = stepped(clicked(input, solved));
     planned.set(key, lap, lap.trace.time.length);
     keep(lap);
     return lap;
