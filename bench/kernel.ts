@@ -11,33 +11,21 @@ import {
   simulateDay,
 } from '../src/core';
 import { dayInput, setupOf } from '../src/model';
+import { quickest } from './quickest';
 
 /**
  * What a step costs by the integrator that is read and by the kernel, what days cost with either, and how that grows.
  * Built as it is shipped; laps are those of the day before, as they are while a control is moved. Prints JSON.
  */
 
-/** The quickest of repeated runs, ms: a machine that is shared is slower for others' sake, never faster. */
-function quickest(run: () => unknown, least = 9, time = 600): number {
-  for (let i = 0; i < 4; i++) run();
-  let best = Number.POSITIVE_INFINITY;
-  const end = performance.now() + time;
-  for (let k = 0; k < least || performance.now() < end; k++) {
-    const start = performance.now();
-    run();
-    best = Math.min(best, performance.now() - start);
-  }
-  return best;
-}
-
 const inputOf = (plan: string): DayInput => dayInput(setupOf(demoProject, plan));
-/** One side cooled a hair differently, so that no wheel is computed for another. */
-const apart = (input: DayInput): DayInput => {
+/** One side of some axles cooled a hair differently, so that no wheel there is computed for another. */
+const apart = (input: DayInput, axles: readonly ('front' | 'rear')[] = ['front', 'rear']): DayInput => {
   const own = (axle: DayInput['front']): DayInput['front'] => ({
     ...axle,
     right: { ...axle.right, air: { ...axle.right.air, coolingFactor: 1.000001 } },
   });
-  return { ...input, front: own(input.front), rear: own(input.rear) };
+  return { ...input, ...Object.fromEntries(axles.map((axle) => [axle, own(input[axle])])) };
 };
 const first = inputOf(demoProject.plans[0].id);
 
@@ -150,6 +138,9 @@ function growth() {
   };
   return [
     of('hot laps', [5, 10, 20, 40], (laps) => simulateDay({ ...first, sessions: [session(laps)] })),
+    of('wheels', [2, 3, 4], (wheels) =>
+      simulateDay(apart(first, wheels === 2 ? [] : wheels === 3 ? ['front'] : ['front', 'rear'])),
+    ),
     of('cells, times as many', [1, 2, 3, 4], (refinement) =>
       simulateDay(first, { ...DEFAULT_NUMERICS, refinement }),
     ),

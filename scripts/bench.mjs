@@ -5,6 +5,7 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { ensureChromium } from './chromium.mjs';
+import { drawn } from './growth.mjs';
 
 function run(args) {
   const { status, stdout } = spawnSync(process.execPath, args, {
@@ -37,7 +38,7 @@ function built(name, flags = []) {
   return last(run([...flags, `${out}/${name}.js`]));
 }
 if (process.argv.includes('kernel')) {
-  writeKernel(built('kernel', ['--expose-gc']));
+  writeKernel(built('kernel', ['--expose-gc']), built('networks'));
   process.exit(0);
 }
 if (process.argv.includes('faults')) {
@@ -77,8 +78,14 @@ function writeFaults({ rows: own, bad }) {
 }
 
 /** Prints what steps and days cost, and puts it into docs/performance.md. */
-function writeKernel({ stepping, days, twelve, growth }) {
-  for (const rows of [stepping, days, [twelve], growth.map(({ what, offTheLine }) => ({ what, offTheLine }))])
+function writeKernel({ stepping, days, twelve, growth }, networks) {
+  for (const rows of [
+    stepping,
+    networks,
+    days,
+    [twelve],
+    growth.map(({ what, offTheLine }) => ({ what, offTheLine })),
+  ])
     console.table(rows.map((row) => rounded(row, 2)));
   const table = (head, rows) =>
     [head, head.map(() => '---'), ...rows].map((cells) => `| ${cells.join(' | ')} |`).join('\n');
@@ -96,6 +103,31 @@ function writeKernel({ stepping, days, twelve, growth }) {
       ]),
     ),
     table(
+      [
+        'exported network',
+        'nodes',
+        'steps',
+        'kernel, ms',
+        'off, K',
+        'odex, ms',
+        'its tolerance',
+        'off, K',
+        'times faster',
+      ],
+      networks.map((r) => [
+        r.network,
+        r.nodes,
+        r.steps,
+        n(r.kernelMs, 2),
+        n(r.ownOffK, 2),
+        n(r.odexMs, 0),
+        r.odexTolerance,
+        n(r.odexOffK, 2),
+        n(r.times, 0),
+      ]),
+    ),
+    `Of two hot laps of each plan; off is the largest difference of a node's peak from odex at 1e-6. Median of the ratios: ${n(middle(networks.map((r) => r.times)), 0)}.`,
+    table(
       ['day', 'wheels', 'integrator that is read, ms', 'kernel, ms', 'times faster'],
       days.map((r) => [r.day, r.wheels, n(r.readMs), n(r.kernelMs), n(r.times)]),
     ),
@@ -109,7 +141,9 @@ function writeKernel({ stepping, days, twelve, growth }) {
         n(100 * r.offTheLine),
       ]),
     ),
+    '![Time over how many laps, wheels, cells and runs there are, with the straight line through each](growth.svg)',
   ].join('\n\n');
+  writeFileSync('docs/growth.svg', drawn(growth));
   const file = 'docs/performance.md';
   const before = readFileSync(file, 'utf8');
   const marked = `<!-- kernel -->\n${text}\n<!-- /kernel -->`;
@@ -117,6 +151,11 @@ function writeKernel({ stepping, days, twelve, growth }) {
     file,
     before.replace(/<!-- kernel -->[\s\S]*<!-- \/kernel -->/, () => marked),
   );
+}
+
+function middle(values) {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[sorted.length >> 1];
 }
 
 /** The rows of the table of faults as it stands. */

@@ -1,6 +1,6 @@
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import {
   browserJournal,
   browserNotes,
@@ -16,7 +16,6 @@ import {
 import { PAGE_GROUPS, PAGES } from './pageList';
 import { download } from './shell/files';
 import { NotFound } from './shell/PageError';
-import { RouteError } from './shell/RouteError';
 import { Shell } from './shell/Shell';
 import { Unreadable } from './shell/Unreadable';
 import { Providers } from './state/context';
@@ -47,23 +46,19 @@ export async function start(root: HTMLElement, answers: boolean): Promise<void> 
   if (found.kind !== 'blocked') whenGone(PROJECTS, () => void store.storeIfGone());
   // The titles of the pages take its place.
   document.querySelector('title')?.remove();
-  const routes = [
-    {
-      element: <Shell groups={PAGE_GROUPS} />,
-      hydrateFallbackElement: <div />,
-      children: [
-        {
-          errorElement: <RouteError />,
-          children: [...PAGES, { path: '*', element: <NotFound /> }],
-        },
-      ],
-    },
-  ];
-  const router = createBrowserRouter(routes, { basename: import.meta.env.BASE_URL });
   const application = (
     <Providers store={store}>
       <TipProvider>
-        <RouterProvider router={router} />
+        <BrowserRouter basename={import.meta.env.BASE_URL}>
+          <Routes>
+            <Route element={<Shell groups={PAGE_GROUPS} />}>
+              {PAGES.map(({ path, element }) => (
+                <Route key={path} path={path} element={element} />
+              ))}
+              <Route path="*" element={<NotFound />} />
+            </Route>
+          </Routes>
+        </BrowserRouter>
       </TipProvider>
     </Providers>
   );

@@ -1,9 +1,13 @@
 import { Activity, BookOpenText, CarFront, FileClock, Route, Scale, Wrench } from 'lucide-react';
-import type { RouteObject } from 'react-router';
+import type { ReactElement } from 'react';
 import { WorkbenchPage } from './pages/workbench/WorkbenchPage';
+import { later } from './shell/later';
 import type { PageGroup } from './shell/PageNav';
 
-type Page = Pick<RouteObject, 'element' | 'lazy'> & { readonly path: string };
+interface Page {
+  readonly path: string;
+  readonly element: ReactElement;
+}
 
 /** The navigation, in the order of the work. */
 export const PAGE_GROUPS: readonly PageGroup[] = [
@@ -51,66 +55,66 @@ export const PAGES: readonly Page[] = [
   { path: '/', element: <WorkbenchPage /> },
   {
     path: '/inside',
-    lazy: async () => ({ Component: (await import('./pages/inside/InsidePage')).InsidePage }),
+    element: later(async () => (await import('./pages/inside/InsidePage')).InsidePage),
   },
   {
     path: '/garage/:tab?',
-    lazy: async () => ({ Component: (await import('./pages/garage/GaragePage')).GaragePage }),
+    element: later(async () => (await import('./pages/garage/GaragePage')).GaragePage),
   },
   {
     path: '/car/:id?',
-    lazy: async () => ({ Component: (await import('./pages/editors/CarPage')).CarPage }),
+    element: later(async () => (await import('./pages/editors/CarPage')).CarPage),
   },
   {
     path: '/circuit/:id?',
-    lazy: async () => ({ Component: (await import('./pages/editors/CircuitPage')).CircuitPage }),
+    element: later(async () => (await import('./pages/editors/CircuitPage')).CircuitPage),
   },
   {
     path: '/circuits/:tab?',
-    lazy: async () => ({ Component: (await import('./pages/circuits/CircuitsPage')).CircuitsPage }),
+    element: later(async () => (await import('./pages/circuits/CircuitsPage')).CircuitsPage),
   },
   {
     path: '/plan/:id?',
-    lazy: async () => ({ Component: (await import('./pages/editors/PlanPage')).PlanPage }),
+    element: later(async () => (await import('./pages/editors/PlanPage')).PlanPage),
   },
   {
     path: '/decide/:tab?',
-    lazy: async () => ({ Component: (await import('./pages/decide/DecidePage')).DecidePage }),
+    element: later(async () => (await import('./pages/decide/DecidePage')).DecidePage),
   },
   {
     path: '/prepare/:tab?',
-    lazy: async () => ({ Component: (await import('./pages/prepare/PreparePage')).PreparePage }),
+    element: later(async () => (await import('./pages/prepare/PreparePage')).PreparePage),
   },
   {
     path: '/test/:tab?',
-    lazy: async () => ({ Component: (await import('./pages/test/TestPage')).TestPage }),
+    element: later(async () => (await import('./pages/test/TestPage')).TestPage),
   },
   {
     path: '/log/:tab?',
-    lazy: async () => ({ Component: (await import('./pages/log/LogPage')).LogPage }),
+    element: later(async () => (await import('./pages/log/LogPage')).LogPage),
   },
   {
     path: '/calibrate/:tab?',
-    lazy: async () => ({ Component: (await import('./pages/calibrate/CalibratePage')).CalibratePage }),
+    element: later(async () => (await import('./pages/calibrate/CalibratePage')).CalibratePage),
   },
   {
     path: '/happened',
-    lazy: async () => ({ Component: (await import('./pages/happened/HappenedPage')).HappenedPage }),
+    element: later(async () => (await import('./pages/happened/HappenedPage')).HappenedPage),
   },
   {
     path: '/logbook/:tab?',
-    lazy: async () => ({ Component: (await import('./pages/keep/KeepPage')).KeepPage }),
+    element: later(async () => (await import('./pages/keep/KeepPage')).KeepPage),
   },
   {
     path: '/new/:step?',
-    lazy: async () => ({ Component: (await import('./pages/start/StartPage')).StartPage }),
+    element: later(async () => (await import('./pages/start/StartPage')).StartPage),
   },
   {
     path: '/help',
-    lazy: async () => ({ Component: (await import('./pages/help/HelpPage')).HelpPage }),
+    element: later(async () => (await import('./pages/help/HelpPage')).HelpPage),
   },
   {
     path: '/library',
-    lazy: async () => ({ Component: (await import('./pages/library/LibraryPage')).LibraryPage }),
+    element: later(async () => (await import('./pages/library/LibraryPage')).LibraryPage),
   },
 ];

@@ -1,15 +1,21 @@
 import type { FallbackProps } from 'react-error-boundary';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { PageTitle } from '../ui/PageTitle';
 import { PageTrouble } from './PageTrouble';
 
 /** A page that broke: what broke it, and ways on. The project itself is not touched. */
 export function PageError({ error, resetErrorBoundary }: FallbackProps) {
+  const { pathname } = useLocation();
   return (
     <PageTrouble error={error}>
       <button type="button" className="btn" onClick={resetErrorBoundary}>
         Try the page again
       </button>
+      {pathname !== '/' && (
+        <Link className="btn" to="/" onClick={resetErrorBoundary}>
+          Back to the workbench
+        </Link>
+      )}
       <Link className="btn" to="/library" onClick={resetErrorBoundary}>
         Open the library
       </Link>

@@ -2,7 +2,7 @@ import { CircleQuestionMark, LibraryBig, Redo2, Undo2 } from 'lucide-react';
 import { Suspense, useEffect, useRef } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { NavLink, Outlet, ScrollRestoration, useLocation } from 'react-router';
+import { NavLink, Outlet, useLocation } from 'react-router';
 import { selectPlan } from '../../model';
 import { useProject, useProjectState, useStore } from '../state/context';
 import { useEdit } from '../state/useEdit';
@@ -11,12 +11,14 @@ import { IconButton } from '../ui/IconButton';
 import { ownAddress } from '../ui/ownAddress';
 import { ImportTarget } from './ImportTarget';
 import { KernelNotice } from './KernelNotice';
+import { askAgain } from './later';
 import { FilesMenu, SettingsMenu } from './MenusLater';
 import { PageError } from './PageError';
 import { BottomNav, type PageGroup, PageNav, SubNav } from './PageNav';
 import { Palette } from './Palette';
 import { ReplaceProject } from './ReplaceProject';
 import { SaveNotice } from './SaveNotice';
+import { ScrollPlace } from './ScrollPlace';
 import { Shortcuts } from './Shortcuts';
 import { Toasts } from './Toasts';
 import { Tour } from './Tour';
@@ -78,14 +80,14 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
           <SaveNotice />
           <UpdateNotice />
           <KernelNotice />
-          <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
+          <ErrorBoundary FallbackComponent={PageError} onReset={askAgain} resetKeys={[pathname]}>
             <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading the page" />}>
               <Outlet />
+              <ScrollPlace />
             </Suspense>
           </ErrorBoundary>
         </main>
         <BottomNav groups={groups} pathname={pathname} />
-        <ScrollRestoration />
         <Shortcuts />
         <Tour />
         <Toasts />
