@@ -14,11 +14,11 @@ import { quickest } from './quickest';
 
 /**
  * Exported networks of the demo plans, front and rear: what their steps take by the kernel, and what npm `odex` takes for
- * them at the loosest tolerance whose peaks are within half a kelvin of its own at 1e-6. Two hot laps, since it takes
+ * them at the loosest tolerance whose peaks are within half a kelvin of its own at 1e-8. Two hot laps, since it takes
  * seconds for each. Prints JSON.
  */
 const WITHIN = 0.5;
-const TIGHT = 1e-6;
+const TIGHT = 1e-8;
 const LAPS = 2;
 
 /** Peak of every node, K. */
@@ -32,7 +32,7 @@ function measure(plan: string, input: DayInput, wheel: WheelName) {
   const exported = networkRun(input, result, wheel);
   const reference = peaksOf(integrateNetwork(exported, TIGHT).rows);
   let odex = { ms: 0, tolerance: 0, offK: Number.POSITIVE_INFINITY };
-  for (const tolerance of [1e-2, 1e-3, 1e-4]) {
+  for (const tolerance of [1e-4, 1e-5, 1e-6, 1e-7]) {
     const start = performance.now();
     // It gives up at loose tolerances, the network being stiff.
     const rows = attempt(() => integrateNetwork(exported, tolerance).rows);
@@ -75,7 +75,11 @@ function attempt<T>(compute: () => T): T | null {
   }
 }
 
-const rows = demoProject.plans.flatMap(({ id, name }) => {
+/** Its carbon discs take `odex` minutes for a lap. */
+const TOO_STIFF = 'plan-skarn-fen';
+
+const plans = demoProject.plans.filter(({ id }) => id !== TOO_STIFF);
+const rows = plans.flatMap(({ id, name }) => {
   const whole = dayInput(setupOf(demoProject, id));
   const legs = [{ kind: 'hot' as const, laps: LAPS, pace: 1 }];
   const input: DayInput = { ...whole, sessions: [{ ...whole.sessions[0], legs }] };

@@ -126,7 +126,7 @@ function writeKernel({ stepping, days, twelve, growth }, networks) {
         n(r.times, 0),
       ]),
     ),
-    `Of two hot laps of each plan; off is the largest difference of a node's peak from odex at 1e-6. Median of the ratios: ${n(middle(networks.map((r) => r.times)), 0)}.`,
+    `Of two hot laps of each plan; off is the largest difference of a node's peak from odex at 1e-8. The prototype's carbon discs take odex minutes for a lap and are left out. Median of the ratios: ${n(middle(networks.map((r) => r.times)), 0)}.`,
     table(
       ['day', 'wheels', 'integrator that is read, ms', 'kernel, ms', 'times faster'],
       days.map((r) => [r.day, r.wheels, n(r.readMs), n(r.kernelMs), n(r.times)]),
