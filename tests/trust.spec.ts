@@ -181,6 +181,25 @@ test('a page whose piece of the program is gone has a page of ours, with the way
   quiet.length = 0;
 });
 
+test('a page that is gone back to lies where it was left, and so it does after a reload', async ({
+  page,
+}) => {
+  await visit(page, '/help');
+  await expect(page.getByRole('heading', { name: 'Help', level: 1 })).toBeVisible();
+  const lies = () => page.evaluate(() => Math.round(window.scrollY));
+  await page.evaluate(() => window.scrollTo(0, 400));
+  await expect.poll(lies).toBe(400);
+  await page.getByRole('link', { name: 'Library', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Library', level: 1 })).toBeAttached();
+  expect(await lies()).toBe(0);
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Help', level: 1 })).toBeAttached();
+  await expect.poll(lies).toBe(400);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Help', level: 1 })).toBeAttached();
+  await expect.poll(lies).toBe(400);
+});
+
 test('storage that does not answer is said, and the page goes on when it does', async ({ page }) => {
   await page.addInitScript(() => {
     const open = indexedDB.open.bind(indexedDB);

@@ -7,10 +7,7 @@ import { PageTrouble } from './PageTrouble';
 export function PageError({ error, resetErrorBoundary }: FallbackProps) {
   const { pathname } = useLocation();
   return (
-    <PageTrouble error={error}>
-      <button type="button" className="btn" onClick={resetErrorBoundary}>
-        Try the page again
-      </button>
+    <PageTrouble error={error} onAgain={resetErrorBoundary}>
       {pathname !== '/' && (
         <Link className="btn" to="/" onClick={resetErrorBoundary}>
           Back to the workbench

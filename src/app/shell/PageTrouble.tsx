@@ -8,7 +8,16 @@ const NOT_FETCHED =
   /dynamically imported module|importing a module script failed|failed to fetch|loading chunk|networkerror|unable to preload/i;
 
 /** A page that is not there: its piece of the program did not come, or it broke. What to do, and the ways on. */
-export function PageTrouble({ error, children }: { error: unknown; children: ReactNode }) {
+export function PageTrouble({
+  error,
+  onAgain,
+  children,
+}: {
+  error: unknown;
+  /** Draws it again; not offered where its piece did not come */
+  onAgain: () => void;
+  children: ReactNode;
+}) {
   const store = useStore();
   const { save } = useProjectState();
   const message = error instanceof Error ? error.message : String(error);
@@ -22,9 +31,13 @@ export function PageTrouble({ error, children }: { error: unknown; children: Rea
       <p className="mt-1 max-w-[70ch]">{missing ? say.programSServerDoes : message}</p>
       <p className="mt-1">{save.kind === 'failed' ? say.yourLastEditsNot : say.yourProjectSafeBrowser}</p>
       <p className="mt-3 flex flex-wrap gap-2">
-        {missing && (
+        {missing ? (
           <button type="button" className="btn btn-main" onClick={() => window.location.reload()}>
             Reload
+          </button>
+        ) : (
+          <button type="button" className="btn" onClick={onAgain}>
+            Try the page again
           </button>
         )}
         {children}

@@ -11,7 +11,6 @@ import { IconButton } from '../ui/IconButton';
 import { ownAddress } from '../ui/ownAddress';
 import { ImportTarget } from './ImportTarget';
 import { KernelNotice } from './KernelNotice';
-import { askAgain } from './later';
 import { FilesMenu, SettingsMenu } from './MenusLater';
 import { PageError } from './PageError';
 import { BottomNav, type PageGroup, PageNav, SubNav } from './PageNav';
@@ -80,7 +79,7 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
           <SaveNotice />
           <UpdateNotice />
           <KernelNotice />
-          <ErrorBoundary FallbackComponent={PageError} onReset={askAgain} resetKeys={[pathname]}>
+          <ErrorBoundary FallbackComponent={PageError} resetKeys={[pathname]}>
             <Suspense fallback={<div className="panel h-64" role="status" aria-label="Loading the page" />}>
               <Outlet />
               <ScrollPlace />

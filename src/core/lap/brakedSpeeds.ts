@@ -34,8 +34,7 @@ export class BrakedSpeeds {
       if (speed[i] > forward[i]) {
         if (count >= n) break;
         i = before;
-        if (forward[i] === limit[i]) speed[i] = limit[i];
-        else speed[i] = Number.POSITIVE_INFINITY;
+        speed[i] = i === slowest || forward[i] === limit[i] ? limit[i] : Number.POSITIVE_INFINITY;
         continue;
       }
       const reached = heun(speed[i], i, before, limit[before], step, deceleration);

@@ -46,6 +46,29 @@ describe('the axle that would lock first', () => {
     expect(free).toBeCloseTo(lockingPoint(vehicle, 0.55, 1.1, 0).z, 9);
   });
 
+  it('follows the driver’s clicks back and forth as if each were the first', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: -6, max: 6 }), { minLength: 2, maxLength: 8 }), (order) => {
+        const { vehicle: plain } = carWith({});
+        const cylinders = {
+          kind: 'pair' as const,
+          frontPush: 0.5,
+          click: 0.01,
+          frontArea: 2.2e-4,
+          rearArea: 2.4e-4,
+          stroke: 0.02,
+        };
+        const vehicle = { ...plain, brakes: { ...plain.brakes, cylinders } };
+        const one = new FirstAxle(vehicle);
+        const most = (axle: FirstAxle, clicks: number) => axle.most(1.2, 300, 800, 40, clicks);
+        const alone = order.map((clicks) => most(new FirstAxle(vehicle), clicks));
+        expect(order.map((clicks) => most(one, clicks))).toEqual(alone);
+        const differ = new Set(order).size > 1;
+        if (differ) expect(new Set(alone).size).toBeGreaterThan(1);
+      }),
+    );
+  });
+
   it('with a motor that does all of it is the motor’s own', () => {
     const { vehicle } = carWith({});
     for (const axle of ['front', 'rear'] as const) {
