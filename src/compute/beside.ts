@@ -1,5 +1,5 @@
 import { type DayInput, type DayResult, judged, type Left, leftAtWorse, simulateDay } from '../core';
-import { type EngineClient, EngineError } from './engineClient';
+import { EngineError, type WorkerClient } from './workerClient';
 
 /** What a second worker is asked for. */
 export interface SecondEngine {
@@ -12,7 +12,7 @@ export interface SecondEngine {
  */
 export class Beside {
   /** @param second null where there is no core for it */
-  constructor(private second: EngineClient<SecondEngine> | null) {}
+  constructor(private second: WorkerClient<SecondEngine> | null) {}
 
   /** @throws as `judgedDay` */
   async day(input: DayInput): Promise<DayResult> {

@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
 import { describe, expect, it, vi } from 'vitest';
 import { CancelledError, Crew } from './crew';
-import { EngineError } from './engineClient';
+import { EngineError } from './workerClient';
 
 interface Counting {
   twice(value: number): Promise<number>;

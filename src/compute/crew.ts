@@ -1,7 +1,8 @@
 import type * as Comlink from 'comlink';
 import { createEngineWorker } from './createWorkers';
 import type { Engine } from './engine.worker';
-import { EngineClient, EngineError } from './engineClient';
+import { EngineClient } from './engineClient';
+import { EngineError } from './workerClient';
 
 /** How far a piece of work has come. */
 export interface CrewProgress {

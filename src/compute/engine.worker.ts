@@ -73,8 +73,8 @@ import {
   waysToKeep,
 } from '../services';
 import { Beside, type SecondEngine } from './beside';
-import { EngineClient } from './engineClient';
 import { movable } from './movable';
+import { WorkerClient } from './workerClient';
 
 /** A stop, or why a phone's readings tell none. */
 export type PhoneAnswer =
@@ -84,7 +84,7 @@ export type PhoneAnswer =
 /** Begun with the first day that is judged; it runs this same program, and ends with this worker. */
 const beside = new Beside(
   navigator.hardwareConcurrency > 1
-    ? new EngineClient<SecondEngine>(
+    ? new WorkerClient<SecondEngine>(
         () => new Worker(self.location.href, { type: 'module', name: 'less cooling' }),
       )
     : null,

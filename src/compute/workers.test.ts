@@ -3,8 +3,9 @@ import { demoProject } from '../../demo/project';
 import { type DayInput, judgedDay, type Left, leftAtWorse } from '../core';
 import { dayInput, setupOf } from '../model';
 import { Beside, type SecondEngine } from './beside';
-import { EngineClient, EngineError } from './engineClient';
+import { EngineClient } from './engineClient';
 import { LatestOnly } from './latestOnly';
+import { EngineError, type WorkerClient } from './workerClient';
 
 describe('LatestOnly', () => {
   it('finishes what is under way, then computes only the newest of what came meanwhile', async () => {
@@ -115,7 +116,7 @@ describe('Beside', () => {
           return answer() as Left;
         },
       });
-    return { asked, second: { call } as unknown as EngineClient<SecondEngine> };
+    return { asked, second: { call } as unknown as WorkerClient<SecondEngine> };
   };
 
   it('judges a day as one worker alone does, with what the other says of less cooling', async () => {

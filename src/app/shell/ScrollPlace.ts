@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useLocation, useNavigationType } from 'react-router';
 
 /** Where each entry of the browser's history was left, px from the top; in the session's storage once the page goes. */
@@ -35,12 +35,17 @@ export function ScrollPlace(): null {
     window.addEventListener('pagehide', store);
     return () => window.removeEventListener('pagehide', store);
   }, []);
+  const placed = useRef<string | null>(null);
   useLayoutEffect(() => {
-    const place = back ? places.get(key) : undefined;
-    const named = hash ? document.getElementById(hash.slice(1)) : null;
-    if (place !== undefined) window.scrollTo(0, place);
-    else if (named) named.scrollIntoView();
-    else window.scrollTo(0, 0);
+    // A page that waits for a part of it comes again and is not moved a second time.
+    if (placed.current !== key) {
+      const place = back ? places.get(key) : undefined;
+      const named = hash ? document.getElementById(hash.slice(1)) : null;
+      if (place !== undefined) window.scrollTo(0, place);
+      else if (named) named.scrollIntoView();
+      else window.scrollTo(0, 0);
+    }
+    placed.current = key;
     const keep = () => places.set(key, window.scrollY);
     window.addEventListener('scroll', keep, { passive: true });
     return () => window.removeEventListener('scroll', keep);

@@ -22,7 +22,7 @@ interface BandLayout {
   readonly hottest: number;
 }
 
-let module: WebAssembly.Module | null = null;
+let compiled: WebAssembly.Module | null = null;
 /** Whether bands cannot be stepped by a kernel here, though networks of one lane can */
 let refused = false;
 const free: BandSeat[] = [];
@@ -34,8 +34,8 @@ export function takeBandSeat(cells: number): BandSeat | null {
   if (known) return known;
   const layout = layoutOf(cells);
   try {
-    module ??= new WebAssembly.Module(bandModule(cells, layout) as Uint8Array<ArrayBuffer>);
-    const { memory, step } = new WebAssembly.Instance(module).exports as {
+    compiled ??= new WebAssembly.Module(bandModule(cells, layout) as Uint8Array<ArrayBuffer>);
+    const { memory, step } = new WebAssembly.Instance(compiled).exports as {
       memory: WebAssembly.Memory;
       step: BandSeat['step'];
     };
@@ -70,7 +70,6 @@ function bandModule(cells: number, layout: BandLayout): Uint8Array {
   const pairs = cells / 2;
   // Locals: the four parameters in both lanes, three more, and a sum for each pair of cells.
   const [both, left, before, first] = [(parameter: number) => VALUES + parameter, 8, 9, 10];
-  const sums = Array.from({ length: pairs }, (_, j) => 11 + j);
   const pair = (list: number, j: number) => {
     code.i32(0);
     code.load('v128', 8 * (list + 2 * j));
@@ -78,6 +77,10 @@ function bandModule(cells: number, layout: BandLayout): Uint8Array {
   const constant = (value: number) => {
     code.f64(value);
     code.op('f64x2.splat');
+  };
+  const splat = (at: number) => {
+    code.i32(0);
+    code.loadSplat(8 * at);
   };
   const times = (write: () => void, list: number, j: number) => {
     write();
@@ -120,39 +123,26 @@ function bandModule(cells: number, layout: BandLayout): Uint8Array {
     code.op('f64x2.mul');
     code.store('v128', 8 * (layout.amounts + 2 * j));
   }
-  writeHottest(code, layout, cells, sums, () => code.get(both(BY_FLUX)));
-  return encodeModule(1, VALUES, [{ type: 'v128', count: 7 + pairs }], code.take());
-}
-
-/** hottest ← the greatest of byFlux·flux + what all modes have in a cell. */
-function writeHottest(
-  code: Code,
-  layout: BandLayout,
-  cells: number,
-  sums: readonly number[],
-  byFlux: () => void,
-): void {
-  const load = (list: number, j: number) => {
-    code.i32(0);
-    code.load('v128', 8 * (list + 2 * j));
-  };
+  const sums = Array.from({ length: pairs }, (_, j) => 11 + j);
+  // sum ← byFlux·flux + what all modes have in the cells
   sums.forEach((sum, j) => {
-    byFlux();
-    load(layout.flux, j);
-    code.op('f64x2.mul');
+    times(() => code.get(both(BY_FLUX)), layout.flux, j);
     code.set(sum);
   });
   for (let m = 0; m < cells; m++) {
     sums.forEach((sum, j) => {
       code.get(sum);
-      load(layout.inCells + m * cells, j);
-      code.i32(0);
-      code.loadSplat(8 * (layout.amounts + m));
-      code.op('f64x2.mul');
+      times(() => splat(layout.amounts + m), layout.inCells + m * cells, j);
       code.op('f64x2.add');
       code.set(sum);
     });
   }
+  writeMost(code, sums, layout.hottest);
+  return encodeModule(1, VALUES, [{ type: 'v128', count: 7 + pairs }], code.take());
+}
+
+/** Stores the greatest of some pairs. @param at where, numbers */
+function writeMost(code: Code, sums: readonly number[], at: number): void {
   const most = sums[0];
   for (const sum of sums.slice(1)) {
     code.get(most);
@@ -166,5 +156,5 @@ function writeHottest(
     code.extractLane(lane);
   }
   code.op('f64.max');
-  code.store('f64', 8 * layout.hottest);
+  code.store('f64', 8 * at);
 }
