@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { type DayInput, judgedDay, type Left, leftAtWorse } from '../core';
+import { type DayInput, type DayResult, judgedDay, type Left, leftAtWorse } from '../core';
 import { dayInput, setupOf } from '../model';
 import { Beside, type SecondEngine } from './beside';
 import { EngineClient } from './engineClient';
@@ -107,6 +107,14 @@ describe('EngineClient', () => {
 
 describe('Beside', () => {
   const input = dayInput(setupOf(demoProject));
+  const told = ({ verdict, margins, forceMargins, peaks }: DayResult) => ({
+    verdict,
+    margins,
+    forceMargins,
+    peaks,
+  });
+  const alone = told(judgedDay(input));
+  const worse = leftAtWorse(input);
   const asking = (answer: () => unknown) => {
     const asked: DayInput[] = [];
     const call = async (use: (engine: SecondEngine) => unknown) =>
@@ -119,34 +127,57 @@ describe('Beside', () => {
     return { asked, second: { call } as unknown as WorkerClient<SecondEngine> };
   };
 
-  it('judges a day as one worker alone does, with what the other says of less cooling', async () => {
-    const { asked, second } = asking(() => leftAtWorse(input));
-    expect(await new Beside(second).day(input)).toEqual(judgedDay(input));
-    expect(asked).toEqual([input]);
+  /** Which has judged its first day, so that the other has begun. */
+  const begun = async (second: WorkerClient<SecondEngine>) => {
+    const waiting: (() => void)[] = [];
+    const beside = new Beside(second, (act) => waiting.push(act));
+    await beside.day(input);
+    expect(waiting.length).toBe(1);
+    waiting[0]();
+    await new Promise((done) => setTimeout(done, 0));
+    return beside;
+  };
+
+  it('judges its first day alone, those after it with what the other says of less cooling', async () => {
+    const { asked, second } = asking(() => worse);
+    const waiting: (() => void)[] = [];
+    const beside = new Beside(second, (act) => waiting.push(act));
+    for (let k = 0; k < 2; k++) expect(told(await beside.day(input))).toEqual(alone);
+    expect([asked.length, waiting.length]).toEqual([0, 1]);
+    waiting[0]();
+    await vi.waitFor(() => expect(asked.length).toBe(1));
+    expect(told(await beside.day(input))).toEqual(alone);
+    expect(asked).toEqual([input, input]);
     // What the other says is what counts.
-    const worst = leftAtWorse(input).margins.map((own) => ({ ...own, margin: -123 }));
-    const odd = asking(() => ({ margins: worst, forceMargins: [] }));
-    const day = await new Beside(odd.second).day(input);
+    const worst = worse.margins.map((own) => ({ ...own, margin: -123 }));
+    const odd = await begun(asking(() => ({ margins: worst, forceMargins: [] })).second);
+    const day = await odd.day(input);
     expect(new Set(day.margins.map(({ lessCooling }) => lessCooling))).toEqual(new Set([-123]));
   });
 
   it('does both itself where the other has died, and asks it no more', async () => {
+    let dead = false;
     const { asked, second } = asking(() => {
-      throw new EngineError('gone');
+      if (dead) throw new EngineError('gone');
+      return worse;
     });
-    const beside = new Beside(second);
-    for (let k = 0; k < 2; k++) expect((await beside.day(input)).verdict).toEqual(judgedDay(input).verdict);
-    expect(asked.length).toBe(1);
-    expect((await new Beside(null).day(input)).verdict).toEqual(judgedDay(input).verdict);
+    const beside = await begun(second);
+    dead = true;
+    for (let k = 0; k < 2; k++) expect((await beside.day(input)).verdict).toEqual(alone.verdict);
+    expect(asked.length).toBe(2);
+    expect((await new Beside(null).day(input)).verdict).toEqual(alone.verdict);
   });
 
   it('says what is wrong with a day as it is said without the other, which stays', async () => {
+    let wrong = false;
     const { asked, second } = asking(() => {
-      throw new RangeError('the same there');
+      if (wrong) throw new RangeError('the same there');
+      return worse;
     });
-    const beside = new Beside(second);
-    const wrong = { ...input, vehicle: { ...input.vehicle, mass: Number.NaN } };
-    for (let k = 0; k < 2; k++) await expect(beside.day(wrong)).rejects.toThrow(/not a number/);
-    expect(asked.length).toBe(2);
+    const beside = await begun(second);
+    wrong = true;
+    const heavy = { ...input, vehicle: { ...input.vehicle, mass: Number.NaN } };
+    for (let k = 0; k < 2; k++) await expect(beside.day(heavy)).rejects.toThrow(/not a number/);
+    expect(asked.length).toBe(3);
   });
 });
