@@ -13,9 +13,11 @@ export function PageError({ error, resetErrorBoundary }: FallbackProps) {
           Back to the workbench
         </Link>
       )}
-      <Link className="btn" to="/library" onClick={resetErrorBoundary}>
-        Open the library
-      </Link>
+      {pathname !== '/library' && (
+        <Link className="btn" to="/library" onClick={resetErrorBoundary}>
+          Open the library
+        </Link>
+      )}
     </PageTrouble>
   );
 }
