@@ -148,7 +148,12 @@ const VIEWS: readonly View[] = [
       await page.getByTestId('estimates').waitFor({ timeout: 120_000 });
     },
   },
-  { name: 'phone', path: '/', size: [390, 844] },
+  {
+    name: 'phone',
+    path: '/',
+    size: [390, 844],
+    prepare: (page) => page.getByTestId('verdict').waitFor({ timeout: 60_000 }),
+  },
 ];
 
 await withApplication(4329, async (browser, address) => {
