@@ -155,7 +155,8 @@ function writeKernel({ stepping, days, twelve, growth }, networks, once) {
 
 function middle(values) {
   const sorted = [...values].sort((a, b) => a - b);
-  return sorted[sorted.length >> 1];
+  const half = sorted.length >> 1;
+  return sorted.length % 2 === 1 ? sorted[half] : 0.5 * (sorted[half - 1] + sorted[half]);
 }
 
 /** The rows of the table of faults as it stands. */
