@@ -67,6 +67,7 @@ import {
   type TestAnswer,
   type TestQuestion,
   testSetup,
+  tryOut,
   uncertainPiece,
   uncertainStatistics,
   type Way,
@@ -116,6 +117,10 @@ const engine = {
   /** A setup driven and summed up. */
   assess(setup: Setup): Assessed {
     return assess(setup);
+  },
+  /** The same without what is left with less cooling. */
+  tryOut(setup: Setup): Assessed {
+    return tryOut(setup);
   },
   /** Steps from a setup's car that can be put together, one at a time. */
   steps(setup: Setup): Candidate[] {

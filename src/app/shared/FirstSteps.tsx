@@ -194,7 +194,7 @@ function useOrder(setup: Setup, budget: number) {
       let [done, all] = [0, 0];
       return orderOfSteps(project, asked, spend ?? budget, (setups) => {
         all += setups.length;
-        return crew.run(setups, (remote, one) => remote.assess(one) as Promise<Assessed>, {
+        return crew.run(setups, (remote, one) => remote.tryOut(one) as Promise<Assessed>, {
           signal,
           onDone: () => report({ done: ++done, all }),
         });

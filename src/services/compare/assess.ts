@@ -1,10 +1,13 @@
 import {
   AXLES,
   type AxleName,
+  type DayInput,
+  type DayResult,
   type DaySummary,
   DEFAULT_NUMERICS,
   drumGeometry,
   judgedDay,
+  leanDay,
   nominalShare,
   rotorGeometry,
   summarise,
@@ -20,9 +23,25 @@ export interface Assessed {
   readonly rotorMass: Readonly<Record<AxleName, number>>;
 }
 
-/** Drives a setup's day and sums it up. @throws RangeError as `simulateDay` */
+/**
+ * Drives a setup's day and sums it up, judged with what nobody knows of its cooling. Takes two days' time.
+ * @throws RangeError as `simulateDay`
+ */
 export function assess(setup: Setup): Assessed {
   const input = dayInput(setup);
+  return summedUp(input, judgedDay(input, DEFAULT_NUMERICS, 'parts'));
+}
+
+/**
+ * The same for whom margins are enough: what is left with less cooling is not known, and nothing is called close for it.
+ * @throws RangeError as `simulateDay`
+ */
+export function tryOut(setup: Setup): Assessed {
+  const input = dayInput(setup);
+  return summedUp(input, leanDay(input));
+}
+
+function summedUp(input: DayInput, day: DayResult): Assessed {
   const mass = (axle: AxleName) => {
     const { drum, rotor } = input[axle].left;
     if (drum) return drumGeometry(drum).rimMass + drum.webMass;
@@ -30,7 +49,7 @@ export function assess(setup: Setup): Assessed {
     return cheekMass + vaneMass + rotor.hatMass;
   };
   return {
-    summary: summarise(input, judgedDay(input, DEFAULT_NUMERICS, 'parts')),
+    summary: summarise(input, day),
     frontShare: nominalShare(input.vehicle.brakes),
     rotorMass: Object.fromEntries(AXLES.map((axle) => [axle, mass(axle)])) as Record<AxleName, number>,
   };

@@ -23,7 +23,7 @@ import {
   shelfOf,
   withChanges,
 } from '../../model';
-import { type Assessed, assess } from '../compare/assess';
+import { type Assessed, tryOut } from '../compare/assess';
 import { checksOf, fits } from '../compare/compatibility';
 import { isGood, type NoWay, type Way, type WayKind } from './way';
 
@@ -78,7 +78,7 @@ class WayFinder {
     private readonly need: CoolingNeed,
   ) {
     this.input = dayInput(setup);
-    this.base = assess(setup);
+    this.base = tryOut(setup);
     this.short = AXLES.filter((axle) => leastForDuct(this.base.summary, axle).margin < wish);
     this.discs = this.short.filter((axle) => !setup.car[axle].drum);
   }
@@ -89,7 +89,7 @@ class WayFinder {
   }
 
   private drive(changes: readonly Change[]): Assessed {
-    return assess(withChanges(this.setup, changes));
+    return tryOut(withChanges(this.setup, changes));
   }
 
   private rate(kind: WayKind, result: Driven, rest: Partial<Way>): Way {

@@ -89,7 +89,7 @@ function useFindOut(setup: Setup) {
     const asked = settled ?? setup;
     const doubts: readonly Doubt[] = doubtsOf(asked);
     const jobs = [asked, ...doubts.flatMap(({ low, high }) => [low, high])];
-    const driven = await crew.run(jobs, (remote, job) => remote.assess(job) as Promise<Assessed>, {
+    const driven = await crew.run(jobs, (remote, job) => remote.tryOut(job) as Promise<Assessed>, {
       signal,
       onDone: (_assessed, _i, progress) => report(progress),
     });

@@ -211,7 +211,7 @@ function useLadder(setup: Setup, wanted: Target | null) {
       const judged: Rung[] = [];
       await crew.run(
         candidates,
-        (remote, candidate) => remote.assess(withChanges(asked, candidate.changes)) as Promise<Assessed>,
+        (remote, candidate) => remote.tryOut(withChanges(asked, candidate.changes)) as Promise<Assessed>,
         {
           signal,
           onDone: (assessed, i, { done }) => {
