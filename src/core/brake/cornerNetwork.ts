@@ -116,7 +116,7 @@ export function cornerNetwork(
     build.source(padFaces[k], share * (1 - ringHeatShare));
   });
   const ringCount = ring.end - ring.start + 1;
-  const network = build.build(CHANNEL_COUNT);
+  const network = build.build(CHANNEL_COUNT, { first: ring.start, count: ringCount });
   return {
     network,
     groups: network.nodes.map((node) => node.group as Group),

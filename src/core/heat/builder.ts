@@ -41,7 +41,9 @@ export class NetworkBuilder<Name extends string> {
     this.sources.push({ node, share });
   }
 
-  build(channels: number): Network {
-    return { nodes: this.nodes, links: this.links, sources: this.sources, channels };
+  /** @param told nodes whose heat is told after each step */
+  build(channels: number, told?: Network['told']): Network {
+    const { nodes, links, sources } = this;
+    return { nodes, links, sources, channels, ...(told && { told }) };
   }
 }

@@ -1,9 +1,28 @@
+/** Most steps that are made at once. */
+export const MOST_AT_ONCE = 64;
+
+/** Steps that are known beforehand. */
+export interface KnownSteps {
+  /** s */
+  readonly dt: ArrayLike<number>;
+  /** 1 where something is switched at a step's start */
+  readonly event: ArrayLike<number>;
+  /** Drive channels, a row for each step */
+  readonly drives: Float64Array;
+}
+
+/** A drive channel that has a value of its own, whatever steps say. */
+export interface HeldChannel {
+  readonly channel: number;
+  value: number;
+}
+
 /**
  * What integrates a network in time: the one that is read (`Integrator`), or the kernel that is written for a topology
  * (`KernelIntegrator`). Both give the same numbers to the last bit.
  */
 export interface HeatIntegrator {
-  /** Drive channels of the next step; set by the caller */
+  /** Drive channels of the next step; set by the caller, and left as they fall by `coast` */
   readonly drive: Float64Array;
   /** Heat supplied by the sources so far, J */
   readonly supplied: number;
@@ -19,6 +38,10 @@ export interface HeatIntegrator {
   setAmbient(ambient: number): void;
   /** Writes the temperature of every node in the network's order, K. */
   writeTemperatures(into: Float64Array, offset: number): void;
+  /** Writes the same after each of the first `count` steps that `coast` made at once, row after row. */
+  writeRows(into: Float64Array, offset: number, count: number): void;
+  /** Heat of the nodes that the network has told, J, after step `k` of those made last: 0 for `step`. */
+  told(k: number): number;
   /** Forgets the trend of the last step, because the next one starts with something switched. */
   markEvent(): void;
   /**
@@ -30,6 +53,12 @@ export interface HeatIntegrator {
    * @param latePower source power at the end of the step, W
    */
   step(dt: number, earlyPower: number, latePower: number): void;
+  /**
+   * Steps without sources, made at once.
+   * @param from the first of them
+   * @param count MOST_AT_ONCE at most
+   */
+  coast(steps: KnownSteps, from: number, count: number, held: HeldChannel): void;
   /** Gives back what it computes with; nothing may be asked of it afterwards. */
   release(): void;
 }

@@ -1,7 +1,7 @@
 import { integralAt, integralInverse, integralTable, TABLE_COUNT, TABLE_START, TABLE_STEP } from '../numeric';
 import { type Elimination, factor, solve } from './elimination';
 import { GAMMA } from './gamma';
-import type { HeatIntegrator } from './heatIntegrator';
+import { type HeatIntegrator, type HeldChannel, type KnownSteps, MOST_AT_ONCE } from './heatIntegrator';
 import { type CompiledLinks, compileLinks } from './links';
 import type { Network } from './network';
 import { shapeOf } from './topology';
@@ -40,6 +40,10 @@ export class Integrator implements HeatIntegrator {
   private readonly tables: Float64Array[];
   private readonly integrals: Float64Array[];
   private previousStep = 0;
+  /** Of the steps made last, K in the network's order, and J */
+  private readonly rows: Float64Array;
+  private readonly heats = new Float64Array(MOST_AT_ONCE);
+  private readonly toldNodes: { readonly first: number; readonly count: number };
 
   /**
    * @param network the nodes, links and sources
@@ -54,6 +58,8 @@ export class Integrator implements HeatIntegrator {
     const { place } = this.plan;
     this.links = compileLinks(network, shaped);
     this.drive = new Float64Array(network.channels).fill(1);
+    this.rows = new Float64Array(MOST_AT_ONCE * n);
+    this.toldNodes = network.told ?? { first: 0, count: 0 };
     this.now = new Float64Array(n);
     for (let i = 0; i < n; i++) this.now[place[i]] = typeof start === 'number' ? start : start[i];
     this.before = Float64Array.from(this.now);
@@ -114,11 +120,41 @@ export class Integrator implements HeatIntegrator {
     for (let i = 0; i < place.length; i++) into[offset + i] = this.now[place[i]];
   }
 
+  writeRows(into: Float64Array, offset: number, count: number): void {
+    into.set(this.rows.subarray(0, count * this.now.length), offset);
+  }
+
+  told(k: number): number {
+    return this.heats[k];
+  }
+
   markEvent(): void {
     this.previousStep = 0;
   }
 
   step(dt: number, earlyPower: number, latePower: number): void {
+    this.carry(dt, earlyPower, latePower);
+    this.tell(0);
+  }
+
+  coast({ dt, event, drives }: KnownSteps, from: number, count: number, held: HeldChannel): void {
+    const { drive, now } = this;
+    for (let k = 0; k < count; k++) {
+      if (event[from + k] === 1) this.markEvent();
+      for (let c = 0; c < drive.length; c++) drive[c] = drives[(from + k) * drive.length + c];
+      drive[held.channel] = held.value;
+      this.carry(dt[from + k], 0, 0);
+      this.tell(k);
+      this.writeTemperatures(this.rows, k * now.length);
+    }
+  }
+
+  private tell(k: number): void {
+    const { first, count } = this.toldNodes;
+    this.heats[k] = this.heat(first, count);
+  }
+
+  private carry(dt: number, earlyPower: number, latePower: number): void {
     const { now, before, expected, early, late, enthalpy, scale, source, capacityRate, toAmbient } = this;
     const { ambient, plan, inverse, entries, varying, tables, integrals, heated } = this;
     const n = now.length;

@@ -48,4 +48,6 @@ export interface Network {
   readonly sources: readonly NetworkSource[];
   /** Number of drive channels */
   readonly channels: number;
+  /** Nodes, one after another, whose heat together is told after each step; left out, none */
+  readonly told?: { readonly first: number; readonly count: number };
 }

@@ -25,6 +25,8 @@ export interface Topology {
   /** Node at each place */
   readonly nodeAt: Int32Array;
   readonly channels: number;
+  /** Nodes whose heat is told */
+  readonly told: readonly number[];
   /** Conductances that never vary */
   readonly fixed: readonly PlacedLink[];
   /** With a channel alone */
@@ -62,7 +64,8 @@ export function shapeOf(network: Network): Shaped {
     const known = tables.indexOf(table);
     return known < 0 ? tables.push(table) - 1 : known;
   };
-  let key = `${network.nodes.length},${network.channels}`;
+  const { first, count } = network.told ?? { first: 0, count: 0 };
+  let key = `${network.nodes.length},${network.channels},${first}+${count}`;
   for (const { table } of network.nodes) key += `,${numberOf(table)}`;
   for (const { node } of network.sources) key += `;${node}`;
   for (const link of network.links) {
@@ -104,6 +107,7 @@ function topologyOf(key: string, network: Network, tables: readonly UniformTable
     plan,
     nodeAt,
     channels: network.channels,
+    told: Array.from({ length: network.told?.count ?? 0 }, (_, k) => (network.told?.first ?? 0) + k),
     fixed: plain.filter(({ channel }) => channel === 0),
     driven: plain.filter(({ channel }) => channel !== 0),
     varying: links.filter(({ table }) => table >= 0),

@@ -1,6 +1,6 @@
 /**
  * The little of WebAssembly's binary format that kernels are written in: one function of numbers, straight through but for
- * a few branches, over one memory that the module brings along. Source: WebAssembly Core Specification 2.0, section 5.
+ * a loop and a few branches, over one memory that the module brings along. Source: WebAssembly Core Specification 2.0, section 5.
  */
 
 /** Types of values, section 5.3. */
@@ -18,6 +18,7 @@ const OP = {
   'f64.le': 0x65,
   'f64.ge': 0x66,
   'f64.convert_i32_s': 0xb7,
+  'i32.add': 0x6a,
   'i32.shl': 0x74,
 } as const;
 
@@ -97,11 +98,15 @@ export class Code {
     this.raw(new Uint8Array(this.numbers.buffer));
   }
 
-  /** Small and not negative, so that its signed form is one byte. */
+  /** A whole number of 32 bits, LEB128 with its sign. */
   i32(value: number): void {
-    if (value < 0 || value > 63) throw new RangeError(`i32: ${value} is not within 0 to 63`);
     this.byte(0x41);
-    this.byte(value);
+    let rest = value | 0;
+    while (rest < -64 || rest > 63) {
+      this.byte((rest & 0x7f) | 0x80);
+      rest >>= 7;
+    }
+    this.byte(rest & 0x7f);
   }
 
   /** The address is on the stack. @param offset bytes */
@@ -147,6 +152,14 @@ export class Code {
     yes();
     this.byte(0x05);
     no();
+    this.byte(0x0b);
+  }
+
+  /** Done again as long as what it leaves on the stack, a whole number, is not 0. */
+  repeat(body: () => void): void {
+    this.raw([0x03, 0x40]);
+    body();
+    this.raw([0x0d, 0x00]);
     this.byte(0x0b);
   }
 

@@ -1,25 +1,25 @@
 import {
   type BrakeState,
-  beddedAfter,
   CHANNEL,
   CHANNEL_COUNT,
   type Corner,
   type CornerNetwork,
   cornerNetwork,
-  frictionAt,
-  glazeAfter,
   RadialBand,
   rubbedMaterial,
-  thinning,
-  wornVolume,
 } from '../brake';
-import { type CreateIntegrator, createIntegrator, GAMMA, type HeatIntegrator } from '../heat';
+import {
+  type CreateIntegrator,
+  createIntegrator,
+  GAMMA,
+  type HeatIntegrator,
+  type HeldChannel,
+  type KnownSteps,
+} from '../heat';
 import { integralInverse, integralTable } from '../numeric';
+import { PadState } from './padState';
 import { type Place, placesOf, type ReadOff, readLater, readOff } from './readOff';
 import { emptyWheel, type Kept, resizedWheel, type WheelRecord } from './record';
-
-/** What a state says is left of a pad that is worn through, m. */
-const LEAST_LEFT = 1e-5;
 
 /** One wheel's brake being run: its network integrated, its state carried on, its record written. */
 export class CornerRun {
@@ -34,17 +34,14 @@ export class CornerRun {
   private readonly integral: Float64Array;
   private readonly specificHeat: Float64Array;
   private lastBulk: number;
-  private glaze: number;
-  /** The pad's face where it is hottest, at the sample written last, K */
-  private padBand = 0;
-  private bedded: number;
+  private readonly pads: PadState;
   private readonly band: RadialBand;
   /** Whether the channels of the piece under way are recorded, but for what its steps change in them */
   private driven = false;
   /** Whether the motor brakes alone, so that the pads do not touch */
   private lifted = false;
-  /** Friction material one pad has lost, m */
-  private worn = { outer: 0, inner: 0 };
+  /** Pads conduct better the thinner they are */
+  private readonly held: HeldChannel = { channel: CHANNEL.pad, value: 1 };
 
   /**
    * @param start gives the state it begins in for its network
@@ -55,7 +52,7 @@ export class CornerRun {
    * @param create what hands out its integrator
    */
   constructor(
-    private readonly corner: Corner,
+    corner: Corner,
     start: (layout: CornerNetwork) => BrakeState,
     ambient: number,
     pressure: number,
@@ -66,8 +63,8 @@ export class CornerRun {
     this.layout = cornerNetwork(corner, ambient, pressure, refinement);
     const { network, recorded } = this.layout;
     this.begun = start(this.layout);
-    const { temperatures, glaze, bedded, radial, padThickness } = this.begun;
-    this.begunThickness = 0.5 * (padThickness.inner + padThickness.outer);
+    const { temperatures, radial } = this.begun;
+    this.pads = new PadState(corner, this.begun, this.layout.padFaces);
     this.band = new RadialBand(corner, radial);
     this.integrator = create(
       network,
@@ -79,18 +76,16 @@ export class CornerRun {
     this.integral = integralTable(this.specificHeat);
     this.ringMass = recorded.rotorBulk.reduce((sum, i) => sum + network.nodes[i].scale, 0);
     this.lastBulk = temperatures[network.nodes[this.layout.ringStart].name];
-    this.glaze = glaze;
-    this.bedded = bedded;
     this.record = emptyWheel(1, network.nodes.length, kept);
     this.rows = kept === 'all' ? this.record.nodes : new Float64Array(network.nodes.length);
-    this.write(0, 0, 0, 0);
+    this.integrator.writeTemperatures(this.rows, 0);
+    const { ringStart, ringCount } = this.layout;
+    this.write(0, 0, 0, 0, 0, this.integrator.heat(ringStart, ringCount));
     this.end(0, 1);
   }
 
   /** What it began with; what no run moves yet is carried on from it. */
   private readonly begun: BrakeState;
-  /** Mean of both pads then, m */
-  private readonly begunThickness: number;
 
   /** Makes room for so many samples, keeping what is written. */
   reserve(samples: number): void {
@@ -123,25 +118,49 @@ export class CornerRun {
    * @param late friction power at its end, W
    */
   step(dt: number, event: boolean, early: number, late: number): void {
-    const { integrator, worn } = this;
+    const { integrator } = this;
     if (event) integrator.markEvent();
-    integrator.drive[CHANNEL.pad] = thinning(
-      this.corner.pad.thickness,
-      this.begunThickness - 0.5 * (worn.outer + worn.inner),
-    );
+    integrator.drive[CHANNEL.pad] = this.pads.thinning;
     integrator.step(dt, early, late);
   }
 
   /** Notes what came of the step. */
   note(dt: number, early: number, late: number, sample: number): void {
-    const { record } = this;
-    record.early[sample] = early;
-    record.late[sample] = late;
+    const { integrator, pads, record } = this;
     if (early > 0 || late > 0) this.bed(dt);
-    this.write(sample, dt, early, late);
+    const at = this.rowAt(sample, 1);
+    integrator.writeTemperatures(this.rows, at);
+    if (this.kept === 'all') this.writeDrive(sample * CHANNEL_COUNT);
+    this.write(sample, at, dt, early, late, integrator.told(0));
     const work = dt * ((1 - GAMMA) * early + GAMMA * late);
-    if (work > 0) this.wear(work, (sample - this.rowsFrom) * record.nodeCount);
-    record.worn[sample] = Math.max(this.worn.outer, this.worn.inner);
+    if (work > 0) pads.wear(work, this.rows, at);
+    record.worn[sample] = pads.worn;
+  }
+
+  /**
+   * Steps of the piece under way in which nothing is braked, made at once.
+   * @param from the first of them
+   * @param count MOST_AT_ONCE at most
+   */
+  coast(steps: KnownSteps, from: number, count: number): void {
+    const { integrator, held } = this;
+    if (this.lifted) integrator.markEvent();
+    this.lifted = false;
+    held.value = this.pads.thinning;
+    integrator.coast(steps, from, count, held);
+  }
+
+  /** Notes what came of them. @param sample of the first */
+  noteCoast({ dt }: KnownSteps, from: number, count: number, sample: number): void {
+    const { integrator, record, held } = this;
+    const at = this.rowAt(sample, count);
+    integrator.writeRows(this.rows, at, count);
+    for (let k = 0; k < count; k++) {
+      const now = sample + k;
+      if (this.kept === 'all') record.drive[now * CHANNEL_COUNT + CHANNEL.pad] = held.value;
+      this.write(now, at + k * record.nodeCount, dt[from + k], 0, 0, integrator.told(k));
+    }
+    record.worn.fill(this.pads.worn, sample, sample + count);
   }
 
   /**
@@ -159,27 +178,17 @@ export class CornerRun {
     return switched;
   }
 
-  /** Temperature of the ring if its heat were spread evenly, K. */
-  bulk(): number {
-    const { ringStart, ringCount } = this.layout;
-    const heat = this.integrator.heat(ringStart, ringCount);
-    this.lastBulk = integralInverse(this.specificHeat, this.integral, heat / this.ringMass, this.lastBulk, 2);
-    return this.lastBulk;
-  }
-
   /** The brake as it is now. */
   state(): BrakeState {
     const { nodes } = this.layout.network;
-    const { inner, outer } = this.begun.padThickness;
-    // A pad worn through is worn through.
-    const left = (thickness: number, worn: number) => Math.max(LEAST_LEFT, thickness - worn);
+    const { pads } = this;
     return {
       ...this.begun,
       temperatures: Object.fromEntries(nodes.map(({ name }, i) => [name, this.integrator.temperature(i)])),
       radial: Array.from(this.band.excess),
-      glaze: this.glaze,
-      bedded: this.bedded,
-      padThickness: { inner: left(inner, this.worn.inner), outer: left(outer, this.worn.outer) },
+      glaze: pads.glaze,
+      bedded: pads.bedded,
+      padThickness: pads.thickness(),
     };
   }
 
@@ -197,69 +206,53 @@ export class CornerRun {
 
   /** What braking adds to the film of pads that are not bedded yet. */
   private bed(dt: number): void {
-    if (this.bedded >= 1) return;
+    if (this.pads.bedded >= 1) return;
     const { padFaces } = this.layout;
     const faceOf = (side: number) => this.integrator.temperature(padFaces[side]);
-    const face = 0.5 * (faceOf(0) + faceOf(padFaces.length - 1));
-    this.bedded = beddedAfter(this.corner.pad, this.bedded, face, dt);
+    this.pads.bed(0.5 * (faceOf(0) + faceOf(padFaces.length - 1)), dt);
   }
 
-  /** Wears each side's pad by its half of the work, J. */
-  private wear(work: number, at: number): void {
-    const { layout, rows, corner } = this;
-    const { padFaces } = layout;
-    const rate = corner.constants.padWear;
-    const faceOf = (side: number) => rows[at + padFaces[side]];
-    this.worn.outer += (rate * wornVolume(0.5 * work, faceOf(0))) / corner.pad.area;
-    this.worn.inner += (rate * wornVolume(0.5 * work, faceOf(padFaces.length - 1))) / corner.pad.area;
-  }
-
-  /** Friction of the pads at a row of node temperatures: the mean of both sides. */
-  private frictionOf(at: number): number {
-    const { rows, glaze, bedded } = this;
-    const { pad } = this.corner;
-    const { padFaces } = this.layout;
-    const first = frictionAt(pad, rows[at + padFaces[0]], glaze, bedded);
-    if (padFaces.length === 1) return first;
-    return 0.5 * (first + frictionAt(pad, rows[at + padFaces[1]], glaze, bedded));
-  }
-
-  /** Where the row of a sample begins; makes room where a piece lasts longer than was known. */
-  private rowAt(sample: number): number {
-    const at = (sample - this.rowsFrom) * this.record.nodeCount;
-    if (at + this.record.nodeCount > this.rows.length) {
-      const longer = new Float64Array(2 * (at + this.record.nodeCount));
+  /** Where the row of a sample begins; makes room where a piece lasts longer than was known. @param count of rows */
+  private rowAt(sample: number, count: number): number {
+    const { nodeCount } = this.record;
+    const at = (sample - this.rowsFrom) * nodeCount;
+    const end = at + count * nodeCount;
+    if (end > this.rows.length) {
+      const longer = new Float64Array(2 * end);
       longer.set(this.rows);
       this.rows = longer;
     }
     return at;
   }
 
-  private write(sample: number, dt: number, early: number, late: number): void {
-    const { integrator, record, places, layout } = this;
-    const at = this.rowAt(sample);
-    const { rows } = this;
-    integrator.writeTemperatures(rows, at);
-    if (this.kept === 'all') this.writeDrive(sample * CHANNEL_COUNT);
+  /**
+   * Writes what is told of a sample whose row of temperatures is there.
+   * @param at where it begins
+   * @param heat of the ring, J
+   */
+  private write(sample: number, at: number, dt: number, early: number, late: number, heat: number): void {
+    const { record, places, pads, rows } = this;
     const rotorFace = readOff(rows, at, places.rotorFace);
     const padFace = readOff(rows, at, places.padFace);
+    record.early[sample] = early;
+    record.late[sample] = late;
     record.rotorFace[sample] = rotorFace;
     record.padFace[sample] = padFace;
     record.fluid[sample] = readOff(rows, at, places.fluid);
     record.hose[sample] = readOff(rows, at, places.hose);
     const before = this.lastBulk;
-    const bulk = this.bulk();
-    const inRing = layout.ringHeatShare;
+    // Temperature of the ring if its heat were spread evenly.
+    const bulk = integralInverse(this.specificHeat, this.integral, heat / this.ringMass, before, 2);
+    this.lastBulk = bulk;
+    const inRing = this.layout.ringHeatShare;
     const band = this.band.step(dt, inRing * early, inRing * late, before, bulk, rotorFace);
     record.rotorBulk[sample] = bulk;
     record.rotorBand[sample] = band;
     // A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's band is.
-    const hottest = padFace + band - rotorFace;
-    if (sample > 0) this.glaze = glazeAfter(this.corner.pad, this.glaze, this.padBand, hottest, dt);
-    this.padBand = hottest;
-    record.glaze[sample] = this.glaze;
-    record.bedded[sample] = this.bedded;
-    record.friction[sample] = this.frictionOf(at);
+    pads.glazeTo(padFace + band - rotorFace, dt);
+    record.glaze[sample] = pads.glaze;
+    record.bedded[sample] = pads.bedded;
+    record.friction[sample] = pads.friction(rows, at);
   }
 
   /** Records the drive channels of the step that ends; of a piece that is known only what a step can change. */

@@ -1,4 +1,4 @@
-import { AXLES, type AxleInput, type AxleName, type Corner, type WheelName } from '../brake';
+import { AXLES, type AxleInput, type AxleName, type Corner, WHEELS, type WheelName } from '../brake';
 import { alike } from '../numeric';
 import type { Start } from '../schedule';
 
@@ -26,6 +26,13 @@ export function distinct(
       ? [{ wheel: left, axle, also: right }]
       : [left, right].map((wheel) => ({ wheel, axle, also: null }));
   });
+}
+
+/** What each wheel has of those that are computed. @param of which of them */
+export function byWheel<T>(wheels: readonly DistinctWheel[], of: (index: number) => T): Record<WheelName, T> {
+  const each = wheels.map((_, i) => of(i));
+  const at = (name: WheelName) => wheels.findIndex((w) => w.wheel === name || w.also === name);
+  return Object.fromEntries(WHEELS.map((wheel) => [wheel, each[at(wheel)]])) as Record<WheelName, T>;
 }
 
 /** Whether two brakes are the same in every value. */

@@ -1,5 +1,14 @@
-import type { GivenPiece } from '../schedule';
+import { MOST_AT_ONCE } from '../heat';
+import type { GivenPiece, Steps } from '../schedule';
 import type { DemandStep } from './demandStep';
+
+/** Steps from one on in which nothing is braked, as many as are made at once at most. */
+export function coastingFrom({ dt, inZone, demand }: Steps, from: number): number {
+  const most = Math.min(dt.length, from + MOST_AT_ONCE);
+  let k = from;
+  while (k < most && inZone[k] === 0 && !(demand && (demand.early[k] > 0 || demand.late[k] > 0))) k++;
+  return k - from;
+}
 
 /**
  * Writes one step of a piece that is known beforehand.

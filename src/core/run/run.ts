@@ -1,40 +1,29 @@
 import type { AirProperties } from '../air';
-import {
-  type AxleName,
-  assertState,
-  type CarState,
-  CHANNEL_COUNT,
-  type CornerNetwork,
-  cornerOfWheel,
-  fillDrive,
-  freshState,
-  WHEELS,
-  type WheelName,
-} from '../brake';
-import { besideEachOther, createIntegrator } from '../heat';
+import { type AxleName, type CarState, CHANNEL_COUNT, type CornerNetwork, type WheelName } from '../brake';
+import type { KnownSteps } from '../heat';
 import {
   airAt,
   type BrakedCar,
   type GivenPiece,
   type Piece,
-  pressureOf,
   type Schedule,
   type Site,
   type Start,
-  type Steps,
   type StopPiece,
 } from '../schedule';
 import { assertNumbers, auditOf } from './audit';
-import { CornerRun } from './cornerRun';
+import type { CornerRun } from './cornerRun';
 import { type DemandStep, emptyStep } from './demandStep';
-import { type DistinctWheel, distinct } from './distinct';
-import { takeGiven } from './givenStep';
+import { byWheel, type DistinctWheel, distinct } from './distinct';
+import { Drives } from './drives';
+import { coastingFrom, takeGiven } from './givenStep';
 import type { Observer, PieceRun } from './observer';
 import { readingOf } from './reading';
 import { type DayRecord, type DaySeries, emptySeries, type Kept, resizedSeries } from './record';
 import type { EnergyAudit } from './result';
 import { type PadCondition, Sharing } from './sharing';
 import { Stopping } from './stopping';
+import { wheelRuns } from './wheelRuns';
 import { writeFelt, ZoneForces } from './zoneForces';
 
 export interface RunOptions {
@@ -100,8 +89,7 @@ class Runner {
   private readonly sharing: Sharing;
   private readonly forces: ZoneForces;
   private readonly step: DemandStep;
-  /** Drive channels of steps in one air, by wheel: laps of one kind come again and again */
-  private readonly rows = new Map<Steps, { readonly ambient: number; readonly drives: Float64Array[] }>();
+  private readonly drives: Drives;
   private series: DaySeries = emptySeries(1);
   private room = 1;
   /** The one that is written next */
@@ -122,19 +110,8 @@ class Runner {
     this.ambient = schedule.ambient;
     this.air = airAt(site, this.ambient);
     this.wheels = distinct(car, schedule.sided, start);
-    // Both wheels of an axle that are computed apart go side by side.
-    const apart = { front: besideEachOther(), rear: besideEachOther() };
-    this.runs = this.wheels.map(({ wheel, axle, also }) => {
-      const corner = cornerOfWheel(car, wheel);
-      const begin = (layout: CornerNetwork) => {
-        const { water, bedded } = car[axle];
-        if (typeof start === 'number') return freshState(corner, layout, start, water, bedded);
-        assertState(layout, start[wheel], wheel);
-        return start[wheel];
-      };
-      const create = also ? createIntegrator : apart[axle];
-      return new CornerRun(corner, begin, this.ambient, pressureOf(site), refinement, kept, create);
-    });
+    this.runs = wheelRuns(car, site, this.wheels, start, this.ambient, { refinement, kept });
+    this.drives = new Drives(car, this.wheels);
     this.shares = new Float64Array(this.runs.length);
     const runs = this.byWheel((i) => this.runs[i]);
     this.sharing = new Sharing(car, runs, pads);
@@ -184,7 +161,7 @@ class Runner {
 
   /** Runs a piece that is known beforehand. */
   private given(piece: GivenPiece): Pick<PieceRun, 'duration' | 'forces' | 'stop'> {
-    const { step, runs } = this;
+    const { runs } = this;
     const { steps } = piece;
     const [count, first] = [steps.dt.length, this.sample];
     this.reserve(count);
@@ -193,24 +170,52 @@ class Runner {
       this.sharing.beginLap(piece.lap.session);
     }
     this.forces.begin(count);
-    const drives = this.drivesOf(steps);
-    for (let i = 0; i < runs.length; i++) runs[i].known(drives[i], first);
-    for (let k = 0; k < count; k++) {
-      takeGiven(step, piece, k, this.air.density, this.car.vehicle.downforceArea);
-      // What the motor brakes alone makes no heat, but the foot asks for it all the same; on a bench there is no foot.
-      if (!piece.alone && (step.early > 0 || step.late > 0 || step.braking)) {
-        this.sharing.takeCondition(this.sample - 1, step.ahead);
-        this.sharing.solve(step);
-        this.forces.step(steps, k, this.series.force, this.sample);
-      }
-      for (let i = 0; i < runs.length; i++) {
-        const { drive } = runs[i].integrator;
-        for (let c = 0; c < CHANNEL_COUNT; c++) drive[c] = drives[i][k * CHANNEL_COUNT + c];
-      }
-      this.advance(this.time + steps.time[k], piece.leg, piece.lap ? this.lap : -1, piece.alone);
+    const known = this.drives.of(steps, this.air);
+    for (let i = 0; i < runs.length; i++) runs[i].known(known[i].drives, first);
+    for (let k = 0; k < count; ) {
+      const coasted = coastingFrom(steps, k);
+      if (coasted > 0) this.coast(piece, known, k, coasted);
+      else this.brake(piece, known, k);
+      k += Math.max(1, coasted);
     }
     const forces = piece.alone ? [] : this.forces.zones(steps, this.series.force, first);
     return { duration: steps.duration, forces, stop: null };
+  }
+
+  /** Makes some steps at once in which nothing is braked. @param k the first of them */
+  private coast(
+    { steps, leg, lap }: GivenPiece,
+    known: readonly KnownSteps[],
+    k: number,
+    count: number,
+  ): void {
+    const { runs, sample } = this;
+    for (let i = 0; i < runs.length; i++) runs[i].coast(known[i], k, count);
+    for (let i = 0; i < runs.length; i++) runs[i].noteCoast(known[i], k, count, sample);
+    for (let j = 0; j < count; j++) {
+      const at = this.time + steps.time[k + j];
+      this.place(sample + j, at, leg, lap ? this.lap : -1, steps.distance[k + j], steps.zone[k + j]);
+    }
+    this.sample += count;
+  }
+
+  /** Makes one step in which something is braked. */
+  private brake(piece: GivenPiece, known: readonly KnownSteps[], k: number): void {
+    const { step, runs } = this;
+    const { steps } = piece;
+    takeGiven(step, piece, k, this.air.density, this.car.vehicle.downforceArea);
+    // What the motor brakes alone makes no heat, but the foot asks for it all the same; on a bench there is no foot.
+    if (!piece.alone) {
+      this.sharing.takeCondition(this.sample - 1, step.ahead);
+      this.sharing.solve(step);
+      this.forces.step(steps, k, this.series.force, this.sample);
+    }
+    for (let i = 0; i < runs.length; i++) {
+      const { drive } = runs[i].integrator;
+      const { drives } = known[i];
+      for (let c = 0, at = k * CHANNEL_COUNT; c < CHANNEL_COUNT; c++, at++) drive[c] = drives[at];
+    }
+    this.advance(this.time + steps.time[k], piece.leg, piece.lap ? this.lap : -1, piece.alone);
   }
 
   /** Runs a stop whose speed follows from the brakes. */
@@ -226,7 +231,7 @@ class Runner {
       stopping.take(step);
       writeFelt(this.series.force, this.sample, this.sharing.state);
       this.runs.forEach(({ integrator }, i) => {
-        this.fill(integrator.drive, i, step.speed, step.speed, true, 0);
+        this.drives.fill(integrator.drive, i, this.air, step.speed, step.speed, true, 0);
       });
       elapsed += step.dt;
       this.advance(this.time + elapsed, piece.leg, -1);
@@ -236,7 +241,7 @@ class Runner {
 
   /** Carries every wheel over the step; drives have been set and, where something is braked, it has been shared. */
   private advance(time: number, leg: number, lap: number, alone?: AxleName): void {
-    const { step, sample, series, sharing } = this;
+    const { step, sample, sharing } = this;
     const { dt, event, early, late } = step;
     const hot = early > 0 || late > 0;
     for (let i = 0; i < this.runs.length; i++) {
@@ -252,35 +257,26 @@ class Runner {
     for (let i = 0; i < this.runs.length; i++) {
       this.runs[i].note(dt, this.shares[i] * early, this.shares[i] * late, sample);
     }
-    series.time[sample] = time;
-    series.leg[sample] = leg;
-    series.lap[sample] = lap;
-    if (lap >= 0) {
-      series.distance[sample] = step.distance;
-      series.zone[sample] = step.zone;
-    }
+    this.place(sample, time, leg, lap, step.distance, step.zone);
     this.sample += 1;
   }
 
-  /** Drive channels of every step, by wheel. */
-  private drivesOf(steps: Steps): Float64Array[] {
-    const known = this.rows.get(steps);
-    if (known?.ambient === this.ambient) return known.drives;
-    const drives = this.runs.map((_, i) => {
-      const drive = new Float64Array(steps.dt.length * CHANNEL_COUNT);
-      for (let k = 0; k < steps.dt.length; k++) {
-        const row = drive.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
-        this.fill(row, i, steps.speed[k], steps.airSpeed[k], steps.inZone[k] === 1, steps.fan);
-      }
-      return drive;
-    });
-    this.rows.set(steps, { ambient: this.ambient, drives });
-    return drives;
-  }
-
-  private fill(row: Float64Array, i: number, speed: number, past: number, on: boolean, fan: number): void {
-    const corner = cornerOfWheel(this.car, this.wheels[i].wheel);
-    fillDrive(row, corner, this.air, speed, this.car.vehicle.wheelRadius, on, fan, past);
+  /** Writes when and where a sample is. */
+  private place(
+    sample: number,
+    time: number,
+    leg: number,
+    lap: number,
+    distance: number,
+    zone: number,
+  ): void {
+    const { series } = this;
+    series.time[sample] = time;
+    series.leg[sample] = leg;
+    series.lap[sample] = lap;
+    if (lap < 0) return;
+    series.distance[sample] = distance;
+    series.zone[sample] = zone;
   }
 
   /** Makes room for more samples: at first for the run as planned, later, where it grows longer, a good deal more. */
@@ -293,8 +289,6 @@ class Runner {
   }
 
   private byWheel<T>(of: (index: number) => T): Record<WheelName, T> {
-    const each = this.wheels.map((_, i) => of(i));
-    const at = (name: WheelName) => this.wheels.findIndex((w) => w.wheel === name || w.also === name);
-    return Object.fromEntries(WHEELS.map((wheel) => [wheel, each[at(wheel)]])) as Record<WheelName, T>;
+    return byWheel(this.wheels, of);
   }
 }

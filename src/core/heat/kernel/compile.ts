@@ -8,8 +8,8 @@ export interface Seat {
   readonly topology: Topology;
   readonly layout: Layout;
   readonly memory: Float64Array;
-  /** @param dt s */
-  readonly step: (dt: number) => void;
+  /** Makes steps with what is given for each. @param count of them, MOST_AT_ONCE at most */
+  readonly step: (count: number) => void;
   /** Lanes that are in use, those of them that are ready to step, and those given back */
   taken: number;
   ready: number;
@@ -96,7 +96,7 @@ function compiled(topology: Topology, lanes: 1 | 2): Kernel {
 function seatOf({ topology, layout, module }: Kernel): Seat {
   const { memory, step } = new WebAssembly.Instance(module).exports as {
     memory: WebAssembly.Memory;
-    step: (dt: number) => void;
+    step: Seat['step'];
   };
   const places = { taken: 0, ready: 0, released: 0 };
   return { topology, layout, memory: new Float64Array(memory.buffer), step, ...places };

@@ -1,6 +1,6 @@
 import { integralAt, integralTable, type UniformTable } from '../../numeric';
 import { GAMMA } from '../gamma';
-import type { HeatIntegrator } from '../heatIntegrator';
+import type { HeatIntegrator, HeldChannel, KnownSteps } from '../heatIntegrator';
 import { stillPart } from '../links';
 import type { Network } from '../network';
 import type { Shaped } from '../topology';
@@ -129,10 +129,18 @@ export class KernelIntegrator implements HeatIntegrator {
   }
 
   writeTemperatures(into: Float64Array, offset: number): void {
-    const { memory, lane } = this;
-    const { now, lanes } = this.layout;
+    this.copy(this.layout.now / 8, into, offset);
+  }
+
+  writeRows(into: Float64Array, offset: number, count: number): void {
+    const { row, told } = this.layout;
     const n = this.start.length;
-    for (let i = 0, at = now / 8 + lane; i < n; i++, at += lanes) into[offset + i] = memory[at];
+    for (let k = 0; k < count; k++) this.copy((row + k * told) / 8, into, offset + k * n);
+  }
+
+  told(k: number): number {
+    const { heat, told } = this.layout;
+    return this.memory[(heat + k * told) / 8 + this.lane];
   }
 
   markEvent(): void {
@@ -140,18 +148,55 @@ export class KernelIntegrator implements HeatIntegrator {
   }
 
   step(dt: number, earlyPower: number, latePower: number): void {
-    const { memory, layout, lane, seat } = this;
-    if (!seat) return;
-    memory[layout.early / 8 + lane] = earlyPower;
-    memory[layout.late / 8 + lane] = latePower;
-    memory[layout.ahead / 8 + lane] = this.previousStep > 0 ? (0.5 * dt) / this.previousStep : 0;
+    const { layout } = this;
     if (layout.lanes > 1) this.put(layout.drive, this.drive);
     this.supplied += dt * this.sourceShare * ((1 - GAMMA) * earlyPower + GAMMA * latePower);
+    this.give(0, dt, earlyPower, latePower);
+    this.make(1);
+  }
+
+  coast({ dt, event, drives }: KnownSteps, from: number, count: number, held: HeldChannel): void {
+    const { layout, memory, lane } = this;
+    const { channels } = this.network;
+    const { lanes, given } = layout;
+    for (let k = 0; k < count; k++) {
+      if (event[from + k] === 1) this.markEvent();
+      this.give(k, dt[from + k], 0, 0);
+      const to = (layout.drive + k * given) / 8 + lane;
+      for (let c = 0, at = (from + k) * channels; c < channels; c++, at++)
+        memory[to + c * lanes] = drives[at];
+      memory[to + held.channel * lanes] = held.value;
+    }
+    this.make(count);
+  }
+
+  /** Gives one of the steps that are made at once its length, s, and powers, W. */
+  private give(k: number, dt: number, early: number, late: number): void {
+    const { memory, layout, lane } = this;
+    const at = (k * layout.given) / 8 + lane;
+    memory[layout.dt / 8 + at] = dt;
+    memory[layout.early / 8 + at] = early;
+    memory[layout.late / 8 + at] = late;
+    memory[layout.ahead / 8 + at] = this.previousStep > 0 ? (0.5 * dt) / this.previousStep : 0;
     this.previousStep = dt;
+  }
+
+  /** Makes steps as soon as every lane in use has given its own. */
+  private make(count: number): void {
+    const { seat } = this;
+    if (!seat) return;
     seat.ready += 1;
     if (seat.ready < seat.taken) return;
     seat.ready = 0;
-    seat.step(dt);
+    seat.step(count);
+  }
+
+  /** Copies one lane of a row. @param from where it begins, numbers */
+  private copy(from: number, into: Float64Array, offset: number): void {
+    const { memory, lane } = this;
+    const { lanes } = this.layout;
+    const n = this.start.length;
+    for (let i = 0, at = from + lane; i < n; i++, at += lanes) into[offset + i] = memory[at];
   }
 
   release(): void {

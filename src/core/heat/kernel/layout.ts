@@ -1,4 +1,5 @@
 import { TABLE_COUNT } from '../../numeric';
+import { MOST_AT_ONCE } from '../heatIntegrator';
 import type { Topology } from '../topology';
 
 /** Bytes of a number. */
@@ -11,15 +12,22 @@ const PAGE = 65_536;
  */
 export interface Layout {
   readonly lanes: 1 | 2;
-  /** Source power at both stages, W, and how far the trend is carried on */
+  /** Of the first of the steps that are made at once: its length, s, source power at both stages, W, how far the trend is
+   * carried on, and its drive; the next step's lies `given` bytes behind */
+  readonly dt: number;
   readonly early: number;
   readonly late: number;
   readonly ahead: number;
+  readonly drive: number;
+  readonly given: number;
+  /** Temperatures after the first of them, K, and heat of the nodes that are told, J; the next step's `told` bytes behind */
+  readonly row: number;
+  readonly heat: number;
+  readonly told: number;
   /** K */
   readonly ambient: number;
   /** Given to the surroundings so far, J */
   readonly lost: number;
-  readonly drive: number;
   readonly now: number;
   readonly before: number;
   readonly enthalpy: number;
@@ -51,13 +59,21 @@ export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
     return at;
   };
   const { size, neighbour } = topology.plan;
-  const numbers = {
+  const first = {
+    dt: room(1),
     early: room(1),
     late: room(1),
     ahead: room(1),
+    drive: room(topology.channels),
+    given: end,
+  };
+  end = MOST_AT_ONCE * first.given;
+  const written = end;
+  const told = { row: room(size), heat: room(1), told: end - written };
+  end = written + MOST_AT_ONCE * told.told;
+  const numbers = {
     ambient: room(1),
     lost: room(1),
-    drive: room(topology.channels),
     now: room(size),
     before: room(size),
     enthalpy: room(size),
@@ -75,6 +91,8 @@ export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
   end += topology.tables * lanes * 2 * TABLE_BYTES;
   return {
     lanes,
+    ...first,
+    ...told,
     ...numbers,
     table: (index, lane) => tables + (index * lanes + lane) * 2 * TABLE_BYTES,
     pages: Math.ceil(end / PAGE),

@@ -54,7 +54,7 @@ function writeAdded(step: StepParts, { from, to, entry }: PlacedLink): void {
 
 function writeLinks(step: StepParts): void {
   const { w, layout, local, topology } = step;
-  const drive = (channel: number) => w.load(layout.drive, channel);
+  const drive = (channel: number) => w.load(layout.drive, channel, local.given);
   const at = (place: number) => w.get(place === AMBIENT ? local.ambient : local.expected[place]);
   topology.driven.forEach((link, l) => {
     w.load(layout.driven, l);

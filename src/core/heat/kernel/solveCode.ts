@@ -56,7 +56,7 @@ export function writeStage(
   topology.heated.forEach((place, k) => {
     w.change(into[place], 'add', () => {
       w.load(layout.source, k);
-      w.load(power);
+      w.load(power, 0, local.given);
       w.op('mul');
     });
   });

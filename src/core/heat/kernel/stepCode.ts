@@ -1,49 +1,56 @@
 import { encodeModule } from '../../numeric';
 import { GAMMA } from '../gamma';
 import type { Topology } from '../topology';
-
 import type { Layout } from './layout';
 import { writeMatrix } from './matrixCode';
 import { writeFactor, writeSolve, writeStage } from './solveCode';
 import { type StepParts, stepParts } from './stepParts';
 import { writeInverse } from './tableCode';
+import type { Writer } from './writer';
 
-/** The step's only parameter: its length, s. */
-const DT = 0;
+/** The only parameter: how many steps are made. */
+const COUNT = 0;
 
 /**
  * A module that steps networks of a topology: the method of `Integrator.step`, operation for operation in the same order,
- * written straight through, so that it gives the same bits.
+ * written straight through, so that it gives the same bits. It makes as many steps as it is told, each with what is given
+ * for it, and leaves a row of temperatures of each.
  */
 export function stepModule(topology: Topology, layout: Layout): Uint8Array {
   const step = stepParts(topology, layout, 1);
   const { w, local } = step;
-  writeBegin(step);
-  writeMatrix(step);
-  writeFactor(step);
-  writeStage(step, local.early, layout.early, (p) => w.get(local.now[p]));
-  writeSolve(step, local.early);
-  writeStage(step, local.late, layout.late, (p) => writeFrom(step, p));
-  writeSolve(step, local.late);
-  writeEnd(step);
+  w.get(COUNT);
+  w.code.truncate();
+  w.set(local.left);
+  w.code.repeat(() => {
+    writeBegin(step);
+    writeMatrix(step);
+    writeFactor(step);
+    writeStage(step, local.early, layout.early, (p) => w.get(local.now[p]));
+    writeSolve(step, local.early);
+    writeStage(step, local.late, layout.late, (p) => writeFrom(step, p));
+    writeSolve(step, local.late);
+    writeEnd(step);
+    writeTold(step);
+    moveOn(w, local.given, layout.given);
+    moveOn(w, local.told, layout.told);
+    moveOn(w, local.left, -1);
+    w.get(local.left);
+  });
   return encodeModule(layout.pages, 1, w.locals, w.code.take());
 }
 
 function writeBegin(step: StepParts): void {
   const { w, layout, local, topology } = step;
-  const { code } = w;
-  code.get(DT);
-  w.spread();
-  w.set(local.dt);
   // 1 / (GAMMA·dt)
-  code.f64(1);
-  code.f64(GAMMA);
-  code.get(DT);
-  code.op('f64.mul');
-  code.op('f64.div');
-  w.spread();
+  w.constant(1);
+  w.constant(GAMMA);
+  w.load(layout.dt, 0, local.given);
+  w.tee(local.dt);
+  w.op('mul');
+  w.op('div');
   w.set(local.rate);
-  w.load(layout.ahead);
+  w.load(layout.ahead, 0, local.given);
   w.set(local.ahead);
   w.load(layout.ambient);
   w.set(local.ambient);
@@ -123,10 +130,12 @@ function writeEnd(step: StepParts): void {
     }
     w.store(layout.before, node, () => w.get(local.now[p]));
     const own = warm.get(p);
-    w.store(layout.now, node, () => {
-      if (own) writeTemperature(step, own.table, node, p);
-      else w.get(local.late[p]);
-    });
+    if (own) {
+      writeTemperature(step, own.table, node, p);
+      w.set(local.late[p]);
+    }
+    w.store(layout.now, node, () => w.get(local.late[p]));
+    w.store(layout.row, node, () => w.get(local.late[p]), local.told);
   });
   w.store(layout.lost, 0, () => {
     w.load(layout.lost);
@@ -135,6 +144,21 @@ function writeEnd(step: StepParts): void {
     w.op('mul');
     w.op('add');
   });
+}
+
+/** Heat of the nodes that are told, in their order. */
+function writeTold({ w, layout, local, topology }: StepParts): void {
+  w.constant(0);
+  w.set(local.aside);
+  for (const node of topology.told) w.change(local.aside, 'add', () => w.load(layout.enthalpy, node));
+  w.store(layout.heat, 0, () => w.get(local.aside), local.told);
+}
+
+function moveOn(w: Writer, whole: number, by: number): void {
+  w.get(whole);
+  w.code.i32(by);
+  w.code.op('i32.add');
+  w.set(whole);
 }
 
 /** The temperature of the heat in `aside`, begun from the stage's. */

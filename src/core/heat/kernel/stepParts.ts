@@ -22,6 +22,11 @@ export interface StepLocals {
   readonly ambient: number;
   readonly lost: number;
   readonly aside: number;
+  /** Bytes by which what is given for the step under way, and what is told of it, lie behind the first one's */
+  readonly given: number;
+  readonly told: number;
+  /** Steps that are still to be made */
+  readonly left: number;
   readonly tables: TableLocals;
 }
 
@@ -39,7 +44,7 @@ export function stepParts(topology: Topology, layout: Layout, parameters: number
   const w = new Writer(layout.lanes, parameters, {
     values: 8 * size + neighbour.length + 6,
     singles: TABLE_SINGLES,
-    wholes: TABLE_WHOLES,
+    wholes: TABLE_WHOLES + 3,
   });
   const each = (count: number) => Array.from({ length: count }, () => w.value());
   const open = new Set(
@@ -62,6 +67,9 @@ export function stepParts(topology: Topology, layout: Layout, parameters: number
     ambient: w.value(),
     lost: w.value(),
     aside: w.value(),
+    given: w.whole(),
+    told: w.whole(),
+    left: w.whole(),
     tables: tableLocals(w),
   };
   return { w, topology, layout, local };

@@ -81,17 +81,22 @@ export class Writer {
     if (this.lanes === 2) this.code.op('f64x2.splat');
   }
 
-  /** Number `index` of a list. @param list where it begins, bytes */
-  load(list: number, index = 0): void {
-    this.code.i32(0);
+  /** Number `index` of a list. @param list where it begins, bytes, after what the local `base` says if there is one */
+  load(list: number, index = 0, base = -1): void {
+    this.address(base);
     this.code.load(this.type, list + index * this.lanes * 8);
   }
 
-  /** Stores what `value` leaves on the stack. */
-  store(list: number, index: number, value: () => void): void {
-    this.code.i32(0);
+  /** Stores what `value` leaves on the stack. @param base as with `load` */
+  store(list: number, index: number, value: () => void, base = -1): void {
+    this.address(base);
     value();
     this.code.store(this.type, list + index * this.lanes * 8);
+  }
+
+  private address(base: number): void {
+    if (base < 0) this.code.i32(0);
+    else this.code.get(base);
   }
 
   /** One lane of a local, as a plain number. */
