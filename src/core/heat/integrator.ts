@@ -1,4 +1,11 @@
-import { integralAt, integralInverse, integralTable, TABLE_COUNT, TABLE_START, TABLE_STEP } from '../numeric';
+import {
+  heldPosition,
+  integralAt,
+  integralInverse,
+  integralTable,
+  knotBefore,
+  tablePosition,
+} from '../numeric';
 import { type Elimination, factor, solve } from './elimination';
 import { GAMMA } from './gamma';
 import { type HeatIntegrator, type HeldChannel, type KnownSteps, MOST_AT_ONCE } from './heatIntegrator';
@@ -28,6 +35,7 @@ export class Integrator implements HeatIntegrator {
   private readonly late: Float64Array;
   private readonly enthalpy: Float64Array;
   private readonly scale: Float64Array;
+  private readonly perScale: Float64Array;
   private readonly source: Float64Array;
   /** Places that a source heats */
   private readonly heated: Int32Array;
@@ -84,6 +92,7 @@ export class Integrator implements HeatIntegrator {
       this.tables.push(node.table);
       this.integrals.push(integralTable(node.table));
     });
+    this.perScale = this.scale.map((scale) => 1 / scale);
     this.varying = Int32Array.from(varying);
     for (const s of network.sources) this.source[place[s.node]] += s.share;
     this.sourceShare = this.source.reduce((a, b) => a + b, 0);
@@ -156,7 +165,7 @@ export class Integrator implements HeatIntegrator {
 
   private carry(dt: number, earlyPower: number, latePower: number): void {
     const { now, before, expected, early, late, enthalpy, scale, source, capacityRate, toAmbient } = this;
-    const { ambient, plan, inverse, entries, varying, tables, integrals, heated } = this;
+    const { ambient, plan, inverse, entries, varying, tables, integrals, heated, perScale } = this;
     const n = now.length;
     const rate = 1 / (GAMMA * dt);
 
@@ -172,9 +181,10 @@ export class Integrator implements HeatIntegrator {
     for (let k = 0; k < varying.length; k++) {
       const i = varying[k];
       const table = tables[k];
-      const position = Math.min(TABLE_COUNT - 2, Math.max(0, (expected[i] - TABLE_START) / TABLE_STEP));
-      const j = position | 0;
-      const c = capacityRate[i] * (table[j] + (position - j) * (table[j + 1] - table[j]));
+      const position = heldPosition(tablePosition(expected[i]));
+      const knot = knotBefore(position);
+      const j = knot | 0;
+      const c = capacityRate[i] * (table[j] + (position - knot) * (table[j + 1] - table[j]));
       capacityRate[i] = c;
       inverse[i] = c;
     }
@@ -209,7 +219,7 @@ export class Integrator implements HeatIntegrator {
     }
     for (let k = 0; k < varying.length; k++) {
       const i = varying[k];
-      now[i] = integralInverse(tables[k], integrals[k], enthalpy[i] / scale[i], now[i], 1);
+      now[i] = integralInverse(tables[k], integrals[k], enthalpy[i] * perScale[i], now[i], 1);
     }
     this.lost += dt * lost;
     this.supplied += dt * this.sourceShare * ((1 - GAMMA) * earlyPower + GAMMA * latePower);

@@ -1,4 +1,4 @@
-import { TABLE_COUNT, TABLE_START, TABLE_STEP, type UniformTable } from '../numeric';
+import { heldPosition, knotBefore, tablePosition, type UniformTable } from '../numeric';
 import { AMBIENT, type Network } from './network';
 import type { PlacedLink, Shaped, Topology } from './topology';
 
@@ -93,12 +93,13 @@ export function compileLinks(network: Network, { topology, tables }: Shaped): Co
         if (scale === 0) continue;
         const b = warm.to[l];
         const mean = 0.5 * (at[warm.from[l]] + (b === AMBIENT ? ambient : at[b]));
-        const position = Math.min(TABLE_COUNT - 2, Math.max(0, (mean - TABLE_START) / TABLE_STEP));
-        const j = position | 0;
+        const position = heldPosition(tablePosition(mean));
+        const knot = knotBefore(position);
+        const j = knot | 0;
         const table = warm.tables[l];
         warm.add(
           l,
-          scale * (table[j] + (position - j) * (table[j + 1] - table[j])),
+          scale * (table[j] + (position - knot) * (table[j + 1] - table[j])),
           diagonal,
           entries,
           toAmbient,

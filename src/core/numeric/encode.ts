@@ -15,11 +15,16 @@ const OP = {
   'f64.div': 0xa3,
   'f64.min': 0xa4,
   'f64.max': 0xa5,
+  'f64.lt': 0x63,
+  'f64.gt': 0x64,
   'f64.le': 0x65,
   'f64.ge': 0x66,
-  'f64.convert_i32_s': 0xb7,
   'i32.add': 0x6a,
+  'i32.and': 0x71,
   'i32.shl': 0x74,
+  'i32.wrap_i64': 0xa7,
+  'i64.reinterpret_f64': 0xbd,
+  select: 0x1b,
 } as const;
 
 /** Instructions on lanes, after the prefix 0xfd. */
@@ -30,6 +35,12 @@ const LANES = {
   'f64x2.mul': 0xf2,
   'f64x2.div': 0xf3,
   'f64x2.max': 0xf5,
+  'f64x2.pmin': 0xf6,
+  'f64x2.pmax': 0xf7,
+  'f64x2.lt': 0x49,
+  'f64x2.gt': 0x4a,
+  'v128.and': 0x4e,
+  'i64x2.all_true': 0xc3,
 } as const;
 
 export type PlainOp = keyof typeof OP | keyof typeof LANES;
@@ -134,6 +145,18 @@ export class Code {
   /** Of a pair of lanes on the stack. */
   extractLane(lane: number): void {
     this.raw([0xfd, 0x21, lane]);
+  }
+
+  /** The same of a pair of whole numbers of 64 bits. */
+  extractWhole(lane: number): void {
+    this.raw([0xfd, 0x1d, lane]);
+  }
+
+  /** Of two pairs on the stack, the lower numbers of both, or the higher ones. */
+  gather(higher: boolean): void {
+    const from = higher ? 8 : 0;
+    this.raw([0xfd, 0x0d]);
+    for (const pair of [0, 16]) for (let byte = 0; byte < 8; byte++) this.byte(pair + from + byte);
   }
 
   /** Pair and number are on the stack. */

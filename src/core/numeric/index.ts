@@ -17,13 +17,19 @@ export {
   symmetricSolve,
 } from './symmetric';
 export {
+  heldPosition,
   integralAt,
   integralInverse,
   integralTable,
+  knotBefore,
+  MOST_POSITION,
   TABLE_COUNT,
+  TABLE_PER_KELVIN,
   TABLE_START,
   TABLE_STEP,
   tableAt,
+  tablePosition,
   type UniformTable,
   uniformTable,
+  WHOLE_ONLY,
 } from './table';

@@ -30,13 +30,38 @@ export function uniformTable(points: readonly (readonly [number, number])[]): Un
   return values;
 }
 
+const LAST = TABLE_COUNT - 1;
+export const TABLE_PER_KELVIN = 1 / TABLE_STEP;
+
+/** 2⁵² + 2⁵¹: added to a number, it leaves no room for what is less than 1. */
+export const WHOLE_ONLY = 6_755_399_441_055_744;
+
+/** Place of a temperature, K, among the knots, 0 for the first; not held within the table. */
+export const tablePosition = (temperature: number): number => (temperature - TABLE_START) * TABLE_PER_KELVIN;
+
+/** Where places are held at most: with a knot behind every one. */
+export const MOST_POSITION = TABLE_COUNT - 2;
+
+/** A place held within the table; what is no number is at its start. */
+export function heldPosition(position: number): number {
+  const held = position > 0 ? position : 0;
+  return held < MOST_POSITION ? held : MOST_POSITION;
+}
+
+/**
+ * The knot before a place within the table, as a number; for a place on a knot that one or the one before, whichever is
+ * even, since a kernel rounds so without a branch. Either gives the same value.
+ */
+export const knotBefore = (position: number): number => position - 0.5 + WHOLE_ONLY - WHOLE_ONLY;
+
 /** Value of a table at a temperature in K. */
 export function tableAt(table: UniformTable, temperature: number): number {
-  const position = (temperature - TABLE_START) / TABLE_STEP;
+  const position = tablePosition(temperature);
   if (position <= 0) return table[0];
-  if (position >= TABLE_COUNT - 1) return table[TABLE_COUNT - 1];
-  const i = position | 0;
-  return table[i] + (position - i) * (table[i + 1] - table[i]);
+  if (position >= LAST) return table[LAST];
+  const knot = knotBefore(position);
+  const i = knot | 0;
+  return table[i] + (position - knot) * (table[i + 1] - table[i]);
 }
 
 /** The integral of a table from its first temperature, at its n knots, value·K. */
@@ -54,13 +79,13 @@ export function integralTable(table: UniformTable): Float64Array {
  * @param temperature K
  */
 export function integralAt(table: UniformTable, sums: Float64Array, temperature: number): number {
-  const position = (temperature - TABLE_START) / TABLE_STEP;
+  const position = tablePosition(temperature);
   if (position <= 0) return table[0] * (temperature - TABLE_START);
-  const last = TABLE_COUNT - 1;
-  if (position >= last) return sums[last] + table[last] * (position - last) * TABLE_STEP;
-  const i = position | 0;
-  const x = (position - i) * TABLE_STEP;
-  return sums[i] + x * (table[i] + (0.5 * x * (table[i + 1] - table[i])) / TABLE_STEP);
+  if (position >= LAST) return sums[LAST] + table[LAST] * ((position - LAST) * TABLE_STEP);
+  const knot = knotBefore(position);
+  const i = knot | 0;
+  const share = position - knot;
+  return sums[i] + share * TABLE_STEP * (table[i] + 0.5 * share * (table[i + 1] - table[i]));
 }
 
 /**

@@ -5,7 +5,7 @@ import { stillPart } from '../links';
 import type { Network } from '../network';
 import type { Shaped } from '../topology';
 import { giveLane, type Seat } from './compile';
-import type { Layout } from './layout';
+import { KNOT, type Layout } from './layout';
 
 /** Integrals of the tables that networks share, made once for each. */
 const integrals = new WeakMap<UniformTable, Float64Array>();
@@ -16,6 +16,23 @@ function integralOf(table: UniformTable): Float64Array {
     integrals.set(table, sums);
   }
   return sums;
+}
+
+/** Tables as a kernel reads them, made once for each. */
+const knots = new WeakMap<UniformTable, Float64Array>();
+function knotsOf(table: UniformTable): Float64Array {
+  const known = knots.get(table);
+  if (known) return known;
+  const sums = integralOf(table);
+  const width = (1 << KNOT.bits) / 8;
+  const made = new Float64Array(width * table.length);
+  table.forEach((value, i) => {
+    made[width * i] = value;
+    made[width * i + KNOT.more / 8] = i + 1 < table.length ? table[i + 1] - value : 0;
+    made[width * i + KNOT.integral / 8] = sums[i];
+  });
+  knots.set(table, made);
+  return made;
 }
 
 /**
@@ -82,9 +99,12 @@ export class KernelIntegrator implements HeatIntegrator {
       layout.radiation,
       topology.radiating.map(({ index }) => network.links[index].radiation),
     );
+    this.put(
+      layout.perScale,
+      network.nodes.map(({ scale }) => 1 / scale),
+    );
     tables.forEach((table, k) => {
-      memory.set(table, layout.table(k, this.lane) / 8);
-      memory.set(integralOf(table), layout.table(k, this.lane) / 8 + table.length);
+      memory.set(knotsOf(table), layout.table(k, this.lane) / 8);
     });
     this.put(
       layout.enthalpy,

@@ -5,6 +5,8 @@ import type { Topology } from '../topology';
 /** Bytes of a number. */
 const NUMBER = 8;
 const PAGE = 65_536;
+/** Bytes of a line of the cache. */
+const LINE = 64;
 
 /**
  * Where everything of a network lies in the kernel's memory, in bytes. Each number has a place for every lane, beside
@@ -32,6 +34,8 @@ export interface Layout {
   readonly before: number;
   readonly enthalpy: number;
   readonly scale: number;
+  /** 1 over it */
+  readonly perScale: number;
   /** Shares of the sources, in the order of `heated` */
   readonly source: number;
   /** What never varies: by place, by entry, by place */
@@ -43,13 +47,14 @@ export interface Layout {
   readonly varying: number;
   readonly radiating: number;
   readonly radiation: number;
-  /** Of a lane's table, its values and their integral behind them */
+  /** A lane's table: of each knot its value, what the next one has more, and the integral up to it */
   table(index: number, lane: number): number;
   readonly pages: number;
 }
 
-/** Bytes of a table's values. */
-export const TABLE_BYTES = TABLE_COUNT * NUMBER;
+/** Bytes of a knot of a table, a power of two; in it the next knot's more, and the integral. */
+export const KNOT = { bits: 5, more: NUMBER, integral: 2 * NUMBER } as const;
+const TABLE_BYTES = TABLE_COUNT << KNOT.bits;
 
 export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
   let end = 0;
@@ -78,6 +83,7 @@ export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
     before: room(size),
     enthalpy: room(size),
     scale: room(size),
+    perScale: room(size),
     source: room(topology.heated.length),
     stillDiagonal: room(size),
     stillEntries: room(neighbour.length),
@@ -87,14 +93,16 @@ export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
     radiating: room(topology.radiating.length),
     radiation: room(topology.radiating.length),
   };
-  const tables = end;
-  end += topology.tables * lanes * 2 * TABLE_BYTES;
+  // Aligned, so that no knot lies in two lines of the cache.
+  const tables = Math.ceil(end / LINE) * LINE;
+  end = tables;
+  end += topology.tables * lanes * TABLE_BYTES;
   return {
     lanes,
     ...first,
     ...told,
     ...numbers,
-    table: (index, lane) => tables + (index * lanes + lane) * 2 * TABLE_BYTES,
+    table: (index, lane) => tables + (index * lanes + lane) * TABLE_BYTES,
     pages: Math.ceil(end / PAGE),
   };
 }

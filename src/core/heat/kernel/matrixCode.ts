@@ -1,7 +1,7 @@
 import { AMBIENT } from '../network';
 import type { PlacedLink } from '../topology';
 import type { StepParts } from './stepParts';
-import { writeTableValue } from './tableCode';
+import { writePlace, writeValue } from './tableCode';
 
 /** The matrix of both stages: heat capacities over the stage's length, and all conductances. */
 export function writeMatrix(step: StepParts): void {
@@ -13,11 +13,10 @@ export function writeMatrix(step: StepParts): void {
 function writeCapacities(step: StepParts): void {
   const { w, layout, local } = step;
   for (const { place, table } of step.topology.warm) {
+    w.get(local.expected[place]);
+    writePlace(w, local.tables);
     w.get(local.capacityRate[place]);
-    w.each((lane) => {
-      w.lane(local.expected[place], lane);
-      writeTableValue(w, local.tables, layout.table(table, lane));
-    });
+    writeValue(w, local.tables, (lane) => layout.table(table, lane));
     w.op('mul');
     w.tee(local.capacityRate[place]);
     w.set(local.inverse[place]);
@@ -64,19 +63,20 @@ function writeLinks(step: StepParts): void {
     writeAdded(step, link);
   });
   topology.varying.forEach((link, l) => {
-    w.constant(0.5);
-    at(link.from);
-    at(link.to);
-    w.op('add');
-    w.op('mul');
-    w.set(local.aside);
+    const before = l > 0 ? topology.varying[l - 1] : null;
+    // Several links between the same ends stand beside each other: their temperature lies at one place.
+    if (before?.from !== link.from || before.to !== link.to) {
+      w.constant(0.5);
+      at(link.from);
+      at(link.to);
+      w.op('add');
+      w.op('mul');
+      writePlace(w, local.tables);
+    }
     w.load(layout.varying, l);
     drive(link.channel);
     w.op('mul');
-    w.each((lane) => {
-      w.lane(local.aside, lane);
-      writeTableValue(w, local.tables, layout.table(link.table, lane));
-    });
+    writeValue(w, local.tables, (lane) => layout.table(link.table, lane));
     w.op('mul');
     w.set(local.aside);
     writeAdded(step, link);

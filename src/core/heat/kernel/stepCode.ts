@@ -130,10 +130,7 @@ function writeEnd(step: StepParts): void {
     }
     w.store(layout.before, node, () => w.get(local.now[p]));
     const own = warm.get(p);
-    if (own) {
-      writeTemperature(step, own.table, node, p);
-      w.set(local.late[p]);
-    }
+    if (own) writeTemperature(step, own.table, node, p);
     w.store(layout.now, node, () => w.get(local.late[p]));
     w.store(layout.row, node, () => w.get(local.late[p]), local.told);
   });
@@ -161,20 +158,13 @@ function moveOn(w: Writer, whole: number, by: number): void {
   w.set(whole);
 }
 
-/** The temperature of the heat in `aside`, begun from the stage's. */
+/** late ← the temperature of the heat in `aside`, begun from the stage's. */
 function writeTemperature(step: StepParts, table: number, node: number, p: number): void {
   const { w, layout, local } = step;
   w.get(local.aside);
-  w.load(layout.scale, node);
-  w.op('div');
+  w.load(layout.perScale, node);
+  w.op('mul');
   w.set(local.aside);
-  w.each((lane) =>
-    writeInverse(
-      w,
-      local.tables,
-      layout.table(table, lane),
-      () => w.lane(local.late[p], lane),
-      () => w.lane(local.aside, lane),
-    ),
-  );
+  const late = local.late[p];
+  writeInverse(w, local.tables, (lane) => layout.table(table, lane), late, local.aside, late);
 }

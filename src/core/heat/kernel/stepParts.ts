@@ -1,7 +1,7 @@
 import { AMBIENT } from '../network';
 import type { Topology } from '../topology';
 import type { Layout } from './layout';
-import { TABLE_SINGLES, TABLE_WHOLES, type TableLocals, tableLocals } from './tableCode';
+import { TABLE_LOCALS, type TableLocals, tableLocals } from './tableCode';
 import { Writer } from './writer';
 
 /** Locals of a step; lists by place, or by entry. */
@@ -42,9 +42,9 @@ export interface StepParts {
 export function stepParts(topology: Topology, layout: Layout, parameters: number): StepParts {
   const { size, neighbour } = topology.plan;
   const w = new Writer(layout.lanes, parameters, {
-    values: 8 * size + neighbour.length + 6,
-    singles: TABLE_SINGLES,
-    wholes: TABLE_WHOLES + 3,
+    values: 8 * size + neighbour.length + 6 + TABLE_LOCALS.values,
+    singles: TABLE_LOCALS.singles,
+    wholes: 3 + TABLE_LOCALS.wholes,
   });
   const each = (count: number) => Array.from({ length: count }, () => w.value());
   const open = new Set(

@@ -1,190 +1,266 @@
-import { TABLE_COUNT, TABLE_START, TABLE_STEP } from '../../numeric';
-import { TABLE_BYTES } from './layout';
+import {
+  MOST_POSITION,
+  TABLE_COUNT,
+  TABLE_PER_KELVIN,
+  TABLE_START,
+  TABLE_STEP,
+  WHOLE_ONLY,
+} from '../../numeric';
+import { KNOT } from './layout';
 import type { Writer } from './writer';
 
 /** Locals in which tables are read, shared by all places that read one. */
 export interface TableLocals {
-  readonly at: number;
+  /** Of all lanes: where a temperature lies in a table, held within it, and how far from the knot before */
   readonly position: number;
   readonly share: number;
-  readonly slope: number;
-  readonly integral: number;
   readonly value: number;
-  /** Of a knot in the table, bytes */
-  readonly knot: number;
+  readonly slope: number;
+  /** That knot in each lane, bytes from the table's beginning */
+  readonly knots: readonly number[];
+  /** Of one lane, where a temperature lies outside its table */
+  readonly at: number;
+  readonly place: number;
+  readonly part: number;
+  readonly one: number;
+  readonly integral: number;
 }
 
 export const tableLocals = (writer: Writer): TableLocals => ({
+  position: writer.value(),
+  share: writer.value(),
+  value: writer.value(),
+  slope: writer.value(),
+  knots: Array.from({ length: writer.lanes }, () => writer.whole()),
   at: writer.single(),
-  position: writer.single(),
-  share: writer.single(),
-  slope: writer.single(),
+  place: writer.single(),
+  part: writer.single(),
+  one: writer.single(),
   integral: writer.single(),
-  value: writer.single(),
-  knot: writer.whole(),
 });
-export const TABLE_SINGLES = 6;
-export const TABLE_WHOLES = 1;
+/** How many of each kind those are. */
+export const TABLE_LOCALS = { values: 4, singles: 5, wholes: 2 } as const;
 
 const LAST = TABLE_COUNT - 1;
 
-/** position ← (temperature on the stack − start) / step, left on the stack. */
-function writePosition({ code }: Writer, { position }: TableLocals): void {
-  code.f64(TABLE_START);
-  code.op('f64.sub');
-  code.f64(TABLE_STEP);
-  code.op('f64.div');
-  code.tee(position);
+/** position ← (temperature on the stack − start) / step. */
+function writePosition(w: Writer, { position }: TableLocals): void {
+  w.constant(TABLE_START);
+  w.op('sub');
+  w.constant(TABLE_PER_KELVIN);
+  w.op('mul');
+  w.set(position);
 }
 
-/** Splits the position into the knot before it, as an address within a table, and the share of the way to the next. */
-function writeKnot({ code }: Writer, { position, share, knot }: TableLocals): void {
-  code.get(position);
-  code.get(position);
-  code.truncate();
-  code.tee(knot);
-  code.op('f64.convert_i32_s');
-  code.op('f64.sub');
-  code.set(share);
-  code.get(knot);
-  code.i32(3);
-  code.op('i32.shl');
-  code.set(knot);
+/** share and knots ← those of the position. */
+function writeKnots(w: Writer, { position, share, knots }: TableLocals): void {
+  // As `knotBefore` does it: what is left of the sum's last bits is the knot.
+  w.get(position);
+  w.constant(0.5);
+  w.op('sub');
+  w.constant(WHOLE_ONLY);
+  w.op('add');
+  w.set(share);
+  knots.forEach((knot, lane) => {
+    w.lastBits(share, lane);
+    w.code.i32(KNOT.bits);
+    w.code.op('i32.shl');
+    w.set(knot);
+  });
+  w.get(position);
+  w.get(share);
+  w.constant(WHOLE_ONLY);
+  w.op('sub');
+  w.op('sub');
+  w.set(share);
 }
 
-/** A table's value at the temperature on the stack, held outside. @param table where it lies, bytes */
-export function writeTableValue(writer: Writer, locals: TableLocals, table: number): void {
-  const { code } = writer;
-  writePosition(writer, locals);
-  code.f64(0);
-  code.op('f64.max');
-  code.f64(TABLE_COUNT - 2);
-  code.op('f64.min');
-  code.set(locals.position);
-  writeKnot(writer, locals);
-  code.get(locals.knot);
-  code.load('f64', table);
-  code.get(locals.share);
-  code.get(locals.knot);
-  code.load('f64', table + 8);
-  code.get(locals.knot);
-  code.load('f64', table);
-  code.op('f64.sub');
-  code.op('f64.mul');
-  code.op('f64.add');
+/** Finds where the temperature on the stack lies in any table, held within it. */
+export function writePlace(w: Writer, locals: TableLocals): void {
+  writePosition(w, locals);
+  w.hold(locals.position, MOST_POSITION);
+  writeKnots(w, locals);
 }
 
-/** integral and value ← those of a table held outside, beyond its knot `index`. @param rest leaves the integral */
-function writeOutside(
-  { code }: Writer,
-  l: TableLocals,
-  table: number,
-  index: number,
-  rest: () => void,
-): void {
-  code.i32(0);
-  code.load('f64', table + 8 * index);
-  code.set(l.value);
-  rest();
-  code.set(l.integral);
+/** A table's value at the place found last. @param table where it lies in each lane, bytes */
+export function writeValue(w: Writer, l: TableLocals, table: (lane: number) => number): void {
+  writeKnot(w, l, table);
+  w.get(l.value);
+  w.get(l.share);
+  w.get(l.slope);
+  w.op('mul');
+  w.op('add');
 }
 
-/** The integral before the table's first knot, left on the stack. */
-function writeBefore({ code }: Writer, { at, value }: TableLocals): void {
-  code.get(value);
-  code.get(at);
-  code.f64(TABLE_START);
-  code.op('f64.sub');
-  code.op('f64.mul');
-}
-
-/** The integral beyond its last knot, left on the stack. @param sums the integral's knots, bytes */
-function writeBeyond({ code }: Writer, { position, value }: TableLocals, sums: number): void {
-  code.i32(0);
-  code.load('f64', sums + 8 * LAST);
-  code.get(value);
-  code.get(position);
-  code.f64(LAST);
-  code.op('f64.sub');
-  code.op('f64.mul');
-  code.f64(TABLE_STEP);
-  code.op('f64.mul');
-  code.op('f64.add');
-}
-
-/** integral and value ← those within the table: integral = sums + x·(value + 0.5·x·slope/step), x in K from the knot. */
-function writeWithin(writer: Writer, locals: TableLocals, table: number): void {
-  const { code } = writer;
-  const { share, slope, integral, value, knot } = locals;
-  writeKnot(writer, locals);
-  code.get(knot);
-  code.load('f64', table);
-  code.set(value);
-  code.get(knot);
-  code.load('f64', table + 8);
-  code.get(value);
-  code.op('f64.sub');
-  code.set(slope);
-  code.get(knot);
-  code.load('f64', table + TABLE_BYTES);
-  code.get(share);
-  code.f64(TABLE_STEP);
-  code.op('f64.mul');
-  code.tee(integral);
-  code.get(value);
-  code.f64(0.5);
-  code.get(integral);
-  code.op('f64.mul');
-  code.get(slope);
-  code.op('f64.mul');
-  code.f64(TABLE_STEP);
-  code.op('f64.div');
-  code.op('f64.add');
-  code.op('f64.mul');
-  code.op('f64.add');
-  code.set(integral);
-  code.get(value);
-  code.get(share);
-  code.get(slope);
-  code.op('f64.mul');
-  code.op('f64.add');
-  code.set(value);
+/** value and slope ← those of the knots. */
+function writeKnot(w: Writer, { value, slope, knots }: TableLocals, table: (lane: number) => number): void {
+  w.pairs(
+    knots.map((knot, lane) => ({ base: knot, at: table(lane) })),
+    value,
+    slope,
+  );
 }
 
 /**
  * One turn of Newton's method for the temperature at which a table's integral has a value; as `integralInverse` does it.
- * @param guess leaves the temperature to begin with
- * @param wanted leaves the integral's value
+ * @param guess local with the temperature to begin with
+ * @param wanted local with the integral's value
+ * @param into local for what comes of it
  */
 export function writeInverse(
-  writer: Writer,
-  locals: TableLocals,
-  table: number,
-  guess: () => void,
-  wanted: () => void,
+  w: Writer,
+  l: TableLocals,
+  table: (lane: number) => number,
+  guess: number,
+  wanted: number,
+  into: number,
 ): void {
-  const { code } = writer;
-  const { at, position, integral, value } = locals;
-  const beyond = () => {
-    code.get(position);
-    code.f64(LAST);
-    code.op('f64.ge');
-    code.branch(
-      () => writeOutside(writer, locals, table, LAST, () => writeBeyond(writer, locals, table + TABLE_BYTES)),
-      () => writeWithin(writer, locals, table),
-    );
+  w.get(guess);
+  writePosition(w, l);
+  w.within(l.position, LAST);
+  w.code.branch(
+    () => {
+      writeKnots(w, l);
+      writeKnot(w, l, table);
+      w.get(guess);
+      w.get(wanted);
+      // integral = sum + share·step·(value + ½·share·slope)
+      w.loadEach(l.knots.map((knot, lane) => ({ base: knot, at: table(lane) + KNOT.integral })));
+      w.get(l.share);
+      w.constant(TABLE_STEP);
+      w.op('mul');
+      w.get(l.value);
+      w.constant(0.5);
+      w.get(l.share);
+      w.op('mul');
+      w.get(l.slope);
+      w.op('mul');
+      w.op('add');
+      w.op('mul');
+      w.op('add');
+      w.op('sub');
+      w.get(l.value);
+      w.get(l.share);
+      w.get(l.slope);
+      w.op('mul');
+      w.op('add');
+      w.op('div');
+      w.op('add');
+      w.set(into);
+    },
+    () => {
+      w.each((lane) => writeOne(w, l, lane, table(lane), guess, wanted));
+      w.set(into);
+    },
+  );
+}
+
+/** The same for one lane, wherever it is, left on the stack. */
+function writeOne(
+  w: Writer,
+  l: TableLocals,
+  lane: number,
+  table: number,
+  guess: number,
+  wanted: number,
+): void {
+  const { code } = w;
+  w.lane(l.position, lane);
+  code.set(l.place);
+  w.lane(guess, lane);
+  code.set(l.at);
+  const knot = (index: number, offset = 0) => {
+    code.i32(0);
+    code.load('f64', table + (index << KNOT.bits) + offset);
   };
-  guess();
-  code.tee(at);
-  writePosition(writer, locals);
+  code.get(l.place);
   code.f64(0);
   code.op('f64.le');
-  code.branch(() => writeOutside(writer, locals, table, 0, () => writeBefore(writer, locals)), beyond);
-  code.get(at);
-  wanted();
-  code.get(integral);
+  code.branch(
+    () => {
+      knot(0);
+      code.tee(l.one);
+      code.get(l.at);
+      code.f64(TABLE_START);
+      code.op('f64.sub');
+      code.op('f64.mul');
+      code.set(l.integral);
+    },
+    () => {
+      code.get(l.place);
+      code.f64(LAST);
+      code.op('f64.ge');
+      code.branch(
+        () => {
+          knot(LAST);
+          code.set(l.one);
+          knot(LAST, KNOT.integral);
+          code.get(l.one);
+          code.get(l.place);
+          code.f64(LAST);
+          code.op('f64.sub');
+          code.f64(TABLE_STEP);
+          code.op('f64.mul');
+          code.op('f64.mul');
+          code.op('f64.add');
+          code.set(l.integral);
+        },
+        () => writeInside(w, l, lane, table),
+      );
+    },
+  );
+  code.get(l.at);
+  w.lane(wanted, lane);
+  code.get(l.integral);
   code.op('f64.sub');
-  code.get(value);
+  code.get(l.one);
   code.op('f64.div');
   code.op('f64.add');
+}
+
+/** one and integral ← value and integral of one lane whose place is within its table. */
+function writeInside({ code }: Writer, l: TableLocals, lane: number, table: number): void {
+  const { place, part, one, integral } = l;
+  const knot = l.knots[lane];
+  const load = (offset: number) => {
+    code.get(knot);
+    code.load('f64', table + offset);
+  };
+  code.get(place);
+  code.f64(0.5);
+  code.op('f64.sub');
+  code.f64(WHOLE_ONLY);
+  code.op('f64.add');
+  code.tee(part);
+  code.op('i64.reinterpret_f64');
+  code.op('i32.wrap_i64');
+  code.i32(KNOT.bits);
+  code.op('i32.shl');
+  code.set(knot);
+  code.get(place);
+  code.get(part);
+  code.f64(WHOLE_ONLY);
+  code.op('f64.sub');
+  code.op('f64.sub');
+  code.set(part);
+  load(KNOT.integral);
+  code.get(part);
+  code.f64(TABLE_STEP);
+  code.op('f64.mul');
+  load(0);
+  code.f64(0.5);
+  code.get(part);
+  code.op('f64.mul');
+  load(KNOT.more);
+  code.op('f64.mul');
+  code.op('f64.add');
+  code.op('f64.mul');
+  code.op('f64.add');
+  code.set(integral);
+  load(0);
+  code.get(part);
+  load(KNOT.more);
+  code.op('f64.mul');
+  code.op('f64.add');
+  code.set(one);
 }

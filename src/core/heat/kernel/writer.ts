@@ -3,6 +3,12 @@ import { Code, type Locals } from '../../numeric';
 /** What is done with pairs of lanes or with single numbers alike. */
 export type Arithmetic = 'add' | 'sub' | 'mul' | 'div';
 
+/** Where something lies in memory for one lane: bytes behind what a whole local says. */
+export interface LanePlace {
+  readonly base: number;
+  readonly at: number;
+}
+
 /**
  * Writes instructions on values of one lane (plain numbers) or of two, whichever it is made for, in the terms of the
  * method: numbers of a list in memory, locals, and what is looked up for each lane by itself.
@@ -97,6 +103,91 @@ export class Writer {
   private address(base: number): void {
     if (base < 0) this.code.i32(0);
     else this.code.get(base);
+  }
+
+  /** Two locals ← the numbers that lie beside each other at a place of each lane. @param low the first of them */
+  pairs(places: readonly LanePlace[], low: number, high: number): void {
+    const { code } = this;
+    if (this.lanes === 1) {
+      const [{ base, at }] = places;
+      for (const [local, offset] of [[low, 0] as const, [high, 8] as const]) {
+        code.get(base);
+        code.load('f64', at + offset);
+        code.set(local);
+      }
+      return;
+    }
+    [low, high].forEach((local, lane) => {
+      code.get(places[lane].base);
+      code.load('v128', places[lane].at);
+      code.set(local);
+    });
+    for (const higher of [false, true]) {
+      code.get(low);
+      code.get(high);
+      code.gather(higher);
+    }
+    code.set(high);
+    code.set(low);
+  }
+
+  /** What lies at a place of each lane, left on the stack. */
+  loadEach(places: readonly LanePlace[]): void {
+    const { code } = this;
+    code.get(places[0].base);
+    if (this.lanes === 1) {
+      code.load('f64', places[0].at);
+      return;
+    }
+    code.loadSplat(places[0].at);
+    code.get(places[1].base);
+    code.load('f64', places[1].at);
+    code.replaceLane(1);
+  }
+
+  /** The last 32 bits of one lane of a local, left as a whole number. */
+  lastBits(local: number, lane: number): void {
+    const { code } = this;
+    code.get(local);
+    if (this.lanes === 2) code.extractWhole(lane);
+    else code.op('i64.reinterpret_f64');
+    code.op('i32.wrap_i64');
+  }
+
+  /** local ← held between 0 and a number; what is no number becomes 0. */
+  hold(local: number, most: number): void {
+    const { code } = this;
+    const bound = (value: number, nearer: 'f64.gt' | 'f64.lt', pair: 'f64x2.pmax' | 'f64x2.pmin') => {
+      if (this.lanes === 2) {
+        this.constant(value);
+        code.get(local);
+        code.op(pair);
+      } else {
+        code.get(local);
+        code.f64(value);
+        code.get(local);
+        code.f64(value);
+        code.op(nearer);
+        code.op('select');
+      }
+      code.set(local);
+    };
+    bound(0, 'f64.gt', 'f64x2.pmax');
+    bound(most, 'f64.lt', 'f64x2.pmin');
+  }
+
+  /** Whether a local is over 0 and under a number in all lanes, left as a whole number. */
+  within(local: number, most: number): void {
+    const { code } = this;
+    const pairs = this.lanes === 2;
+    this.get(local);
+    this.constant(0);
+    code.op(pairs ? 'f64x2.gt' : 'f64.gt');
+    this.get(local);
+    this.constant(most);
+    code.op(pairs ? 'f64x2.lt' : 'f64.lt');
+    code.op(pairs ? 'v128.and' : 'i32.and');
+    if (pairs) code.op('i64x2.all_true');
   }
 
   /** One lane of a local, as a plain number. */
