@@ -209,17 +209,42 @@ export function passage(
   return { massFlow, fresh, conductance };
 }
 
+/** Reynolds numbers up to which a channel's flow is laminar, and from which on it is turbulent. */
+const LAMINAR_UP_TO = 2300;
+const TURBULENT_FROM = 1e4;
+
+/** Nusselt numbers of a channel in some air, over its Reynolds number; between the two it is on a line from end to end. */
+interface ChannelFlow {
+  readonly laminar: (reynolds: number) => number;
+  readonly turbulent: (reynolds: number) => number;
+  readonly laminarEnd: number;
+  readonly turbulentBegin: number;
+}
+const flows = new WeakMap<RotorGeometry, { readonly prandtl: number; readonly flow: ChannelFlow }>();
+
+function channelFlow(geometry: RotorGeometry, prandtl: number): ChannelFlow {
+  const known = flows.get(geometry);
+  if (known?.prandtl === prandtl) return known.flow;
+  const slim = geometry.hydraulicDiameter / geometry.vaneLength;
+  const [entryLaminar, entryTurbulent] = [power(slim, 0.33), power(slim, 0.67)];
+  const byPrandtl = power(prandtl, 0.33);
+  const laminar = (re: number) => 1.86 * cubeRoot(re * prandtl) * entryLaminar;
+  const turbulent = (re: number) => 0.023 * (1 + entryTurbulent) * power(re, 0.8) * byPrandtl;
+  const ends = { laminarEnd: laminar(LAMINAR_UP_TO), turbulentBegin: turbulent(TURBULENT_FROM) };
+  const flow = { laminar, turbulent, ...ends };
+  flows.set(geometry, { prandtl, flow });
+  return flow;
+}
+
 /** Heat transfer from the walls of a vane channel, W/(m²·K). @param speed mean in the channel, m/s */
 function channelCoefficient(geometry: RotorGeometry, air: AirProperties, speed: number): number {
-  const { hydraulicDiameter: dh, vaneLength: l } = geometry;
+  const { hydraulicDiameter: dh } = geometry;
   const reynolds = (air.density * speed * dh) / air.viscosity;
-  const laminar = (re: number) => 1.86 * cubeRoot(re * air.prandtl) * power(dh / l, 0.33);
-  const turbulent = (re: number) =>
-    0.023 * (1 + power(dh / l, 0.67)) * power(re, 0.8) * power(air.prandtl, 0.33);
-  const share = blend(reynolds, 2300, 1e4);
-  const nusselt =
-    (1 - share) * laminar(Math.min(reynolds, 2300)) + share * turbulent(Math.max(reynolds, 1e4));
-  return (nusselt * air.conductivity) / dh;
+  const { laminar, turbulent, laminarEnd, turbulentBegin } = channelFlow(geometry, air.prandtl);
+  const share = blend(reynolds, LAMINAR_UP_TO, TURBULENT_FROM);
+  const slow = reynolds < LAMINAR_UP_TO ? laminar(reynolds) : laminarEnd;
+  const fast = reynolds > TURBULENT_FROM ? turbulent(reynolds) : turbulentBegin;
+  return (((1 - share) * slow + share * fast) * air.conductivity) / dh;
 }
 
 /**

@@ -11,15 +11,13 @@ const LN2_HIGH = 0.6931471803691238;
 const LN2_LOW = 1.9082149292705877e-10;
 const INVERSE_LN2 = Math.LOG2E;
 
-/** 2 to a whole power from −1022 to 1023, exactly, by repeated squaring of exact powers. */
+const bits = new DataView(new ArrayBuffer(8));
+
+/** 2 to a whole power from −1022 to 1023, exactly: an exponent without a mantissa. */
 function powerOfTwo(k: number): number {
-  let factor = k < 0 ? 0.5 : 2;
-  let result = 1;
-  for (let n = Math.abs(k); n > 0; n = Math.floor(n / 2)) {
-    if (n % 2 === 1) result *= factor;
-    factor *= factor;
-  }
-  return result;
+  bits.setInt32(0, (k + 1023) << 20);
+  bits.setInt32(4, 0);
+  return bits.getFloat64(0);
 }
 
 /** e to the power of x. */
@@ -41,8 +39,6 @@ export function exp(x: number): number {
   const y = 1 - (low - (r * c) / (2 - c) - high);
   return y * powerOfTwo(k);
 }
-
-const bits = new DataView(new ArrayBuffer(8));
 
 /** Natural logarithm of x; NaN under 0, −Infinity at 0. */
 export function log(x: number): number {
