@@ -1,5 +1,5 @@
 import { strFromU8, strToU8, type UnzipFileInfo, unzipSync, type Zippable, zipSync } from 'fflate';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Refused } from '../model';
 import { say } from '../text/en/say/io';
 import { refuse } from './refusal';
@@ -11,29 +11,29 @@ const LIST = 'backup.json';
 export const LARGEST_BACKUP = 1_000_000_000;
 const LARGEST_LIST = 50_000_000;
 
-const file = z.string().regex(/^[a-z]+\/[\w.-]+$/, say.backupFileName);
-const text = z.string().max(1000);
+const file = z.string().check(z.regex(/^[a-z]+\/[\w.-]+$/, say.backupFileName));
+const text = z.string().check(z.maxLength(1000));
 const columnSchema = z.strictObject({
   /** '' for the time */
-  channel: z.string().max(60),
+  channel: z.string().check(z.maxLength(60)),
   /** Width of its numbers, little-endian */
   as: z.enum(['float32', 'float64']),
   file,
 });
 const logSchema = z.strictObject({
   entry: z.looseObject({
-    id: z.string().min(1).max(64),
+    id: z.string().check(z.minLength(1), z.maxLength(64)),
     name: text,
     source: text,
     added: text,
-    samples: z.int().min(0),
+    samples: z.int().check(z.gte(0)),
     duration: z.number(),
     channels: z.array(text),
     notes: z.array(z.string()),
     found: z.array(z.looseObject({})),
     lineOf: z.strictObject({ first: z.number(), perSample: z.number() }),
   }),
-  columns: z.array(columnSchema).min(1).max(100),
+  columns: z.array(columnSchema).check(z.minLength(1), z.maxLength(100)),
 });
 
 /** What a backup has, and in which of its files. */
@@ -42,15 +42,15 @@ const listSchema = z.strictObject({
   version: z.literal(BACKUP_VERSION),
   /** ISO 8601 */
   made: z.iso.datetime(),
-  projects: z.array(z.strictObject({ slot: z.string().max(64), name: text, file })),
-  photos: z.array(z.strictObject({ id: z.string().regex(/^[\w-]{1,64}$/), file })),
+  projects: z.array(z.strictObject({ slot: z.string().check(z.maxLength(64)), name: text, file })),
+  photos: z.array(z.strictObject({ id: z.string().check(z.regex(/^[\w-]{1,64}$/)), file })),
   logs: z.array(logSchema),
   /** Columns of tables as they were confirmed, by the table's layout */
   mappings: z.array(z.tuple([z.string(), z.unknown()])),
   /** Texts kept aside */
   aside: z.array(z.strictObject({ at: text, why: z.string(), file })),
   /** Uncertain runs that are not through, with their finished pieces; null for none */
-  runs: z.strictObject({ asked: z.string(), pieces: z.array(file.nullable()) }).nullable(),
+  runs: z.nullable(z.strictObject({ asked: z.string(), pieces: z.array(z.nullable(file)) })),
   preferences: z.unknown(),
 });
 export type BackupList = Omit<z.infer<typeof listSchema>, 'format' | 'version'>;

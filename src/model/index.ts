@@ -103,12 +103,11 @@ export {
 } from './edit/whatIf';
 export { zonesFromLap } from './edit/zonesFromLap';
 export { readJson } from './file/json';
+export { partsJsonSchema, projectJsonSchema } from './file/jsonSchema';
 export {
   type DocumentResult,
   issueProblem,
   LARGEST_FILE,
-  partsJsonSchema,
-  projectJsonSchema,
   type Refused,
   readDocument,
   readProject,

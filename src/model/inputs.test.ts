@@ -2,7 +2,7 @@ import Ajv2020 from 'ajv/dist/2020';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { demoProject } from '../../demo/project';
 import { oneSession } from '../../tests/support/sessions';
 import {
@@ -18,7 +18,8 @@ import {
 import { tracesCsv, zonesCsv } from '../report/csv';
 import { resultDocument } from '../report/results';
 import { STARTER_DRUM } from './catalogue/starters';
-import { projectJsonSchema, readProject, readProjectValue, writeProject } from './file/readProject';
+import { projectJsonSchema } from './file/jsonSchema';
+import { readProject, readProjectValue, writeProject } from './file/readProject';
 import { METRIC, toStored, type UnitChoice, US, unitOf } from './quantity/units';
 import type { AxleBrakes } from './schema/axle';
 import { carSchema } from './schema/car';
@@ -39,21 +40,24 @@ interface NumberAt {
 }
 
 /** Every number of a document that its schema describes, with its path. */
-function numbersOf(schema: z.ZodType, value: unknown, path: Path = []): NumberAt[] {
+function numbersOf(schema: z.ZodMiniType, value: unknown, path: Path = []): NumberAt[] {
   if (value === null) return [];
-  if (schema instanceof z.ZodNullable) return numbersOf(schema.unwrap() as z.ZodType, value, path);
+  if (schema instanceof z.ZodMiniNullable)
+    return numbersOf(schema.def.innerType as z.ZodMiniType, value, path);
   if (typeof value === 'number') return [{ path, info: fieldInfo(schema), value }];
   if (typeof value !== 'object') return [];
-  if (schema instanceof z.ZodDiscriminatedUnion) {
-    const option = schema.options.find((o) => (o as z.ZodType).safeParse(value).success) as z.ZodType;
+  if (schema instanceof z.ZodMiniDiscriminatedUnion) {
+    const option = schema.def.options.find(
+      (o) => (o as z.ZodMiniType).safeParse(value).success,
+    ) as z.ZodMiniType;
     return numbersOf(option, value, path);
   }
-  if (schema instanceof z.ZodArray && Array.isArray(value)) {
-    return value.flatMap((item, i) => numbersOf(schema.element as z.ZodType, item, [...path, i]));
+  if (schema instanceof z.ZodMiniArray && Array.isArray(value)) {
+    return value.flatMap((item, i) => numbersOf(schema.def.element as z.ZodMiniType, item, [...path, i]));
   }
-  if (!(schema instanceof z.ZodObject)) return [];
+  if (!(schema instanceof z.ZodMiniObject)) return [];
   return Object.entries(schema.shape).flatMap(([key, inner]) =>
-    numbersOf(inner as z.ZodType, (value as Record<string, unknown>)[key], [...path, key]),
+    numbersOf(inner as z.ZodMiniType, (value as Record<string, unknown>)[key], [...path, key]),
   );
 }
 

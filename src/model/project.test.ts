@@ -10,7 +10,8 @@ import { circuitProblems } from './check/problems';
 import { circuitClosing, closeCircuit } from './edit/closeCircuit';
 import { copyItem, deleteItem, deletionObstacle } from './edit/library';
 import { applyWhatIf, keepWhatIf, savedValues, type WhatIf } from './edit/whatIf';
-import { projectJsonSchema, readProject, writeProject } from './file/readProject';
+import { projectJsonSchema } from './file/jsonSchema';
+import { readProject, writeProject } from './file/readProject';
 import {
   formatQuantity,
   METRIC,

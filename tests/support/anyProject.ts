@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { demoProject } from '../../demo/project';
 import { fieldInfo, type Project } from '../../src/model';
 import { projectSchema } from '../../src/model/schema/project';
@@ -14,20 +14,20 @@ interface Leaf {
 }
 
 /** Numbers of a value that a schema bounds, with their bounds. */
-function leavesOf(schema: z.ZodType, value: unknown, path: readonly (string | number)[] = []): Leaf[] {
-  if (schema instanceof z.ZodNullable)
-    return value === null ? [] : leavesOf(schema.unwrap() as z.ZodType, value, path);
-  if (schema instanceof z.ZodArray) {
+function leavesOf(schema: z.ZodMiniType, value: unknown, path: readonly (string | number)[] = []): Leaf[] {
+  if (schema instanceof z.ZodMiniNullable)
+    return value === null ? [] : leavesOf(schema.def.innerType as z.ZodMiniType, value, path);
+  if (schema instanceof z.ZodMiniArray) {
     return (value as unknown[]).flatMap((item, i) =>
-      leavesOf(schema.element as z.ZodType, item, [...path, i]),
+      leavesOf(schema.def.element as z.ZodMiniType, item, [...path, i]),
     );
   }
-  if (schema instanceof z.ZodObject) {
-    const shape = schema.shape as Record<string, z.ZodType>;
+  if (schema instanceof z.ZodMiniObject) {
+    const shape = schema.shape as Record<string, z.ZodMiniType>;
     return Object.keys(shape).flatMap((key) => leavesOf(shape[key], (value as Loose)[key], [...path, key]));
   }
-  if (schema instanceof z.ZodDiscriminatedUnion) {
-    const option = (schema.options as z.ZodType[]).find((o) => o.safeParse(value).success);
+  if (schema instanceof z.ZodMiniDiscriminatedUnion) {
+    const option = (schema.def.options as z.ZodMiniType[]).find((o) => o.safeParse(value).success);
     return option ? leavesOf(option, value, path) : [];
   }
   try {

@@ -52,7 +52,7 @@ const isNumber = (kind: Kind): kind is NumberKind => kind in NUMBERS;
 /** The description of a change's number. */
 function infoOf(kind: NumberKind) {
   const [change, field] = NUMBERS[kind];
-  const option = changeSchema.options.find((o) => o.shape.kind.value === change);
+  const option = changeSchema.def.options.find((o) => o.shape.kind.def.values[0] === change);
   return fieldInfo((option as { shape: Record<string, Parameters<typeof fieldInfo>[0]> }).shape[field]);
 }
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 const KEY = 'fervent-kettle-backup';
 const DAY = 86_400_000;
@@ -9,8 +9,8 @@ const LATER = 7;
 const keptSchema = z.object({
   /** When the program was first opened here, and when the last backup was made; ms since 1970 */
   since: z.number(),
-  made: z.number().nullable(),
-  later: z.number().catch(0),
+  made: z.nullable(z.number()),
+  later: z.catch(z.number(), 0),
 });
 type Kept = z.infer<typeof keptSchema>;
 

@@ -1,12 +1,12 @@
 import { useSyncExternalStore } from 'react';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { type Quantity, SWITCHABLE, type UnitChoice } from '../../model';
 import { onMachineTheme, PREFERENCES, showTheme } from './theme';
 
 const preferencesSchema = z.object({
-  theme: z.enum(['system', 'light', 'dark']).catch('system'),
-  decimals: z.enum(['system', 'point', 'comma']).catch('system'),
-  us: z.array(z.enum(SWITCHABLE as [Quantity, ...Quantity[]])).catch([]),
+  theme: z.catch(z.enum(['system', 'light', 'dark']), 'system'),
+  decimals: z.catch(z.enum(['system', 'point', 'comma']), 'system'),
+  us: z.catch(z.array(z.enum(SWITCHABLE as [Quantity, ...Quantity[]])), []),
 });
 type Preferences = z.infer<typeof preferencesSchema>;
 

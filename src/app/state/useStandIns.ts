@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { ownAddress } from '../ui/ownAddress';
 
 const answerSchema = z.object({ standIns: z.array(z.string()) });

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { BenchProgramme, BenchProgrammeStop } from '../../core';
 import {
   BENCH_FORMAT,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { say } from '../../text/en/say/io';
 import { type CsvLayout, numberOf } from '../tables/csvLayout';
 import { LOG_COLUMNS, LOG_UNITS, type LogColumn, unitNamed } from './logUnits';
@@ -9,16 +9,16 @@ export const mappingSchema = z.object({
     .array(
       z.object({
         /** From 0 */
-        column: z.number().int().min(0).max(2000),
+        column: z.number().check(z.int(), z.gte(0), z.lte(2000)),
         as: z.enum(LOG_COLUMNS as [LogColumn, ...LogColumn[]]),
         /** Label of one of the column's units */
-        unit: z.string().max(20),
+        unit: z.string().check(z.maxLength(20)),
       }),
     )
-    .max(60),
+    .check(z.maxLength(60)),
   decimal: z.enum(['.', ',']),
   /** Samples a second, for a file without a column of time */
-  rate: z.number().min(0.1).max(2000).nullable(),
+  rate: z.nullable(z.number().check(z.gte(0.1), z.lte(2000))),
 });
 export type LogMapping = z.infer<typeof mappingSchema>;
 

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   issueProblem,
   type Observation,
@@ -29,7 +29,7 @@ interface ReadReadings {
 const fileSchema = z.strictObject({
   format: z.literal(READINGS_FORMAT),
   version: z.literal(VERSION),
-  observations: z.array(observationSchema).min(1).max(MOST),
+  observations: z.array(observationSchema).check(z.minLength(1), z.maxLength(MOST)),
 });
 
 /** The published schema of a file of readings. */

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import type { Problem } from '../check/problem';
 import { issueProblem } from '../file/readProject';
 import { SCHEMAS, SHELVES, titleAt } from '../schema/paths';
@@ -44,7 +44,7 @@ export function attemptEdit(project: Project, change: (project: Project) => Proj
 function readItems(items: readonly object[], shelf: keyof typeof SCHEMAS, problems: Problem[]): object[] {
   return items.map((item, i) => {
     if (accepted.has(item)) return item;
-    const read = (SCHEMAS[shelf] as z.ZodType<object>).safeParse(item, { reportInput: true });
+    const read = (SCHEMAS[shelf] as z.ZodMiniType<object>).safeParse(item, { reportInput: true });
     if (!read.success) {
       problems.push(
         ...read.error.issues.map((issue) => {

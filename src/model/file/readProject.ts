@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type * as z from 'zod/mini';
 import { say } from '../../text/en/say/model';
 import { type Problem, pathText } from '../check/problem';
 import { survey } from '../check/survey';
@@ -85,70 +85,11 @@ function readSurveyed(value: unknown): ReadResult {
 }
 
 /** A schema's complaint as a problem in the words used everywhere. */
-export function issueProblem(issue: z.core.$ZodIssue): Problem {
-  return { path: pathText(issue.path), message: issueMessage(issue), severity: 'error' };
-}
-
-function issueMessage(issue: z.core.$ZodIssue): string {
-  // A message of our own begins like this; Zod's begin with "Too small" and the like.
-  if (issue.message.startsWith('must ')) return issue.message;
-  switch (issue.code) {
-    case 'invalid_type':
-      return `must be ${EXPECTED[issue.expected] ?? `a ${issue.expected}`}, and is ${kindOf(issue.input)}`;
-    case 'too_small':
-      return issue.origin === 'array' || issue.origin === 'string'
-        ? issue.origin === 'string'
-          ? 'must not be empty'
-          : `must have at least ${issue.minimum}`
-        : `must be at least ${issue.minimum}`;
-    case 'too_big':
-      return issue.origin === 'array' || issue.origin === 'string'
-        ? `must have at most ${issue.maximum}${issue.origin === 'string' ? ' characters' : ''}`
-        : `must be at most ${issue.maximum}`;
-    case 'invalid_value':
-      return `must be one of ${issue.values.map((v) => `"${String(v)}"`).join(', ')}`;
-    case 'unrecognized_keys':
-      return `has keys nobody knows: ${issue.keys
-        .slice(0, 5)
-        .map((k) => `"${k.slice(0, 40)}"`)
-        .join(', ')}${issue.keys.length > 5 ? ` and ${issue.keys.length - 5} more` : ''}`;
-    default:
-      return issue.message;
-  }
-}
-
-/** What a schema wants, as a reader says it. */
-const EXPECTED: Readonly<Record<string, string>> = {
-  int: 'a whole number',
-  array: 'a list',
-  object: 'an object',
-};
-
-function kindOf(input: unknown): string {
-  if (input === undefined) return 'missing';
-  if (input === null) return 'null';
-  if (typeof input === 'number' && !Number.isFinite(input)) return 'not a number';
-  if (typeof input === 'object') return Array.isArray(input) ? 'a list' : 'an object';
-  return `a ${typeof input}`;
+export function issueProblem({ path, message }: z.core.$ZodIssue): Problem {
+  return { path: pathText(path), message, severity: 'error' };
 }
 
 /** The project as JSON text, to be read back by `readProject`. */
 export function writeProject(project: Project): string {
   return `${JSON.stringify(project, null, 2)}\n`;
-}
-
-/** The published JSON Schema of a file of parts. */
-export function partsJsonSchema(): object {
-  return {
-    title: 'Fervent Kettle parts',
-    ...z.toJSONSchema(partsFileSchema, { target: 'draft-2020-12', unrepresentable: 'any' }),
-  };
-}
-
-/** The published JSON Schema of the project file, made from the same source that checks it. */
-export function projectJsonSchema(): object {
-  return {
-    title: 'Fervent Kettle project',
-    ...z.toJSONSchema(projectSchema, { target: 'draft-2020-12', unrepresentable: 'any' }),
-  };
 }

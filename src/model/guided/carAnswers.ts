@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { say } from '../../text/en/say/model';
 import { FLUIDS } from '../catalogue/fluids';
 import { TYRE_KIND_IDS } from '../catalogue/tyres';
@@ -28,22 +28,22 @@ export const carAnswersSchema = z
   .strictObject({
     name: nameSchema,
     kind: z.enum(CAR_KIND_IDS),
-    massKg: massKg.nullable(),
+    massKg: z.nullable(massKg),
     /** As the papers have it: at the engine or motor */
-    powerKw: powerKw.nullable(),
-    driven: z.enum(DRIVEN_IDS).nullable(),
-    tyres: z.enum(TYRE_KIND_IDS).nullable(),
-    frontDiameterMm: rotor.outerDiameterMm.nullable(),
-    frontThicknessMm: rotor.thicknessMm.nullable(),
-    frontVented: z.enum(['vented', 'solid']).nullable(),
-    frontMounting: z.enum(['one-piece', 'floating']).nullable(),
-    frontCaliper: z.enum(['sliding', 'fixed']).nullable(),
-    frontPistons: z.int().min(1).max(12).nullable(),
-    rear: z.enum(REAR_IDS).nullable(),
-    rearDiameterMm: rotor.outerDiameterMm.nullable(),
-    pads: z.enum(PAD_ANSWER_IDS).nullable(),
-    fluid: z.enum(FLUID_ANSWER_IDS).nullable(),
-    fluidMonths: ageMonths.nullable(),
+    powerKw: z.nullable(powerKw),
+    driven: z.nullable(z.enum(DRIVEN_IDS)),
+    tyres: z.nullable(z.enum(TYRE_KIND_IDS)),
+    frontDiameterMm: z.nullable(rotor.outerDiameterMm),
+    frontThicknessMm: z.nullable(rotor.thicknessMm),
+    frontVented: z.nullable(z.enum(['vented', 'solid'])),
+    frontMounting: z.nullable(z.enum(['one-piece', 'floating'])),
+    frontCaliper: z.nullable(z.enum(['sliding', 'fixed'])),
+    frontPistons: z.nullable(z.int().check(z.gte(1), z.lte(12))),
+    rear: z.nullable(z.enum(REAR_IDS)),
+    rearDiameterMm: z.nullable(rotor.outerDiameterMm),
+    pads: z.nullable(z.enum(PAD_ANSWER_IDS)),
+    fluid: z.nullable(z.enum(FLUID_ANSWER_IDS)),
+    fluidMonths: z.nullable(ageMonths),
   })
   .check((ctx) => {
     for (const { field, message } of contradictions(ctx.value))

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { say } from '../../text/en/say/model';
 import { fromSi } from '../quantity/units';
 import { numberField } from '../schema/field';
@@ -54,7 +54,7 @@ export const circuitFactsSchema = z
       step: 10,
       description: 'From the end of one corner to the next.',
     }),
-    character: z.enum(CHARACTER_IDS).meta({ title: 'Character' }),
+    character: z.enum(CHARACTER_IDS).check(z.meta({ title: 'Character' })),
   })
   .check((ctx) => {
     const { lengthM, lapTimeS, corners, longestStraightM } = ctx.value;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { fieldInfo, numberField } from '../schema/field';
 import { idSchema, nameSchema } from '../schema/naming';
 import { type Plan, type PlanSession, planSchema, sessionSchema } from '../schema/plan';
@@ -28,7 +28,7 @@ export const planSentenceSchema = z.strictObject({
     step: 1,
     description: 'Minutes from leaving the pit lane to being back in it, or hot laps.',
   }),
-  by: z.enum(['minutes', 'laps']).meta({ title: 'Counted in' }),
+  by: z.enum(['minutes', 'laps']).check(z.meta({ title: 'Counted in' })),
   ambientC: sessionSchema.shape.ambientC,
   date: planSchema.shape.date,
 });
@@ -46,7 +46,7 @@ export const OUT_PACE = 65;
 export const COOL_PACE = 40;
 /** Break after a session, minutes. */
 const BREAK = 40;
-const MOST_LAPS = fieldInfo(sessionSchema.shape.legs.element.options[0].shape.laps).max;
+const MOST_LAPS = fieldInfo(sessionSchema.shape.legs.def.element.def.options[0].shape.laps).max;
 
 /** Hot laps that fit into minutes, with an out lap before and a cool-down lap after them; at least one. */
 export const hotLapsIn = (minutes: number, times: LapTimes): number =>

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { PLATE_IDS } from '../catalogue/plates';
 import { SHIM_IDS } from '../catalogue/shims';
 import { caliperSchema } from './caliper';
@@ -12,8 +12,8 @@ export const axleSchema = z
   .strictObject({
     rotor: rotorSchema,
     /** Set, the axle has drums and the rotor above is kept aside. */
-    drum: drumSchema.nullable(),
-    pad: idSchema.meta({ title: 'Pad' }),
+    drum: z.nullable(drumSchema),
+    pad: idSchema.check(z.meta({ title: 'Pad' })),
     padAreaCm2: numberField({
       title: 'Pad area',
       quantity: 'area',
@@ -51,15 +51,17 @@ export const axleSchema = z
       description:
         'Share of pads and faces that carries the film of a bedded pad; 0 for new ones. Pads that are not bedded bite less.',
     }),
-    effectiveRadiusMm: numberField({
-      title: 'Effective radius, if known',
-      quantity: 'smallLength',
-      min: 40,
-      max: 230,
-      usual: [100, 170],
-      step: 1,
-      description: 'Where the pad’s friction acts. Left empty, the middle of the ring.',
-    }).nullable(),
+    effectiveRadiusMm: z.nullable(
+      numberField({
+        title: 'Effective radius, if known',
+        quantity: 'smallLength',
+        min: 40,
+        max: 230,
+        usual: [100, 170],
+        step: 1,
+        description: 'Where the pad’s friction acts. Left empty, the middle of the ring.',
+      }),
+    ),
     plateThicknessMm: numberField({
       title: 'Pad backing plate',
       quantity: 'smallLength',
@@ -69,8 +71,8 @@ export const axleSchema = z
       step: 0.5,
       description: 'Steel backing plate behind the friction material.',
     }),
-    plateKind: z.enum(PLATE_IDS).meta({ title: 'Kind of pad backing plate' }),
-    shim: z.enum(SHIM_IDS).meta({ title: 'Shim or cap' }),
+    plateKind: z.enum(PLATE_IDS).check(z.meta({ title: 'Kind of pad backing plate' })),
+    shim: z.enum(SHIM_IDS).check(z.meta({ title: 'Shim or cap' })),
     caliper: caliperSchema,
     wheel: wheelSchema,
     ductAreaCm2: numberField({
@@ -92,15 +94,17 @@ export const axleSchema = z
       step: 5,
       description: 'Share of speed × area that flows through the duct; bends and hoses take the rest.',
     }),
-    rightDuctAreaCm2: numberField({
-      title: 'Right duct, if different',
-      quantity: 'area',
-      min: 0,
-      max: 300,
-      usual: [0, 80],
-      step: 1,
-      description: 'Open area of the right wheel’s duct. Left empty, both sides are alike.',
-    }).nullable(),
+    rightDuctAreaCm2: z.nullable(
+      numberField({
+        title: 'Right duct, if different',
+        quantity: 'area',
+        min: 0,
+        max: 300,
+        usual: [0, 80],
+        step: 1,
+        description: 'Open area of the right wheel’s duct. Left empty, both sides are alike.',
+      }),
+    ),
     blankedOffPercent: numberField({
       title: 'Blanked off',
       quantity: 'percent',
@@ -119,7 +123,7 @@ export const axleSchema = z
       step: 5,
       description: 'Share of the duct’s air led to the caliper; the rest goes to the rotor.',
     }),
-    sides: z.enum(['together', 'apart']).meta({ title: 'Inner and outer side' }),
+    sides: z.enum(['together', 'apart']).check(z.meta({ title: 'Inner and outer side' })),
     shieldPercent: numberField({
       title: 'Dust shield',
       quantity: 'percent',

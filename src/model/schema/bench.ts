@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { numberField } from './field';
 
 export const BENCH_CONTROLS = ['torque', 'pressure', 'deceleration'] as const;
@@ -7,7 +7,7 @@ export const BENCH_STARTS = ['time', 'temperature'] as const;
 /** An inertia bench, and how it is to be told a circuit's stops. */
 export const benchSchema = z
   .strictObject({
-    wheel: z.enum(['frontLeft', 'frontRight', 'rearLeft', 'rearRight']).meta({ title: 'Wheel' }),
+    wheel: z.enum(['frontLeft', 'frontRight', 'rearLeft', 'rearRight']).check(z.meta({ title: 'Wheel' })),
     leastInertia: numberField({
       title: 'Least inertia',
       quantity: 'inertia',
@@ -80,9 +80,9 @@ export const benchSchema = z
       step: 5,
       description: 'Of the car’s own brake; 100 for the whole one. The rubbing speed stays.',
     }),
-    control: z.enum(BENCH_CONTROLS).meta({ title: 'Stops are held by' }),
-    start: z.enum(BENCH_STARTS).meta({ title: 'Stops are begun by' }),
-    bedding: z.boolean().meta({ title: 'Bedding first' }),
+    control: z.enum(BENCH_CONTROLS).check(z.meta({ title: 'Stops are held by' })),
+    start: z.enum(BENCH_STARTS).check(z.meta({ title: 'Stops are begun by' })),
+    bedding: z.boolean().check(z.meta({ title: 'Bedding first' })),
   })
   .check((ctx) => {
     const { leastInertia, mostInertia } = ctx.value;

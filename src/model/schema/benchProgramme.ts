@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { BENCH_PHASES } from '../../core';
 import { BENCH_CONTROLS, BENCH_STARTS } from './bench';
 
@@ -7,47 +7,50 @@ export const BENCH_VERSION = 1;
 /** Most stops of a programme. */
 const MOST = 3000;
 
-const number = (unit: string, description: string) => z.number().meta({ unit, description });
-const least = (unit: string, description: string) => z.number().min(0).meta({ unit, description });
+const number = (unit: string, description: string) => z.number().check(z.meta({ unit, description }));
+const least = (unit: string, description: string) =>
+  z.number().check(z.gte(0), z.meta({ unit, description }));
 const stopSchema = z.strictObject({
-  stop: z.int().min(1).meta({ description: 'Counted through the programme.' }),
+  stop: z.int().check(z.gte(1), z.meta({ description: 'Counted through the programme.' })),
   phase: z.enum(BENCH_PHASES),
-  lap: z.int().min(0).meta({ description: 'Lap it stands for; 0 before the first.' }),
-  brakingZone: z.int().min(0).meta({ description: 'Braking zone of the lap, from 1; 0 for none.' }),
-  name: z.string().max(120),
+  lap: z.int().check(z.gte(0), z.meta({ description: 'Lap it stands for; 0 before the first.' })),
+  brakingZone: z
+    .int()
+    .check(z.gte(0), z.meta({ description: 'Braking zone of the lap, from 1; 0 for none.' })),
+  name: z.string().check(z.maxLength(120)),
   startAfterS: least('s', 'Since the end of the stop before.'),
-  startAtC: number('°C', 'Core of the disc; null where only the time tells.').nullable(),
+  startAtC: z.nullable(number('°C', 'Core of the disc; null where only the time tells.')),
   fromRpm: least('rev/min', 'Speed of the disc at the start.'),
   toRpm: least('rev/min', 'Speed of the disc at the end.'),
   durationS: least('s', 'Time of the braking.'),
   torqueNm: least('N·m', 'Held through the stop.'),
-  pressureBar: least(
-    'bar',
-    'Line pressure for that torque with the friction predicted; null where unknown.',
-  ).nullable(),
+  pressureBar: z.nullable(
+    least('bar', 'Line pressure for that torque with the friction predicted; null where unknown.'),
+  ),
   decelerationRpmS: least('rev/min/s', 'With the inertia of the programme.'),
   energyKJ: least('kJ', 'Work of the brake.'),
   coolingAirKmh: least('km/h', 'Past the brake, while braking and after.'),
   turningRpm: least('rev/min', 'Speed of the disc after the stop.'),
   pauseS: least('s', 'Until the next stop.'),
-  deviations: z.array(z.string().max(40)).max(10),
+  deviations: z.array(z.string().check(z.maxLength(40))).check(z.maxLength(10)),
 });
 export const benchProgrammeSchema = z.strictObject({
   format: z.literal(BENCH_FORMAT),
   version: z.literal(BENCH_VERSION),
-  name: z.string().max(200),
+  name: z.string().check(z.maxLength(200)),
   wheel: z.enum(['frontLeft', 'frontRight', 'rearLeft', 'rearRight']),
   airC: number('°C', 'Air of the bench.'),
   control: z.enum(BENCH_CONTROLS),
   start: z.enum(BENCH_STARTS),
-  inertiaKgm2: z.number().positive().meta({ unit: 'kg·m²' }),
+  inertiaKgm2: z.number().check(z.positive(), z.meta({ unit: 'kg·m²' })),
   idealInertiaKgm2: z
     .number()
-    .positive()
-    .meta({ unit: 'kg·m²', description: 'Before the bench’s steps and limits.' }),
-  areaPercent: z.number().positive().meta({ unit: '%' }),
-  radiusPercent: z.number().positive().meta({ unit: '%' }),
-  leftOutPercent: z.number().min(0).meta({ unit: '%', description: 'Light braking outside braking zones.' }),
-  stops: z.array(stopSchema).min(1).max(MOST),
+    .check(z.positive(), z.meta({ unit: 'kg·m²', description: 'Before the bench’s steps and limits.' })),
+  areaPercent: z.number().check(z.positive(), z.meta({ unit: '%' })),
+  radiusPercent: z.number().check(z.positive(), z.meta({ unit: '%' })),
+  leftOutPercent: z
+    .number()
+    .check(z.gte(0), z.meta({ unit: '%', description: 'Light braking outside braking zones.' })),
+  stops: z.array(stopSchema).check(z.minLength(1), z.maxLength(MOST)),
 });
 export type BenchProgrammeFile = z.infer<typeof benchProgrammeSchema>;

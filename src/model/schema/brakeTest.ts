@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { benchSchema } from './bench';
 import { idSchema, nameSchema } from './naming';
 import { testDesignSchema } from './testDesign';
@@ -12,7 +12,7 @@ export const brakeTestSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   carId: idSchema,
-  date: z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' }),
+  date: z.iso.date('must be a date like 2027-05-01').check(z.meta({ title: 'Date' })),
   design: testDesignSchema,
   runs: keyed(testRunSchema, MOST_TEST_RUNS, 'runs'),
   bench: benchSchema,

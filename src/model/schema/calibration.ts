@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { choleskyFactor, PARAMETER_IDS } from '../../core';
 import { carSchema } from './car';
 import { idSchema, nameSchema } from './naming';
@@ -9,30 +9,29 @@ export const calibrationSchema = z
     id: idSchema,
     name: nameSchema,
     carId: idSchema,
-    date: z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' }),
+    date: z.iso.date('must be a date like 2027-05-01').check(z.meta({ title: 'Date' })),
     /** The car as it was fitted then: another pad or duct takes away what it touches */
     car: carSchema,
     /** Drives it comes of, by name, and how many observations were used */
-    drives: z.array(nameSchema).min(1).max(20),
-    observations: z.int().min(1).max(2000).meta({ title: 'Observations used' }),
+    drives: z.array(nameSchema).check(z.minLength(1), z.maxLength(20)),
+    observations: z.int().check(z.gte(1), z.lte(2000), z.meta({ title: 'Observations used' })),
     values: z
       .array(
         z.strictObject({
           parameter: z.enum(PARAMETER_IDS),
           /** A factor on what is computed, or K or kg added to it */
-          value: z.number().min(-1000).max(1000).meta({ title: 'Value' }),
+          value: z.number().check(z.gte(-1000), z.lte(1000), z.meta({ title: 'Value' })),
           /** One standard deviation: of a factor's natural logarithm, or of what is added */
-          spread: z.number().positive().max(1000).meta({ title: 'Spread' }),
+          spread: z.number().check(z.positive(), z.lte(1000), z.meta({ title: 'Spread' })),
           /** Spread over the one before anything was measured */
-          shrunk: z.number().positive().max(10).meta({ title: 'Spread left' }),
+          shrunk: z.number().check(z.positive(), z.lte(10), z.meta({ title: 'Spread left' })),
         }),
       )
-      .min(1)
-      .max(PARAMETER_IDS.length),
+      .check(z.minLength(1), z.maxLength(PARAMETER_IDS.length)),
     /** Of the values with each other, row by row */
     correlations: z
-      .array(z.array(z.number().min(-1).max(1)).max(PARAMETER_IDS.length))
-      .max(PARAMETER_IDS.length),
+      .array(z.array(z.number().check(z.gte(-1), z.lte(1))).check(z.maxLength(PARAMETER_IDS.length)))
+      .check(z.maxLength(PARAMETER_IDS.length)),
   })
   .check((ctx) => {
     const { values, correlations } = ctx.value;

@@ -1,15 +1,17 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { numberField } from './field';
 import { pistonField } from './pedal';
 
 /** One wheel’s caliper as stored. */
 export const caliperSchema = z.strictObject({
-  kind: z.enum(['fixed', 'sliding']).meta({ title: 'Kind' }),
+  kind: z.enum(['fixed', 'sliding']).check(z.meta({ title: 'Kind' })),
   pistonsMm: z
     .array(pistonField)
-    .min(1, 'must have at least one piston a side: without one it cannot press')
-    .max(6, 'must have at most six pistons a side')
-    .meta({ title: 'Pistons of one side, leading first' }),
+    .check(
+      z.minLength(1, 'must have at least one piston a side: without one it cannot press'),
+      z.maxLength(6, 'must have at most six pistons a side'),
+      z.meta({ title: 'Pistons of one side, leading first' }),
+    ),
   stiffnessKnMm: numberField({
     title: 'Stiffness',
     quantity: 'stiffness',
@@ -67,8 +69,8 @@ export const caliperSchema = z.strictObject({
     step: 1,
     description: 'Between the backing plates’ seats with all pistons drawn back.',
   }),
-  body: z.enum(['aluminium', 'iron']).meta({ title: 'Body' }),
-  pistons: z.enum(['aluminium', 'steel', 'stainless', 'titanium-capped']).meta({ title: 'Pistons' }),
+  body: z.enum(['aluminium', 'iron']).check(z.meta({ title: 'Body' })),
+  pistons: z.enum(['aluminium', 'steel', 'stainless', 'titanium-capped']).check(z.meta({ title: 'Pistons' })),
   pistonWallMm: numberField({
     title: 'Piston wall',
     quantity: 'smallLength',

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { axleSchema } from './axle';
 import { exposedSchema } from './exposed';
 import { numberField } from './field';
@@ -81,8 +81,7 @@ const overSpeed = (share: string, description: string) =>
         }),
       }),
     )
-    .max(20)
-    .check((ctx) => {
+    .check(z.maxLength(20), (ctx) => {
       ctx.value.forEach((point, i) => {
         const before = ctx.value[i - 1];
         if (!before || point.speedKmh > before.speedKmh) return;
@@ -128,7 +127,7 @@ export const carSchema = z.strictObject({
     description: 'In air of sea level. Sets the speeds reached before each braking zone.',
   }),
   powerCurve: overSpeed('Share of the power', 'Of the power at the wheels, at this speed.'),
-  intake: z.enum(['natural', 'supercharged', 'electric']).meta({ title: 'Engine' }),
+  intake: z.enum(['natural', 'supercharged', 'electric']).check(z.meta({ title: 'Engine' })),
   drivenSharePercent: numberField({
     title: 'Load on driven wheels',
     quantity: 'percent',
@@ -175,16 +174,18 @@ export const carSchema = z.strictObject({
     description: 'Retarding force at the wheels with the throttle closed; taken off the brakes’ work.',
   }),
   engineBrakingCurve: overSpeed('Share of it', 'Of the engine braking, at this speed.'),
-  frontSharePercent: numberField({
-    title: 'Brake balance (% front), if measured',
-    quantity: 'percent',
-    min: 0,
-    max: 100,
-    usual: [55, 75],
-    step: 0.5,
-    description:
-      'Share of the braking force made at the front wheels with warm pads. Left empty, it follows from cylinders, pistons, radii and friction.',
-  }).nullable(),
+  frontSharePercent: z.nullable(
+    numberField({
+      title: 'Brake balance (% front), if measured',
+      quantity: 'percent',
+      min: 0,
+      max: 100,
+      usual: [55, 75],
+      step: 0.5,
+      description:
+        'Share of the braking force made at the front wheels with warm pads. Left empty, it follows from cylinders, pistons, radii and friction.',
+    }),
+  ),
   wheelbaseMm: numberField({
     title: 'Wheelbase',
     quantity: 'smallLength',
@@ -212,7 +213,7 @@ export const carSchema = z.strictObject({
     step: 1,
     description: 'Share of the downforce; the drag’s moment is counted in it.',
   }),
-  loads: z.array(loadSchema).max(12).meta({ title: 'Added loads' }),
+  loads: z.array(loadSchema).check(z.maxLength(12), z.meta({ title: 'Added loads' })),
   pedal: pedalSchema,
   gravityHeightMm: numberField({
     title: 'Height of the centre of gravity',
@@ -232,21 +233,23 @@ export const carSchema = z.strictObject({
     step: 10,
     description: 'Mean of front and rear, between the middles of the tyres.',
   }),
-  loadFollowingPercent: numberField({
-    title: 'Side-to-side (load-following) distribution, if known',
-    quantity: 'percent',
-    min: 0,
-    max: 100,
-    usual: [0, 80],
-    step: 10,
-    description:
-      'How far the brake control takes pressure off the inner wheel in corners. Left empty, half of the way with ABS; without it both wheels of an axle get the same.',
-  }).nullable(),
+  loadFollowingPercent: z.nullable(
+    numberField({
+      title: 'Side-to-side (load-following) distribution, if known',
+      quantity: 'percent',
+      min: 0,
+      max: 100,
+      usual: [0, 80],
+      step: 10,
+      description:
+        'How far the brake control takes pressure off the inner wheel in corners. Left empty, half of the way with ABS; without it both wheels of an axle get the same.',
+    }),
+  ),
   tyres: tyresSchema,
-  abs: z.boolean().meta({ title: 'Anti-lock brakes (ABS)' }),
-  recovery: recoverySchema.nullable(),
+  abs: z.boolean().check(z.meta({ title: 'Anti-lock brakes (ABS)' })),
+  recovery: z.nullable(recoverySchema),
   fluid: z.strictObject({
-    kind: idSchema.meta({ title: 'Brake fluid' }),
+    kind: idSchema.check(z.meta({ title: 'Brake fluid' })),
     ageMonths: numberField({
       title: 'Fluid age',
       quantity: 'months',
@@ -265,25 +268,29 @@ export const carSchema = z.strictObject({
       step: 0.1,
       description: 'By mass. About 2 in a mild climate; 1 to 3.7 is reported.',
     }),
-    measuredBoilingC: numberField({
-      title: 'Measured boiling point',
-      quantity: 'temperature',
-      min: 90,
-      max: 350,
-      usual: [150, 300],
-      step: 5,
-      description:
-        'From a boil test of the fluid in the car, as at sea level. It overrides what age and class predict.',
-    }).nullable(),
-    freeWater: z.boolean().meta({
-      title: 'Free water in silicone fluid',
-      description:
-        'Silicone takes up no water: what gets in lies at the lowest point and boils at 100 °C (212 °F).',
-    }),
+    measuredBoilingC: z.nullable(
+      numberField({
+        title: 'Measured boiling point',
+        quantity: 'temperature',
+        min: 90,
+        max: 350,
+        usual: [150, 300],
+        step: 5,
+        description:
+          'From a boil test of the fluid in the car, as at sea level. It overrides what age and class predict.',
+      }),
+    ),
+    freeWater: z.boolean().check(
+      z.meta({
+        title: 'Free water in silicone fluid',
+        description:
+          'Silicone takes up no water: what gets in lies at the lowest point and boils at 100 °C (212 °F).',
+      }),
+    ),
   }),
-  driverSide: z.enum(['left', 'right']).meta({ title: 'Driver sits' }),
+  driverSide: z.enum(['left', 'right']).check(z.meta({ title: 'Driver sits' })),
   /** Parts near brakes or exhaust that must not get hot */
-  exposed: z.array(exposedSchema).max(20),
+  exposed: z.array(exposedSchema).check(z.maxLength(20)),
   front: axleSchema,
   rear: axleSchema,
   /** What handwork on it must know; no lap depends on it */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 
@@ -28,7 +28,7 @@ export const straightSchema = z.strictObject({
 
 export const cornerSchema = z.strictObject({
   kind: z.literal('corner'),
-  name: z.string().trim().max(60).meta({ title: 'Corner name' }),
+  name: z.string().check(z.trim(), z.maxLength(60), z.meta({ title: 'Corner name' })),
   radiusM: numberField({
     title: 'Radius',
     quantity: 'distance',
@@ -47,7 +47,7 @@ export const cornerSchema = z.strictObject({
     step: 1,
     description: 'Turned through from entry to exit.',
   }),
-  hand: z.enum(['left', 'right']).meta({ title: 'Hand' }),
+  hand: z.enum(['left', 'right']).check(z.meta({ title: 'Hand' })),
   gradePercent: grade,
 });
 
@@ -55,7 +55,7 @@ export const segmentSchema = z.discriminatedUnion('kind', [straightSchema, corne
 
 export const typedZoneSchema = z
   .strictObject({
-    name: z.string().trim().max(60).meta({ title: 'Place' }),
+    name: z.string().check(z.trim(), z.maxLength(60), z.meta({ title: 'Place' })),
     entryKmh: numberField({
       title: 'Entry speed',
       quantity: 'speed',
@@ -74,7 +74,7 @@ export const typedZoneSchema = z
       step: 1,
       description: 'When the brakes come off.',
     }),
-    by: z.enum(['distance', 'deceleration']).meta({ title: 'Defined by' }),
+    by: z.enum(['distance', 'deceleration']).check(z.meta({ title: 'Defined by' })),
     distanceM: numberField({
       title: 'Braking distance',
       quantity: 'distance',
@@ -102,15 +102,17 @@ export const typedZoneSchema = z
       step: 1,
       description: 'From brakes off to brakes on again.',
     }),
-    timeToNextS: numberField({
-      title: 'Time to the next',
-      quantity: 'seconds',
-      min: 0.1,
-      max: 3600,
-      usual: [3, 40],
-      step: 0.1,
-      description: 'Leave empty for a constant acceleration.',
-    }).nullable(),
+    timeToNextS: z.nullable(
+      numberField({
+        title: 'Time to the next',
+        quantity: 'seconds',
+        min: 0.1,
+        max: 3600,
+        usual: [3, 40],
+        step: 0.1,
+        description: 'Leave empty for a constant acceleration.',
+      }),
+    ),
     gradePercent: grade,
   })
   .check((ctx) => {
@@ -190,14 +192,22 @@ export const circuitSchema = z
       description: 'No corner of the driven line can be tighter than this.',
     }),
     /** Where its start line lies; null where it is nowhere in particular */
-    place: placeSchema.nullable(),
-    source: z.enum(['typed', 'recorded', 'made-up']).meta({
-      title: 'Comes from',
-      description: 'Typed by hand, from a recording, or made up from a few facts.',
-    }),
+    place: z.nullable(placeSchema),
+    source: z.enum(['typed', 'recorded', 'made-up']).check(
+      z.meta({
+        title: 'Comes from',
+        description: 'Typed by hand, from a recording, or made up from a few facts.',
+      }),
+    ),
     layout: z.discriminatedUnion('kind', [
-      z.strictObject({ kind: z.literal('line'), segments: z.array(segmentSchema).min(2).max(400) }),
-      z.strictObject({ kind: z.literal('zones'), zones: z.array(typedZoneSchema).min(1).max(200) }),
+      z.strictObject({
+        kind: z.literal('line'),
+        segments: z.array(segmentSchema).check(z.minLength(2), z.maxLength(400)),
+      }),
+      z.strictObject({
+        kind: z.literal('zones'),
+        zones: z.array(typedZoneSchema).check(z.minLength(1), z.maxLength(200)),
+      }),
     ]),
   })
   .check((ctx) => {

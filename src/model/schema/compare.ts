@@ -1,10 +1,10 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { VANE_IDS } from '../catalogue/parts';
 import { TYRE_KIND_IDS } from '../catalogue/tyres';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 
-const axle = z.enum(['front', 'rear']).meta({ title: 'Axle' });
+const axle = z.enum(['front', 'rear']).check(z.meta({ title: 'Axle' }));
 
 /** One thing that is different about a setup. */
 export const changeSchema = z.discriminatedUnion('kind', [
@@ -48,8 +48,15 @@ export const changeSchema = z.discriminatedUnion('kind', [
       description: 'Share of the inner surface it covers; 0 takes it off.',
     }),
   }),
-  z.strictObject({ kind: z.literal('tyres'), tyres: z.enum(TYRE_KIND_IDS).meta({ title: 'Tyres' }) }),
-  z.strictObject({ kind: z.literal('vanes'), axle, vaneType: z.enum(VANE_IDS).meta({ title: 'Vanes' }) }),
+  z.strictObject({
+    kind: z.literal('tyres'),
+    tyres: z.enum(TYRE_KIND_IDS).check(z.meta({ title: 'Tyres' })),
+  }),
+  z.strictObject({
+    kind: z.literal('vanes'),
+    axle,
+    vaneType: z.enum(VANE_IDS).check(z.meta({ title: 'Vanes' })),
+  }),
   z.strictObject({
     kind: z.literal('thickness'),
     axle,
@@ -95,7 +102,7 @@ export const setupSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   carId: idSchema,
-  changes: z.array(changeSchema).max(12),
+  changes: z.array(changeSchema).check(z.maxLength(12)),
   otherCost: numberField({
     title: 'Other cost',
     quantity: 'count',
@@ -113,8 +120,8 @@ export const MOST_SETUPS = 5;
 export const compareSchema = z.strictObject({
   setups: z
     .array(setupSchema)
-    .max(MOST_SETUPS, `must have at most ${MOST_SETUPS} setups beside the plan’s own`),
+    .check(z.maxLength(MOST_SETUPS, `must have at most ${MOST_SETUPS} setups beside the plan’s own`)),
   /** Setup that differences are against; null is the plan as it is */
-  referenceId: idSchema.nullable(),
+  referenceId: z.nullable(idSchema),
 });
 export type Compare = z.infer<typeof compareSchema>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { carSchema } from './car';
 import { circuitSchema } from './circuit';
 import { numberField } from './field';
@@ -7,20 +7,22 @@ import { partSchema } from './part';
 import { planSchema } from './plan';
 import { stateSchema } from './state';
 
-const wheel = z.enum(['frontLeft', 'frontRight', 'rearLeft', 'rearRight']).meta({ title: 'Wheel' });
-const axle = z.enum(['front', 'rear']).meta({ title: 'Axle' });
+const wheel = z.enum(['frontLeft', 'frontRight', 'rearLeft', 'rearRight']).check(z.meta({ title: 'Wheel' }));
+const axle = z.enum(['front', 'rear']).check(z.meta({ title: 'Axle' }));
 
 /** On which lap, counted through the drive; null never. */
-const onLap = numberField({
-  title: 'On lap',
-  quantity: 'count',
-  min: 1,
-  max: 200,
-  integer: true,
-  usual: [1, 15],
-  step: 1,
-  description: 'Counted through the drive, the out lap first.',
-}).nullable();
+const onLap = z.nullable(
+  numberField({
+    title: 'On lap',
+    quantity: 'count',
+    min: 1,
+    max: 200,
+    integer: true,
+    usual: [1, 15],
+    step: 1,
+    description: 'Counted through the drive, the out lap first.',
+  }),
+);
 
 /** Where a hand-held reading or a mark is taken. */
 export const SPOT_PLACES = ['disc', 'caliper', 'padPlate', 'hub'] as const;
@@ -33,8 +35,10 @@ export const LIGHTS = ['dark', 'dusk', 'day'] as const;
 const shared = {
   id: idSchema,
   /** Why it is not used; null where it is */
-  excluded: z.string().trim().min(1).max(120).nullable().meta({ title: 'Not used because' }),
-  note: z.string().trim().max(200).meta({ title: 'Note' }),
+  excluded: z
+    .nullable(z.string().check(z.trim(), z.minLength(1), z.maxLength(120)))
+    .check(z.meta({ title: 'Not used because' })),
+  note: z.string().check(z.trim(), z.maxLength(200), z.meta({ title: 'Note' })),
 };
 
 const temperature = (title: string, description: string, usual: readonly [number, number]) =>
@@ -45,15 +49,15 @@ export const observationSchemas = {
     kind: z.literal('paint'),
     ...shared,
     wheel,
-    place: z.enum(PAINT_PLACES).meta({ title: 'Where' }),
+    place: z.enum(PAINT_PLACES).check(z.meta({ title: 'Where' })),
     thresholdC: temperature('Turns at', 'Temperature that the paint or the strip’s field tells.', [60, 700]),
-    turned: z.boolean().meta({ title: 'Turned' }),
+    turned: z.boolean().check(z.meta({ title: 'Turned' })),
   }),
   spot: z.strictObject({
     kind: z.literal('spot'),
     ...shared,
     wheel,
-    place: z.enum(SPOT_PLACES).meta({ title: 'Where' }),
+    place: z.enum(SPOT_PLACES).check(z.meta({ title: 'Where' })),
     valueC: temperature('Reading', 'As the instrument showed it.', [60, 600]),
     lap: numberField({
       title: 'Stopped after lap',
@@ -74,32 +78,36 @@ export const observationSchemas = {
       step: 10,
       description: 'A late reading is put back by the model, never by a rule of thumb.',
     }),
-    instrument: z.enum(INSTRUMENTS).meta({ title: 'Instrument' }),
-    emissivity: numberField({
-      title: 'Emissivity set on the instrument',
-      quantity: 'factor',
-      min: 0.1,
-      max: 1,
-      usual: [0.5, 0.95],
-      step: 0.05,
-      description: 'Of an infrared instrument; most are fixed at 0.95.',
-    }).nullable(),
-    errorK: numberField({
-      title: 'Usual error',
-      quantity: 'difference',
-      min: 0.5,
-      max: 200,
-      usual: [3, 30],
-      step: 1,
-      description: 'One standard deviation. Left empty, what is usual of the instrument.',
-    }).nullable(),
+    instrument: z.enum(INSTRUMENTS).check(z.meta({ title: 'Instrument' })),
+    emissivity: z.nullable(
+      numberField({
+        title: 'Emissivity set on the instrument',
+        quantity: 'factor',
+        min: 0.1,
+        max: 1,
+        usual: [0.5, 0.95],
+        step: 0.05,
+        description: 'Of an infrared instrument; most are fixed at 0.95.',
+      }),
+    ),
+    errorK: z.nullable(
+      numberField({
+        title: 'Usual error',
+        quantity: 'difference',
+        min: 0.5,
+        max: 200,
+        usual: [3, 30],
+        step: 1,
+        description: 'One standard deviation. Left empty, what is usual of the instrument.',
+      }),
+    ),
   }),
   boiled: z.strictObject({
     kind: z.literal('boiled'),
     ...shared,
     axle,
     lap: onLap,
-    sign: z.enum(['boiled', 'long pedal']).meta({ title: 'Sign' }),
+    sign: z.enum(['boiled', 'long pedal']).check(z.meta({ title: 'Sign' })),
   }),
   faded: z.strictObject({ kind: z.literal('faded'), ...shared, axle, lap: onLap }),
   glow: z.strictObject({
@@ -107,13 +115,13 @@ export const observationSchemas = {
     ...shared,
     wheel,
     lap: onLap,
-    light: z.enum(LIGHTS).meta({ title: 'Light' }),
+    light: z.enum(LIGHTS).check(z.meta({ title: 'Light' })),
   }),
   sensor: z.strictObject({
     kind: z.literal('sensor'),
     ...shared,
     wheel,
-    place: z.enum(SENSOR_PLACES).meta({ title: 'Where' }),
+    place: z.enum(SENSOR_PLACES).check(z.meta({ title: 'Where' })),
     /** Of the log it was taken from */
     channel: nameSchema,
     errorK: numberField({
@@ -140,8 +148,7 @@ export const observationSchemas = {
           c: temperature('Reading', 'As logged.', [40, 700]),
         }),
       )
-      .min(1)
-      .max(120),
+      .check(z.minLength(1), z.maxLength(120)),
   }),
   worn: z.strictObject({
     kind: z.literal('worn'),
@@ -193,9 +200,9 @@ export type Symptom = (typeof SYMPTOMS)[number];
 /** Something that was noticed while driving. */
 const symptomSchema = z.strictObject({
   id: idSchema,
-  symptom: z.enum(SYMPTOMS).meta({ title: 'Symptom' }),
+  symptom: z.enum(SYMPTOMS).check(z.meta({ title: 'Symptom' })),
   lap: onLap,
-  note: z.string().trim().max(200).meta({ title: 'Note' }),
+  note: z.string().check(z.trim(), z.maxLength(200), z.meta({ title: 'Note' })),
 });
 export type NotedSymptom = z.infer<typeof symptomSchema>;
 
@@ -203,18 +210,18 @@ export type NotedSymptom = z.infer<typeof symptomSchema>;
 export const driveSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  date: z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' }),
+  date: z.iso.date('must be a date like 2027-05-01').check(z.meta({ title: 'Date' })),
   car: carSchema,
   circuit: circuitSchema,
   plan: planSchema,
   /** State its brakes began from; null where they began from none */
-  begun: stateSchema.nullable(),
+  begun: z.nullable(stateSchema),
   /** Own parts that the car was fitted with */
-  parts: z.array(partSchema).max(20),
+  parts: z.array(partSchema).check(z.maxLength(20)),
   /** Log it was driven by, kept in the browser; null where it was driven as planned */
-  log: z.strictObject({ id: idSchema, name: nameSchema }).nullable(),
-  observations: z.array(observationSchema).max(MOST_OBSERVATIONS),
+  log: z.nullable(z.strictObject({ id: idSchema, name: nameSchema })),
+  observations: z.array(observationSchema).check(z.maxLength(MOST_OBSERVATIONS)),
   /** What the driver noticed */
-  symptoms: z.array(symptomSchema).max(MOST_OBSERVATIONS),
+  symptoms: z.array(symptomSchema).check(z.maxLength(MOST_OBSERVATIONS)),
 });
 export type StoredDrive = z.infer<typeof driveSchema>;

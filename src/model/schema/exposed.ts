@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { ExposedPart } from '../../core';
 import { ZERO_CELSIUS } from '../../core';
 import { EXPOSED_KIND_IDS, EXPOSED_KINDS, type ExposedKind } from '../catalogue/exposed';
@@ -10,9 +10,9 @@ import { idSchema, nameSchema } from './naming';
 export const exposedSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  kind: z.enum(EXPOSED_KIND_IDS).meta({ title: 'Kind' }),
-  axle: z.enum(['front', 'rear']).meta({ title: 'Axle' }),
-  side: z.enum(['driver', 'passenger']).meta({ title: 'Side' }),
+  kind: z.enum(EXPOSED_KIND_IDS).check(z.meta({ title: 'Kind' })),
+  axle: z.enum(['front', 'rear']).check(z.meta({ title: 'Axle' })),
+  side: z.enum(['driver', 'passenger']).check(z.meta({ title: 'Side' })),
   distanceMm: numberField({
     title: 'Distance',
     quantity: 'smallLength',
@@ -50,7 +50,7 @@ export const exposedSchema = z.strictObject({
     description: 'Highest temperature it is made for. Take it from the maker’s data.',
   }),
   /** What is on it, or before it, already */
-  protection: z.enum(['none', 'shield', 'sleeve', 'wrap']).meta({ title: 'Protection' }),
+  protection: z.enum(['none', 'shield', 'sleeve', 'wrap']).check(z.meta({ title: 'Protection' })),
   movedMm: numberField({
     title: 'Could be moved to',
     quantity: 'smallLength',

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { numberField } from './field';
 import { FLUID_COLOURS } from './preparation';
 import { count } from './testFields';
@@ -16,20 +16,17 @@ export const CRACK_PLACES = ['face', 'hole', 'slot', 'edge', 'bell'] as const;
 const millimetres = (title: string, max: number, usual: readonly [number, number], description: string) =>
   numberField({ title, quantity: 'smallLength', min: 0, max, usual, step: 0.1, description });
 const pad = (title: string) =>
-  millimetres(
-    title,
-    45,
-    [2, 18],
-    'Friction material without its backing plate, by caliper or gauge.',
-  ).nullable();
+  z.nullable(
+    millimetres(title, 45, [2, 18], 'Friction material without its backing plate, by caliper or gauge.'),
+  );
 
 export const crackSchema = z.strictObject({
-  place: z.enum(CRACK_PLACES).meta({ title: 'Where' }),
+  place: z.enum(CRACK_PLACES).check(z.meta({ title: 'Where' })),
   lengthMm: millimetres('Length', 200, [1, 12], 'Of the longest, by a scale laid on the face.'),
   /** Whether it reaches the edge of the ring */
-  toEdge: z.boolean().meta({ title: 'Reaches the edge' }),
+  toEdge: z.boolean().check(z.meta({ title: 'Reaches the edge' })),
   /** Whether it joins two holes */
-  joins: z.boolean().meta({ title: 'Joins two holes' }),
+  joins: z.boolean().check(z.meta({ title: 'Joins two holes' })),
 });
 export type Crack = z.infer<typeof crackSchema>;
 
@@ -43,29 +40,33 @@ export const wheelFoundSchema = z.strictObject({
   /** Over both faces at points round the ring */
   rotorMm: z
     .array(millimetres('Rotor thickness', 60, [8, 36], 'By micrometer, ten millimetres in from the edge.'))
-    .max(8),
-  runoutMm: millimetres('Runout', 3, [0.02, 0.1], 'Dial gauge on the face, the wheel nuts tight.').nullable(),
-  growthMm: millimetres(
-    'Growth of the ring',
-    10,
-    [0, 0.3],
-    'Outer diameter cold, over that of a new ring: what does not go back.',
-  ).nullable(),
-  cracks: z.array(crackSchema).max(6),
-  smear: z.boolean().meta({ title: 'Pad material smeared on the face' }),
-  blueSpots: z.boolean().meta({ title: 'Blue or dark spots' }),
-  slides: z.enum(SLIDES).meta({ title: 'Slides and pistons' }),
-  boots: z.enum(BOOTS).meta({ title: 'Boots and dust seals' }),
-  leads: z.enum(LEADS).meta({ title: 'Sensor leads' }),
-  hose: z.enum(HOSES).meta({ title: 'Hose' }),
-  sleeves: z.enum(SLEEVES).meta({ title: 'Sleeves and shields' }),
+    .check(z.maxLength(8)),
+  runoutMm: z.nullable(
+    millimetres('Runout', 3, [0.02, 0.1], 'Dial gauge on the face, the wheel nuts tight.'),
+  ),
+  growthMm: z.nullable(
+    millimetres(
+      'Growth of the ring',
+      10,
+      [0, 0.3],
+      'Outer diameter cold, over that of a new ring: what does not go back.',
+    ),
+  ),
+  cracks: z.array(crackSchema).check(z.maxLength(6)),
+  smear: z.boolean().check(z.meta({ title: 'Pad material smeared on the face' })),
+  blueSpots: z.boolean().check(z.meta({ title: 'Blue or dark spots' })),
+  slides: z.enum(SLIDES).check(z.meta({ title: 'Slides and pistons' })),
+  boots: z.enum(BOOTS).check(z.meta({ title: 'Boots and dust seals' })),
+  leads: z.enum(LEADS).check(z.meta({ title: 'Sensor leads' })),
+  hose: z.enum(HOSES).check(z.meta({ title: 'Hose' })),
+  sleeves: z.enum(SLEEVES).check(z.meta({ title: 'Sleeves and shields' })),
 });
 export type WheelFound = z.infer<typeof wheelFoundSchema>;
 
 export const fluidFoundSchema = z.strictObject({
-  level: z.enum(FLUID_LEVELS).meta({ title: 'Level' }),
-  colour: z.enum(FLUID_COLOURS).nullable().meta({ title: 'Colour' }),
-  leaks: z.enum(LEAK_SIGNS).meta({ title: 'Leaks' }),
+  level: z.enum(FLUID_LEVELS).check(z.meta({ title: 'Level' })),
+  colour: z.nullable(z.enum(FLUID_COLOURS)).check(z.meta({ title: 'Colour' })),
+  leaks: z.enum(LEAK_SIGNS).check(z.meta({ title: 'Leaks' })),
 });
 export type FluidFound = z.infer<typeof fluidFoundSchema>;
 

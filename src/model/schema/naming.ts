@@ -1,4 +1,7 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import './complaints';
 
-export const idSchema = z.string().min(1).max(64);
-export const nameSchema = z.string().trim().min(1).max(80).meta({ title: 'Name' });
+export const idSchema = z.string().check(z.minLength(1), z.maxLength(64));
+export const nameSchema = z
+  .string()
+  .check(z.trim(), z.minLength(1), z.maxLength(80), z.meta({ title: 'Name' }));

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 /** How a value is known, from a guess to what was fitted to measurements. */
 export const ORIGIN_IDS = ['assumed', 'typed', 'measured', 'calibrated'] as const;
@@ -12,8 +12,10 @@ const MOST = 400;
 /** How an item's values are known: those that are listed by their dotted path, and all others. */
 export const originsSchema = z
   .strictObject({
-    rest: originSchema.meta({ title: 'Values that are not listed are' }),
-    known: z.record(z.string().min(1).max(120), originSchema).meta({ title: 'Values by path' }),
+    rest: originSchema.check(z.meta({ title: 'Values that are not listed are' })),
+    known: z
+      .record(z.string().check(z.minLength(1), z.maxLength(120)), originSchema)
+      .check(z.meta({ title: 'Values by path' })),
   })
   .check((ctx) => {
     if (Object.keys(ctx.value.known).length <= MOST) return;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { PAD_FAMILIES } from '../catalogue/padEntry';
 import { caliperSchema } from './caliper';
 import { numberField } from './field';
@@ -39,7 +39,7 @@ const score = (title: string, description: string) =>
 
 const padValues = z
   .strictObject({
-    family: z.enum(PAD_FAMILIES).meta({ title: 'Family' }),
+    family: z.enum(PAD_FAMILIES).check(z.meta({ title: 'Family' })),
     friction: z
       .array(
         z.strictObject({
@@ -47,8 +47,7 @@ const padValues = z
           mu: plain('µ', 'friction', 0.01, 1.2, [0.2, 0.6], 'Friction coefficient at it.'),
         }),
       )
-      .min(2, 'must have at least two points of friction over temperature')
-      .max(40),
+      .check(z.minLength(2, 'must have at least two points of friction over temperature'), z.maxLength(40)),
     windowLowC: celsius('Window from', [20, 300], 'Lowest surface temperature at which it works well.'),
     windowHighC: celsius('Window to', [300, 900], 'Highest surface temperature at which it works well.'),
     limitC: celsius('Fades over', [380, 1050], 'Surface temperature over which it fades and glazes.'),
@@ -102,10 +101,10 @@ const padValues = z
 
 const fluidValues = z
   .strictObject({
-    class: z.string().trim().min(1).max(30).meta({ title: 'Class' }),
+    class: z.string().check(z.trim(), z.minLength(1), z.maxLength(30), z.meta({ title: 'Class' })),
     dryC: celsius('Dry boiling point', [205, 330], 'With no water in it.'),
     wetC: celsius('Boils wet at', [140, 205], 'With 3.7 % water by mass (49 CFR 571.116).'),
-    silicone: z.boolean().meta({ title: 'Silicone' }),
+    silicone: z.boolean().check(z.meta({ title: 'Silicone' })),
     modulusMPa: plain(
       'Stiffness',
       'factor',
@@ -126,7 +125,7 @@ const fluidValues = z
 const shared = {
   id: idSchema,
   name: nameSchema,
-  note: z.string().trim().max(300).meta({ title: 'Note' }),
+  note: z.string().check(z.trim(), z.maxLength(300), z.meta({ title: 'Note' })),
   /** 1 cheapest to 5 dearest of its kind */
   price: numberField({
     title: 'Price class',
@@ -147,7 +146,7 @@ const shared = {
     step: 0.1,
     description: 'Of one piece.',
   }),
-  source: z.string().trim().min(1).max(120).meta({ title: 'Source' }),
+  source: z.string().check(z.trim(), z.minLength(1), z.maxLength(120), z.meta({ title: 'Source' })),
 };
 
 /** A part on the shelf, as stored and exported: generic ones of our own, and those a user adds. */
@@ -157,7 +156,7 @@ export const partSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('caliper'),
     ...shared,
-    values: caliperSchema.extend({
+    values: z.extend(caliperSchema, {
       padAreaCm2: plain('Pad area', 'area', 5, 250, [30, 110], 'Friction area of one of its pads.'),
     }),
   }),
@@ -204,5 +203,5 @@ export const PARTS_VERSION = 2;
 export const partsFileSchema = z.strictObject({
   format: z.literal(PARTS_FORMAT),
   version: z.literal(PARTS_VERSION),
-  parts: z.array(partSchema).min(1).max(300),
+  parts: z.array(partSchema).check(z.minLength(1), z.maxLength(300)),
 });

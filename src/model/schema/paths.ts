@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { brakeTestSchema } from './brakeTest';
 import { calibrationSchema } from './calibration';
 import { carSchema } from './car';
@@ -54,18 +54,19 @@ export function setAt(value: unknown, path: Path, next: unknown): unknown {
 
 /** The schema at a path of names and indices; of a choice, the first option that has the whole path. */
 function schemaAt(
-  schema: z.ZodType,
+  schema: z.ZodMiniType,
   path: readonly string[],
-): { schema: z.ZodType; nullable: boolean } | null {
-  const nullable = schema instanceof z.ZodNullable;
-  const at = nullable ? (schema.unwrap() as z.ZodType) : schema;
+): { schema: z.ZodMiniType; nullable: boolean } | null {
+  const nullable = schema instanceof z.ZodMiniNullable;
+  const at = nullable ? (schema.def.innerType as z.ZodMiniType) : schema;
   if (path.length === 0) return { schema: at, nullable };
   const [key, ...rest] = path;
-  if (at instanceof z.ZodArray) return schemaAt(at.element as z.ZodType, rest);
-  if (at instanceof z.ZodRecord) return schemaAt(at.valueType as z.ZodType, rest);
-  if (at instanceof z.ZodObject) return at.shape[key] ? schemaAt(at.shape[key], rest) : null;
-  if (!(at instanceof z.ZodDiscriminatedUnion)) return null;
-  for (const option of at.options as z.ZodType[]) {
+  if (at instanceof z.ZodMiniArray) return schemaAt(at.def.element as z.ZodMiniType, rest);
+  if (at instanceof z.ZodMiniRecord) return schemaAt(at.def.valueType as z.ZodMiniType, rest);
+  if (at instanceof z.ZodMiniObject)
+    return at.shape[key] ? schemaAt(at.shape[key] as z.ZodMiniType, rest) : null;
+  if (!(at instanceof z.ZodMiniDiscriminatedUnion)) return null;
+  for (const option of at.def.options as z.ZodMiniType[]) {
     const found = schemaAt(option, path);
     if (found) return found;
   }
@@ -73,7 +74,7 @@ function schemaAt(
 }
 
 /** Title of the number at a dotted path, or null. */
-export function titleAt(schema: z.ZodType, path: string): string | null {
+export function titleAt(schema: z.ZodMiniType, path: string): string | null {
   const found = schemaAt(schema, path.replace(/\[(\d+)\]/g, '.$1').split('.'));
   try {
     return found && fieldInfo(found.schema).title;
@@ -92,5 +93,5 @@ export function infoAt(shelf: Shelf, path: Path): FieldInfo & FieldLimits & { re
 /** What the value at a path is called: of a number or a choice; its own name where it has no title. */
 export function labelAt(shelf: Shelf, path: Path): string {
   const found = schemaAt(SCHEMAS[shelf], path.map(String));
-  return found?.schema.meta()?.title ?? String(path.at(-1));
+  return (found && z.globalRegistry.get(found.schema)?.title) ?? String(path.at(-1));
 }

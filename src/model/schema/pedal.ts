@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { numberField } from './field';
 
 const bore = (title: string) =>
@@ -61,10 +61,10 @@ const boosterSchema = z.strictObject({
 });
 
 const oneBoreSchema = z.strictObject({
-  kind: z.enum(['single', 'tandem']).meta({ title: 'Cylinder' }),
+  kind: z.enum(['single', 'tandem']).check(z.meta({ title: 'Cylinder' })),
   boreMm: bore('Cylinder bore'),
   strokeMm: strokeField,
-  split: z.enum(['front-rear', 'diagonal']).meta({ title: 'Circuits' }),
+  split: z.enum(['front-rear', 'diagonal']).check(z.meta({ title: 'Circuits' })),
 });
 const twoBoresSchema = z.strictObject({
   kind: z.literal('pair'),
@@ -141,9 +141,9 @@ export const pedalSchema = z.strictObject({
     step: 1,
     description: 'Share of the force that friction and return springs leave.',
   }),
-  booster: boosterSchema.nullable(),
+  booster: z.nullable(boosterSchema),
   cylinders: z.discriminatedUnion('kind', [oneBoreSchema, twoBoresSchema]),
-  valve: z.discriminatedUnion('kind', [fixedValveSchema, loadValveSchema]).nullable(),
+  valve: z.nullable(z.discriminatedUnion('kind', [fixedValveSchema, loadValveSchema])),
   hoseLengthMm: numberField({
     title: 'Hose at each wheel',
     quantity: 'smallLength',
@@ -204,7 +204,7 @@ export const pistonField = numberField({
 });
 
 export const loadSchema = z.strictObject({
-  name: z.string().trim().min(1).max(60).meta({ title: 'What' }),
+  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(60), z.meta({ title: 'What' })),
   massKg: numberField({
     title: 'Mass',
     quantity: 'mass',

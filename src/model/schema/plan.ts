@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { compareSchema } from './compare';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
@@ -77,7 +77,7 @@ export const sessionSchema = z
       description:
         'Over that of a dry track: about 75 damp, 55 wet. Typed braking zones are slower by it, too.',
     }),
-    legs: z.array(legSchema).min(1).max(40),
+    legs: z.array(legSchema).check(z.minLength(1), z.maxLength(40)),
   })
   .check((ctx) => {
     if (!ctx.value.legs.some((leg) => 'laps' in leg)) {
@@ -103,7 +103,7 @@ export const planSchema = z
     carId: idSchema,
     circuitId: idSchema,
     start: startSchema,
-    sessions: z.array(sessionSchema).min(1).max(12),
+    sessions: z.array(sessionSchema).check(z.minLength(1), z.maxLength(12)),
     humidityPercent: numberField({
       title: 'Relative humidity',
       quantity: 'percent',
@@ -114,15 +114,17 @@ export const planSchema = z
       description: 'Moist air is a little lighter.',
     }),
     /** At the circuit; null takes the standard pressure at its height */
-    pressureHpa: numberField({
-      title: 'Air pressure',
-      quantity: 'airPressure',
-      min: 500,
-      max: 1100,
-      usual: [960, 1040],
-      step: 1,
-      description: 'At the circuit, not reduced to sea level. Left empty, it follows from the height.',
-    }).nullable(),
+    pressureHpa: z.nullable(
+      numberField({
+        title: 'Air pressure',
+        quantity: 'airPressure',
+        min: 500,
+        max: 1100,
+        usual: [960, 1040],
+        step: 1,
+        description: 'At the circuit, not reduced to sea level. Left empty, it follows from the height.',
+      }),
+    ),
     windKmh: numberField({
       title: 'Wind',
       quantity: 'speed',
@@ -160,7 +162,7 @@ export const planSchema = z
       step: 1,
       description: 'Share of the tyres’ grip the driver uses in corners.',
     }),
-    brakesEarlier: z.boolean().meta({ title: 'Brake earlier when the brakes fade' }),
+    brakesEarlier: z.boolean().check(z.meta({ title: 'Brake earlier when the brakes fade' })),
     /** On the driver's balance control at each braking zone in driving order; missing ones are 0 */
     clicks: z
       .array(
@@ -175,7 +177,7 @@ export const planSchema = z
           description: 'More push to the front with each click, less with each negative one.',
         }),
       )
-      .max(60),
+      .check(z.maxLength(60)),
     brakeBuildUpS: numberField({
       title: 'Brake build-up',
       quantity: 'seconds',
@@ -206,7 +208,7 @@ export const planSchema = z
     compare: compareSchema,
     uncertain: uncertainSchema,
     /** Day it is driven; null where that is not known */
-    date: z.iso.date('must be a date like 2027-05-01').nullable().meta({ title: 'Date' }),
+    date: z.nullable(z.iso.date('must be a date like 2027-05-01')).check(z.meta({ title: 'Date' })),
     /** How each of its values is known */
     origins: originsSchema,
   })

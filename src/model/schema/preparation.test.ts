@@ -63,7 +63,7 @@ describe('works and bottles in a file', () => {
   it.each([
     [at('carId'), 'nobody', 'preparations[0].carId', /names no car/],
     [at('changes', 0, 'part'), 'no-such', 'preparations[0].changes[0].part', /names no part/],
-    [at('changes', 0, 'kind'), 'wish', 'preparations[0].changes[0].kind', /Expected 'part'/],
+    [at('changes', 0, 'kind'), 'wish', 'preparations[0].changes[0].kind', /must be one of "part"/],
     [at('date'), 'next week', 'preparations[0].date', /must be a date like/],
     [at('signed'), { by: 'Imke', at: 'yesterday' }, 'preparations[0].signed.at', /must be a moment like/],
     [at('signed'), { by: ' ', at: '2026-06-26T20:15:00Z' }, 'preparations[0].signed.by', /must not be/],

@@ -1,18 +1,15 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { carSchema } from './car';
 import { changeSchema } from './compare';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 
-const day = z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' });
-const person = z.string().trim().min(1).max(60).meta({ title: 'Name' });
-const moment = z.iso.datetime('must be a moment like 2027-05-01T18:30:00Z').meta({ title: 'When' });
+const day = z.iso.date('must be a date like 2027-05-01').check(z.meta({ title: 'Date' }));
+const person = z.string().check(z.trim(), z.minLength(1), z.maxLength(60), z.meta({ title: 'Name' }));
+const moment = z.iso.datetime('must be a moment like 2027-05-01T18:30:00Z').check(z.meta({ title: 'When' }));
 /** Names of steps and screws: `frontLeft pads in`. */
 const keySchema = (longest: number) =>
-  z
-    .string()
-    .max(longest)
-    .regex(/^[a-z][\w -]*$/i, 'must be the name of a step or a screw');
+  z.string().check(z.maxLength(longest), z.regex(/^[a-z][\w -]*$/i, 'must be the name of a step or a screw'));
 /** Who did something, and when: UTC. */
 const doneSchema = z.strictObject({ by: person, at: moment });
 export type Done = z.infer<typeof doneSchema>;
@@ -49,47 +46,55 @@ const speed = (title: string, description: string) =>
   numberField({ title, quantity: 'speed', min: 5, max: 300, usual: [30, 180], step: 5, description });
 
 const reading = (title: string, description: string) =>
-  numberField({
-    title,
-    quantity: 'temperature',
-    min: -40,
-    max: 700,
-    usual: [40, 200],
-    step: 5,
-    description,
-  }).nullable();
+  z.nullable(
+    numberField({
+      title,
+      quantity: 'temperature',
+      min: -40,
+      max: 700,
+      usual: [40, 200],
+      step: 5,
+      description,
+    }),
+  );
 
 /** What was found at a wheel while it was open. */
 const foundSchema = z.strictObject({
-  rotorHand: z.enum(['left', 'right']).nullable().meta({ title: 'Hand marked on the rotor' }),
-  rotorKg: numberField({
-    title: 'Rotor on the scales',
-    quantity: 'mass',
-    min: 0.3,
-    max: 60,
-    usual: [4, 14],
-    step: 0.1,
-    description: 'Before it is fitted. Left and right of one axle must be alike.',
-  }).nullable(),
-  rotorMm: numberField({
-    title: 'Rotor thickness',
-    quantity: 'smallLength',
-    min: 2,
-    max: 60,
-    usual: [8, 36],
-    step: 0.1,
-    description: 'By micrometer, the least of several points.',
-  }).nullable(),
-  padMm: numberField({
-    title: 'Thinnest pad',
-    quantity: 'smallLength',
-    min: 0.2,
-    max: 45,
-    usual: [3, 18],
-    step: 0.5,
-    description: 'Friction material of the pad that goes in.',
-  }).nullable(),
-  padMark: z.string().trim().max(40).meta({ title: 'Marking on the pads' }),
+  rotorHand: z.nullable(z.enum(['left', 'right'])).check(z.meta({ title: 'Hand marked on the rotor' })),
+  rotorKg: z.nullable(
+    numberField({
+      title: 'Rotor on the scales',
+      quantity: 'mass',
+      min: 0.3,
+      max: 60,
+      usual: [4, 14],
+      step: 0.1,
+      description: 'Before it is fitted. Left and right of one axle must be alike.',
+    }),
+  ),
+  rotorMm: z.nullable(
+    numberField({
+      title: 'Rotor thickness',
+      quantity: 'smallLength',
+      min: 2,
+      max: 60,
+      usual: [8, 36],
+      step: 0.1,
+      description: 'By micrometer, the least of several points.',
+    }),
+  ),
+  padMm: z.nullable(
+    numberField({
+      title: 'Thinnest pad',
+      quantity: 'smallLength',
+      min: 0.2,
+      max: 45,
+      usual: [3, 18],
+      step: 0.5,
+      description: 'Friction material of the pad that goes in.',
+    }),
+  ),
+  padMark: z.string().check(z.trim(), z.maxLength(40), z.meta({ title: 'Marking on the pads' })),
 });
 export type Found = z.infer<typeof foundSchema>;
 export const NOTHING_FOUND: Found = {
@@ -102,10 +107,10 @@ export const NOTHING_FOUND: Found = {
 
 const bleedSchema = z.strictObject({
   /** Whole system, the front calipers between two sessions, or not at all */
-  wanted: z.enum(['all', 'fronts', 'none']).meta({ title: 'Bleeding' }),
-  way: z.enum(BLEED_WAYS).meta({ title: 'Way' }),
-  oldColour: z.enum(FLUID_COLOURS).meta({ title: 'Colour of the old fluid' }),
-  newColour: z.enum(FLUID_COLOURS).meta({ title: 'Colour of the new fluid' }),
+  wanted: z.enum(['all', 'fronts', 'none']).check(z.meta({ title: 'Bleeding' })),
+  way: z.enum(BLEED_WAYS).check(z.meta({ title: 'Way' })),
+  oldColour: z.enum(FLUID_COLOURS).check(z.meta({ title: 'Colour of the old fluid' })),
+  newColour: z.enum(FLUID_COLOURS).check(z.meta({ title: 'Colour of the new fluid' })),
   /** Drawn at each screw so far, by its id */
   drawn: z.record(
     keySchema(40),
@@ -120,11 +125,11 @@ const bleedSchema = z.strictObject({
     }),
   ),
   /** What was looked at afterwards */
-  level: doneSchema.nullable(),
-  leaks: doneSchema.nullable(),
-  firm: doneSchema.nullable(),
+  level: z.nullable(doneSchema),
+  leaks: z.nullable(doneSchema),
+  firm: z.nullable(doneSchema),
   /** Filled in and written down; null while it is not */
-  finished: doneSchema.nullable(),
+  finished: z.nullable(doneSchema),
 });
 
 const beddedShare = (title: string) =>
@@ -144,21 +149,21 @@ export const outcomeSchema = z.strictObject({
   snubs: count('Hard snubs driven', 'Counted on the card.'),
   frontPercent: beddedShare('Front bedded'),
   rearPercent: beddedShare('Rear bedded'),
-  note: z.string().trim().max(300).meta({ title: 'Note' }),
+  note: z.string().check(z.trim(), z.maxLength(300), z.meta({ title: 'Note' })),
 });
 
 const bedSchema = z.strictObject({
-  version: z.enum(BEDDING_VERSIONS).meta({ title: 'Where' }),
+  version: z.enum(BEDDING_VERSIONS).check(z.meta({ title: 'Where' })),
   limitKmh: speed('Speed limit', 'Of the road; nothing of the plan goes over it.'),
   /** What came with the pads; null takes what is usual of their family */
-  bedLowC: celsius('Bedding from', 'Pad surface, as the pads’ maker gives it.').nullable(),
-  bedHighC: celsius('Bedding to', 'Pad surface, as the pads’ maker gives it.').nullable(),
-  fromKmh: speed('Hard snubs from', 'Left empty, what suits car and place.').nullable(),
-  toKmh: speed('Hard snubs to', 'Left empty, a third of it; never to a standstill.').nullable(),
-  warmUps: count('Warm-up applications', 'Left empty, as many as rotors and pads need.').nullable(),
-  snubs: count('Hard snubs', 'Left empty, as many as the pads need.').nullable(),
+  bedLowC: z.nullable(celsius('Bedding from', 'Pad surface, as the pads’ maker gives it.')),
+  bedHighC: z.nullable(celsius('Bedding to', 'Pad surface, as the pads’ maker gives it.')),
+  fromKmh: z.nullable(speed('Hard snubs from', 'Left empty, what suits car and place.')),
+  toKmh: z.nullable(speed('Hard snubs to', 'Left empty, a third of it; never to a standstill.')),
+  warmUps: z.nullable(count('Warm-up applications', 'Left empty, as many as rotors and pads need.')),
+  snubs: z.nullable(count('Hard snubs', 'Left empty, as many as the pads need.')),
   /** What was driven of it; null while nothing was */
-  outcome: outcomeSchema.nullable(),
+  outcome: z.nullable(outcomeSchema),
 });
 export type StoredBedding = z.infer<typeof bedSchema>;
 
@@ -175,13 +180,13 @@ export const preparationSchema = z
     date: day,
     /** The car as it was fitted before */
     before: carSchema,
-    changes: z.array(changeSchema).max(12),
+    changes: z.array(changeSchema).check(z.maxLength(12)),
     /** Of parts near something hot, by their id */
     protections: z
       .array(
         z.strictObject({
           part: idSchema,
-          kind: z.enum(PROTECTIONS).meta({ title: 'Protection' }),
+          kind: z.enum(PROTECTIONS).check(z.meta({ title: 'Protection' })),
           beforeC: reading(
             'Reading before',
             'Strip, paint or pyrometer on the part, before it was protected.',
@@ -189,7 +194,7 @@ export const preparationSchema = z
           afterC: reading('Reading after', 'The same after a session with the protection.'),
         }),
       )
-      .max(20),
+      .check(z.maxLength(20)),
     bleed: bleedSchema,
     bed: bedSchema,
     found: z.strictObject({
@@ -201,7 +206,7 @@ export const preparationSchema = z
     /** Steps that are done, by their id: two devices tick into one list */
     ticks: z.record(keySchema(80), doneSchema),
     /** Null while the car is not as wanted yet */
-    signed: doneSchema.nullable(),
+    signed: z.nullable(doneSchema),
   })
   .check((ctx) => {
     for (const [path, record] of [
@@ -230,7 +235,7 @@ export type Preparation = z.infer<typeof preparationSchema>;
 export const bottleSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  fluid: idSchema.meta({ title: 'Brake fluid' }),
+  fluid: idSchema.check(z.meta({ title: 'Brake fluid' })),
   leftCm3: numberField({
     title: 'Left in it',
     quantity: 'volume',
@@ -241,7 +246,7 @@ export const bottleSchema = z.strictObject({
     description: 'Of new fluid; what has been drawn is never filled in again.',
   }),
   /** Null while it is sealed */
-  openedOn: day.nullable(),
+  openedOn: z.nullable(day),
   keepMonths: numberField({
     title: 'Kept once opened',
     quantity: 'months',

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { brakeTestSchema, type StoredTest } from './brakeTest';
 import { type Calibration, calibrationSchema } from './calibration';
 import { type Car, carSchema } from './car';
@@ -54,19 +54,19 @@ export const MOST_ITEMS = {
 
 /** A document of items that each have a schema: whole ones for a file, unread ones where each was read before. */
 function documentOf<
-  C extends z.ZodType<Car>,
-  L extends z.ZodType<Circuit>,
-  P extends z.ZodType<Plan>,
-  Q extends z.ZodType<Part>,
-  S extends z.ZodType<KeptState>,
-  D extends z.ZodType<StoredDrive>,
-  K extends z.ZodType<Calibration>,
-  W extends z.ZodType<Preparation>,
-  B extends z.ZodType<Bottle>,
-  T extends z.ZodType<StoredTest>,
-  I extends z.ZodType<PartSet>,
-  Y extends z.ZodType<Season>,
-  E extends z.ZodType<LogEntry>,
+  C extends z.ZodMiniType<Car>,
+  L extends z.ZodMiniType<Circuit>,
+  P extends z.ZodMiniType<Plan>,
+  Q extends z.ZodMiniType<Part>,
+  S extends z.ZodMiniType<KeptState>,
+  D extends z.ZodMiniType<StoredDrive>,
+  K extends z.ZodMiniType<Calibration>,
+  W extends z.ZodMiniType<Preparation>,
+  B extends z.ZodMiniType<Bottle>,
+  T extends z.ZodMiniType<StoredTest>,
+  I extends z.ZodMiniType<PartSet>,
+  Y extends z.ZodMiniType<Season>,
+  E extends z.ZodMiniType<LogEntry>,
 >(items: {
   readonly car: C;
   readonly circuit: L;
@@ -86,33 +86,33 @@ function documentOf<
     format: z.literal(PROJECT_FORMAT),
     version: z.literal(PROJECT_VERSION),
     name: nameSchema,
-    cars: z.array(items.car).min(1).max(MOST_ITEMS.cars),
-    circuits: z.array(items.circuit).min(1).max(MOST_ITEMS.circuits),
-    plans: z.array(items.plan).min(1).max(MOST_ITEMS.plans),
+    cars: z.array(items.car).check(z.minLength(1), z.maxLength(MOST_ITEMS.cars)),
+    circuits: z.array(items.circuit).check(z.minLength(1), z.maxLength(MOST_ITEMS.circuits)),
+    plans: z.array(items.plan).check(z.minLength(1), z.maxLength(MOST_ITEMS.plans)),
     /** The project's own parts; the built-in ones are not stored */
-    parts: z.array(items.part).max(MOST_ITEMS.parts),
+    parts: z.array(items.part).check(z.maxLength(MOST_ITEMS.parts)),
     /** Brakes as they were once, for plans to begin from */
-    states: z.array(items.state).max(MOST_ITEMS.states),
+    states: z.array(items.state).check(z.maxLength(MOST_ITEMS.states)),
     /** Sessions that were driven, with what was observed of them */
-    drives: z.array(items.drive).max(MOST_ITEMS.drives),
+    drives: z.array(items.drive).check(z.maxLength(MOST_ITEMS.drives)),
     /** What observations told of a car; the newest that its parts still fit is used */
-    calibrations: z.array(items.calibration).max(MOST_ITEMS.calibrations),
+    calibrations: z.array(items.calibration).check(z.maxLength(MOST_ITEMS.calibrations)),
     /** Work on cars: what was to be changed, what was done and found */
-    preparations: z.array(items.preparation).max(MOST_ITEMS.preparations),
+    preparations: z.array(items.preparation).check(z.maxLength(MOST_ITEMS.preparations)),
     /** Brake fluid on the shelf */
-    bottles: z.array(items.bottle).max(MOST_ITEMS.bottles),
+    bottles: z.array(items.bottle).check(z.maxLength(MOST_ITEMS.bottles)),
     /** Brake tests: what was to be driven, and the runs that were */
-    tests: z.array(items.test).max(MOST_ITEMS.tests),
+    tests: z.array(items.test).check(z.maxLength(MOST_ITEMS.tests)),
     /** Pads and rotors as individual things */
-    sets: z.array(items.set).max(MOST_ITEMS.sets),
+    sets: z.array(items.set).check(z.maxLength(MOST_ITEMS.sets)),
     /** Events of a car's year, and how its sets are spread over them */
-    seasons: z.array(items.season).max(MOST_ITEMS.seasons),
+    seasons: z.array(items.season).check(z.maxLength(MOST_ITEMS.seasons)),
     /** The logbook: what was driven, found and done */
-    entries: z.array(items.entry).max(MOST_ITEMS.entries),
+    entries: z.array(items.entry).check(z.maxLength(MOST_ITEMS.entries)),
     /** What prices are in: a sign or a few letters */
-    currency: z.string().trim().min(1).max(6).meta({ title: 'Currency' }),
+    currency: z.string().check(z.trim(), z.minLength(1), z.maxLength(6), z.meta({ title: 'Currency' })),
     /** Prices of the user's own; other parts have the usual price of their class */
-    prices: z.array(priceSchema).max(MOST_ITEMS.prices),
+    prices: z.array(priceSchema).check(z.maxLength(MOST_ITEMS.prices)),
     selectedPlanId: idSchema,
   });
 }

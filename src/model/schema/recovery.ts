@@ -1,9 +1,9 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { numberField } from './field';
 
 /** Electrical braking of one axle as stored. */
 export const recoverySchema = z.strictObject({
-  axle: z.enum(['front', 'rear']).meta({ title: 'Axle' }),
+  axle: z.enum(['front', 'rear']).check(z.meta({ title: 'Axle' })),
   powerKw: numberField({
     title: 'Recovery power',
     quantity: 'power',
@@ -22,7 +22,7 @@ export const recoverySchema = z.strictObject({
     step: 1,
     description: 'Recovery fades from twice this speed to nothing at it.',
   }),
-  blending: z.enum(['blended', 'added']).meta({ title: 'With the friction brakes' }),
+  blending: z.enum(['blended', 'added']).check(z.meta({ title: 'With the friction brakes' })),
   derating: z
     .array(
       z.strictObject({
@@ -46,18 +46,20 @@ export const recoverySchema = z.strictObject({
         }),
       }),
     )
-    .max(12)
-    .check((ctx) => {
-      ctx.value.forEach((point, i, all) => {
-        if (i > 0 && !(point.takenKwh > all[i - 1].takenKwh)) {
-          ctx.issues.push({
-            code: 'custom',
-            input: point.takenKwh,
-            path: [i, 'takenKwh'],
-            message: `must be over the point before it (${all[i - 1].takenKwh} kWh)`,
-          });
-        }
-      });
-    })
-    .meta({ title: 'Derating' }),
+    .check(
+      z.maxLength(12),
+      (ctx) => {
+        ctx.value.forEach((point, i, all) => {
+          if (i > 0 && !(point.takenKwh > all[i - 1].takenKwh)) {
+            ctx.issues.push({
+              code: 'custom',
+              input: point.takenKwh,
+              path: [i, 'takenKwh'],
+              message: `must be over the point before it (${all[i - 1].takenKwh} kWh)`,
+            });
+          }
+        });
+      },
+      z.meta({ title: 'Derating' }),
+    ),
 });

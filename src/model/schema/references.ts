@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { BUILT_IN } from '../catalogue/builtIn';
 import { FLUIDS } from '../catalogue/fluids';
 import { PADS } from '../catalogue/pads';

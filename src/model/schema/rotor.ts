@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { MATERIAL_IDS } from '../catalogue/materials';
 import { SURFACE_IDS, VANE_IDS } from '../catalogue/parts';
 import { numberField } from './field';
@@ -6,8 +6,8 @@ import { numberField } from './field';
 /** A disc as stored. */
 export const rotorSchema = z
   .strictObject({
-    material: z.enum(MATERIAL_IDS).meta({ title: 'Material' }),
-    mounting: z.enum(['one-piece', 'floating']).meta({ title: 'Mounting' }),
+    material: z.enum(MATERIAL_IDS).check(z.meta({ title: 'Material' })),
+    mounting: z.enum(['one-piece', 'floating']).check(z.meta({ title: 'Mounting' })),
     outerDiameterMm: numberField({
       title: 'Outer diameter',
       quantity: 'smallLength',
@@ -44,7 +44,7 @@ export const rotorSchema = z
       step: 0.5,
       description: 'Height of the passage between the cheeks; 0 for a solid rotor.',
     }),
-    vaneType: z.enum(VANE_IDS).meta({ title: 'Vanes are' }),
+    vaneType: z.enum(VANE_IDS).check(z.meta({ title: 'Vanes are' })),
     vaneCount: numberField({
       title: 'Vanes',
       quantity: 'count',
@@ -64,7 +64,7 @@ export const rotorSchema = z
       step: 0.5,
       description: 'Mean thickness of a vane, or diameter of a pillar.',
     }),
-    surface: z.enum(SURFACE_IDS).meta({ title: 'Surface' }),
+    surface: z.enum(SURFACE_IDS).check(z.meta({ title: 'Surface' })),
     holeCount: numberField({
       title: 'Holes',
       quantity: 'count',
@@ -112,15 +112,17 @@ export const rotorSchema = z
       step: 0.1,
       description: 'Below the face.',
     }),
-    weighedKg: numberField({
-      title: 'Weighed mass',
-      quantity: 'mass',
-      min: 0.3,
-      max: 40,
-      usual: [4, 14],
-      step: 0.1,
-      description: 'The whole rotor on the scales. Left empty, the mass follows from the measures.',
-    }).nullable(),
+    weighedKg: z.nullable(
+      numberField({
+        title: 'Weighed mass',
+        quantity: 'mass',
+        min: 0.3,
+        max: 40,
+        usual: [4, 14],
+        step: 0.1,
+        description: 'The whole rotor on the scales. Left empty, the mass follows from the measures.',
+      }),
+    ),
     depthMm: numberField({
       title: 'Depth behind the hub’s face',
       quantity: 'smallLength',
@@ -195,7 +197,7 @@ export const rotorSchema = z
 /** A drum with two shoes, as stored. */
 export const drumSchema = z
   .strictObject({
-    material: z.enum(MATERIAL_IDS).meta({ title: 'Material' }),
+    material: z.enum(MATERIAL_IDS).check(z.meta({ title: 'Material' })),
     innerDiameterMm: numberField({
       title: 'Drum diameter',
       quantity: 'smallLength',
@@ -241,7 +243,7 @@ export const drumSchema = z
       step: 0.1,
       description: 'From the rim to the hub.',
     }),
-    shoes: z.enum(['leading-trailing', 'duplex']).meta({ title: 'Shoes' }),
+    shoes: z.enum(['leading-trailing', 'duplex']).check(z.meta({ title: 'Shoes' })),
     cylinderMm: numberField({
       title: 'Wheel cylinder',
       quantity: 'smallLength',

@@ -1,10 +1,10 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
 import { SET_PLACES } from './partSet';
 import { count, keyed } from './testFields';
 
-const day = z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' });
+const day = z.iso.date('must be a date like 2027-05-01').check(z.meta({ title: 'Date' }));
 export const SESSION_KINDS = ['practice', 'qualifying', 'race', 'track day', 'test'] as const;
 export type SessionKind = (typeof SESSION_KINDS)[number];
 /** When fluid is renewed whatever it boils at. */
@@ -23,7 +23,7 @@ export const eventSessionSchema = z.strictObject({
   name: nameSchema,
   /** Place in the event, from 1 */
   n: count('Place', 1, 100, [1, 6], 'In the order driven.'),
-  kind: z.enum(SESSION_KINDS).meta({ title: 'Kind' }),
+  kind: z.enum(SESSION_KINDS).check(z.meta({ title: 'Kind' })),
   hotLaps: count('Hot laps', 1, 60, [4, 20], 'Beside one lap out and one in.'),
   airC: numberField({
     title: 'Air temperature',
@@ -44,18 +44,16 @@ export const seasonEventSchema = z.strictObject({
   circuitId: idSchema,
   sessions: keyed(eventSessionSchema, MOST_EVENT_SESSIONS, 'sessions'),
   /** Places whose set must be new for the last session */
-  fresh: z.array(z.enum(SET_PLACES)).max(SET_PLACES.length).meta({ title: 'New for the last session' }),
+  fresh: z
+    .array(z.enum(SET_PLACES))
+    .check(z.maxLength(SET_PLACES.length), z.meta({ title: 'New for the last session' })),
   /** Most sets of one kind that rules let be used at it; null for no such rule */
-  mostSets: count(
-    'Sets allowed',
-    1,
-    12,
-    [1, 3],
-    'Of rotors or pads of one axle, by the event’s rules.',
-  ).nullable(),
+  mostSets: z.nullable(
+    count('Sets allowed', 1, 12, [1, 3], 'Of rotors or pads of one axle, by the event’s rules.'),
+  ),
   entry: money('Entry', 'What it costs to take part.', [80, 900]),
   travel: money('Travel and other', 'What the event costs besides.', [50, 900]),
-  note: z.string().trim().max(300).meta({ title: 'Note' }),
+  note: z.string().check(z.trim(), z.maxLength(300), z.meta({ title: 'Note' })),
 });
 export type SeasonEvent = z.infer<typeof seasonEventSchema>;
 
@@ -89,7 +87,7 @@ export const seasonRulesSchema = z.strictObject({
     'Share of a whole set’s price, where the rotors are rings on bells that stay.',
   ),
   orderDays: count('Ordered ahead', 0, 200, [7, 30], 'Days from an order to the parts being here.'),
-  fluid: z.enum(FLUID_SCHOOLS).meta({ title: 'Fluid is renewed' }),
+  fluid: z.enum(FLUID_SCHOOLS).check(z.meta({ title: 'Fluid is renewed' })),
   /** Prices of sets that may be bought; null takes the usual price */
   prices: z.partialRecord(z.enum(SET_PLACES), money('Price of a set', 'For both wheels.', [80, 3000])),
 });

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { groupOfNode, RADIAL_CELLS } from '../../core';
 import { numberField } from './field';
 import { idSchema, nameSchema } from './naming';
@@ -6,9 +6,11 @@ import { idSchema, nameSchema } from './naming';
 /** Every node that a network can have, a disc's or a drum's; which of them a brake has is the core's to say. */
 const nodeName = z
   .string()
-  .refine(
-    (name) => groupOfNode(name) !== null,
-    'is no node of a brake: expected such as “cheek 0”, “hat” or “fluid”',
+  .check(
+    z.refine(
+      (name) => groupOfNode(name) !== null,
+      'is no node of a brake: expected such as “cheek 0”, “hat” or “fluid”',
+    ),
   );
 
 const temperature = numberField({
@@ -43,8 +45,7 @@ const wheelStateSchema = z.strictObject({
         description: 'Of one cell over the disc’s radius, from the inside outwards.',
       }),
     )
-    .length(RADIAL_CELLS)
-    .meta({ title: 'Unevenness over the radius' }),
+    .check(z.length(RADIAL_CELLS), z.meta({ title: 'Unevenness over the radius' })),
   glazedPercent: numberField({
     title: 'Glazed',
     quantity: 'percent',
@@ -89,7 +90,7 @@ export const stateSchema = z.strictObject({
   name: nameSchema,
   carId: idSchema,
   /** When it was kept, UTC */
-  keptAt: z.iso.datetime().meta({ title: 'Kept at' }),
+  keptAt: z.iso.datetime().check(z.meta({ title: 'Kept at' })),
   brakes: z.strictObject({
     frontLeft: wheelStateSchema,
     frontRight: wheelStateSchema,

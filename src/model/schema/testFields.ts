@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { numberField } from './field';
 import { idSchema } from './naming';
 
@@ -22,7 +22,7 @@ export const rate = (title: string, description: string) =>
 export const metres = (title: string, description: string) =>
   numberField({ title, quantity: 'distance', min: 0.1, max: 2000, usual: [10, 150], step: 0.1, description });
 
-export const keyed = <T extends z.ZodType>(item: T, most: number, what: string) =>
+export const keyed = <T extends z.ZodMiniType>(item: T, most: number, what: string) =>
   z.record(idSchema, item).check((ctx) => {
     if (Object.keys(ctx.value).length <= most) return;
     ctx.issues.push({ code: 'custom', input: ctx.value, message: `must have at most ${most} ${what}` });

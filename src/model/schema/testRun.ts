@@ -1,11 +1,11 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { carSchema } from './car';
 import { numberField } from './field';
 import { nameSchema } from './naming';
 import { partSchema } from './part';
 import { count, keyed, metres, rate, speed } from './testFields';
 
-const day = z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' });
+const day = z.iso.date('must be a date like 2027-05-01').check(z.meta({ title: 'Date' }));
 export const TEST_SURFACES = ['dry asphalt', 'damp asphalt', 'wet asphalt', 'concrete', 'other'] as const;
 export const STOP_SOURCES = ['typed', 'counter', 'log', 'phone', 'live'] as const;
 export type StopSource = (typeof STOP_SOURCES)[number];
@@ -25,7 +25,7 @@ export const TEST_PLACES = ['disc', 'caliper', 'fluid'] as const;
 
 /** What a stop was driven in. */
 export const testConditionsSchema = z.strictObject({
-  surface: z.enum(TEST_SURFACES).meta({ title: 'Surface' }),
+  surface: z.enum(TEST_SURFACES).check(z.meta({ title: 'Surface' })),
   slopePercent: numberField({
     title: 'Slope',
     quantity: 'percent',
@@ -44,43 +44,51 @@ export const testConditionsSchema = z.strictObject({
     step: 1,
     description: 'Against the car is positive, from behind negative.',
   }),
-  tyres: z.string().trim().max(80).meta({ title: 'Tyres and grade' }),
-  frontTyreBar: numberField({
-    title: 'Front tyres',
-    quantity: 'pressure',
-    min: 0.5,
-    max: 6,
-    usual: [1.4, 2.8],
-    step: 0.1,
-    description: 'As driven, warm.',
-  }).nullable(),
-  rearTyreBar: numberField({
-    title: 'Rear tyres',
-    quantity: 'pressure',
-    min: 0.5,
-    max: 6,
-    usual: [1.4, 2.8],
-    step: 0.1,
-    description: 'As driven, warm.',
-  }).nullable(),
-  massKg: numberField({
-    title: 'Mass as driven',
-    quantity: 'mass',
-    min: 100,
-    max: 6000,
-    usual: [700, 2500],
-    step: 5,
-    description: 'With fuel, driver and passenger. Left empty, the car’s own.',
-  }).nullable(),
-  airC: numberField({
-    title: 'Air',
-    quantity: 'temperature',
-    min: -40,
-    max: 55,
-    usual: [5, 35],
-    step: 1,
-    description: 'Left empty, as in the plan.',
-  }).nullable(),
+  tyres: z.string().check(z.trim(), z.maxLength(80), z.meta({ title: 'Tyres and grade' })),
+  frontTyreBar: z.nullable(
+    numberField({
+      title: 'Front tyres',
+      quantity: 'pressure',
+      min: 0.5,
+      max: 6,
+      usual: [1.4, 2.8],
+      step: 0.1,
+      description: 'As driven, warm.',
+    }),
+  ),
+  rearTyreBar: z.nullable(
+    numberField({
+      title: 'Rear tyres',
+      quantity: 'pressure',
+      min: 0.5,
+      max: 6,
+      usual: [1.4, 2.8],
+      step: 0.1,
+      description: 'As driven, warm.',
+    }),
+  ),
+  massKg: z.nullable(
+    numberField({
+      title: 'Mass as driven',
+      quantity: 'mass',
+      min: 100,
+      max: 6000,
+      usual: [700, 2500],
+      step: 5,
+      description: 'With fuel, driver and passenger. Left empty, the car’s own.',
+    }),
+  ),
+  airC: z.nullable(
+    numberField({
+      title: 'Air',
+      quantity: 'temperature',
+      min: -40,
+      max: 55,
+      usual: [5, 35],
+      step: 1,
+      description: 'Left empty, as in the plan.',
+    }),
+  ),
 });
 export type TestConditions = z.infer<typeof testConditionsSchema>;
 
@@ -89,65 +97,74 @@ export const testStopSchema = z
   .strictObject({
     /** Its place in the run, from 1; two devices may give the same one */
     n: count('Stop', 1, 2000, [1, 60], 'In the order driven.'),
-    fromKmh: speed('Speed braked from', 'As read when the brakes were first touched.').nullable(),
+    fromKmh: z.nullable(speed('Speed braked from', 'As read when the brakes were first touched.')),
     toKmh: speed('Speed braked to', '0 for a stop to rest.', 0),
-    distanceM: metres(
-      'Distance',
-      'From first touch to the last speed. Left empty where it is the sum of marks.',
-    ).nullable(),
+    distanceM: z.nullable(
+      metres('Distance', 'From first touch to the last speed. Left empty where it is the sum of marks.'),
+    ),
     /** Lengths of a tape laid end to end */
-    marksM: z.array(metres('Length', 'One length of the tape; all of them add up.')).max(40),
-    timeS: numberField({
-      title: 'Time',
-      quantity: 'seconds',
-      min: 0.1,
-      max: 120,
-      usual: [1, 8],
-      step: 0.1,
-      description: 'From first touch to the last speed.',
-    }).nullable(),
-    pedalN: numberField({
-      title: 'Pedal force',
-      quantity: 'force',
-      min: 1,
-      max: 3000,
-      usual: [100, 800],
-      step: 10,
-      description: 'Greatest in the stop.',
-    }).nullable(),
-    abs: z.boolean().nullable().meta({ title: 'ABS felt' }),
-    meanMs2: rate('Mean deceleration', 'Mean fully developed, where an instrument tells it.').nullable(),
-    temperatureC: numberField({
-      title: 'Temperature after it',
-      quantity: 'temperature',
-      min: -40,
-      max: 1200,
-      usual: [60, 600],
-      step: 5,
-      description: 'Where the run says it is read.',
-    }).nullable(),
+    marksM: z.array(metres('Length', 'One length of the tape; all of them add up.')).check(z.maxLength(40)),
+    timeS: z.nullable(
+      numberField({
+        title: 'Time',
+        quantity: 'seconds',
+        min: 0.1,
+        max: 120,
+        usual: [1, 8],
+        step: 0.1,
+        description: 'From first touch to the last speed.',
+      }),
+    ),
+    pedalN: z.nullable(
+      numberField({
+        title: 'Pedal force',
+        quantity: 'force',
+        min: 1,
+        max: 3000,
+        usual: [100, 800],
+        step: 10,
+        description: 'Greatest in the stop.',
+      }),
+    ),
+    abs: z.nullable(z.boolean()).check(z.meta({ title: 'ABS felt' })),
+    meanMs2: z.nullable(rate('Mean deceleration', 'Mean fully developed, where an instrument tells it.')),
+    temperatureC: z.nullable(
+      numberField({
+        title: 'Temperature after it',
+        quantity: 'temperature',
+        min: -40,
+        max: 1200,
+        usual: [60, 600],
+        step: 5,
+        description: 'Where the run says it is read.',
+      }),
+    ),
     /** s since the run began, at first touch */
-    atS: numberField({
-      title: 'Since the start',
-      quantity: 'seconds',
-      min: 0,
-      max: 90000,
-      usual: [0, 1800],
-      step: 1,
-      description: 'When it was braked, by the clock of the run.',
-    }).nullable(),
+    atS: z.nullable(
+      numberField({
+        title: 'Since the start',
+        quantity: 'seconds',
+        min: 0,
+        max: 90000,
+        usual: [0, 1800],
+        step: 1,
+        description: 'When it was braked, by the clock of the run.',
+      }),
+    ),
     /** One standard deviation of the distance, where the source knows it */
-    errorM: numberField({
-      title: 'Error of the distance',
-      quantity: 'distance',
-      min: 0,
-      max: 200,
-      usual: [0.1, 3],
-      step: 0.1,
-      description: 'One standard deviation.',
-    }).nullable(),
-    source: z.enum(STOP_SOURCES).meta({ title: 'From' }),
-    note: z.string().trim().max(200).meta({ title: 'Note' }),
+    errorM: z.nullable(
+      numberField({
+        title: 'Error of the distance',
+        quantity: 'distance',
+        min: 0,
+        max: 200,
+        usual: [0.1, 3],
+        step: 0.1,
+        description: 'One standard deviation.',
+      }),
+    ),
+    source: z.enum(STOP_SOURCES).check(z.meta({ title: 'From' })),
+    note: z.string().check(z.trim(), z.maxLength(200), z.meta({ title: 'Note' })),
   })
   .check((ctx) => {
     const { fromKmh, toKmh, distanceM, marksM } = ctx.value;
@@ -179,18 +196,18 @@ export const testRunSchema = z.strictObject({
   n: count('Run', 1, 1000, [1, 12], 'In the order driven.'),
   date: day,
   /** The setup it was driven with: runs of one name are compared with those of another */
-  setup: z.string().trim().min(1).max(80).meta({ title: 'Setup' }),
+  setup: z.string().check(z.trim(), z.minLength(1), z.maxLength(80), z.meta({ title: 'Setup' })),
   car: carSchema,
   /** Own parts that the car was fitted with */
-  parts: z.array(partSchema).max(20),
+  parts: z.array(partSchema).check(z.maxLength(20)),
   conditions: testConditionsSchema,
   /** Where temperatures are read */
-  wheel: z.enum(['frontLeft', 'frontRight', 'rearLeft', 'rearRight']).meta({ title: 'Wheel' }),
-  place: z.enum(TEST_PLACES).meta({ title: 'Where' }),
+  wheel: z.enum(['frontLeft', 'frontRight', 'rearLeft', 'rearRight']).check(z.meta({ title: 'Wheel' })),
+  place: z.enum(TEST_PLACES).check(z.meta({ title: 'Where' })),
   stops: keyed(testStopSchema, MOST_TEST_STOPS, 'stops'),
   /** How an endurance run ended, s since its start; null while it has not, or where it is none */
-  ended: z
-    .strictObject({
+  ended: z.nullable(
+    z.strictObject({
       atS: numberField({
         title: 'Lasted',
         quantity: 'seconds',
@@ -200,9 +217,9 @@ export const testRunSchema = z.strictObject({
         step: 1,
         description: 'From the start to what ended it.',
       }),
-      by: z.enum(RUN_ENDS).meta({ title: 'Ended by' }),
-      axle: z.enum(['front', 'rear']).nullable().meta({ title: 'Axle' }),
-    })
-    .nullable(),
+      by: z.enum(RUN_ENDS).check(z.meta({ title: 'Ended by' })),
+      axle: z.nullable(z.enum(['front', 'rear'])).check(z.meta({ title: 'Axle' })),
+    }),
+  ),
 });
 export type TestRun = z.infer<typeof testRunSchema>;

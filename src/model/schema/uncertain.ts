@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   exp,
   NINETY_FIVE,
@@ -14,10 +14,10 @@ function rangeSchema(id: ParameterId) {
   const { title, ...field } = parameterInfo(id);
   return z
     .strictObject({
-      use: z.boolean().meta({ title: `${title} is uncertain` }),
+      use: z.boolean().check(z.meta({ title: `${title} is uncertain` })),
       low: numberField({ ...field, title: `${title} from` }),
       high: numberField({ ...field, title: `${title} to` }),
-      shape: z.enum(['even', 'bell']).meta({ title: 'How likely within' }),
+      shape: z.enum(['even', 'bell']).check(z.meta({ title: 'How likely within' })),
     })
     .check((ctx) => {
       const { low, high } = ctx.value;

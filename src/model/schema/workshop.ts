@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { numberField } from './field';
 
 /** Threaded joints whose torque only the maker knows; each of one axle, both sides alike. */
@@ -16,7 +16,7 @@ export const TORQUE_KEYS = (['front', 'rear'] as const).flatMap((axle) =>
   TORQUE_JOINTS.map((joint): TorqueKey => `${axle} ${joint}`),
 );
 
-const day = z.iso.date('must be a date like 2027-05-01').meta({ title: 'Date' });
+const day = z.iso.date('must be a date like 2027-05-01').check(z.meta({ title: 'Date' }));
 
 /** A maker's figure, and who read it where. */
 export const torqueSchema = z.strictObject({
@@ -30,20 +30,22 @@ export const torqueSchema = z.strictObject({
     description: 'From the workshop manual of this car or the maker of this part; nothing is put in for it.',
   }),
   /** Who read it there, and on which day */
-  by: z.string().trim().min(1).max(60).meta({ title: 'Confirmed by' }),
+  by: z.string().check(z.trim(), z.minLength(1), z.maxLength(60), z.meta({ title: 'Confirmed by' })),
   date: day,
 });
 
 const thickness = (title: string, usual: readonly [number, number], description: string) =>
-  numberField({
-    title,
-    quantity: 'smallLength',
-    min: 0.5,
-    max: 60,
-    usual,
-    step: 0.5,
-    description,
-  }).nullable();
+  z.nullable(
+    numberField({
+      title,
+      quantity: 'smallLength',
+      min: 0.5,
+      max: 60,
+      usual,
+      step: 0.5,
+      description,
+    }),
+  );
 
 const lineLength = (side: string) =>
   numberField({
@@ -73,13 +75,13 @@ const axleWorkshopSchema = z.strictObject({
   ),
   leftLineMm: lineLength('Left'),
   rightLineMm: lineLength('Right'),
-  screws: z.enum(BLEED_SCREWS).meta({ title: 'Bleed screws' }),
-  padsFromTop: z.boolean().meta({ title: 'Pads come out with the caliper in place' }),
-  padSensor: z.boolean().meta({ title: 'Wear sensor in a pad' }),
-  setScrews: z.boolean().meta({ title: 'Set screws hold the rotor on the hub' }),
-  lineBracket: z.boolean().meta({ title: 'Bracket holds hose or line at the upright' }),
-  aluminiumUpright: z.boolean().meta({ title: 'Caliper bolts go into aluminium' }),
-  parkingBrake: z.enum(PARKING_BRAKES).meta({ title: 'Parking brake' }),
+  screws: z.enum(BLEED_SCREWS).check(z.meta({ title: 'Bleed screws' })),
+  padsFromTop: z.boolean().check(z.meta({ title: 'Pads come out with the caliper in place' })),
+  padSensor: z.boolean().check(z.meta({ title: 'Wear sensor in a pad' })),
+  setScrews: z.boolean().check(z.meta({ title: 'Set screws hold the rotor on the hub' })),
+  lineBracket: z.boolean().check(z.meta({ title: 'Bracket holds hose or line at the upright' })),
+  aluminiumUpright: z.boolean().check(z.meta({ title: 'Caliper bolts go into aluminium' })),
+  parkingBrake: z.enum(PARKING_BRAKES).check(z.meta({ title: 'Parking brake' })),
 });
 export type AxleWorkshop = z.infer<typeof axleWorkshopSchema>;
 
@@ -133,24 +135,28 @@ export const workshopSchema = z
       step: 5,
       description: 'Fluid in the block of anti-lock or stability control, both circuits; 0 without one.',
     }),
-    unitNeedsTool: z.boolean().meta({ title: 'Control unit is bled with a diagnostic tool' }),
-    clutchOnReservoir: z.boolean().meta({ title: 'Clutch is fed by the same reservoir' }),
-    oldCylinder: z.boolean().meta({ title: 'Master cylinder is old' }),
-    makerPressureBar: numberField({
-      title: 'Most bleeding pressure by the maker',
-      quantity: 'pressure',
-      min: 0.1,
-      max: 5,
-      usual: [0.8, 2],
-      step: 0.1,
-      description: 'Never bleed with more. Left empty, about 1 bar (15 psi) is common practice.',
-    }).nullable(),
+    unitNeedsTool: z.boolean().check(z.meta({ title: 'Control unit is bled with a diagnostic tool' })),
+    clutchOnReservoir: z.boolean().check(z.meta({ title: 'Clutch is fed by the same reservoir' })),
+    oldCylinder: z.boolean().check(z.meta({ title: 'Master cylinder is old' })),
+    makerPressureBar: z.nullable(
+      numberField({
+        title: 'Most bleeding pressure by the maker',
+        quantity: 'pressure',
+        min: 0.1,
+        max: 5,
+        usual: [0.8, 2],
+        step: 0.1,
+        description: 'Never bleed with more. Left empty, about 1 bar (15 psi) is common practice.',
+      }),
+    ),
     /** The maker's order of wheels; null the farthest first */
-    bleedOrder: z.array(z.enum(WHEEL_IDS)).length(4).nullable().meta({ title: 'Maker’s order of bleeding' }),
-    firstScrew: z.enum(['outer', 'inner']).meta({ title: 'First of two screws' }),
+    bleedOrder: z
+      .nullable(z.array(z.enum(WHEEL_IDS)).check(z.length(4)))
+      .check(z.meta({ title: 'Maker’s order of bleeding' })),
+    firstScrew: z.enum(['outer', 'inner']).check(z.meta({ title: 'First of two screws' })),
     front: axleWorkshopSchema,
     rear: axleWorkshopSchema,
-    torques: z.partialRecord(z.enum(TORQUE_KEYS), torqueSchema).meta({ title: 'Torques' }),
+    torques: z.partialRecord(z.enum(TORQUE_KEYS), torqueSchema).check(z.meta({ title: 'Torques' })),
   })
   .check((ctx) => {
     const { bleedOrder } = ctx.value;
@@ -183,7 +189,7 @@ export const FITTED_KEYS = [
 ] as const;
 export type FittedKey = (typeof FITTED_KEYS)[number];
 /** Since when each is on the car; what is not listed is not known. */
-export const fittedSchema = z.partialRecord(z.enum(FITTED_KEYS), day).meta({ title: 'Fitted on' });
+export const fittedSchema = z.partialRecord(z.enum(FITTED_KEYS), day).check(z.meta({ title: 'Fitted on' }));
 
 const usualAxle = (leftLineMm: number, rightLineMm: number): AxleWorkshop => ({
   rotorMinimumMm: null,

@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import { Hono } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { streamSSE } from 'hono/streaming';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { demoProject } from '../../../demo/project';
 import { toSi } from '../../model';
 import { say } from '../../text/en/say/server';
@@ -12,16 +12,21 @@ import { simulatedPhone } from './phone';
 import { simulatedWeather } from './weather';
 
 const number = (low: number, high: number, otherwise: number) =>
-  z.coerce.number().min(low).max(high).default(otherwise);
+  z._default(z.coerce.number().check(z.gte(low), z.lte(high)), otherwise);
+const whole = (low: number, high: number, otherwise: number) =>
+  z._default(z.coerce.number().check(z.gte(low), z.lte(high), z.int()), otherwise);
 
 const loggerQuery = z.object({
-  plan: z.enum(demoProject.plans.map((p) => p.id) as [string, ...string[]]).default(demoProject.plans[0].id),
-  laps: number(1, 40, 6).pipe(z.number().int()),
+  plan: z._default(
+    z.enum(demoProject.plans.map((p) => p.id) as [string, ...string[]]),
+    demoProject.plans[0].id,
+  ),
+  laps: whole(1, 40, 6),
   rate: number(1, 200, 20),
   noise: number(0, 10, 1),
-  seed: number(0, 1e9, 1).pipe(z.number().int()),
+  seed: whole(0, 1e9, 1),
 });
-const streamQuery = loggerQuery.extend({
+const streamQuery = z.extend(loggerQuery, {
   /** Times as fast as it was driven */
   speed: number(1, 50, 1),
   /** Ends the connection after so many seconds, as a bad radio link would; 0 never */
@@ -35,11 +40,11 @@ const phoneQuery = z.object({
   accuracy: number(1, 100, 3),
   speeds: number(0, 1, 1),
   motion: number(0, 1, 1),
-  seed: number(0, 1e9, 1).pipe(z.number().int()),
+  seed: whole(0, 1e9, 1),
 });
 const benchBody = z.strictObject({
   project: z.string(),
-  plan: z.string().max(200),
+  plan: z.string().check(z.maxLength(200)),
   programme: z.string(),
 });
 /** Most that is sent to the bench, bytes. */
@@ -178,6 +183,6 @@ const optionsOf = ({ plan, laps, rate, noise, seed }: z.infer<typeof loggerQuery
   seed,
 });
 
-function complaint(error: z.ZodError): string {
+function complaint(error: z.core.$ZodError): string {
   return error.issues.map((issue) => `${issue.path.join('.') || 'query'}: ${issue.message}`).join('\n');
 }

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   INSTRUMENTS,
   LIGHTS,
@@ -64,68 +64,74 @@ export const emptyObservation = (laps: number): TypedObservation => ({
 
 const WHEELS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
 const { spot, paint, boiled, worn } = observationSchemas;
-const note = z.string().trim().max(200);
+const note = z.string().check(z.trim(), z.maxLength(200));
 const wheel = z.enum(WHEELS);
 const axle = z.enum(['front', 'rear']);
 
 /** What a form of a kind reads: an observation but for its id. */
 export function observationForm(kind: TypedKind, units: UnitChoice) {
-  const lap = typedOrUnknown(boiled.shape.lap.unwrap(), units);
+  const lap = typedOrUnknown(boiled.shape.lap.def.innerType, units);
   const used = { excluded: null };
   switch (kind) {
     case 'spot':
-      return z
-        .object({
+      return z.pipe(
+        z.object({
           wheel,
           spotPlace: z.enum(SPOT_PLACES),
           valueC: typedNumber(spot.shape.valueC, units),
           stopLap: typedNumber(spot.shape.lap, units),
           afterS: typedNumber(spot.shape.afterS, units),
           instrument: z.enum(INSTRUMENTS),
-          emissivity: typedOrUnknown(spot.shape.emissivity.unwrap(), units),
-          errorK: typedOrUnknown(spot.shape.errorK.unwrap(), units),
+          emissivity: typedOrUnknown(spot.shape.emissivity.def.innerType, units),
+          errorK: typedOrUnknown(spot.shape.errorK.def.innerType, units),
           note,
-        })
-        .transform(({ spotPlace, stopLap, emissivity, ...rest }) => ({
+        }),
+        z.transform(({ spotPlace, stopLap, emissivity, ...rest }) => ({
           kind: 'spot' as const,
           ...used,
           ...rest,
           place: spotPlace,
           lap: stopLap,
           emissivity: rest.instrument === 'infrared' ? emissivity : null,
-        }));
+        })),
+      );
     case 'paint':
-      return z
-        .object({
+      return z.pipe(
+        z.object({
           wheel,
           paintPlace: z.enum(PAINT_PLACES),
           thresholdC: typedNumber(paint.shape.thresholdC, units),
           turned: z.enum(['yes', 'no']),
           note,
-        })
-        .transform(({ paintPlace, turned, ...rest }) => ({
+        }),
+        z.transform(({ paintPlace, turned, ...rest }) => ({
           kind: 'paint' as const,
           ...used,
           ...rest,
           place: paintPlace,
           turned: turned === 'yes',
-        }));
+        })),
+      );
     case 'boiled':
-      return z
-        .object({ axle, lap, sign: z.enum(['boiled', 'long pedal']), note })
-        .transform((rest) => ({ kind: 'boiled' as const, ...used, ...rest }));
+      return z.pipe(
+        z.object({ axle, lap, sign: z.enum(['boiled', 'long pedal']), note }),
+        z.transform((rest) => ({ kind: 'boiled' as const, ...used, ...rest })),
+      );
     case 'faded':
-      return z
-        .object({ axle, lap, note })
-        .transform((rest) => ({ kind: 'faded' as const, ...used, ...rest }));
+      return z.pipe(
+        z.object({ axle, lap, note }),
+        z.transform((rest) => ({ kind: 'faded' as const, ...used, ...rest })),
+      );
     case 'glow':
-      return z
-        .object({ wheel, lap, light: z.enum(LIGHTS), note })
-        .transform((rest) => ({ kind: 'glow' as const, ...used, ...rest }));
+      return z.pipe(
+        z.object({ wheel, lap, light: z.enum(LIGHTS), note }),
+        z.transform((rest) => ({ kind: 'glow' as const, ...used, ...rest })),
+      );
     case 'worn':
-      return z
-        .object({ wheel, padMm: typedNumber(worn.shape.padMm, units), note })
-        .transform((rest) => ({ kind: 'worn' as const, ...used, ...rest }));
+      return z.pipe(
+        z.object({ wheel, padMm: typedNumber(worn.shape.padMm, units), note }),
+        z.transform((rest) => ({ kind: 'worn' as const, ...used, ...rest })),
+      );
   }
 }
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { formatQuantity, type Plan, setWeather } from '../../../model';
 import { say } from '../../../text/en/say/editors';
 import { useProject } from '../../state/context';
@@ -12,19 +12,19 @@ import { toast } from '../../ui/toast';
 
 /** What a weather service answers; checked, as it comes from outside. */
 const answerSchema = z.object({
-  simulated: z.boolean().optional(),
+  simulated: z.optional(z.boolean()),
   hours: z
     .array(
       z.object({
-        time: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/),
-        temperatureC: z.number().min(-60).max(60),
-        pressureHpa: z.number().min(400).max(1100),
-        humidityPercent: z.number().min(0).max(100),
-        windKmh: z.number().min(0).max(300),
-        windFromDeg: z.number().min(0).max(360),
+        time: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/)),
+        temperatureC: z.number().check(z.gte(-60), z.lte(60)),
+        pressureHpa: z.number().check(z.gte(400), z.lte(1100)),
+        humidityPercent: z.number().check(z.gte(0), z.lte(100)),
+        windKmh: z.number().check(z.gte(0), z.lte(300)),
+        windFromDeg: z.number().check(z.gte(0), z.lte(360)),
       }),
     )
-    .min(1),
+    .check(z.minLength(1)),
 });
 type Hour = z.infer<typeof answerSchema>['hours'][number];
 
@@ -57,7 +57,7 @@ export function WeatherPanel({ plan }: { plan: Plan }) {
     } catch (error) {
       toast.error(
         say.noWeatherCamePlan(
-          error instanceof z.ZodError ? 'the answer was not as expected' : (error as Error).message,
+          error instanceof z.core.$ZodError ? 'the answer was not as expected' : (error as Error).message,
         ),
       );
     } finally {

@@ -33,7 +33,7 @@ const INFO = {
   distanceM: fieldInfo(shape.distanceM),
   decelerationMs2: fieldInfo(shape.decelerationMs2),
   toNextM: fieldInfo(shape.toNextM),
-  timeToNextS: fieldInfo(shape.timeToNextS.unwrap()),
+  timeToNextS: fieldInfo(shape.timeToNextS.def.innerType),
   gradePercent: fieldInfo(shape.gradePercent),
 };
 

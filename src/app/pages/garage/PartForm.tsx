@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { infoAt, type Part, type Path, partSchema } from '../../../model';
 import { NumberField } from '../../shared/NumberField';
 import { PointRows } from '../../shared/PointRows';
@@ -40,13 +40,13 @@ export function PartForm({ id }: { id: string }) {
   );
 }
 
-const valuesSchema = (part: Part): z.ZodType => {
-  const option = partSchema.options.find((o) => o.shape.kind.value === part.kind);
+const valuesSchema = (part: Part): z.ZodMiniType => {
+  const option = partSchema.def.options.find((o) => o.shape.kind.def.values[0] === part.kind);
   if (!option) throw new RangeError(`PartForm: no schema for a ${part.kind}`);
   return option.shape.values;
 };
 
-const titleOf = (schema: z.ZodType, key: string) => (schema.meta()?.title as string | undefined) ?? key;
+const titleOf = (schema: z.ZodMiniType, key: string) => z.globalRegistry.get(schema)?.title ?? key;
 
 /** A field for each value a schema describes: numbers, choices, yes and no, texts. */
 function Values({
@@ -56,36 +56,37 @@ function Values({
   path,
 }: {
   editing: Editing<'parts'>;
-  schema: z.ZodType;
+  schema: z.ZodMiniType;
   value: unknown;
   path: Path;
 }) {
-  if (!(schema instanceof z.ZodObject)) return null;
-  return Object.entries(schema.shape as Record<string, z.ZodType>).map(([key, inner]) => {
+  if (!(schema instanceof z.ZodMiniObject)) return null;
+  return Object.entries(schema.shape as Record<string, z.ZodMiniType>).map(([key, inner]) => {
     const at = [...path, key];
     const here = (value as Record<string, unknown>)[key];
     const name = titleOf(inner, key);
-    const plain = inner instanceof z.ZodNullable ? (inner.unwrap() as z.ZodType) : inner;
-    if (plain instanceof z.ZodNumber) return <Field key={key} shelf="parts" editing={editing} path={at} />;
-    if (plain instanceof z.ZodEnum) {
+    const plain = inner instanceof z.ZodMiniNullable ? (inner.def.innerType as z.ZodMiniType) : inner;
+    if (plain instanceof z.ZodMiniNumber)
+      return <Field key={key} shelf="parts" editing={editing} path={at} />;
+    if (plain instanceof z.ZodMiniEnum) {
       return (
         <SelectField
           key={key}
           label={name}
           value={String(here)}
-          options={plain.options.map((o) => [String(o), String(o)] as const)}
+          options={Object.values(plain.def.entries).map((o) => [String(o), String(o)] as const)}
           onChange={(next) => editing.set(at, next, name)}
         />
       );
     }
-    if (plain instanceof z.ZodBoolean) {
+    if (plain instanceof z.ZodMiniBoolean) {
       return (
         <CheckField key={key} checked={here === true} onChange={(next) => editing.set(at, next, name)}>
           {name}
         </CheckField>
       );
     }
-    if (plain instanceof z.ZodString) {
+    if (plain instanceof z.ZodMiniString) {
       return (
         <TextField
           key={key}

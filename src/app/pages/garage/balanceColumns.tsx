@@ -79,7 +79,7 @@ export function clickColumns({
           <NumberField
             compact
             label={`Clicks at braking zone ${i + 1}`}
-            info={fieldInfo(planSchema.shape.clicks.element)}
+            info={fieldInfo(planSchema.shape.clicks.def.element)}
             value={clicks[i] ?? 0}
             onCommit={(value) => onClick(i, value ?? 0)}
           />

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { demoProject } from '../../../../demo/project';
 import { STANDARD_GRAVITY } from '../../../core';
 import {
@@ -75,10 +75,10 @@ describe('what the drawn chain says', () => {
 });
 
 describe('the form of a part', () => {
-  const valuesOf = (part: Part): z.ZodObject => {
-    const option = partSchema.options.find((o) => o.shape.kind.value === part.kind);
+  const valuesOf = (part: Part): z.ZodMiniObject => {
+    const option = partSchema.def.options.find((o) => o.shape.kind.def.values[0] === part.kind);
     if (!option) throw new Error(part.kind);
-    return option.shape.values as z.ZodObject;
+    return option.shape.values as z.ZodMiniObject;
   };
 
   it('finds every number of every kind, with its own limits', () => {
@@ -86,8 +86,8 @@ describe('the form of a part', () => {
     for (const kind of ['rotor', 'pad', 'caliper', 'cylinder', 'fluid', 'line', 'duct'] as const) {
       const [part] = shelfOf(kind, []);
       for (const [key, schema] of Object.entries(valuesOf(part).shape)) {
-        const plain = schema instanceof z.ZodNullable ? schema.unwrap() : schema;
-        if (!(plain instanceof z.ZodNumber)) continue;
+        const plain = schema instanceof z.ZodMiniNullable ? schema.def.innerType : schema;
+        if (!(plain instanceof z.ZodMiniNumber)) continue;
         const info = infoAt('parts', ['values', key]);
         const value = (part.values as Record<string, unknown>)[key];
         expect(info.title.length).toBeGreaterThan(2);

@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm, useWatch } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   FLUID_DEEDS,
   type FluidDeed,
@@ -70,12 +70,12 @@ export function FluidForm({ kept }: KeepTabProps) {
   const edit = useEdit();
   const schema = z
     .object({
-      date: z.string().min(1, say.dayNeeded),
+      date: z.string().check(z.minLength(1, say.dayNeeded)),
       deed: z.enum(FLUID_DEEDS),
       value: z.string(),
       used: z.string(),
-      by: z.string().trim().max(60),
-      note: z.string().trim().max(600),
+      by: z.string().check(z.trim(), z.maxLength(60)),
+      note: z.string().check(z.trim(), z.maxLength(600)),
       bottleId: z.string(),
     })
     .check((ctx) => {

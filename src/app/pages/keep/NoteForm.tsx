@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { newEntry, putEntry } from '../../../model';
 import { say } from '../../../text/en/say/keep';
 import { FormRadio } from '../../shared/form/FormChoice';
@@ -11,10 +11,10 @@ import { Captioned, LineForm } from './LineForm';
 import { type KeepTabProps, today } from './tabProps';
 
 const schema = z.object({
-  date: z.string().min(1, say.dayNeeded),
+  date: z.string().check(z.minLength(1, say.dayNeeded)),
   name: typedName,
-  note: z.string().trim().max(600),
-  by: z.string().trim().max(60),
+  note: z.string().check(z.trim(), z.maxLength(600)),
+  by: z.string().check(z.trim(), z.maxLength(60)),
   incident: z.enum(['no', 'yes']),
 });
 type Typed = z.input<typeof schema>;

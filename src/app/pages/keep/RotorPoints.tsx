@@ -1,11 +1,11 @@
 import { Plus, X } from 'lucide-react';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { fieldInfo, wheelFoundSchema } from '../../../model';
 import { say } from '../../../text/en/say/keep';
 import { NumberField } from '../../shared/NumberField';
 import { IconButton } from '../../ui/IconButton';
 
-const INFO = fieldInfo((wheelFoundSchema.shape.rotorMm as z.ZodArray<z.ZodType<number>>).element);
+const INFO = fieldInfo((wheelFoundSchema.shape.rotorMm as z.ZodMiniArray<z.ZodMiniType<number>>).def.element);
 const MOST = 8;
 
 /** Thickness of a rotor at points round its ring. */

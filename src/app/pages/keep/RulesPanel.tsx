@@ -1,5 +1,5 @@
 import { Collapsible } from 'radix-ui';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { FLUID_SCHOOLS, fieldInfo, SET_PLACES, type Season, seasonRulesSchema } from '../../../model';
 import { PLACE_TEXT, SCHOOL_TEXT } from '../../../text/en';
 import { say } from '../../../text/en/say/keep';
@@ -12,7 +12,8 @@ import { TextField } from '../../ui/TextField';
 
 const NUMBERS = ['confidencePercent', 'riskCost', 'changeCost', 'valueLeftPercent', 'orderDays'] as const;
 const PRICE = fieldInfo(
-  (seasonRulesSchema.shape.prices as unknown as z.ZodRecord<z.ZodString, z.ZodType<number>>).valueType,
+  (seasonRulesSchema.shape.prices as unknown as z.ZodMiniRecord<z.ZodMiniString, z.ZodMiniType<number>>).def
+    .valueType,
 );
 
 /** What the choice of sets goes by. */

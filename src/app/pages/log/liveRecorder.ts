@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Channel, RawLog } from '../../../core';
 import { type LogColumn, type StreamColumn, streamColumns } from '../../../io';
 import { say } from '../../../text/en/say/log';
@@ -21,10 +21,12 @@ export interface LiveView {
 }
 
 const startSchema = z.object({
-  columns: z.array(z.string().max(120)).min(1).max(200),
-  count: z.number().optional(),
+  columns: z.array(z.string().check(z.maxLength(120))).check(z.minLength(1), z.maxLength(200)),
+  count: z.optional(z.number()),
 });
-const rowsSchema = z.array(z.array(z.number().nullable()).max(200)).max(20_000);
+const rowsSchema = z
+  .array(z.array(z.nullable(z.number())).check(z.maxLength(200)))
+  .check(z.maxLength(20_000));
 
 /** Between two tellings of what is new, ms. */
 const TELL = 200;

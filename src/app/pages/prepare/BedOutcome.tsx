@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { format, parseISO } from 'date-fns';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { AxleName, BeddingPlan } from '../../../core';
 import { keepBedding, outcomeSchema, type Preparation, storedBrakesOf, toSi } from '../../../model';
 import { type BeddingQuestion, beddedAfterCards, beddingCards } from '../../../services';
@@ -62,7 +62,7 @@ export function BedOutcome({
   const schema = z.object({
     warmUps: typedNumber(outcomeSchema.shape.warmUps, units),
     snubs: typedNumber(outcomeSchema.shape.snubs, units),
-    note: z.string().trim().max(300),
+    note: z.string().check(z.trim(), z.maxLength(300)),
   });
   const form = useForm<Typed, unknown, z.infer<typeof schema>>({
     resolver: zodResolver(schema) as never,

@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { setAt, type TorqueKey, torqueSchema } from '../../../model';
 import { torqueTitle } from '../../../text/en';
 import { say } from '../../../text/en/say/prepare';
@@ -50,7 +50,7 @@ function TorqueForm({
   const [problem, setProblem] = useState<string | null>(null);
   const schema = z.object({
     torqueNm: typedNumber(torqueSchema.shape.torqueNm, units),
-    by: z.string().trim().min(1, say.whoRead).max(60),
+    by: z.string().check(z.trim(), z.minLength(1, say.whoRead), z.maxLength(60)),
   });
   const form = useForm<Typed, unknown, z.infer<typeof schema>>({
     resolver: zodResolver(schema) as never,

@@ -3,7 +3,7 @@ import { Tabs } from 'radix-ui';
 import { useMemo } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { addCircuit, type Car, zoneFromTyped } from '../../../model';
 import { say } from '../../../text/en/say/start';
 import { FormText } from '../../shared/form/FormText';

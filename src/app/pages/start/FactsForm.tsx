@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   addCircuit,
   type Car,
@@ -35,16 +35,17 @@ const CHARACTERS = {
 } as const;
 
 const formSchema = (units: UnitChoice) =>
-  z
-    .strictObject({
+  z.pipe(
+    z.strictObject({
       name: typedName,
       lengthM: typedNumber(shape.lengthM, units),
       lapTimeS: typedNumber(shape.lapTimeS, units),
       corners: typedNumber(shape.corners, units),
       longestStraightM: typedNumber(shape.longestStraightM, units),
       character: shape.character,
-    })
-    .pipe(circuitFactsSchema);
+    }),
+    circuitFactsSchema,
+  );
 type Typed = z.input<ReturnType<typeof formSchema>>;
 
 /** A circuit made up from what the programme says of it. */

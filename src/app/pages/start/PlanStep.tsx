@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   addPlan,
   hotLapsIn,
@@ -29,8 +29,8 @@ import { useEdit } from '../../state/useEdit';
 
 const { shape } = planSentenceSchema;
 const formSchema = (units: UnitChoice) =>
-  z
-    .strictObject({
+  z.pipe(
+    z.strictObject({
       name: typedName,
       carId: z.string(),
       circuitId: z.string(),
@@ -38,9 +38,13 @@ const formSchema = (units: UnitChoice) =>
       each: typedNumber(shape.each, units),
       by: shape.by,
       ambientC: typedNumber(shape.ambientC, units),
-      date: z.string().transform((day) => (day === '' ? null : day)),
-    })
-    .pipe(planSentenceSchema);
+      date: z.pipe(
+        z.string(),
+        z.transform((day) => (day === '' ? null : day)),
+      ),
+    }),
+    planSentenceSchema,
+  );
 type Typed = z.input<ReturnType<typeof formSchema>>;
 
 const named = (list: readonly { readonly id: string; readonly name: string }[]) =>

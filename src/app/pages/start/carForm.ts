@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   carAnswersSchema,
   carSchema,
@@ -16,8 +16,8 @@ const rotor = carSchema.shape.front.shape.rotor.shape;
 
 /** The form as it is typed; out come the answers. */
 export const carFormSchema = (units: UnitChoice) =>
-  z
-    .strictObject({
+  z.pipe(
+    z.strictObject({
       name: typedName,
       kind: carAnswersSchema.shape.kind,
       massKg: typedOrUnknown(carSchema.shape.massKg, units),
@@ -29,16 +29,18 @@ export const carFormSchema = (units: UnitChoice) =>
       frontVented: chosenOrUnknown(['vented', 'solid']),
       frontMounting: chosenOrUnknown(['one-piece', 'floating']),
       frontCaliper: chosenOrUnknown(['sliding', 'fixed']),
-      frontPistons: chosenOrUnknown(PISTON_COUNTS).transform((count) =>
-        count === null ? null : Number(count),
+      frontPistons: z.pipe(
+        chosenOrUnknown(PISTON_COUNTS),
+        z.transform((count) => (count === null ? null : Number(count))),
       ),
       rear: chosenOrUnknown(['disc', 'drum']),
       rearDiameterMm: typedOrUnknown(rotor.outerDiameterMm, units),
       pads: chosenOrUnknown(PAD_ANSWER_IDS),
       fluid: chosenOrUnknown(FLUID_ANSWER_IDS),
       fluidMonths: typedOrUnknown(carSchema.shape.fluid.shape.ageMonths, units),
-    })
-    .pipe(carAnswersSchema);
+    }),
+    carAnswersSchema,
+  );
 
 export type CarTyped = z.input<ReturnType<typeof carFormSchema>>;
 

@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { endRun, RUN_ENDS, type RunEnd, testRunSchema } from '../../../model';
 import { GAVE_OUT } from '../../../services';
 import { minuteText, RUN_END_TEXT } from '../../../text/en';
@@ -25,11 +25,11 @@ export function RunEndForm({ tested, open }: TestTabProps & { readonly open: Ope
   const units = useUnits();
   const edit = useEdit();
   const { ended } = open.run;
-  const info = testRunSchema.shape.ended.unwrap().shape.atS;
+  const info = testRunSchema.shape.ended.def.innerType.shape.atS;
   const schema = z
     .object({
       minutes: z.string(),
-      seconds: typedNumber(info as unknown as z.ZodType<number>, units).or(z.literal('0')),
+      seconds: z.union([typedNumber(info as unknown as z.ZodMiniType<number>, units), z.literal('0')]),
       by: z.enum(RUN_ENDS),
       axle: z.enum(['', 'front', 'rear']),
     })

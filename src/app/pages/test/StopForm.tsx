@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { FormProvider, useForm } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   putStop,
   type TestStopStored,
@@ -21,8 +21,8 @@ import type { TestTabProps } from './tabProps';
 import { type TypedStop, typedStop } from './typedStop';
 import type { OpenRun } from './useRun';
 
-const unknown = (schema: z.ZodType<number | null>, units: UnitChoice) =>
-  typedOrUnknown((schema as z.ZodNullable<z.ZodType<number>>).unwrap(), units);
+const unknown = (schema: z.ZodMiniType<number | null>, units: UnitChoice) =>
+  typedOrUnknown((schema as z.ZodMiniNullable<z.ZodMiniType<number>>).def.innerType, units);
 
 /** The form's schema: what comes out is a stop as it is stored. */
 function stopForm(units: UnitChoice) {
@@ -30,24 +30,27 @@ function stopForm(units: UnitChoice) {
   const length = unitOf('distance', units);
   return z
     .object({
-      fromKmh: typedNumber((shape.fromKmh as z.ZodNullable<z.ZodType<number>>).unwrap(), units),
-      toKmh: typedNumber(shape.toKmh as unknown as z.ZodType<number>, units),
+      fromKmh: typedNumber((shape.fromKmh as z.ZodMiniNullable<z.ZodMiniType<number>>).def.innerType, units),
+      toKmh: typedNumber(shape.toKmh as unknown as z.ZodMiniType<number>, units),
       // One length, or several laid end to end: “12.5 + 30 + 1.8”.
-      distance: z.string().transform((text, ctx): readonly number[] => {
-        const pieces = text.split('+').map((piece) => piece.trim());
-        if (text.trim() === '') return [];
-        const numbers = pieces.map(parseNumber);
-        if (numbers.some((value) => value === null || value <= 0)) {
-          ctx.addIssue({ code: 'custom', message: say.lengthsWanted(length.label) });
-          return z.NEVER;
-        }
-        return numbers.map((value) => Number(toStored(value ?? 0, length).toPrecision(12)));
-      }),
+      distance: z.pipe(
+        z.string(),
+        z.transform((text, ctx): readonly number[] => {
+          const pieces = text.split('+').map((piece) => piece.trim());
+          if (text.trim() === '') return [];
+          const numbers = pieces.map(parseNumber);
+          if (numbers.some((value) => value === null || value <= 0)) {
+            ctx.issues.push({ code: 'custom', input: text, message: say.lengthsWanted(length.label) });
+            return z.NEVER;
+          }
+          return numbers.map((value) => Number(toStored(value ?? 0, length).toPrecision(12)));
+        }),
+      ),
       timeS: unknown(shape.timeS, units),
       pedalN: unknown(shape.pedalN, units),
       abs: z.enum(['', 'yes', 'no']),
       temperatureC: unknown(shape.temperatureC, units),
-      note: z.string().trim().max(200),
+      note: z.string().check(z.trim(), z.maxLength(200)),
     })
     .check((ctx) => {
       const { fromKmh, toKmh, distance, timeS } = ctx.value;
