@@ -20,7 +20,7 @@ import { Shell } from './shell/Shell';
 import { Unreadable } from './shell/Unreadable';
 import { Providers } from './state/context';
 import { openStore } from './state/openStore';
-import { TipProvider } from './ui/Tip';
+import { TipLayer } from './ui/Tip';
 
 /**
  * Opens what is stored and shows the pages.
@@ -48,18 +48,17 @@ export async function start(root: HTMLElement, answers: boolean): Promise<void> 
   document.querySelector('title')?.remove();
   const application = (
     <Providers store={store}>
-      <TipProvider>
-        <BrowserRouter basename={import.meta.env.BASE_URL}>
-          <Routes>
-            <Route element={<Shell groups={PAGE_GROUPS} />}>
-              {PAGES.map(({ path, element }) => (
-                <Route key={path} path={path} element={element} />
-              ))}
-              <Route path="*" element={<NotFound />} />
-            </Route>
-          </Routes>
-        </BrowserRouter>
-      </TipProvider>
+      <BrowserRouter basename={import.meta.env.BASE_URL}>
+        <Routes>
+          <Route element={<Shell groups={PAGE_GROUPS} />}>
+            {PAGES.map(({ path, element }) => (
+              <Route key={path} path={path} element={element} />
+            ))}
+            <Route path="*" element={<NotFound />} />
+          </Route>
+        </Routes>
+      </BrowserRouter>
+      <TipLayer />
     </Providers>
   );
   createRoot(root).render(

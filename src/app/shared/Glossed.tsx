@@ -1,6 +1,8 @@
-import { Popover } from 'radix-ui';
-import { Fragment, type ReactNode } from 'react';
+import { Fragment, lazy, type ReactNode, useState } from 'react';
 import { GLOSSARY, type Term } from '../../text/en';
+import { Asked } from '../ui/Asked';
+
+const Meaning = lazy(async () => ({ default: (await import('./Meaning')).Meaning }));
 
 /** Every way each term is written, the longest first, so that none takes a part of another. */
 const WAYS = GLOSSARY.flatMap((entry) =>
@@ -37,20 +39,22 @@ export function Glossed({ children }: { readonly children: string }) {
   );
 }
 
-/** A dotted word that opens its meaning. */
+/** A dotted word that opens its meaning; what opens it is fetched when it is first asked for. */
 function Dotted({ entry, children }: { readonly entry: Term; readonly children: string }) {
+  const [asked, setAsked] = useState(false);
+  const button = (onClick: () => void) => (
+    <button type="button" aria-haspopup="dialog" aria-expanded={false} className={DOTTED} onClick={onClick}>
+      {children}
+    </button>
+  );
+  if (!asked) return button(() => setAsked(true));
   return (
-    <Popover.Root>
-      <Popover.Trigger className="inline cursor-help border-b border-dotted border-dim text-left text-inherit hover:border-ink">
+    <Asked button={button}>
+      <Meaning entry={entry} className={DOTTED}>
         {children}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content className="menu max-w-[320px]" sideOffset={4} collisionPadding={8}>
-          <p className="px-1.5 py-1">
-            <strong className="font-[650]">{entry.term}.</strong> {entry.meaning}
-          </p>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+      </Meaning>
+    </Asked>
   );
 }
+
+const DOTTED = 'inline cursor-help border-b border-dotted border-dim text-left text-inherit hover:border-ink';

@@ -1,8 +1,7 @@
-import { Dialog } from 'radix-ui';
 import {
   createContext,
+  lazy,
   type ReactNode,
-  type RefObject,
   useCallback,
   useContext,
   useEffect,
@@ -15,10 +14,13 @@ import { addParts, type Problem } from '../../model';
 import { say } from '../../text/en/say/shell';
 import { useEngine } from '../state/context';
 import { useEdit } from '../state/useEdit';
+import { Come } from '../ui/Come';
 import { useReturnFocus } from '../ui/useReturnFocus';
-import { importFile, problemLines } from './files';
+import { importFile } from './files';
 import { handOver } from './handedFile';
 import { useReplaceProject } from './ReplaceProject';
+
+const RefusedDialog = lazy(async () => ({ default: (await import('./RefusedDialog')).RefusedDialog }));
 
 const ImportContext = createContext<() => void>(() => {});
 
@@ -87,17 +89,16 @@ export function ImportTarget({ children }: { children: ReactNode }) {
           {say.dropProjectPartsCircuit}
         </div>
       )}
-      <Dialog.Root open={refused !== null} onOpenChange={(open) => !open && setRefused(null)}>
-        <Dialog.Portal>
-          <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
-          <Refused
+      {refused && (
+        <Come>
+          <RefusedDialog
+            {...refused}
+            onClose={() => setRefused(null)}
+            onAgain={() => input.current?.click()}
             onCloseAutoFocus={onCloseAutoFocus}
-            refused={refused}
-            setRefused={setRefused}
-            input={input}
           />
-        </Dialog.Portal>
-      </Dialog.Root>
+        </Come>
+      )}
     </ImportContext>
   );
 }
@@ -174,54 +175,4 @@ function useDropped(toItsPage: (file: File) => void): boolean {
     };
   }, [toItsPage]);
   return over;
-}
-
-/** What is wrong with a file that was refused. */
-function Refused({
-  onCloseAutoFocus,
-  refused,
-  setRefused,
-  input,
-}: {
-  onCloseAutoFocus: (event: Event) => void;
-  refused: { name: string; problems: readonly Problem[] } | null;
-  setRefused: (value: { name: string; problems: readonly Problem[] } | null) => void;
-  input: RefObject<HTMLInputElement | null>;
-}) {
-  return (
-    <Dialog.Content
-      className="panel fixed top-1/2 left-1/2 z-50 w-[min(560px,92vw)] -translate-x-1/2 -translate-y-1/2 p-5"
-      onCloseAutoFocus={onCloseAutoFocus}
-    >
-      <Dialog.Title className="text-[18px] font-[650]">The file was not opened</Dialog.Title>
-      <Dialog.Description className="mt-1 break-words text-dim">
-        {refused?.name}
-        {say.nothingWasChangedYour}
-      </Dialog.Description>
-      <ul className="mt-3 grid max-h-[50vh] gap-1.5 overflow-auto" data-testid="import-problems">
-        {problemLines(refused?.problems ?? []).map((line) => (
-          <li key={line} className="border-l-2 border-over pl-2.5 break-words">
-            {line}
-          </li>
-        ))}
-      </ul>
-      <div className="mt-4 flex justify-end gap-2">
-        <Dialog.Close asChild>
-          <button type="button" className="btn">
-            Close
-          </button>
-        </Dialog.Close>
-        <button
-          type="button"
-          className="btn btn-main"
-          onClick={() => {
-            setRefused(null);
-            input.current?.click();
-          }}
-        >
-          Choose another file
-        </button>
-      </div>
-    </Dialog.Content>
-  );
 }

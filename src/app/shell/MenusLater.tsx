@@ -1,8 +1,6 @@
 import type { LucideIcon } from 'lucide-react';
-import { type ComponentType, lazy, Suspense, useEffect, useState } from 'react';
-import { ErrorBoundary } from 'react-error-boundary';
-import { say } from '../../text/en/say/shell';
-import { toast } from '../ui/toast';
+import { type ComponentType, lazy, useEffect, useState } from 'react';
+import { Asked } from '../ui/Asked';
 import { whenIdle } from '../ui/whenIdle';
 import { FILES, type MenuProps, SETTINGS } from './menuNames';
 
@@ -47,11 +45,9 @@ function Later({
   );
   if (wanted === 'not yet') return button(() => setWanted('asked'));
   return (
-    <ErrorBoundary fallback={button(() => toast.error(say.programSServerDoes))}>
-      <Suspense fallback={button(() => setWanted('asked'))}>
-        <Menu open={wanted === 'asked'} />
-      </Suspense>
-    </ErrorBoundary>
+    <Asked button={button} onAsk={() => setWanted('asked')}>
+      <Menu open={wanted === 'asked'} />
+    </Asked>
   );
 }
 

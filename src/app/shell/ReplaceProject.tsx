@@ -1,22 +1,12 @@
-import { AlertDialog } from 'radix-ui';
-import { createContext, type ReactNode, useCallback, useContext, useState } from 'react';
+import { createContext, lazy, type ReactNode, useCallback, useContext, useState } from 'react';
 import { demoProject } from '../../../demo/project';
-import { type Project, writeProject } from '../../model';
-import { say } from '../../text/en/say/shell';
 import { useStore } from '../state/context';
 import { useEdit } from '../state/useEdit';
-import { useProjects } from '../state/useProjects';
+import { Come } from '../ui/Come';
 import { useReturnFocus } from '../ui/useReturnFocus';
-import { download } from './files';
+import type { Replacement } from './ReplaceDialog';
 
-/** A project that is to take the place of the one that is open. */
-interface Replacement {
-  readonly project: Project;
-  /** What the edit is called in the undo menu */
-  readonly label: string;
-  /** What is said when it is done */
-  readonly done: string;
-}
+const ReplaceDialog = lazy(async () => ({ default: (await import('./ReplaceDialog')).ReplaceDialog }));
 
 const ReplaceContext = createContext<(replacement: Replacement) => void>(() => {});
 
@@ -48,52 +38,19 @@ export function ReplaceProject({ children }: { children: ReactNode }) {
     },
     [store, replace, remember],
   );
-  const { beside } = useProjects();
-  const own = store.getState().history.value;
   return (
     <ReplaceContext value={ask}>
       {children}
-      <AlertDialog.Root open={asked !== null} onOpenChange={(open) => !open && setAsked(null)}>
-        <AlertDialog.Portal>
-          <AlertDialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
-          <AlertDialog.Content
-            className="panel fixed top-1/2 left-1/2 z-50 w-[min(520px,92vw)] -translate-x-1/2 -translate-y-1/2 p-5"
+      {asked && (
+        <Come>
+          <ReplaceDialog
+            asked={asked}
+            onReplace={() => replace(asked)}
+            onClose={() => setAsked(null)}
             onCloseAutoFocus={onCloseAutoFocus}
-          >
-            <AlertDialog.Title className="text-[18px] font-[650] break-words">
-              Replace “{own.name}”?
-            </AlertDialog.Title>
-            <AlertDialog.Description className="mt-1 break-words">
-              “{asked?.project.name}
-              {say.takesPlaceAllCars}
-            </AlertDialog.Description>
-            <div className="mt-4 flex flex-wrap justify-end gap-2">
-              <button
-                type="button"
-                className="btn mr-auto"
-                onClick={() => download('project', own.name, writeProject(own))}
-              >
-                Export mine first
-              </button>
-              <AlertDialog.Cancel asChild>
-                <button type="button" className="btn">
-                  Keep mine
-                </button>
-              </AlertDialog.Cancel>
-              <AlertDialog.Action asChild>
-                <button type="button" className="btn" onClick={() => asked && replace(asked)}>
-                  Replace it
-                </button>
-              </AlertDialog.Action>
-              <AlertDialog.Action asChild>
-                <button type="button" className="btn btn-main" onClick={() => asked && beside(asked.project)}>
-                  Open it beside mine
-                </button>
-              </AlertDialog.Action>
-            </div>
-          </AlertDialog.Content>
-        </AlertDialog.Portal>
-      </AlertDialog.Root>
+          />
+        </Come>
+      )}
     </ReplaceContext>
   );
 }

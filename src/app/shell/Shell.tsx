@@ -9,6 +9,8 @@ import { useEdit } from '../state/useEdit';
 import { Choice } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { ownAddress } from '../ui/ownAddress';
+import { whenIdle } from '../ui/whenIdle';
+import { fetchRest } from './fetchRest';
 import { ImportTarget } from './ImportTarget';
 import { KernelNotice } from './KernelNotice';
 import { FilesMenu, SettingsMenu } from './MenusLater';
@@ -36,6 +38,8 @@ export function Shell({ groups }: { groups: readonly PageGroup[] }) {
       document.getElementById('page')?.focus({ preventScroll: true });
     }
   }, [pathname]);
+  // What does not come is asked for again when it is wanted, and said then.
+  useEffect(() => whenIdle(() => void fetchRest().catch(() => {})), []);
   useHotkeys('mod+z', () => store.undo(), { preventDefault: true, enableOnFormTags: true });
   useHotkeys(['mod+shift+z', 'mod+y'], () => store.redo(), { preventDefault: true, enableOnFormTags: true });
   useEffect(() => {

@@ -1,90 +1,58 @@
-import { Check, ChevronDown } from 'lucide-react';
-import { Select } from 'radix-ui';
-import { useState } from 'react';
+import { ChevronDown } from 'lucide-react';
+import { type ComponentType, lazy, useState } from 'react';
+import { Asked } from './Asked';
+import { BUTTON, type ChoiceProps, textOf } from './choiceProps';
 
-export type Options<T extends string> = readonly (readonly [value: T, text: string])[];
+export type { Options } from './choiceProps';
 
-/** Options under headings of their own. */
-export type OptionGroups<T extends string> = readonly {
-  readonly title: string;
-  readonly options: Options<T>;
-}[];
+type List = ComponentType<ChoiceProps<string> & { readonly begun: boolean }>;
+let fetched: List | null = null;
 
-/** One of a few named things, picked from a list that opens. Named by a `label` with its id, or by itself. */
-export function Choice<T extends string>({
-  id,
-  name,
-  value,
-  options = [],
-  groups = [],
-  className = '',
-  onChange,
-}: {
-  id?: string;
-  name?: string;
-  value: T;
-  options?: Options<T>;
-  groups?: OptionGroups<T>;
-  className?: string;
-  onChange: (value: T) => void;
-}) {
-  const [open, setOpen] = useState(false);
-  const all = [...options, ...groups.flatMap((group) => group.options)];
-  const shown = all.find(([option]) => option === value)?.[1] ?? value;
-  return (
-    <Select.Root
-      open={open}
-      onOpenChange={setOpen}
-      value={keyOf(value)}
-      onValueChange={(key) => onChange(optionOf(key) as T)}
+/** Fetches the list, for whoever knows that it will be wanted. */
+export async function fetchList(): Promise<{ default: List }> {
+  fetched = (await import('./ChoiceList')).ChoiceList;
+  return { default: fetched };
+}
+const ListLater = lazy(fetchList);
+
+/** Keys that open a list, besides those that press a button. */
+const OPENS = new Set(['ArrowDown', 'ArrowUp']);
+
+/**
+ * One of a few named things, picked from a list that opens. Named by a `label` with its id, or by itself. The list is
+ * fetched with the first that is opened; until then its button stands alone.
+ */
+export function Choice<T extends string>(props: ChoiceProps<T>) {
+  const { id, name, value, options = [], groups = [], className = '' } = props;
+  const [asked, setAsked] = useState(false);
+  /** The list at once where it has been fetched before */
+  const [known] = useState(() => fetched);
+  const List = known ?? ListLater;
+  const button = (onClick: () => void) => (
+    <button
+      type="button"
+      role="combobox"
+      aria-expanded={false}
+      aria-haspopup="listbox"
+      id={id}
+      aria-label={name}
+      data-value={value}
+      className={`${BUTTON} ${className}`}
+      onClick={onClick}
+      onKeyDown={(event) => {
+        if (!OPENS.has(event.key)) return;
+        event.preventDefault();
+        onClick();
+      }}
     >
-      <Select.Trigger
-        id={id}
-        aria-label={name}
-        data-value={value}
-        className={`field flex items-center justify-between gap-1.5 text-left ${className}`}
-      >
-        <span className="min-w-0 truncate">
-          <Select.Value>{shown}</Select.Value>
-        </span>
-        <ChevronDown size={14} aria-hidden="true" className="shrink-0 text-dim" />
-      </Select.Trigger>
-      {/* A closed list would keep all its options alive; a page may have fifty of them. */}
-      {open && (
-        <Select.Portal>
-          <Select.Content
-            position="popper"
-            sideOffset={3}
-            collisionPadding={8}
-            className="menu max-h-[min(420px,var(--radix-select-content-available-height))]! min-w-(--radix-select-trigger-width)! max-w-[94vw]"
-          >
-            <Select.Viewport>
-              <Items options={options} />
-              {groups.map(({ title, options: inGroup }) => (
-                <Select.Group key={title}>
-                  <Select.Label className="caption px-2 pt-1.5 pb-0.5">{title}</Select.Label>
-                  <Items options={inGroup} />
-                </Select.Group>
-              ))}
-            </Select.Viewport>
-          </Select.Content>
-        </Select.Portal>
-      )}
-    </Select.Root>
+      <span className="min-w-0 truncate">{textOf(value, options, groups)}</span>
+      <ChevronDown size={14} aria-hidden="true" className="shrink-0 text-dim" />
+    </button>
+  );
+  if (!known && !asked) return button(() => setAsked(true));
+  return (
+    <Asked button={button}>
+      <List {...(props as unknown as ChoiceProps<string>)} begun={known === null} />
+    </Asked>
   );
 }
-
-function Items<T extends string>({ options }: { options: Options<T> }) {
-  return options.map(([value, text]) => (
-    <Select.Item key={value} value={keyOf(value)} data-value={value} className="menu-item pr-7">
-      <Select.ItemText>{text}</Select.ItemText>
-      <Select.ItemIndicator className="absolute right-2">
-        <Check size={14} aria-hidden="true" />
-      </Select.ItemIndicator>
-    </Select.Item>
-  ));
-}
-
-// The primitive keeps the empty text for "nothing chosen"; here it may be a choice.
-const keyOf = (value: string) => `=${value}`;
-const optionOf = (key: string) => key.slice(1);

@@ -1,13 +1,25 @@
-import { Tooltip } from 'radix-ui';
-import type { ReactElement, ReactNode, SyntheticEvent } from 'react';
+import { Slot } from 'radix-ui';
+import { lazy, type ReactElement, Suspense, type SyntheticEvent, useSyncExternalStore } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
+import { tips } from './tips';
 
-/** Once around the application: how long the pointer rests before a tip comes. */
-export const TipProvider = ({ children }: { children: ReactNode }) => (
-  <Tooltip.Provider delayDuration={350}>{children}</Tooltip.Provider>
-);
+const Bubble = lazy(async () => ({ default: (await import('./TipBubble')).TipBubble }));
+
+/** Once around the application: draws the tip that is shown. What draws it is fetched with the first one. */
+export function TipLayer() {
+  const shown = useSyncExternalStore(tips.subscribe, tips.shown);
+  if (!shown) return null;
+  return (
+    <ErrorBoundary fallback={null}>
+      <Suspense>
+        <Bubble key={shown.text} tip={shown} />
+      </Suspense>
+    </ErrorBoundary>
+  );
+}
 
 /** React lets events of a dialog bubble to what opened it; the dialog is not what the tip is about. */
-const fromElsewhere = (event: SyntheticEvent) => !event.currentTarget.contains(event.target as Node);
+const fromElsewhere = ({ currentTarget, target }: SyntheticEvent) => !currentTarget.contains(target as Node);
 
 /** A few words about what the pointer rests on or the focus is at; nothing where there is nothing to say. */
 export function Tip({
@@ -22,27 +34,19 @@ export function Tip({
 }) {
   if (!text) return children;
   return (
-    <Tooltip.Root>
-      <Tooltip.Trigger
-        asChild
-        onFocus={(event) => {
-          if (quiet || fromElsewhere(event)) event.preventDefault();
-        }}
-        onPointerMove={(event) => {
-          if (fromElsewhere(event)) event.preventDefault();
-        }}
-      >
-        {children}
-      </Tooltip.Trigger>
-      <Tooltip.Portal>
-        <Tooltip.Content
-          sideOffset={5}
-          collisionPadding={8}
-          className="z-[60] max-w-[320px] rounded-[5px] bg-ink px-2 py-1 text-[12.5px] text-ground"
-        >
-          {text}
-        </Tooltip.Content>
-      </Tooltip.Portal>
-    </Tooltip.Root>
+    <Slot.Root
+      onPointerMove={(event) => {
+        if (event.pointerType !== 'touch' && !fromElsewhere(event)) tips.move(event.currentTarget, text);
+      }}
+      onPointerLeave={tips.leave}
+      onPointerDown={tips.press}
+      onClick={tips.close}
+      onFocus={(event) => {
+        if (!quiet && !fromElsewhere(event)) tips.focus(event.currentTarget, text);
+      }}
+      onBlur={tips.close}
+    >
+      {children}
+    </Slot.Root>
   );
 }

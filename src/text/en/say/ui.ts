@@ -9,6 +9,7 @@ export const say = {
   nameNeededLastOne: 'A name is needed; the last one is kept.',
   mostCharactersLastOne: (longest: number) => `At most ${longest} characters; the last one is kept.`,
   browserGivesNoCanvas: 'The browser gives no canvas to draw on.',
+  partDidNotCome: 'This did not come: the program’s server does not answer. Reload the page to try again.',
   pictureCouldNotMade: 'The picture could not be made.',
   otherEditsHaveCome: 'Other edits have come after it. Step back through them with Undo (Ctrl+Z).',
 } as const;
