@@ -29,7 +29,7 @@ export function How({
       <CircleHelp size={14} aria-hidden="true" />
     </button>
   );
-  const tipped = (onClick?: () => void) => (
+  const tipped = (onClick: () => void) => (
     <Tip quiet text={text}>
       {button(onClick)}
     </Tip>
@@ -37,7 +37,7 @@ export function How({
   if (!asked) return tipped(() => setAsked(true));
   return (
     <Asked button={tipped}>
-      <HowSheet told={told} button={tipped()} />
+      <HowSheet told={told} button={button()} tip={text} />
     </Asked>
   );
 }

@@ -1,13 +1,24 @@
 import { Dialog } from 'radix-ui';
 import { type ReactElement, useState } from 'react';
 import type { Explanation } from '../../text/en';
+import { Tip } from '../ui/Tip';
 
-/** How a result was reached, opened as it comes. @param button what opens it again */
-export function HowSheet({ told, button }: { told: () => Explanation; button: ReactElement }) {
+/** How a result was reached, opened as it comes. @param button what opens it again @param tip about that */
+export function HowSheet({
+  told,
+  button,
+  tip,
+}: {
+  told: () => Explanation;
+  button: ReactElement;
+  tip: string;
+}) {
   const [open, setOpen] = useState(true);
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger asChild>{button}</Dialog.Trigger>
+      <Tip quiet text={tip}>
+        <Dialog.Trigger asChild>{button}</Dialog.Trigger>
+      </Tip>
       {open && <Sheet {...told()} />}
     </Dialog.Root>
   );

@@ -10,8 +10,8 @@ export function TipBubble({ tip: { about, text } }: { tip: ShownTip }) {
   const [bubble, setBubble] = useState<HTMLElement | null>(null);
   const { left, top, width, height } = about.getBoundingClientRect();
   useEffect(() => {
-    const gone = setInterval(() => !about.isConnected && tips.close(), LOOK);
-    const scrolled = ({ target }: Event) => (target as Node).contains(about) && tips.close();
+    const gone = setInterval(() => !about.isConnected && tips.lose(), LOOK);
+    const scrolled = ({ target }: Event) => (target as Node).contains(about) && tips.lose();
     document.addEventListener('scroll', scrolled, { capture: true });
     return () => {
       clearInterval(gone);
@@ -19,7 +19,7 @@ export function TipBubble({ tip: { about, text } }: { tip: ShownTip }) {
     };
   }, [about]);
   useEffect(() => {
-    const told = bubble?.querySelector('[role=tooltip]')?.id;
+    const told = bubble?.id;
     if (!told) return;
     const before = about.getAttribute('aria-describedby');
     about.setAttribute('aria-describedby', before ? `${before} ${told}` : told);

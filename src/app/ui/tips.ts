@@ -65,6 +65,11 @@ export const tips = {
   close(): void {
     show(null);
   },
+  /** What it is about has moved from under the pointer, or is gone. */
+  lose(): void {
+    over = null;
+    show(null);
+  },
   subscribe(told: () => void): () => void {
     watchers.add(told);
     return () => watchers.delete(told);
