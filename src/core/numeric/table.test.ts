@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pointTable, pointTableAt } from './pointTable';
-import { integralAt, integralInverse, integralTable, TABLE_START, tableAt, uniformTable } from './table';
+import {
+  heldPosition,
+  integralAt,
+  integralInverse,
+  integralTable,
+  knotBefore,
+  MOST_POSITION,
+  TABLE_START,
+  tableAt,
+  tablePosition,
+  uniformTable,
+} from './table';
 
 const kelvin = fc.double({ min: 120, max: 3000, noNaN: true });
 const points = fc
@@ -75,6 +86,32 @@ describe('tables over temperature', () => {
         expect(Math.abs(integralAt(table, sums, found) / integralAt(table, sums, t) - 1)).toBeLessThan(1e-6);
       }),
     );
+  });
+
+  it('find the knot before any place without a branch, on a knot too, and hold what is outside or no number', () => {
+    const values = uniformTable(
+      Array.from({ length: 40 }, (_, i) => [273.15 + 10 * i, (7 * i) % 11] as const),
+    );
+    const at = (position: number) => {
+      const knot = knotBefore(position);
+      return values[knot] + (position - knot) * (values[knot + 1] - values[knot]);
+    };
+    for (let i = 0; i <= MOST_POSITION; i++) {
+      expect(at(i)).toBe(values[i]);
+      for (const share of [1e-9, 0.25, 0.5, 0.75, 1 - 1e-9]) {
+        expect(knotBefore(i + share)).toBe(i);
+        expect(at(i + share)).toBeCloseTo(values[i] + share * (values[i + 1] - values[i]), 9);
+      }
+    }
+    expect([-3, -0, Number.NaN, 12.5, 1e9, MOST_POSITION].map(heldPosition)).toEqual([
+      0,
+      0,
+      0,
+      12.5,
+      MOST_POSITION,
+      MOST_POSITION,
+    ]);
+    expect(tablePosition(TABLE_START + 123)).toBeCloseTo(12.3, 12);
   });
 
   it('refuse temperatures that do not rise, by number', () => {

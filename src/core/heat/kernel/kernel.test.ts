@@ -6,6 +6,7 @@ import { WHEELS } from '../../brake';
 import { uniformTable } from '../../numeric';
 import { networkOf, simulateDay } from '../../run';
 import { besideEachOther, createIntegrator } from '../createIntegrator';
+import { type HeatIntegrator, MOST_AT_ONCE } from '../heatIntegrator';
 import { Integrator } from '../integrator';
 import { AMBIENT, type Network } from '../network';
 import { kernelTrouble, resetKernel } from './compile';
@@ -19,6 +20,61 @@ function kernelOf(network: Network, ambient: number, start: number) {
   const kernel = createIntegrator(network, ambient, start);
   expect(kernel).toBeInstanceOf(KernelIntegrator);
   return kernel;
+}
+
+/** Random steps that are known beforehand, some of them begun with something switched. */
+function knownSteps(channels: number, count: number) {
+  return {
+    dt: Float64Array.from({ length: count }, (_, k) => 0.01 * (1 + ((k * k * 7) % 160))),
+    event: Uint8Array.from({ length: count }, (_, k) => (k % 11 === 4 ? 1 : 0)),
+    drives: Float64Array.from({ length: count * channels }, (_, i) =>
+      i % channels === 0 ? 1 : (i % 5) * 0.4,
+    ),
+  };
+}
+
+/**
+ * Makes steps at once and one by one, and holds rows, told heat and what is left of them against each other bit for bit.
+ * @param at networks that are stepped beside each other, and as many that are stepped alone
+ */
+function expectSameAtOnce(
+  at: readonly HeatIntegrator[],
+  alone: readonly HeatIntegrator[],
+  network: Network,
+): void {
+  const { channels, nodes } = network;
+  const steps = knownSteps(channels, 2 * MOST_AT_ONCE);
+  const held = { channel: channels - 1, value: 0.7 };
+  let from = 0;
+  for (const count of [1, MOST_AT_ONCE, 7]) {
+    for (const of of at) of.coast(steps, from, count, held);
+    const rows = at.map((of) => {
+      const into = new Float64Array(count * nodes.length + 3);
+      of.writeRows(into, 3, count);
+      return into;
+    });
+    const told = at.map((of) => Array.from({ length: count }, (_, k) => of.told(k)));
+    alone.forEach((of, lane) => {
+      const row = new Float64Array(nodes.length);
+      for (let k = 0; k < count; k++) {
+        if (steps.event[from + k] === 1) of.markEvent();
+        of.drive.set(steps.drives.subarray((from + k) * channels, (from + k + 1) * channels));
+        of.drive[held.channel] = held.value;
+        of.step(steps.dt[from + k], 0, 0);
+        of.writeTemperatures(row, 0);
+        const start = 3 + k * nodes.length;
+        expect(rows[lane].subarray(start, start + nodes.length), `row ${from + k}`).toEqual(row);
+        expect(told[lane][k]).toBe(of.told(0));
+        expect(of.told(0)).toBe(of.heat(network.told?.first ?? 0, network.told?.count ?? 0));
+      }
+      expect([at[lane].stored(), at[lane].lost]).toEqual([of.stored(), of.lost]);
+    });
+    from += count;
+    // What is braked in between goes on from where they stopped.
+    for (const of of [...at, ...alone]) of.drive.fill(1);
+    for (const of of at) of.step(0.3, 20_000, 15_000);
+    for (const of of alone) of.step(0.3, 20_000, 15_000);
+  }
 }
 
 /** Steps both with every channel, length of step and event moved, and holds them against each other bit for bit. */
@@ -134,6 +190,26 @@ describe('the kernel written for a topology', () => {
       }),
       { numRuns: 40 },
     );
+  });
+
+  it('makes steps without sources at once as it makes them one by one, and so does the one that is read', () => {
+    const { network } = networkOf(dayInput(setupOf(demoProject, demoProject.plans[0].id)), 'frontLeft');
+    expect(network.told?.count).toBeGreaterThan(3);
+    const hot = network.nodes.map((_, i) => 300 + 20 * i);
+    const read = () => new Integrator(network, 293, hot);
+    createIntegrator(network, 293, hot).release();
+    const kernel = createIntegrator(network, 293, hot);
+    expect(kernel).toBeInstanceOf(KernelIntegrator);
+    expectSameAtOnce([kernel], [read()], network);
+    expectSameAtOnce([read()], [read()], network);
+    const pair = () => {
+      const create = besideEachOther();
+      return [create(network, 290, hot), create(network, 300, 600)];
+    };
+    for (const each of pair()) each.release();
+    const lanes = pair();
+    for (const lane of lanes) expect(lane).toBeInstanceOf(KernelIntegrator);
+    expectSameAtOnce(lanes, [new Integrator(network, 290, hot), new Integrator(network, 300, 600)], network);
   });
 
   it('gives them to two networks beside each other, in a lane each', () => {
