@@ -50,5 +50,7 @@ function kindOf(input: unknown): string {
   return `a ${typeof input}`;
 }
 
-// The small form of Zod brings no words along.
-z.config({ localeError: complaint });
+/** Gives schemas those words: the small form of Zod brings none along. To be called where schemas begin. */
+export function speakPlainly(): void {
+  z.config({ localeError: complaint });
+}

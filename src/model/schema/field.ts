@@ -1,6 +1,8 @@
 import * as z from 'zod/mini';
 import type { Quantity } from '../quantity/units';
-import './complaints';
+import { speakPlainly } from './complaints';
+
+speakPlainly();
 
 /** What a form needs to know of a number, kept in the schema itself so that form, file and documentation agree. */
 export interface FieldInfo {

@@ -1,5 +1,7 @@
 import * as z from 'zod/mini';
-import './complaints';
+import { speakPlainly } from './complaints';
+
+speakPlainly();
 
 export const idSchema = z.string().check(z.minLength(1), z.maxLength(64));
 export const nameSchema = z
