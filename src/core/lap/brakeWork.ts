@@ -60,7 +60,9 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     const grade = lap.grade[i];
     const inertial = (0.5 * forces.mass * forces.inertia * (v0 * v0 - v1 * v1)) / ds;
     const against = mid + (lap.headwind ? 0.5 * (lap.headwind[i] + lap.headwind[i + 1]) : 0);
-    const force = inertial - resistance(forces, against, grade) - engineBrakingAt(forces, mid);
+    const slowed = inertial - resistance(forces, against, grade);
+    // The engine only holds back: where nothing is slowed it makes no difference.
+    const force = slowed > 0 ? slowed - engineBrakingAt(forces, mid) : slowed;
     let front = 0;
     let rear = 0;
     let electric = 0;
@@ -84,7 +86,7 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
     const curvature = lap.curvature?.[i];
     lateral[i] =
       curvature === undefined ? forces.lateralGrip : (mid * mid * Math.abs(curvature)) / STANDARD_GRAVITY;
-    const left = leftShare(vehicle, mid, curvature ?? 0);
+    const left = front + rear > 0 ? leftShare(vehicle, mid, curvature ?? 0) : 0.5;
     frontLeftHeat[i + 1] = frontLeftHeat[i] + front * heatShare * left;
     rearLeftHeat[i + 1] = rearLeftHeat[i] + rear * heatShare * left;
     recovered[i + 1] = recovered[i] + electric;
