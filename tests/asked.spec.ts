@@ -15,7 +15,7 @@ test('a tip comes for the pointer and for the focus, stays while the pointer goe
   // Soon after one tip the next comes, and the way to a tip does not lose it.
   const box = await page.locator('[data-radix-popper-content-wrapper]').boundingBox();
   if (!box) throw new Error('the tip is nowhere');
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.waitForTimeout(400);
   await expect(tip).toHaveCount(1);
   await page.keyboard.press('Escape');

@@ -59,6 +59,7 @@ test('fluid, its age and the pads move their own limits', async ({ page }) => {
   const choices = page.getByRole('combobox', { name: 'Fluid', exact: true });
   const limits = new Set<number>();
   await choices.click();
+  await expect(page.getByRole('option').first()).toBeVisible();
   const kinds = await page
     .getByRole('option')
     .evaluateAll((all) => all.map((o) => o.getAttribute('data-value')));

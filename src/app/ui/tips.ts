@@ -8,7 +8,7 @@ export interface ShownTip {
 const REST = 350;
 const SOON = 300;
 /** How long it stays once the pointer has left, so that the pointer may go to it, ms. */
-const LINGER = 120;
+const LINGER = 200;
 
 let shown: ShownTip | null = null;
 let closedAt = Number.NEGATIVE_INFINITY;
