@@ -11,13 +11,25 @@ await withApplication(4321, async (browser, address) => {
   // The TypeScript loader wraps functions in a helper that the page does not have.
   await page.addInitScript('globalThis.__name = (f) => f');
   const weighed = weigh(page);
+  await page.addInitScript(noteDrawing);
   await page.goto(address);
   await page.getByTestId('verdict').waitFor();
   await page.waitForTimeout(1500);
   const moved = await moveControls(page);
-  const firstPage = weighed();
+  const firstPage = weighed(await page.evaluate('globalThis.beforeDrawing'));
   console.log(JSON.stringify({ ...moved, ...(await readDay(page, address)), ...firstPage }));
 });
+
+/** Runs in the page: notes which scripts have come by the time its header is there. */
+function noteDrawing(): void {
+  const watch = new MutationObserver(() => {
+    if (!document.querySelector('nav[aria-label=Pages]')) return;
+    watch.disconnect();
+    const names = performance.getEntriesByType('resource').map(({ name }) => name.split('/').pop());
+    Object.assign(globalThis, { beforeDrawing: names });
+  });
+  watch.observe(document, { childList: true, subtree: true });
+}
 
 /** Weighs what the page loads from now on; what it answers with sums it up, kB gzipped. */
 function weigh(page: Page) {
@@ -30,12 +42,14 @@ function weigh(page: Page) {
     // A worker that is ended takes the body of its script along.
     read().catch(() => {});
   });
-  return () => {
+  /** @param early names of what had come before the page was drawn */
+  return (early: readonly string[]) => {
     // Several workers run one script; it weighs once.
     const once = [...new Map(scripts.map((s) => [s.name, s])).values()];
-    const size = (kind: string) =>
-      once.filter((s) => s.kind === kind).reduce((sum, s) => sum + s.gzip, 0) / 1000;
-    return { pageJsKb: size('page'), workerJsKb: size('worker'), cssKb: size('css') };
+    const sum = (list: typeof once) => list.reduce((all, s) => all + s.gzip, 0) / 1000;
+    const size = (kind: string) => sum(once.filter((s) => s.kind === kind));
+    const drawnJsKb = sum(once.filter((s) => s.kind === 'page' && early.includes(s.name)));
+    return { drawnJsKb, pageJsKb: size('page'), workerJsKb: size('worker'), cssKb: size('css') };
   };
 }
 

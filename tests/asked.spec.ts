@@ -1,4 +1,5 @@
-import { choose, expect, open, test, verdict } from './page';
+import { projectJsonSchema } from '../src/model';
+import { choose, expect, exported, open, test, verdict } from './page';
 
 /** Parts of the program that are fetched only once they are wanted: tips, lists, explanations. */
 
@@ -69,6 +70,13 @@ test('a list opens by mouse and by keys before and after it has been fetched, an
   await choose(plans, { index: 1 });
   await expect(plans).toBeFocused();
   await expect(verdict(page)).toBeVisible();
+});
+
+test('the published schema is made when it is asked for, and is the command line’s', async ({ page }) => {
+  await open(page);
+  const { name, text } = await exported(page, 'Schema of the project file');
+  expect(name).toBe('fervent-kettle-project.schema.json');
+  expect(JSON.parse(text)).toEqual(JSON.parse(JSON.stringify(projectJsonSchema())));
 });
 
 test('what does not come says so, and the page goes on', async ({ page, quiet }) => {

@@ -3,14 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { demoProject } from '../../../demo/project';
 import type { DayResult } from '../../core';
-import {
-  dayInput,
-  projectJsonSchema,
-  QUANTITIES,
-  SWITCHABLE,
-  type Switchable,
-  writeProject,
-} from '../../model';
+import { dayInput, QUANTITIES, SWITCHABLE, type Switchable, writeProject } from '../../model';
 import { say } from '../../text/en/say/shell';
 import { useEngine, useProject, useSetup } from '../state/context';
 import { setDecimals, setTheme, setUs, useDecimals, useTheme, useUnits } from '../state/preferences';
@@ -66,6 +59,17 @@ const Line = () => <DropdownMenu.Separator className="my-1 h-px bg-rule" />;
 const Head = ({ children }: { children: ReactNode }) => (
   <DropdownMenu.Label className="caption px-2 pt-1 pb-0.5">{children}</DropdownMenu.Label>
 );
+
+/** What writes it is fetched for it, as with results. */
+async function exportSchema(): Promise<void> {
+  try {
+    const { projectJsonSchema } = await import('./schemaExport');
+    const text = `${JSON.stringify(projectJsonSchema(), null, 2)}\n`;
+    download('schema', 'fervent-kettle-project', text, '.schema');
+  } catch (error) {
+    toast.error(say.nothingWasExported((error as Error).message));
+  }
+}
 
 /** Files in and out. */
 export function FilesMenu({ open }: MenuProps) {
@@ -136,18 +140,7 @@ export function FilesMenu({ open }: MenuProps) {
           Whole result (JSON)
         </Item>
         <Line />
-        <Item
-          onSelect={() =>
-            download(
-              'schema',
-              'fervent-kettle-project',
-              `${JSON.stringify(projectJsonSchema(), null, 2)}\n`,
-              '.schema',
-            )
-          }
-        >
-          Schema of the project file
-        </Item>
+        <Item onSelect={() => void exportSchema()}>Schema of the project file</Item>
         <Item
           onSelect={() => {
             replace({
