@@ -1,5 +1,5 @@
 import { projectJsonSchema } from '../src/model';
-import { choose, expect, exported, open, test, verdict } from './page';
+import { choose, expect, exported, importText, open, test, verdict } from './page';
 
 /** Parts of the program that are fetched only once they are wanted: tips, lists, explanations. */
 
@@ -80,7 +80,7 @@ test('the published schema is made when it is asked for, and is the command line
 });
 
 test('what does not come says so, and the page goes on', async ({ page, quiet }) => {
-  await page.route(/(ChoiceList|HowSheet|TipBubble)-.*\.js$/, (route) => route.abort());
+  await page.route(/(ChoiceList|HowSheet|TipBubble|RefusedDialog)-.*\.js$/, (route) => route.abort());
   await open(page);
   const plans = page.getByRole('combobox', { name: 'Plan' });
   await plans.click();
@@ -94,6 +94,9 @@ test('what does not come says so, and the page goes on', async ({ page, quiet })
   await expect(verdict(page)).toBeVisible();
   await page.getByRole('radio', { name: /^Braking zone 3,/ }).click();
   await expect(page.getByRole('radio', { name: /^Braking zone 3,/ })).toBeChecked();
+  // A file that is refused is not refused in silence.
+  await importText(page, 'odd.json', '{"format": "fervent-kettle-project", "version": 99}');
+  await expect(page.getByText(/^odd\.json: .*version 99/)).toBeVisible();
   // The browser says which did not come.
   quiet.length = 0;
 });

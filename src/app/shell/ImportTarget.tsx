@@ -15,8 +15,9 @@ import { say } from '../../text/en/say/shell';
 import { useEngine } from '../state/context';
 import { useEdit } from '../state/useEdit';
 import { Come } from '../ui/Come';
+import { toast } from '../ui/toast';
 import { useReturnFocus } from '../ui/useReturnFocus';
-import { importFile } from './files';
+import { importFile, problemLines } from './files';
 import { handOver } from './handedFile';
 import { useReplaceProject } from './ReplaceProject';
 
@@ -90,7 +91,12 @@ export function ImportTarget({ children }: { children: ReactNode }) {
         </div>
       )}
       {refused && (
-        <Come>
+        <Come
+          onMissed={() => {
+            toast.error(`${refused.name}: ${problemLines(refused.problems)[0]}`);
+            setRefused(null);
+          }}
+        >
           <RefusedDialog
             {...refused}
             onClose={() => setRefused(null)}

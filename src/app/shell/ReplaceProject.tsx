@@ -42,7 +42,7 @@ export function ReplaceProject({ children }: { children: ReactNode }) {
     <ReplaceContext value={ask}>
       {children}
       {asked && (
-        <Come>
+        <Come onMissed={() => setAsked(null)}>
           <ReplaceDialog
             asked={asked}
             onReplace={() => replace(asked)}

@@ -19,7 +19,7 @@ export function Shortcuts() {
   );
   if (!open) return null;
   return (
-    <Come>
+    <Come onMissed={() => setOpen(false)}>
       <ShortcutsDialog onClose={() => setOpen(false)} onCloseAutoFocus={onCloseAutoFocus} />
     </Come>
   );

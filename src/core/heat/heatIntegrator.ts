@@ -56,7 +56,7 @@ export interface HeatIntegrator {
   /**
    * Steps without sources, made at once.
    * @param from the first of them
-   * @param count MOST_AT_ONCE at most
+   * @param count from 1 to MOST_AT_ONCE
    */
   coast(steps: KnownSteps, from: number, count: number, held: HeldChannel): void;
   /** Gives back what it computes with; nothing may be asked of it afterwards. */
