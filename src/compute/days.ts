@@ -1,7 +1,8 @@
 import type { QueryClient } from '@tanstack/react-query';
-import type { DayResult } from '../core';
+import { type DayResult, judged, likelyJudged } from '../core';
 import { dayInput, type Setup } from '../model';
-import type { EngineClient } from './engineClient';
+import { FirstLook } from './firstLook';
+import type { Judging } from './judging';
 import { LatestOnly } from './latestOnly';
 import { dayKey, QUESTION } from './question';
 
@@ -11,29 +12,51 @@ export interface Computed {
   readonly result: DayResult;
 }
 
+/** A day as it was driven. */
+interface Driven extends Computed {
+  /** Whether it is judged with what nobody knows of its cooling */
+  readonly whole: boolean;
+}
+
 /** How long a day that nothing shows is kept, ms: long enough to go back and forth between plans. */
 const KEPT = 300_000;
 
 /**
  * The days of the whole page: the selected plan's as saved, and with a what-if in it. Whatever asks for one is given the
- * same, and each is computed once; what is renamed or wished for is no other day.
+ * same, and each is computed once; what is renamed or wished for is no other day. A what-if is shown as soon as it is
+ * driven: what is left of it with less cooling follows.
  */
 export class Days {
   readonly saved: LatestOnly<Setup, Computed>;
-  readonly moved: LatestOnly<Setup, Computed>;
+  readonly moved: FirstLook<Setup, Driven, Computed>;
 
-  constructor(engine: EngineClient, queries: QueryClient) {
-    const run = async (setup: Setup): Promise<Computed> => ({
-      setup,
-      result: await queries.fetchQuery({
-        queryKey: QUESTION.day(setup),
-        queryFn: () => engine.call((remote) => remote.simulate(dayInput(setup))),
-        gcTime: KEPT,
+  constructor(judging: Judging, queries: QueryClient) {
+    const once = (setup: Setup, result: () => Promise<DayResult>) =>
+      queries.fetchQuery({ queryKey: QUESTION.day(setup), queryFn: result, gcTime: KEPT });
+    const carry = <C extends Computed>(known: C, setup: Setup): C | null =>
+      dayKey(known.setup) === dayKey(setup) ? { ...known, setup } : null;
+    this.saved = new LatestOnly(
+      async (setup) => ({ setup, result: await once(setup, () => judging.whole(dayInput(setup))) }),
+      carry,
+    );
+    this.moved = new FirstLook({
+      look: async (setup) => {
+        const known = queries.getQueryData<DayResult>(QUESTION.day(setup));
+        return known
+          ? { setup, result: known, whole: true }
+          : { setup, result: await judging.own(dayInput(setup)), whole: false };
+      },
+      whole: async ({ setup, result, whole }) => ({
+        setup,
+        result: whole
+          ? result
+          : await once(setup, async () => judged(result, await judging.left(dayInput(setup)))),
       }),
+      meanwhile: ({ setup, result, whole }, known) => {
+        const likely = whole ? result : known && likelyJudged(result, known.result);
+        return likely && { setup, result: likely };
+      },
+      carry,
     });
-    const carry = (known: Computed, setup: Setup): Computed | null =>
-      dayKey(known.setup) === dayKey(setup) ? { setup, result: known.result } : null;
-    this.saved = new LatestOnly(run, carry);
-    this.moved = new LatestOnly(run, carry);
   }
 }

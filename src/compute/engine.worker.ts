@@ -14,6 +14,7 @@ import {
   type Free,
   failureCases,
   fastestPlan,
+  judgedDay,
   leanDay,
   leftAtWorse,
   type Outlook,
@@ -25,6 +26,7 @@ import {
   phoneStop,
   probeKernel,
   type RunStatistics,
+  simulateDay,
   twoSides,
   withCooling,
 } from '../core';
@@ -73,30 +75,25 @@ import {
   type Way,
   waysToKeep,
 } from '../services';
-import { Beside, type SecondEngine } from './beside';
 import { movable } from './movable';
-import { WorkerClient } from './workerClient';
 
 /** A stop, or why a phone's readings tell none. */
 export type PhoneAnswer =
   | { readonly ok: true; readonly stop: PhoneStop }
   | { readonly ok: false; readonly code: PhoneError['code']; readonly fact: number };
 
-/** Begun with the first day that is judged; it runs this same program, and ends with this worker. */
-const beside = new Beside(
-  navigator.hardwareConcurrency > 1
-    ? new WorkerClient<SecondEngine>(
-        () => new Worker(self.location.href, { type: 'module', name: 'less cooling' }),
-      )
-    : null,
-);
-
 /** Everything heavy the page asks for. */
 const engine = {
   /** Why the kernel does not run here, null where it does. */
   kernelTrouble: probeKernel,
+  /** A day by itself. */
+  drive(input: DayInput): DayResult {
+    const result = simulateDay(input);
+    return Comlink.transfer(result, movable(result));
+  },
+  /** A day judged with what nobody knows of its cooling; takes two days' time. */
   async simulate(input: DayInput): Promise<DayResult> {
-    const result = await beside.day(input);
+    const result = judgedDay(input);
     return Comlink.transfer(result, movable(result));
   },
   /** What is left of a day with less cooling. */

@@ -5,6 +5,7 @@ export { type Computed, Days } from './days';
 export type { Engine, PhoneAnswer } from './engine.worker';
 export { EngineClient } from './engineClient';
 export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';
+export { Judging } from './judging';
 export { crewPredicting } from './predicting';
 export { QUESTION } from './question';
 export type { SeasonEngine } from './season.worker';

@@ -1,9 +1,10 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { demoProject } from '../../demo/project';
-import { type DayInput, type DayResult, judgedDay, type Left, leftAtWorse } from '../core';
+import { type DayResult, judgedDay, type Left, leftAtWorse, simulateDay } from '../core';
 import { dayInput, setupOf } from '../model';
-import { Beside, type SecondEngine } from './beside';
 import { EngineClient } from './engineClient';
+import { FirstLook } from './firstLook';
+import { type Driving, Judging } from './judging';
 import { LatestOnly } from './latestOnly';
 import { EngineError, type WorkerClient } from './workerClient';
 
@@ -105,7 +106,77 @@ describe('EngineClient', () => {
   });
 });
 
-describe('Beside', () => {
+describe('FirstLook', () => {
+  const waiting = () => {
+    const finish = { look: [] as (() => void)[], whole: [] as (() => void)[] };
+    const begun: string[] = [];
+    const looking = new FirstLook<number, { input: number }, string>({
+      look: (input) => {
+        begun.push(`look ${input}`);
+        return new Promise((resolve) => finish.look.push(() => resolve({ input })));
+      },
+      whole: ({ input }) => {
+        begun.push(`whole ${input}`);
+        return new Promise((resolve) => finish.whole.push(() => resolve(`whole ${input}`)));
+      },
+      meanwhile: ({ input }, known) => (known === null || input < 0 ? null : `look ${input}`),
+      carry: ({ input: known }, input) => (input === known + 0.5 ? { input } : null),
+    });
+    return { looking, finish, begun, shown: () => looking.getState().done?.value };
+  };
+
+  it('shows a look until the whole is there, and waits for the whole where nothing is known yet', async () => {
+    const { looking, finish, begun, shown } = waiting();
+    looking.request(1);
+    finish.look[0]();
+    await vi.waitFor(() => expect(begun).toEqual(['look 1', 'whole 1']));
+    expect(looking.getState()).toEqual({ done: null, running: true, error: null });
+    finish.whole[0]();
+    await vi.waitFor(() => expect(shown()).toBe('whole 1'));
+    looking.request(2);
+    finish.look[1]();
+    await vi.waitFor(() => expect(shown()).toBe('look 2'));
+    expect(looking.getState().done?.input).toBe(2);
+    finish.whole[1]();
+    await vi.waitFor(() => expect(shown()).toBe('whole 2'));
+    // A look that may not be shown leaves what is there.
+    looking.request(-3);
+    finish.look[2]();
+    await vi.waitFor(() => expect(begun).toContain('whole -3'));
+    expect(looking.getState()).toMatchObject({ done: { input: 2, value: 'whole 2' }, running: true });
+    finish.whole[2]();
+    await vi.waitFor(() =>
+      expect(looking.getState()).toEqual({
+        done: { input: -3, value: 'whole -3' },
+        running: false,
+        error: null,
+      }),
+    );
+  });
+
+  it('looks at the next input while the one before is made whole, and makes only the newest look whole', async () => {
+    const { looking, finish, begun, shown } = waiting();
+    for (const input of [1, 2, 3, 4]) {
+      looking.request(input);
+      await vi.waitFor(() => expect(begun).toContain(`look ${input}`));
+      finish.look[input - 1]();
+      await vi.waitFor(() => expect(looking.getState().running).toBe(true));
+      await new Promise((done) => setTimeout(done, 0));
+    }
+    expect(begun).toEqual(['look 1', 'whole 1', 'look 2', 'look 3', 'look 4']);
+    finish.whole[0]();
+    await vi.waitFor(() => expect(begun[5]).toBe('whole 4'));
+    await vi.waitFor(() => expect(shown()).toBe('look 4'));
+    finish.whole[1]();
+    await vi.waitFor(() => expect(shown()).toBe('whole 4'));
+    // What a known answer tells of another input needs no look.
+    looking.request(4.5);
+    await vi.waitFor(() => expect(begun[6]).toBe('whole 4.5'));
+    expect(begun).toHaveLength(7);
+  });
+});
+
+describe('Judging', () => {
   const input = dayInput(setupOf(demoProject));
   const told = ({ verdict, margins, forceMargins, peaks }: DayResult) => ({
     verdict,
@@ -115,69 +186,77 @@ describe('Beside', () => {
   });
   const alone = told(judgedDay(input));
   const worse = leftAtWorse(input);
-  const asking = (answer: () => unknown) => {
-    const asked: DayInput[] = [];
-    const call = async (use: (engine: SecondEngine) => unknown) =>
-      use({
-        leftAtWorse: (day) => {
-          asked.push(day);
-          return answer() as Left;
-        },
-      });
-    return { asked, second: { call } as unknown as WorkerClient<SecondEngine> };
+  /** A worker that has these answers, and what it was asked. */
+  const worker = (left: () => Left = () => worse) => {
+    const asked: string[] = [];
+    const engine: Driving = {
+      drive: (day) => {
+        asked.push('drive');
+        return simulateDay(day);
+      },
+      leftAtWorse: () => {
+        asked.push('left');
+        return left();
+      },
+      simulate: async (day) => {
+        asked.push('simulate');
+        return judgedDay(day);
+      },
+    };
+    const call = async (use: (engine: Driving) => unknown) => use(engine);
+    return { asked, client: { call } as unknown as WorkerClient<Driving> };
   };
-
   /** Which has judged its first day, so that the other has begun. */
-  const begun = async (second: WorkerClient<SecondEngine>) => {
-    const waiting: (() => void)[] = [];
-    const beside = new Beside(second, (act) => waiting.push(act));
-    await beside.day(input);
-    expect(waiting.length).toBe(1);
-    waiting[0]();
+  const begun = async (second: WorkerClient<Driving>) => {
+    const first = worker();
+    const waits: (() => void)[] = [];
+    const judging = new Judging(first.client, second, (act) => waits.push(act));
+    expect(told(await judging.whole(input))).toEqual(alone);
+    expect([first.asked, waits.length]).toEqual([['simulate'], 1]);
+    waits[0]();
     await new Promise((done) => setTimeout(done, 0));
-    return beside;
+    first.asked.length = 0;
+    return { judging, asked: first.asked };
   };
 
-  it('judges its first day alone, those after it with what the other says of less cooling', async () => {
-    const { asked, second } = asking(() => worse);
-    const waiting: (() => void)[] = [];
-    const beside = new Beside(second, (act) => waiting.push(act));
-    for (let k = 0; k < 2; k++) expect(told(await beside.day(input))).toEqual(alone);
-    expect([asked.length, waiting.length]).toEqual([0, 1]);
-    waiting[0]();
-    await vi.waitFor(() => expect(asked.length).toBe(1));
-    expect(told(await beside.day(input))).toEqual(alone);
-    expect(asked).toEqual([input, input]);
+  it('has its first day judged by one worker, those after it by two', async () => {
+    const second = worker();
+    const { judging, asked } = await begun(second.client);
+    expect(told(await judging.whole(input))).toEqual(alone);
+    expect([asked, second.asked]).toEqual([['drive'], ['left', 'left']]);
     // What the other says is what counts.
     const worst = worse.margins.map((own) => ({ ...own, margin: -123 }));
-    const odd = await begun(asking(() => ({ margins: worst, forceMargins: [] })).second);
-    const day = await odd.day(input);
+    const odd = await begun(worker(() => ({ margins: worst, forceMargins: [] })).client);
+    const day = await odd.judging.whole(input);
     expect(new Set(day.margins.map(({ lessCooling }) => lessCooling))).toEqual(new Set([-123]));
   });
 
-  it('does both itself where the other has died, and asks it no more', async () => {
+  it('does without the other where it has died, and asks it no more', async () => {
     let dead = false;
-    const { asked, second } = asking(() => {
+    const second = worker(() => {
       if (dead) throw new EngineError('gone');
       return worse;
     });
-    const beside = await begun(second);
+    const { judging, asked } = await begun(second.client);
     dead = true;
-    for (let k = 0; k < 2; k++) expect((await beside.day(input)).verdict).toEqual(alone.verdict);
-    expect(asked.length).toBe(2);
-    expect((await new Beside(null).day(input)).verdict).toEqual(alone.verdict);
+    for (let k = 0; k < 2; k++) expect((await judging.whole(input)).verdict).toEqual(alone.verdict);
+    expect(await judging.left(input)).toEqual(worse);
+    expect(second.asked.length).toBe(2);
+    expect(asked).toEqual(['drive', 'left', 'simulate', 'left']);
+    const single = worker();
+    expect((await new Judging(single.client, null).whole(input)).verdict).toEqual(alone.verdict);
   });
 
   it('says what is wrong with a day as it is said without the other, which stays', async () => {
     let wrong = false;
-    const { asked, second } = asking(() => {
+    const second = worker(() => {
       if (wrong) throw new RangeError('the same there');
       return worse;
     });
-    const beside = await begun(second);
+    const { judging } = await begun(second.client);
     wrong = true;
     const heavy = { ...input, vehicle: { ...input.vehicle, mass: Number.NaN } };
-    for (let k = 0; k < 2; k++) await expect(beside.day(heavy)).rejects.toThrow(/not a number/);
-    expect(asked.length).toBe(3);
+    for (let k = 0; k < 2; k++) await expect(judging.whole(heavy)).rejects.toThrow(/not a number/);
+    expect(second.asked.length).toBe(3);
   });
 });

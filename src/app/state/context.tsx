@@ -8,6 +8,7 @@ import {
   Days,
   EngineClient,
   type FilesEngine,
+  Judging,
   type SeasonEngine,
 } from '../../compute';
 import { type Project, type Setup, setupOf } from '../../model';
@@ -33,6 +34,9 @@ export interface Background {
 }
 const DaysContext = createContext<Days | null>(null);
 const BackgroundContext = createContext<Background | null>(null);
+
+/** A second worker for what is left of a day with less cooling; null where there is no core for it. */
+const anotherEngine = () => (navigator.hardwareConcurrency > 1 ? new EngineClient(createEngineWorker) : null);
 
 /** Gives the whole page its project and its engine. */
 export function Providers({ store, children }: { store: ProjectStore; children: ReactNode }) {
@@ -66,7 +70,7 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
       }),
     [],
   );
-  const days = useMemo(() => new Days(engine, queries), [engine, queries]);
+  const days = useMemo(() => new Days(new Judging(engine, anotherEngine()), queries), [engine, queries]);
   return (
     <StoreContext value={store}>
       <EngineContext value={engine}>

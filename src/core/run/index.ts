@@ -21,7 +21,7 @@ export { leanDay, simulateDay } from './day';
 export { type Failure, type FailureCase, failureCases, MODEST } from './failure';
 export { type FlowEnd, flowsAt, type HeatBalance, heatBalance, nodesAt, type PartFlow } from './flows';
 export { hottestLap } from './hottestLap';
-export { judged, judgedDay, type Left, leftAtWorse, withCooling } from './judgedDay';
+export { judged, judgedDay, type Left, leftAtWorse, likelyJudged, withCooling } from './judgedDay';
 export {
   endsTheDrive,
   FOOT_LIMITS,

@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
-import { type Car, dayInput, setupOf } from '../../model';
+import { type Car, dayInput, METRIC, setupOf } from '../../model';
+import { verdictText } from '../../text/en';
+import type { DayInput } from '../schedule';
 import { simulateDay } from './day';
-import { judgedDay, withCooling } from './judgedDay';
+import { judgedDay, likelyJudged, withCooling } from './judgedDay';
 import { isCold } from './limits';
 import { isClose } from './margins';
+import type { DayResult } from './result';
 
 const fen = setupOf(demoProject, 'plan-tarn-fen');
 const skarn = setupOf(demoProject, 'plan-skarn-fen');
@@ -53,5 +56,41 @@ describe('a day judged with what nobody knows of its cooling', () => {
     const day = judgedDay({ ...near, front: { ...near.front, left: lowered, right: lowered } });
     expect(day.verdict).toMatchObject({ kind: 'close', margin: { part: 'padFace', axle: 'front' } });
     expect(day.verdict.coldBite).not.toBeNull();
+  });
+
+  it('is told before it is judged only where nothing told of it is another once it is', () => {
+    const closeOnes = ({ margins, forceMargins }: DayResult) =>
+      [...margins, ...forceMargins].map((m) => !m.passed && isClose(m));
+    let [told, waited, marks, others] = [0, 0, 0, 0];
+    for (const of of [setupOf(demoProject), fen, skarn]) {
+      const input = short(of, 4);
+      const moved = (mass: number, grip: number): DayInput => ({
+        ...input,
+        vehicle: { ...input.vehicle, mass: mass * input.vehicle.mass },
+        driver: { ...input.driver, brakingGripUsed: grip * input.driver.brakingGripUsed },
+      });
+      let like = judgedDay(input);
+      for (let k = 1; k <= 6; k++) {
+        const day = moved(1 + 0.03 * k, 1 - 0.01 * k);
+        const judgedItself = judgedDay(day);
+        const likely = likelyJudged(simulateDay(day), like);
+        if (likely) {
+          told += 1;
+          expect(verdictText(likely, METRIC)).toEqual(verdictText(judgedItself, METRIC));
+          expect(likely.peaks).toEqual(judgedItself.peaks);
+          const itself = closeOnes(judgedItself);
+          marks += itself.length;
+          closeOnes(likely).forEach((mark, i) => {
+            if (mark !== itself[i]) others += 1;
+          });
+        } else waited += 1;
+        like = judgedItself;
+      }
+    }
+    expect(told).toBeGreaterThan(4);
+    expect(waited).toBeGreaterThan(4);
+    expect(others / marks).toBeLessThan(0.03);
+    // One that was not judged tells nothing of another.
+    expect(likelyJudged(simulateDay(short(fen, 4)), simulateDay(short(fen, 4)))).toBeNull();
   });
 });

@@ -1,0 +1,78 @@
+import { LatestOnly, type RunState } from './latestOnly';
+
+/** What has a first look and a whole answer. */
+export interface Looking<I, L, O> {
+  /** The first look at an input */
+  look(input: I): Promise<L>;
+  /** What it is with all that belongs to it */
+  whole(look: L): Promise<O>;
+  /**
+   * What may be shown until the whole is there; null where it must be waited for
+   * @param known the last that is whole, if any
+   */
+  meanwhile(look: L, known: O | null): O | null;
+  /** The look that a known answer gives at another input, without a run; null where it gives none */
+  carry(known: L, input: I): L | null;
+}
+
+/**
+ * Runs that show a first look before their whole answer. Both are made side by side: while a control moves, the next
+ * input is looked at while the one before is made whole, and of looks that come meanwhile only the newest is.
+ */
+export class FirstLook<I, L, O> {
+  private readonly looks: LatestOnly<I, L>;
+  private readonly wholes: LatestOnly<L, O>;
+  private state: RunState<I, O> = { done: null, running: false, error: null };
+  private readonly listeners = new Set<() => void>();
+
+  constructor(private readonly looking: Looking<I, L, O>) {
+    this.looks = new LatestOnly(
+      (input) => looking.look(input),
+      (known, input) => looking.carry(known, input),
+    );
+    this.wholes = new LatestOnly((look) => looking.whole(look));
+    this.looks.subscribe(() => {
+      const { done } = this.looks.getState();
+      if (done) this.wholes.request(done.value);
+      this.update();
+    });
+    this.wholes.subscribe(() => this.update());
+  }
+
+  readonly getState = (): RunState<I, O> => this.state;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Asks for an input, as `LatestOnly.request`. */
+  request(input: I): void {
+    this.looks.request(input);
+  }
+
+  private update(): void {
+    const looks = this.looks.getState();
+    const wholes = this.wholes.getState();
+    const done = this.done(looks, wholes);
+    const running = looks.running || wholes.running;
+    const error = looks.error ?? wholes.error;
+    const now = this.state;
+    if (done === now.done && running === now.running && error === now.error) return;
+    this.state = { done, running, error };
+    for (const listener of this.listeners) listener();
+  }
+
+  private done(looks: RunState<I, L>, wholes: RunState<L, O>): RunState<I, O>['done'] {
+    if (!looks.done) return null;
+    const { input, value } = looks.done;
+    const before = this.state.done;
+    if (wholes.done?.input === value) {
+      const whole = wholes.done.value;
+      return before?.input === input && before.value === whole ? before : { input, value: whole };
+    }
+    if (before?.input === input) return before;
+    const shown = this.looking.meanwhile(value, wholes.done?.value ?? null);
+    return shown === null ? before : { input, value: shown };
+  }
+}
