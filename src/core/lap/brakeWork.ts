@@ -34,33 +34,81 @@ export interface DrivenLap {
  * @returns the same n points, each sum of heat up to there in J
  * @throws RangeError for a speed at which the car would lift off
  */
-export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace {
-  const n = lap.distance.length - 1;
-  let fastest = 0;
-  for (let i = 0; i <= n; i++) fastest = Math.max(fastest, lap.speed[i]);
-  assertOnTheRoad(forces, fastest);
-  const time = new Float64Array(n + 1);
-  const frontHeat = new Float64Array(n + 1);
-  const rearHeat = new Float64Array(n + 1);
-  const frontLeftHeat = new Float64Array(n + 1);
-  const rearLeftHeat = new Float64Array(n + 1);
-  const recovered = new Float64Array(n + 1);
-  const recoverable = new Float64Array(n + 1);
-  const slipped = new Float64Array(n + 1);
-  const lateral = new Float64Array(n);
-  const heatShare = 1 - vehicle.slipShare;
-  const state = new BrakingState(vehicle.brakes, vehicle, vehicle.wheelRadius, vehicle.recovery);
-  state.takeNominal();
-  for (let i = 0; i < n; i++) {
+export const brakeWork = (lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace =>
+  new LapWork(vehicle, forces).of(lap);
+
+/** What each interval of a lap adds: time, s, sideways acceleration, g, and work, J. */
+const ADDED = [
+  'duration',
+  'lateral',
+  'front',
+  'rear',
+  'frontLeft',
+  'rearLeft',
+  'recovered',
+  'recoverable',
+  'slipped',
+] as const;
+type Added = Readonly<Record<(typeof ADDED)[number], Float64Array>>;
+
+/**
+ * Work of the brakes along laps of one car in one air; see `brakeWork`. An interval of the same way that is driven with the
+ * same speeds as in the lap before is not worked out again.
+ */
+export class LapWork {
+  private readonly state: BrakingState;
+  private before: DrivenLap | null = null;
+  private added = emptyAdded(0);
+
+  constructor(
+    private readonly vehicle: Vehicle,
+    private readonly forces: Forces,
+  ) {
+    this.state = new BrakingState(vehicle.brakes, vehicle, vehicle.wheelRadius, vehicle.recovery);
+    this.state.takeNominal();
+  }
+
+  /** @throws RangeError for a speed at which the car would lift off */
+  of(lap: DrivenLap): LapTrace {
+    const { distance, speed } = lap;
+    const n = distance.length - 1;
+    let fastest = 0;
+    for (let i = 0; i <= n; i++) fastest = Math.max(fastest, speed[i]);
+    assertOnTheRoad(this.forces, fastest);
+    const known = this.before && isSameWay(this.before, lap) ? this.before.speed : null;
+    if (!known) this.added = emptyAdded(n);
+    for (let i = 0; i < n; i++) {
+      if (!known || speed[i] !== known[i] || speed[i + 1] !== known[i + 1]) this.interval(lap, i);
+    }
+    this.before = lap;
+    const { added } = this;
+    const trace = {
+      distance,
+      time: summed(added.duration),
+      speed,
+      airSpeed: lap.headwind ? airSpeeds(speed, lap.headwind) : speed,
+      frontHeat: summed(added.front),
+      rearHeat: summed(added.rear),
+      frontLeftHeat: summed(added.frontLeft),
+      rearLeftHeat: summed(added.rearLeft),
+      recovered: summed(added.recovered),
+      recoverable: summed(added.recoverable),
+      slipped: summed(added.slipped),
+    };
+    return { ...trace, zones: findZones(trace, added.lateral, lap.nameAt ?? (() => '')) };
+  }
+
+  /** Works out what one interval adds. */
+  private interval(lap: DrivenLap, i: number): void {
+    const { vehicle, forces, state, added } = this;
     const ds = lap.distance[i + 1] - lap.distance[i];
     const v0 = lap.speed[i];
     const v1 = lap.speed[i + 1];
     const mid = Math.sqrt(0.5 * (v0 * v0 + v1 * v1));
     const dt = lap.duration ? lap.duration[i] : (2 * ds) / (v0 + v1);
-    const grade = lap.grade[i];
     const inertial = (0.5 * forces.mass * forces.inertia * (v0 * v0 - v1 * v1)) / ds;
     const against = mid + (lap.headwind ? 0.5 * (lap.headwind[i] + lap.headwind[i + 1]) : 0);
-    const slowed = inertial - resistance(forces, against, grade);
+    const slowed = inertial - resistance(forces, against, lap.grade[i]);
     // The engine only holds back: where nothing is slowed it makes no difference.
     const force = slowed > 0 ? slowed - engineBrakingAt(forces, mid) : slowed;
     let front = 0;
@@ -80,33 +128,43 @@ export function brakeWork(lap: DrivenLap, vehicle: Vehicle, forces: Forces): Lap
       rear = state.rearFriction * ds;
       electric = force * ds - front - rear;
     }
-    time[i + 1] = time[i] + dt;
-    frontHeat[i + 1] = frontHeat[i] + front * heatShare;
-    rearHeat[i + 1] = rearHeat[i] + rear * heatShare;
     const curvature = lap.curvature?.[i];
-    lateral[i] =
-      curvature === undefined ? forces.lateralGrip : (mid * mid * Math.abs(curvature)) / STANDARD_GRAVITY;
+    const heatShare = 1 - vehicle.slipShare;
     const left = front + rear > 0 ? leftShare(vehicle, mid, curvature ?? 0) : 0.5;
-    frontLeftHeat[i + 1] = frontLeftHeat[i] + front * heatShare * left;
-    rearLeftHeat[i + 1] = rearLeftHeat[i] + rear * heatShare * left;
-    recovered[i + 1] = recovered[i] + electric;
-    recoverable[i + 1] = recoverable[i] + could;
-    slipped[i + 1] = slipped[i] + (front + rear) * vehicle.slipShare;
+    added.duration[i] = dt;
+    added.lateral[i] =
+      curvature === undefined ? forces.lateralGrip : (mid * mid * Math.abs(curvature)) / STANDARD_GRAVITY;
+    added.front[i] = front * heatShare;
+    added.rear[i] = rear * heatShare;
+    added.frontLeft[i] = front * heatShare * left;
+    added.rearLeft[i] = rear * heatShare * left;
+    added.recovered[i] = electric;
+    added.recoverable[i] = could;
+    added.slipped[i] = (front + rear) * vehicle.slipShare;
   }
-  const trace = {
-    distance: lap.distance,
-    time,
-    speed: lap.speed,
-    airSpeed: lap.headwind ? airSpeeds(lap.speed, lap.headwind) : lap.speed,
-    frontHeat,
-    rearHeat,
-    frontLeftHeat,
-    rearLeftHeat,
-    recovered,
-    recoverable,
-    slipped,
-  };
-  return { ...trace, zones: findZones(trace, lateral, lap.nameAt ?? (() => '')) };
+}
+
+const emptyAdded = (n: number): Added =>
+  Object.fromEntries(ADDED.map((name) => [name, new Float64Array(n)])) as Added;
+
+/** Whether two laps go the same way: only their speeds may differ. */
+const isSameWay = (a: DrivenLap, b: DrivenLap): boolean =>
+  a.distance === b.distance &&
+  a.grade === b.grade &&
+  a.curvature === b.curvature &&
+  a.headwind === b.headwind &&
+  a.duration === b.duration &&
+  a.braking === b.braking;
+
+/** Sums up to each point; n + 1. @param added by each interval; n */
+function summed(added: Float64Array): Float64Array {
+  const sums = new Float64Array(added.length + 1);
+  let sum = 0;
+  for (let i = 0; i < added.length; i++) {
+    sum += added[i];
+    sums[i + 1] = sum;
+  }
+  return sums;
 }
 
 function airSpeeds(speed: Float64Array, headwind: Float64Array): Float64Array {

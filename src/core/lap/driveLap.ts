@@ -1,7 +1,7 @@
 import { type SampledLine, type Segment, sampleLine, segmentLength } from '../circuit';
-import { brakeWork, type DrivenLap } from './brakeWork';
+import { brakeWork, type DrivenLap, LapWork } from './brakeWork';
 import { isBraking } from './findZones';
-import { forcesOf } from './forces';
+import { type Forces, forcesOf } from './forces';
 import { solveLap } from './solveLap';
 import type { LapTrace } from './trace';
 import { lapFromTypedZones, type TypedZone } from './typedZones';
@@ -76,47 +76,69 @@ const betweenPoints = (values: Float64Array): Float64Array =>
   values.subarray(1).map((after, i) => 0.5 * (values[i] + after));
 
 /**
- * Drives one lap of a circuit: solved along a line, or from zone to zone of a list.
- * @param caps what the brakes could make of each braking zone, N, in driving order; the lap brakes earlier where they are
- *   the limit
- * @param clicks on the driver's balance control for each braking zone, in driving order; without ABS they move what the
- *   tyres hold
+ * Drives one lap of a circuit; see `Laps`.
  * @throws RangeError naming what is not a number and where, or a speed at which the car would lift off
  */
-export function driveLap(
+export const driveLap = (
   circuit: PreparedCircuit,
   vehicle: Vehicle,
   driver: Driver,
   conditions: DriveConditions,
   caps: readonly BrakeCap[] = [],
   clicks: readonly ZoneClicks[] = [],
-): LapTrace {
-  const forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
-  if (circuit.kind === 'zones') {
-    const zones =
-      caps.length === 0
-        ? circuit.zones
-        : brakedEarlier(circuit.zones, caps, vehicle.mass * vehicle.rotatingInertia);
-    // Speeds that were typed are those of a dry track.
-    const pace = driver.pace * forces.trackGrip;
-    return brakeWork(lapFromTypedZones(zones, pace, driver.brakeBuildUp), vehicle, forces);
+): LapTrace => new Laps(circuit, vehicle, driver, conditions).drive(caps, clicks);
+
+/** Laps of one car and driver on one circuit in one air; what a lap has in common with the one before is not worked out again. */
+export class Laps {
+  private readonly forces: Forces;
+  private readonly work: LapWork;
+
+  constructor(
+    private readonly circuit: PreparedCircuit,
+    private readonly vehicle: Vehicle,
+    private readonly driver: Driver,
+    conditions: DriveConditions,
+  ) {
+    this.forces = forcesOf(vehicle, driver, conditions.airDensity, conditions.ductDragArea);
+    this.work = new LapWork(vehicle, this.forces);
   }
-  const lap: DrivenLap = {
-    distance: circuit.line.distance,
-    speed: solveLap(
-      circuit.line,
-      forces,
-      driver.brakeBuildUp,
-      alongLine(circuit.line, caps, (cap) => cap.available),
-      forces.firstAxle ? alongLine(circuit.line, clicks, (zone) => zone.clicks) : undefined,
-    ),
-    ...circuit.between,
-    ...(circuit.line.headwind && { headwind: circuit.line.headwind }),
-    nameAt: circuit.nameAt,
-  };
-  const trace = brakeWork(lap, vehicle, forces);
-  const start = firstFree(trace);
-  return start === 0 ? trace : brakeWork(rotated(lap, start, circuit.line.length), vehicle, forces);
+
+  /**
+   * Drives one lap: solved along a line, or from zone to zone of a list.
+   * @param caps what the brakes could make of each braking zone, N, in driving order; the lap brakes earlier where they
+   *   are the limit
+   * @param clicks on the driver's balance control for each braking zone, in driving order; without ABS they move what the
+   *   tyres hold
+   * @throws RangeError naming what is not a number and where, or a speed at which the car would lift off
+   */
+  drive(caps: readonly BrakeCap[] = [], clicks: readonly ZoneClicks[] = []): LapTrace {
+    const { circuit, vehicle, driver, forces, work } = this;
+    if (circuit.kind === 'zones') {
+      const zones =
+        caps.length === 0
+          ? circuit.zones
+          : brakedEarlier(circuit.zones, caps, vehicle.mass * vehicle.rotatingInertia);
+      // Speeds that were typed are those of a dry track.
+      const pace = driver.pace * forces.trackGrip;
+      return work.of(lapFromTypedZones(zones, pace, driver.brakeBuildUp));
+    }
+    const lap: DrivenLap = {
+      distance: circuit.line.distance,
+      speed: solveLap(
+        circuit.line,
+        forces,
+        driver.brakeBuildUp,
+        alongLine(circuit.line, caps, (cap) => cap.available),
+        forces.firstAxle ? alongLine(circuit.line, clicks, (zone) => zone.clicks) : undefined,
+      ),
+      ...circuit.between,
+      ...(circuit.line.headwind && { headwind: circuit.line.headwind }),
+      nameAt: circuit.nameAt,
+    };
+    const trace = work.of(lap);
+    const start = firstFree(trace);
+    return start === 0 ? trace : brakeWork(rotated(lap, start, circuit.line.length), vehicle, forces);
+  }
 }
 
 /** A value of each braking zone at each point of a line: up to where each braking zone ended, its own. */

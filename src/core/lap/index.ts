@@ -3,6 +3,7 @@ export {
   type BrakeCap,
   type CircuitInput,
   driveLap,
+  Laps,
   LINE_SPACING,
   type PreparedCircuit,
   prepareCircuit,

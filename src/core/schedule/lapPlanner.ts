@@ -5,8 +5,8 @@ import {
   brakeWork,
   type DrivenLap,
   type Driver,
-  driveLap,
   forcesOf,
+  Laps,
   type LapTrace,
   type PreparedCircuit,
   prepareCircuit,
@@ -51,6 +51,7 @@ export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
   const logged = new Map<DrivenLap, PlannedLap>();
   /** The same of this day by its short name: a long one takes its time to be looked up */
   const asked = new Map<string, PlannedLap>();
+  const driving = new Map<string, Laps>();
   const way = JSON.stringify([input.circuit, input.wind, numerics.spacing]);
   const circuit = () => {
     const known = ready.get(way);
@@ -83,10 +84,13 @@ export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
       logged.set(driven, lap);
       return lap;
     }
-    const solved = (zones: readonly ZoneClicks[] = []) =>
-      driveLap(circuit(), vehicle, driver, conditions, caps, zones);
-    if (caps.length > 0) return stepped(clicked(input, solved));
     const own = `${leg.pace}/${ambient}/${trackGrip}`;
+    const solved = (zones: readonly ZoneClicks[] = []) => {
+      const laps = driving.get(own) ?? new Laps(circuit(), vehicle, driver, conditions);
+      driving.set(own, laps);
+      return laps.drive(caps, zones);
+    };
+    if (caps.length > 0) return stepped(clicked(input, solved));
     const mine = asked.get(own);
     if (mine) return mine;
     const key = `${own}/${question}`;
