@@ -9,9 +9,12 @@ export interface BandSeat {
   readonly memory: Float64Array;
   /** Where each list begins in it, numbers; `inCells` mode by mode */
   readonly layout: BandLayout;
-  /** Makes the step, see `RadialBand.step`, and writes what is hottest. */
-  readonly step: (spread: number, byEarly: number, byLate: number, byFlux: number) => void;
+  /** Makes steps with what is given for each, see `RadialBand.steps`, and writes what is hottest. @param count of them */
+  readonly step: (count: number) => void;
 }
+
+/** What is given for a step, and what comes of it: numbers that lie beside each other. */
+export const GIVEN = { spread: 0, byEarly: 1, byLate: 2, byFlux: 3, hottest: 4, count: 5 } as const;
 
 interface BandLayout {
   readonly rates: number;
@@ -19,7 +22,8 @@ interface BandLayout {
   readonly flux: number;
   readonly amounts: number;
   readonly inCells: number;
-  readonly hottest: number;
+  /** Of the first of the steps that are made at once, as `GIVEN` has it; the next step's lies behind */
+  readonly given: number;
 }
 
 let compiled: WebAssembly.Module | null = null;
@@ -58,18 +62,48 @@ function layoutOf(cells: number): BandLayout {
     flux: 2 * cells,
     amounts: 3 * cells,
     inCells,
-    hottest: inCells + cells * cells,
+    given: inCells + cells * cells,
   };
 }
 
-const [SPREAD, BY_EARLY, BY_LATE, BY_FLUX, VALUES] = [0, 1, 2, 3, 4];
+/** The only parameter: how many steps are made. */
+const COUNT = 0;
+/** What is the same in both lanes, by its place in `GIVEN`, and three more values. */
+const [BOTH, LEFT, BEFORE, FIRST, SUMS] = [1, 5, 6, 7, 8];
 
-/** What `RadialBand.step` does, operation for operation, two modes or cells beside each other. */
+/** What `RadialBand.steps` does, operation for operation, two modes or cells beside each other. */
 function bandModule(cells: number, layout: BandLayout): Uint8Array {
   const code = new Code();
-  const pairs = cells / 2;
-  // Locals: the four parameters in both lanes, three more, and a sum for each pair of cells.
-  const [both, left, before, first] = [(parameter: number) => VALUES + parameter, 8, 9, 10];
+  const sums = Array.from({ length: cells / 2 }, (_, j) => SUMS + j);
+  const [at, steps] = [SUMS + sums.length, SUMS + sums.length + 1];
+  const moveOn = (local: number, by: number) => {
+    code.get(local);
+    code.i32(by);
+    code.op('i32.add');
+    code.set(local);
+  };
+  code.get(COUNT);
+  code.truncate();
+  code.set(steps);
+  code.repeat(() => {
+    writeStep(code, cells, layout, sums, at);
+    moveOn(at, 8 * GIVEN.count);
+    moveOn(steps, -1);
+    code.get(steps);
+  });
+  return encodeModule(
+    1,
+    1,
+    [
+      { type: 'v128', count: at - 1 },
+      { type: 'i32', count: 2 },
+    ],
+    code.take(),
+  );
+}
+
+/** @param sums locals of what each pair of cells has @param at the local of the step's place, bytes */
+function writeStep(code: Code, cells: number, layout: BandLayout, sums: readonly number[], at: number): void {
   const pair = (list: number, j: number) => {
     code.i32(0);
     code.load('v128', 8 * (list + 2 * j));
@@ -87,46 +121,45 @@ function bandModule(cells: number, layout: BandLayout): Uint8Array {
     pair(list, j);
     code.op('f64x2.mul');
   };
-  for (const parameter of [SPREAD, BY_EARLY, BY_LATE, BY_FLUX]) {
-    code.get(parameter);
-    code.op('f64x2.splat');
-    code.set(both(parameter));
+  for (const given of [GIVEN.spread, GIVEN.byEarly, GIVEN.byLate, GIVEN.byFlux]) {
+    code.get(at);
+    code.loadSplat(8 * (layout.given + given));
+    code.set(BOTH + given);
   }
-  for (let j = 0; j < pairs; j++) {
+  for (let j = 0; j < cells / 2; j++) {
     // left ← 1 / (1 + spread·rate)
     constant(1);
     constant(1);
-    times(() => code.get(both(SPREAD)), layout.rates, j);
+    times(() => code.get(BOTH + GIVEN.spread), layout.rates, j);
     code.op('f64x2.add');
     code.op('f64x2.div');
-    code.set(left);
+    code.set(LEFT);
     // first ← (before + byEarly·raised)·left
     pair(layout.amounts, j);
-    code.tee(before);
-    times(() => code.get(both(BY_EARLY)), layout.raised, j);
+    code.tee(BEFORE);
+    times(() => code.get(BOTH + GIVEN.byEarly), layout.raised, j);
     code.op('f64x2.add');
-    code.get(left);
+    code.get(LEFT);
     code.op('f64x2.mul');
-    code.set(first);
+    code.set(FIRST);
     // amount ← (before + CARRIED·(first − before) + byLate·raised)·left
     code.i32(0);
-    code.get(before);
+    code.get(BEFORE);
     constant(CARRIED);
-    code.get(first);
-    code.get(before);
+    code.get(FIRST);
+    code.get(BEFORE);
     code.op('f64x2.sub');
     code.op('f64x2.mul');
     code.op('f64x2.add');
-    times(() => code.get(both(BY_LATE)), layout.raised, j);
+    times(() => code.get(BOTH + GIVEN.byLate), layout.raised, j);
     code.op('f64x2.add');
-    code.get(left);
+    code.get(LEFT);
     code.op('f64x2.mul');
     code.store('v128', 8 * (layout.amounts + 2 * j));
   }
-  const sums = Array.from({ length: pairs }, (_, j) => 11 + j);
   // sum ← byFlux·flux + what all modes have in the cells
   sums.forEach((sum, j) => {
-    times(() => code.get(both(BY_FLUX)), layout.flux, j);
+    times(() => code.get(BOTH + GIVEN.byFlux), layout.flux, j);
     code.set(sum);
   });
   for (let m = 0; m < cells; m++) {
@@ -137,12 +170,11 @@ function bandModule(cells: number, layout: BandLayout): Uint8Array {
       code.set(sum);
     });
   }
-  writeMost(code, sums, layout.hottest);
-  return encodeModule(1, VALUES, [{ type: 'v128', count: 7 + pairs }], code.take());
+  writeMost(code, sums, at, layout.given + GIVEN.hottest);
 }
 
-/** Stores the greatest of some pairs. @param at where, numbers */
-function writeMost(code: Code, sums: readonly number[], at: number): void {
+/** Stores the greatest of some pairs. @param base local of an address @param to numbers behind it */
+function writeMost(code: Code, sums: readonly number[], base: number, to: number): void {
   const most = sums[0];
   for (const sum of sums.slice(1)) {
     code.get(most);
@@ -150,11 +182,11 @@ function writeMost(code: Code, sums: readonly number[], at: number): void {
     code.op('f64x2.max');
     code.set(most);
   }
-  code.i32(0);
+  code.get(base);
   for (const lane of [0, 1]) {
     code.get(most);
     code.extractLane(lane);
   }
   code.op('f64.max');
-  code.store('f64', 8 * at);
+  code.store('f64', 8 * to);
 }

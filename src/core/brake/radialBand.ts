@@ -1,6 +1,6 @@
-import { GAMMA } from '../heat';
+import { GAMMA, MOST_AT_ONCE } from '../heat';
 import { Recent, symmetricEigen, tableAt } from '../numeric';
-import { type BandSeat, CARRIED, giveBandSeat, takeBandSeat } from './bandKernel';
+import { type BandSeat, CARRIED, GIVEN, giveBandSeat, takeBandSeat } from './bandKernel';
 import type { Corner, Rotor } from './parts';
 import { rotorGeometry } from './rotorGeometry';
 
@@ -69,6 +69,17 @@ function findModes(inner: number): Modes {
   return { rates: Float64Array.from(values), raised, inCells, inModes, flux };
 }
 
+/** Samples of a wheel: friction power at the two stages of the step that ends there, W, and the ring after it, K. */
+export interface BandRun {
+  readonly early: Float64Array;
+  readonly late: Float64Array;
+  /** Mean of the ring, and of its face */
+  readonly rotorBulk: Float64Array;
+  readonly rotorFace: Float64Array;
+  /** The hottest band of the face */
+  readonly rotorBand: Float64Array;
+}
+
 /**
  * How uneven a disc is over its radius. Heat is made in proportion to radius (even pressure, sliding speed) where the pad
  * rubs, none at the edges; conduction evens it out:
@@ -79,6 +90,8 @@ function findModes(inner: number): Modes {
 export class RadialBand {
   /** How much there is of each mode, K; in the seat's memory where there is one */
   private readonly amounts: Float64Array;
+  /** What is given for the steps that are made at once; likewise */
+  private readonly given: Float64Array;
   /** null for a drum */
   private readonly modes: Modes | null = null;
   private seat: BandSeat | null = null;
@@ -86,10 +99,18 @@ export class RadialBand {
   private readonly cheek: number = 0;
   private readonly rotor: Rotor;
 
-  /** @param start excess to begin with, K; RADIAL_CELLS */
-  constructor({ rotor, drum }: Corner, start: readonly number[]) {
+  /**
+   * @param start excess to begin with, K; RADIAL_CELLS
+   * @param heatShare part of the friction heat that begins in the ring, 0 to 1
+   */
+  constructor(
+    { rotor, drum }: Corner,
+    start: readonly number[],
+    private readonly heatShare: number,
+  ) {
     this.rotor = rotor;
     this.amounts = new Float64Array(RADIAL_CELLS);
+    this.given = new Float64Array(GIVEN.count * MOST_AT_ONCE);
     if (drum) return;
     const { cheekMass, vaneMass, cheek } = rotorGeometry(rotor);
     this.mass = cheekMass + vaneMass;
@@ -102,6 +123,7 @@ export class RadialBand {
         memory.set(this.modes[list], layout[list]);
       }
       this.amounts = memory.subarray(layout.amounts, layout.amounts + RADIAL_CELLS);
+      this.given = memory.subarray(layout.given, layout.given + this.given.length);
     }
     for (let m = 0; m < RADIAL_CELLS; m++) {
       this.amounts[m] = start.reduce(
@@ -124,26 +146,43 @@ export class RadialBand {
   }
 
   /**
-   * One step, and the temperature of the face in the hottest band after it, K: what the mean has over the ring in proportion
-   * to the local heat, on the ring's local temperature.
-   * @param dt s
-   * @param early heat into the ring at the step's first stage, W; `late` at its end
-   * @param before mean temperature of the ring at its start, K; `after` at its end
-   * @param face mean of the face at its end, K
+   * Some steps, and the temperature of the face in the hottest band after each: what the mean has over the ring in
+   * proportion to the local heat, on the ring's local temperature.
+   * @param run what is known of them; its `rotorBand` is written
+   * @param lengths of the steps, s; from the first
+   * @param first of the samples that the steps end at
+   * @param count MOST_AT_ONCE at most
    */
-  step(dt: number, early: number, late: number, before: number, after: number, face: number): number {
-    const { rotor, modes, seat } = this;
-    if (!modes) return face;
-    const stage = (GAMMA * dt) / (this.mass * tableAt(rotor.material.specificHeat, before));
-    const spread = stage * this.cheek * tableAt(rotor.material.conductivity, before);
-    const flash = face - after;
-    const byFlux = Math.max(0, flash);
-    let most: number;
-    if (seat) {
-      seat.step(spread, stage * early, stage * late, byFlux);
-      most = seat.memory[seat.layout.hottest];
-    } else most = this.read(modes, spread, stage * early, stage * late, byFlux);
-    return after + Math.min(0, flash) + most;
+  steps(run: BandRun, lengths: Float64Array, first: number, count: number): void {
+    const { rotorBulk, rotorFace, rotorBand } = run;
+    if (!this.modes) {
+      for (let k = first; k < first + count; k++) rotorBand[k] = rotorFace[k];
+      return;
+    }
+    this.give(run, lengths, first, count);
+    if (this.seat) this.seat.step(count);
+    else this.read(this.modes, count);
+    const { given } = this;
+    for (let k = 0, at: number = GIVEN.hottest; k < count; k++, at += GIVEN.count) {
+      const after = rotorBulk[first + k];
+      rotorBand[first + k] = after + Math.min(0, rotorFace[first + k] - after) + given[at];
+    }
+  }
+
+  /** Writes what is given for each step. */
+  private give(run: BandRun, lengths: Float64Array, first: number, count: number): void {
+    const { given, mass, cheek, heatShare } = this;
+    const { early, late, rotorBulk, rotorFace } = run;
+    const { specificHeat, conductivity } = this.rotor.material;
+    for (let k = 0, at = 0; k < count; k++, at += GIVEN.count) {
+      const sample = first + k;
+      const before = rotorBulk[sample > 0 ? sample - 1 : 0];
+      const stage = (GAMMA * lengths[k]) / (mass * tableAt(specificHeat, before));
+      given[at + GIVEN.spread] = stage * cheek * tableAt(conductivity, before);
+      given[at + GIVEN.byEarly] = stage * (heatShare * early[sample]);
+      given[at + GIVEN.byLate] = stage * (heatShare * late[sample]);
+      given[at + GIVEN.byFlux] = Math.max(0, rotorFace[sample] - rotorBulk[sample]);
+    }
   }
 
   /** Gives back what it computes with; nothing may be asked of it afterwards. */
@@ -153,18 +192,20 @@ export class RadialBand {
   }
 
   /** What the kernel is held against, and what takes over where there is none. */
-  private read(modes: Modes, spread: number, byEarly: number, byLate: number, byFlux: number): number {
-    const { amounts } = this;
+  private read(modes: Modes, count: number): void {
+    const { amounts, given } = this;
     const { rates, raised, flux } = modes;
-    for (let m = 0; m < RADIAL_CELLS; m++) {
-      const left = 1 / (1 + spread * rates[m]);
-      const before = amounts[m];
-      const first = (before + byEarly * raised[m]) * left;
-      amounts[m] = (before + CARRIED * (first - before) + byLate * raised[m]) * left;
+    for (let k = 0, at = 0; k < count; k++, at += GIVEN.count) {
+      for (let m = 0; m < RADIAL_CELLS; m++) {
+        const left = 1 / (1 + given[at + GIVEN.spread] * rates[m]);
+        const before = amounts[m];
+        const first = (before + given[at + GIVEN.byEarly] * raised[m]) * left;
+        amounts[m] = (before + CARRIED * (first - before) + given[at + GIVEN.byLate] * raised[m]) * left;
+      }
+      for (let i = 0; i < RADIAL_CELLS; i++) cells[i] = given[at + GIVEN.byFlux] * flux[i];
+      addShapes(modes, amounts, cells);
+      given[at + GIVEN.hottest] = cells.reduce((most, own) => Math.max(most, own));
     }
-    for (let i = 0; i < RADIAL_CELLS; i++) cells[i] = byFlux * flux[i];
-    addShapes(modes, amounts, cells);
-    return cells.reduce((most, own) => Math.max(most, own));
   }
 }
 

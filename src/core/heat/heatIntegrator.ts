@@ -40,8 +40,8 @@ export interface HeatIntegrator {
   writeTemperatures(into: Float64Array, offset: number): void;
   /** Writes the same after each of the first `count` steps that `coast` made at once, row after row. */
   writeRows(into: Float64Array, offset: number, count: number): void;
-  /** Heat of the nodes that the network has told, J, after step `k` of those made last: 0 for `step`. */
-  told(k: number): number;
+  /** Writes the heat of the nodes that the network has told, J, after each of the first `count` steps made last. */
+  writeTold(into: Float64Array, offset: number, count: number): void;
   /** Forgets the trend of the last step, because the next one starts with something switched. */
   markEvent(): void;
   /**

@@ -133,8 +133,8 @@ export class Integrator implements HeatIntegrator {
     into.set(this.rows.subarray(0, count * this.now.length), offset);
   }
 
-  told(k: number): number {
-    return this.heats[k];
+  writeTold(into: Float64Array, offset: number, count: number): void {
+    for (let k = 0; k < count; k++) into[offset + k] = this.heats[k];
   }
 
   markEvent(): void {

@@ -11,15 +11,26 @@ import {
 import {
   type CreateIntegrator,
   createIntegrator,
-  GAMMA,
   type HeatIntegrator,
   type HeldChannel,
   type KnownSteps,
+  MOST_AT_ONCE,
 } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
 import { PadState } from './padState';
-import { type Place, placesOf, type ReadOff, readLater, readOff } from './readOff';
+import { type Place, placesOf, type ReadOff, readAtOnce, readLater } from './readOff';
 import { emptyWheel, type Kept, resizedWheel, type WheelRecord } from './record';
+
+/** A step as one wheel is given it; written anew for each, so that the loop allocates nothing. */
+export interface WheelStep {
+  /** s */
+  dt: number;
+  /** Whether something is switched at its start */
+  switched: boolean;
+  /** Friction power at its first stage and at its end, W */
+  early: number;
+  late: number;
+}
 
 /** One wheel's brake being run: its network integrated, its state carried on, its record written. */
 export class CornerRun {
@@ -34,6 +45,8 @@ export class CornerRun {
   private readonly integral: Float64Array;
   private readonly specificHeat: Float64Array;
   private lastBulk: number;
+  /** Of the steps made last, s */
+  private readonly lengths = new Float64Array(MOST_AT_ONCE);
   private readonly pads: PadState;
   private readonly band: RadialBand;
   /** Whether the channels of the piece under way are recorded, but for what its steps change in them */
@@ -65,7 +78,7 @@ export class CornerRun {
     this.begun = start(this.layout);
     const { temperatures, radial } = this.begun;
     this.pads = new PadState(corner, this.begun, this.layout.padFaces);
-    this.band = new RadialBand(corner, radial);
+    this.band = new RadialBand(corner, radial, this.layout.ringHeatShare);
     this.integrator = create(
       network,
       ambient,
@@ -80,7 +93,8 @@ export class CornerRun {
     this.rows = kept === 'all' ? this.record.nodes : new Float64Array(network.nodes.length);
     this.integrator.writeTemperatures(this.rows, 0);
     const { ringStart, ringCount } = this.layout;
-    this.write(0, 0, 0, 0, 0, this.integrator.heat(ringStart, ringCount));
+    this.record.rotorBulk[0] = this.integrator.heat(ringStart, ringCount);
+    this.write(0, 0, 1);
     this.end(0, 1);
   }
 
@@ -107,33 +121,35 @@ export class CornerRun {
 
   /** Ends a piece: what no step asked for is written now. @param sample its first @param count of its samples */
   end(sample: number, count: number): void {
-    readLater(this.rows, sample - this.rowsFrom, this.places, this.record, sample, count);
+    const at = (sample - this.rowsFrom) * this.record.nodeCount;
+    readLater(this.rows, at, this.places, this.record, sample, count);
   }
 
   /**
    * The heat of one step; the integrator's drive has been set. What comes of it is noted once all wheels have stepped.
-   * @param dt s
-   * @param event whether something is switched at its start
-   * @param early friction power at the step's first stage, W
-   * @param late friction power at its end, W
+   * @param sample that it ends at
    */
-  step(dt: number, event: boolean, early: number, late: number): void {
-    const { integrator } = this;
-    if (event) integrator.markEvent();
+  step({ dt, switched, early, late }: WheelStep, sample: number): void {
+    const { integrator, record } = this;
+    record.early[sample] = early;
+    record.late[sample] = late;
+    this.lengths[0] = dt;
+    if (switched) integrator.markEvent();
     integrator.drive[CHANNEL.pad] = this.pads.thinning;
     integrator.step(dt, early, late);
   }
 
   /** Notes what came of the step. */
-  note(dt: number, early: number, late: number, sample: number): void {
-    const { integrator, pads, record } = this;
-    if (early > 0 || late > 0) this.bed(dt);
+  note(sample: number): void {
+    const { integrator, pads, record, lengths } = this;
+    const works = record.early[sample] > 0 || record.late[sample] > 0;
+    if (works) this.bed();
     const at = this.rowAt(sample, 1);
     integrator.writeTemperatures(this.rows, at);
     if (this.kept === 'all') this.writeDrive(sample * CHANNEL_COUNT);
-    this.write(sample, at, dt, early, late, integrator.told(0));
-    const work = dt * ((1 - GAMMA) * early + GAMMA * late);
-    if (work > 0) pads.wear(work, this.rows, at);
+    integrator.writeTold(record.rotorBulk, sample, 1);
+    this.write(sample, at, 1);
+    if (works) pads.wear(record, lengths[0], this.rows, at, sample);
     record.worn[sample] = pads.worn;
   }
 
@@ -143,24 +159,31 @@ export class CornerRun {
    * @param count MOST_AT_ONCE at most
    */
   coast(steps: KnownSteps, from: number, count: number): void {
-    const { integrator, held } = this;
+    const { integrator, held, lengths } = this;
     if (this.lifted) integrator.markEvent();
     this.lifted = false;
     held.value = this.pads.thinning;
+    for (let k = 0; k < count; k++) lengths[k] = steps.dt[from + k];
     integrator.coast(steps, from, count, held);
   }
 
   /** Notes what came of them. @param sample of the first */
-  noteCoast({ dt }: KnownSteps, from: number, count: number, sample: number): void {
-    const { integrator, record, held } = this;
+  noteCoast(count: number, sample: number): void {
+    const { integrator, record, held, pads } = this;
     const at = this.rowAt(sample, count);
     integrator.writeRows(this.rows, at, count);
-    for (let k = 0; k < count; k++) {
-      const now = sample + k;
-      if (this.kept === 'all') record.drive[now * CHANNEL_COUNT + CHANNEL.pad] = held.value;
-      this.write(now, at + k * record.nodeCount, dt[from + k], 0, 0, integrator.told(k));
+    if (this.kept === 'all') {
+      for (let k = sample; k < sample + count; k++)
+        record.drive[k * CHANNEL_COUNT + CHANNEL.pad] = held.value;
     }
-    record.worn.fill(this.pads.worn, sample, sample + count);
+    const { early, late, worn } = record;
+    for (let k = sample; k < sample + count; k++) {
+      early[k] = 0;
+      late[k] = 0;
+      worn[k] = pads.worn;
+    }
+    integrator.writeTold(record.rotorBulk, sample, count);
+    this.write(sample, at, count);
   }
 
   /**
@@ -205,11 +228,11 @@ export class CornerRun {
   }
 
   /** What braking adds to the film of pads that are not bedded yet. */
-  private bed(dt: number): void {
+  private bed(): void {
     if (this.pads.bedded >= 1) return;
     const { padFaces } = this.layout;
     const faceOf = (side: number) => this.integrator.temperature(padFaces[side]);
-    this.pads.bed(0.5 * (faceOf(0) + faceOf(padFaces.length - 1)), dt);
+    this.pads.bed(0.5 * (faceOf(0) + faceOf(padFaces.length - 1)), this.lengths[0]);
   }
 
   /** Where the row of a sample begins; makes room where a piece lasts longer than was known. @param count of rows */
@@ -226,33 +249,28 @@ export class CornerRun {
   }
 
   /**
-   * Writes what is told of a sample whose row of temperatures is there.
-   * @param at where it begins
-   * @param heat of the ring, J
+   * Writes what the steps after them ask of some samples whose rows of temperatures and whose ring's heat, in the place of
+   * its temperature, J, are there. Column by column: what is returned or handed over as a number would be put on the heap.
+   * @param at where the first row begins
    */
-  private write(sample: number, at: number, dt: number, early: number, late: number, heat: number): void {
-    const { record, places, pads, rows } = this;
-    const rotorFace = readOff(rows, at, places.rotorFace);
-    const padFace = readOff(rows, at, places.padFace);
-    record.early[sample] = early;
-    record.late[sample] = late;
-    record.rotorFace[sample] = rotorFace;
-    record.padFace[sample] = padFace;
-    record.fluid[sample] = readOff(rows, at, places.fluid);
-    record.hose[sample] = readOff(rows, at, places.hose);
-    const before = this.lastBulk;
-    // Temperature of the ring if its heat were spread evenly.
-    const bulk = integralInverse(this.specificHeat, this.integral, heat / this.ringMass, before, 2);
-    this.lastBulk = bulk;
-    const inRing = this.layout.ringHeatShare;
-    const band = this.band.step(dt, inRing * early, inRing * late, before, bulk, rotorFace);
-    record.rotorBulk[sample] = bulk;
-    record.rotorBand[sample] = band;
-    // A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's band is.
-    pads.glazeTo(padFace + band - rotorFace, dt);
-    record.glaze[sample] = pads.glaze;
-    record.bedded[sample] = pads.bedded;
-    record.friction[sample] = pads.friction(rows, at);
+  private write(sample: number, at: number, count: number): void {
+    const { record, rows, lengths, pads } = this;
+    readAtOnce(rows, at, this.places, record, sample, count);
+    this.writeBulk(record.rotorBulk, sample, count);
+    this.band.steps(record, lengths, sample, count);
+    pads.glazeTo(record, lengths, sample, count);
+    pads.friction(record, rows, at, record.nodeCount, sample, count);
+  }
+
+  /** Temperature of the ring if its heat were spread evenly, in the place of its heat. */
+  private writeBulk(bulk: Float64Array, sample: number, count: number): void {
+    const { specificHeat, integral, ringMass } = this;
+    let now = this.lastBulk;
+    for (let k = sample; k < sample + count; k++) {
+      now = integralInverse(specificHeat, integral, bulk[k] / ringMass, now, 2);
+      bulk[k] = now;
+    }
+    this.lastBulk = now;
   }
 
   /** Records the drive channels of the step that ends; of a piece that is known only what a step can change. */

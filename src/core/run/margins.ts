@@ -125,10 +125,17 @@ function hottestOf(record: WheelRecord, reads: readonly RecordedPart[]): Float64
 /** Where a series is highest, and where it first passes a limit, −1 where it never does. */
 function highest(values: Float64Array, limit: number, begin: number): { worst: number; first: number } {
   let worst = begin;
+  let most = values[begin];
+  for (let i = begin + 1; i < values.length; i++) {
+    if (values[i] > most) {
+      worst = i;
+      most = values[i];
+    }
+  }
   let first = -1;
-  for (let i = Math.max(1, begin); i < values.length; i++) {
-    if (values[i] > values[worst]) worst = i;
-    if (first < 0 && values[i] > limit) first = i;
+  // The start itself passes nothing yet.
+  for (let i = Math.max(1, begin); most > limit && first < 0 && i < values.length; i++) {
+    if (values[i] > limit) first = i;
   }
   return { worst, first };
 }

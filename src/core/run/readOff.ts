@@ -19,12 +19,6 @@ export interface Place {
   readonly hotter: boolean;
 }
 
-/** @param at where the row begins */
-export const readOff = (rows: Float64Array, at: number, { first, second, hotter }: Place): number => {
-  const [a, b] = [rows[at + first], rows[at + second]];
-  return hotter ? Math.max(a, b) : 0.5 * (a + b);
-};
-
 export function placesOf({ recorded, padFaces }: CornerNetwork): Record<ReadOff, Place> {
   const apart = padFaces.length > 1;
   const placeOf = (part: ReadOff): Place => ({
@@ -36,24 +30,66 @@ export function placesOf({ recorded, padFaces }: CornerNetwork): Record<ReadOff,
 }
 
 /**
- * Writes the parts that no step asked for.
+ * Writes the parts that the next step asks for.
  * @param rows temperature of every node, K; rows of record.nodeCount
- * @param row of the first sample
+ * @param at where the first sample's begins
  */
+export function readAtOnce(
+  rows: Float64Array,
+  at: number,
+  { rotorFace: ring, padFace: pad, fluid, hose }: Readonly<Record<ReadOff, Place>>,
+  record: WheelRecord,
+  sample: number,
+  count: number,
+): void {
+  const hotter = ring.hotter;
+  for (let k = sample, row = at; k < sample + count; k++, row += record.nodeCount) {
+    const [outer, inner] = [rows[row + ring.first], rows[row + ring.second]];
+    record.rotorFace[k] = hotter ? Math.max(outer, inner) : 0.5 * (outer + inner);
+    const [outerPad, innerPad] = [rows[row + pad.first], rows[row + pad.second]];
+    record.padFace[k] = hotter ? Math.max(outerPad, innerPad) : 0.5 * (outerPad + innerPad);
+    record.fluid[k] = 0.5 * (rows[row + fluid.first] + rows[row + fluid.second]);
+    record.hose[k] = 0.5 * (rows[row + hose.first] + rows[row + hose.second]);
+  }
+}
+
+/** Rows that stay in the processor's nearest cache while one part after another is read off them. */
+const CLOSE_BY = 32;
+
+/** Writes the other parts, once a piece has been run; as `readAtOnce`. */
 export function readLater(
   rows: Float64Array,
-  row: number,
+  at: number,
   places: Readonly<Record<ReadOff, Place>>,
   record: WheelRecord,
   sample: number,
   count: number,
 ): void {
-  const width = record.nodeCount;
-  for (const part of LATER) {
-    const out = record[part];
-    const place = places[part];
-    for (let k = sample, at = row * width; k < sample + count; k++, at += width) {
-      out[k] = readOff(rows, at, place);
+  for (let k = 0; k < count; k += CLOSE_BY) {
+    const to = sample + Math.min(count, k + CLOSE_BY);
+    for (let i = 0; i < LATER.length; i++) {
+      const part = LATER[i];
+      read(record[part], rows, at + k * record.nodeCount, record.nodeCount, places[part], sample + k, to);
+    }
+  }
+}
+
+function read(
+  out: Float64Array,
+  rows: Float64Array,
+  at: number,
+  width: number,
+  { first, second, hotter }: Place,
+  from: number,
+  to: number,
+): void {
+  if (hotter) {
+    for (let k = from, row = at; k < to; k++, row += width) {
+      out[k] = Math.max(rows[row + first], rows[row + second]);
+    }
+  } else {
+    for (let k = from, row = at; k < to; k++, row += width) {
+      out[k] = 0.5 * (rows[row + first] + rows[row + second]);
     }
   }
 }

@@ -12,7 +12,7 @@ import {
   type StopPiece,
 } from '../schedule';
 import { assertNumbers, auditOf } from './audit';
-import type { CornerRun } from './cornerRun';
+import type { CornerRun, WheelStep } from './cornerRun';
 import { type DemandStep, emptyStep } from './demandStep';
 import { byWheel, type DistinctWheel, distinct } from './distinct';
 import { Drives } from './drives';
@@ -84,8 +84,7 @@ export function run(
 class Runner {
   private readonly wheels: readonly DistinctWheel[];
   readonly runs: readonly CornerRun[];
-  /** Each wheel's share of the step's heat, 1 */
-  private readonly shares: Float64Array;
+  private readonly own: WheelStep = { dt: 0, switched: false, early: 0, late: 0 };
   private readonly sharing: Sharing;
   private readonly forces: ZoneForces;
   private readonly step: DemandStep;
@@ -112,7 +111,6 @@ class Runner {
     this.wheels = distinct(car, schedule.sided, start);
     this.runs = wheelRuns(car, site, this.wheels, start, this.ambient, { refinement, kept });
     this.drives = new Drives(car, this.wheels);
-    this.shares = new Float64Array(this.runs.length);
     const runs = this.byWheel((i) => this.runs[i]);
     this.sharing = new Sharing(car, runs, pads);
     this.step = emptyStep(this.sharing.state.demand);
@@ -191,7 +189,7 @@ class Runner {
   ): void {
     const { runs, sample } = this;
     for (let i = 0; i < runs.length; i++) runs[i].coast(known[i], k, count);
-    for (let i = 0; i < runs.length; i++) runs[i].noteCoast(known[i], k, count, sample);
+    for (let i = 0; i < runs.length; i++) runs[i].noteCoast(count, sample);
     for (let j = 0; j < count; j++) {
       const at = this.time + steps.time[k + j];
       this.place(sample + j, at, leg, lap ? this.lap : -1, steps.distance[k + j], steps.zone[k + j]);
@@ -241,22 +239,22 @@ class Runner {
 
   /** Carries every wheel over the step; drives have been set and, where something is braked, it has been shared. */
   private advance(time: number, leg: number, lap: number, alone?: AxleName): void {
-    const { step, sample, sharing } = this;
-    const { dt, event, early, late } = step;
+    const { step, sample, sharing, own } = this;
+    const { event, early, late } = step;
     const hot = early > 0 || late > 0;
+    own.dt = step.dt;
     for (let i = 0; i < this.runs.length; i++) {
       const { wheel, axle, also } = this.wheels[i];
       let share = axle === alone ? 1 : 0;
       if (hot && !alone)
         share = sharing.heat * (also ? 0.5 * sharing.axleShare(axle) : sharing.shares[wheel]);
       const rubs = alone ? share > 0 : sharing.rubs(axle);
-      const switched = this.runs[i].lift(hot && step.braking && !rubs) || event;
-      this.shares[i] = share;
-      this.runs[i].step(dt, switched, share * early, share * late);
+      own.switched = this.runs[i].lift(hot && step.braking && !rubs) || event;
+      own.early = share * early;
+      own.late = share * late;
+      this.runs[i].step(own, sample);
     }
-    for (let i = 0; i < this.runs.length; i++) {
-      this.runs[i].note(dt, this.shares[i] * early, this.shares[i] * late, sample);
-    }
+    for (let i = 0; i < this.runs.length; i++) this.runs[i].note(sample);
     this.place(sample, time, leg, lap, step.distance, step.zone);
     this.sample += 1;
   }

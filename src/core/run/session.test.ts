@@ -311,8 +311,8 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
     const roll = (applied: boolean) =>
       fillDrive(integrator.drive, corner, airProperties(1.19, ambient), 100 / 3.6, 0.338, applied);
     const bulkAfter = (dt: number, power: number) => {
-      wheel.step(dt, false, power, power);
-      wheel.note(dt, power, power, 0);
+      wheel.step({ dt, switched: false, early: power, late: power }, 0);
+      wheel.note(0);
       return celsius(wheel.record.rotorBulk[0]);
     };
     roll(true);

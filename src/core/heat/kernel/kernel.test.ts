@@ -53,7 +53,11 @@ function expectSameAtOnce(
       of.writeRows(into, 3, count);
       return into;
     });
-    const told = at.map((of) => Array.from({ length: count }, (_, k) => of.told(k)));
+    const told = at.map((of) => {
+      const heats = new Float64Array(count);
+      of.writeTold(heats, 0, count);
+      return heats;
+    });
     alone.forEach((of, lane) => {
       const row = new Float64Array(nodes.length);
       for (let k = 0; k < count; k++) {
@@ -64,8 +68,10 @@ function expectSameAtOnce(
         of.writeTemperatures(row, 0);
         const start = 3 + k * nodes.length;
         expect(rows[lane].subarray(start, start + nodes.length), `row ${from + k}`).toEqual(row);
-        expect(told[lane][k]).toBe(of.told(0));
-        expect(of.told(0)).toBe(of.heat(network.told?.first ?? 0, network.told?.count ?? 0));
+        const own = new Float64Array(1);
+        of.writeTold(own, 0, 1);
+        expect(told[lane][k]).toBe(own[0]);
+        expect(own[0]).toBe(of.heat(network.told?.first ?? 0, network.told?.count ?? 0));
       }
       expect([at[lane].stored(), at[lane].lost]).toEqual([of.stored(), of.lost]);
     });

@@ -158,9 +158,10 @@ export class KernelIntegrator implements HeatIntegrator {
     for (let k = 0; k < count; k++) this.copy((row + k * told) / 8, into, offset + k * n);
   }
 
-  told(k: number): number {
+  writeTold(into: Float64Array, offset: number, count: number): void {
+    const { memory, lane } = this;
     const { heat, told } = this.layout;
-    return this.memory[(heat + k * told) / 8 + this.lane];
+    for (let k = 0, at = heat / 8 + lane; k < count; k++, at += told / 8) into[offset + k] = memory[at];
   }
 
   markEvent(): void {
