@@ -29,8 +29,13 @@ const KEPT = 300_000;
 export class Days {
   readonly saved: LatestOnly<Setup, Computed>;
   readonly moved: FirstLook<Setup, Driven, Computed>;
+  /** The last day that was driven before anybody asked for it; null of one that cannot be driven */
+  private ahead: { readonly key: string; readonly day: Promise<DayResult | null> } | null = null;
 
-  constructor(judging: Judging, queries: QueryClient) {
+  constructor(
+    private readonly judging: Judging,
+    private readonly queries: QueryClient,
+  ) {
     const once = (setup: Setup, result: () => Promise<DayResult>) =>
       queries.fetchQuery({ queryKey: QUESTION.day(setup), queryFn: result, gcTime: KEPT });
     const carry = <C extends Computed>(known: C, setup: Setup): C | null =>
@@ -42,9 +47,9 @@ export class Days {
     this.moved = new FirstLook({
       look: async (setup) => {
         const known = queries.getQueryData<DayResult>(QUESTION.day(setup));
-        return known
-          ? { setup, result: known, whole: true }
-          : { setup, result: await judging.own(dayInput(setup)), whole: false };
+        if (known) return { setup, result: known, whole: true };
+        const ahead = this.ahead?.key === dayKey(setup) ? await this.ahead.day : null;
+        return { setup, result: ahead ?? (await judging.own(dayInput(setup))), whole: false };
       },
       whole: async ({ setup, result, whole }) => ({
         setup,
@@ -58,5 +63,14 @@ export class Days {
       },
       carry,
     });
+  }
+
+  /** Drives a day that may be asked for next, while no other is. Nothing is told of one that cannot be driven. */
+  driveAhead(setup: Setup): void {
+    const key = dayKey(setup);
+    const { judging, queries, moved, saved } = this;
+    if (this.ahead?.key === key || queries.getQueryData(QUESTION.day(setup))) return;
+    if (saved.getState().running || moved.isLooking) return;
+    this.ahead = { key, day: judging.own(dayInput(setup)).catch(() => null) };
   }
 }

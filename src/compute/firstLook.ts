@@ -51,6 +51,11 @@ export class FirstLook<I, L, O> {
     this.looks.request(input);
   }
 
+  /** Whether an input is being looked at; its whole may still be made. */
+  get isLooking(): boolean {
+    return this.looks.getState().running;
+  }
+
   private update(): void {
     const looks = this.looks.getState();
     const wholes = this.wholes.getState();

@@ -53,6 +53,41 @@ export const whatIfBounds = (setup: Setup): Readonly<Record<MovableId, readonly 
     readonly [number, number]
   >;
 
+/** How far a number's slider goes. @param saved where it departs from @param bounds of `whatIfBounds` */
+export function sliderEnds(
+  id: MovableId,
+  saved: number,
+  [least, most]: readonly [number, number],
+): readonly [number, number] {
+  const [low, high] = movable(id).range(saved);
+  return [Math.max(least, low), Math.min(most, high)];
+}
+
+/** The notch of a number's slider that is nearest to a value. */
+export function notchAt(id: MovableId, [low, high]: readonly [number, number], value: number): number {
+  const { step } = movable(id);
+  return Math.min(high, Math.max(low, Math.round(value / step) * step));
+}
+
+/**
+ * Where a what-if goes when the number that was moved last is moved on by as much.
+ * @param before it was moved
+ * @returns null where no number was moved alone, or where it is at its end
+ */
+export function movedOn(setup: Setup, before: WhatIf, now: WhatIf): WhatIf | null {
+  const saved = savedValues(setup);
+  const [was, is] = [
+    { ...saved, ...before },
+    { ...saved, ...now },
+  ];
+  const changed = (Object.keys(is) as (keyof WhatIfValues)[]).filter((key) => is[key] !== was[key]);
+  const id = MOVABLE_IDS.find((each) => each === changed[0]);
+  if (!id || changed.length > 1) return null;
+  const ends = sliderEnds(id, saved[id], movable(id).bounds(setup));
+  const next = notchAt(id, ends, 2 * is[id] - was[id]);
+  return next === is[id] ? null : { ...now, [id]: next };
+}
+
 /** A project with a plan's what-if written into its car and plan. */
 export function keepWhatIf(project: Project, setup: Setup, whatIf: WhatIf): Project {
   const kept = applyWhatIf(setup, whatIf);

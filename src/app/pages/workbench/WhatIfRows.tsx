@@ -1,7 +1,15 @@
 import { RotateCcw } from 'lucide-react';
 import { Slider } from 'radix-ui';
 import { memo, useId } from 'react';
-import { formatQuantity, type MovableId, movable, type UnitChoice, type WhatIfValues } from '../../../model';
+import {
+  formatQuantity,
+  type MovableId,
+  movable,
+  notchAt,
+  sliderEnds,
+  type UnitChoice,
+  type WhatIfValues,
+} from '../../../model';
 import { Choice, type Options } from '../../ui/Choice';
 import { Tip } from '../../ui/Tip';
 
@@ -9,7 +17,7 @@ export const SliderRow = memo(function SliderRow({
   id: movableId,
   value,
   saved,
-  bounds: [least, most],
+  bounds,
   units,
   off,
   onChange,
@@ -26,8 +34,8 @@ export const SliderRow = memo(function SliderRow({
 }) {
   const id = useId();
   const control = movable(movableId);
-  const range = control.range(saved);
-  const [low, high] = [Math.max(least, range[0]), Math.min(most, range[1])];
+  const ends = sliderEnds(movableId, saved, bounds);
+  const [low, high] = ends;
   const changed = value !== saved;
   const text = (v: number) => formatQuantity(v, control.quantity, units, control.decimals);
   return (
@@ -51,9 +59,7 @@ export const SliderRow = memo(function SliderRow({
           min={low}
           max={high}
           step={control.step}
-          onValueChange={([v]) =>
-            onChange(movableId, Math.min(high, Math.max(low, Math.round(v / control.step) * control.step)))
-          }
+          onValueChange={([v]) => onChange(movableId, notchAt(movableId, ends, v))}
         >
           <Slider.Track className="relative h-[5px] flex-1 rounded-full bg-sunk">
             <Slider.Range className="absolute h-full rounded-full bg-act/55" />

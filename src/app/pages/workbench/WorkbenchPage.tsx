@@ -22,6 +22,7 @@ import { MarginBoard } from './MarginBoard';
 import { OutlookPanel } from './OutlookPanel';
 import { RotorPanel } from './RotorPanel';
 import { SessionChart } from './SessionChart';
+import { useAhead } from './useAhead';
 import { VerdictBar } from './VerdictBar';
 import { WhatIfPanel } from './WhatIfPanel';
 
@@ -39,6 +40,7 @@ function Workbench() {
   const setup = useSetup();
   const [whatIf, setWhatIf] = useState<WhatIf>({});
   const view = useSession(setup, whatIf);
+  useAhead(setup, whatIf, view.behind);
   // The verdict follows at once; everything drawn may come a moment later, so that a control never stutters.
   const computed = useDeferredValue(view.shown);
   const ghost = useDeferredValue(view.ghost);
