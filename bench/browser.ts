@@ -16,8 +16,9 @@ await withApplication(4321, async (browser, address) => {
   await page.getByTestId('verdict').waitFor();
   await page.waitForTimeout(1500);
   const moved = await moveControls(page);
+  const guessless = await moveUnforeseen(page, address);
   const firstPage = weighed(await page.evaluate('globalThis.beforeDrawing'));
-  console.log(JSON.stringify({ ...moved, ...(await readDay(page, address)), ...firstPage }));
+  console.log(JSON.stringify({ ...moved, ...guessless, ...(await readDay(page, address)), ...firstPage }));
 });
 
 /** Runs in the page: notes which scripts have come by the time its header is there. */
@@ -78,12 +79,28 @@ async function moveControls(page: Page) {
   };
 }
 
+/** The same of movements that none before foretells: ten notches down, one up, through the whole range. */
+async function moveUnforeseen(page: Page, address: string) {
+  await page.goto(address);
+  await page.getByTestId('verdict').waitFor();
+  await page.waitForTimeout(1500);
+  await page.evaluate(prepare);
+  const waits = await page.evaluate(() => (globalThis as unknown as Moves).turn(0, 150));
+  return {
+    unforeseenMoves: waits.length,
+    unforeseenMedianMs: waits[Math.floor(waits.length * 0.5)],
+    unforeseenP95Ms: waits[Math.floor(waits.length * 0.95)],
+  };
+}
+
 interface Moves {
   /**
    * Waits from a movement of a control to its verdict on screen, ms, sorted, to the end of its range: back again all is
    * known. `pause` between verdict and next movement.
    */
   measure(control: number, pause: number): Promise<number[]>;
+  /** Likewise from the end of the range to its beginning, never on by as much as before. */
+  turn(control: number, pause: number): Promise<number[]>;
   /** Sixty movements a second without pause, for so many ms. */
   drag(length: number): Promise<{ movements: number; results: number }>;
 }
@@ -106,22 +123,26 @@ async function prepare(): Promise<void> {
       });
       observer.observe(bar, { attributes: true, attributeFilter: ['data-behind'] });
     });
-  const measure = async (control: number, between: number): Promise<number[]> => {
-    const waits: number[] = [];
+  const waits = async (control: number, between: number, end: string, keys: readonly string[]) => {
+    const found: number[] = [];
     const thumb = thumbs[control];
-    while (
-      waits.length < 100 &&
-      thumb.getAttribute('aria-valuenow') !== thumb.getAttribute('aria-valuemax')
-    ) {
+    while (found.length < 100 && thumb.getAttribute('aria-valuenow') !== thumb.getAttribute(end)) {
       const shown = caughtUp();
       const start = performance.now();
-      move('ArrowRight', thumb);
+      move(keys[found.length % keys.length], thumb);
       await shown;
       await frame();
-      waits.push(performance.now() - start);
+      found.push(performance.now() - start);
       await pause(between);
     }
-    return waits.sort((a, b) => a - b);
+    return found.sort((a, b) => a - b);
+  };
+  const measure = (control: number, between: number) =>
+    waits(control, between, 'aria-valuemax', ['ArrowRight']);
+  const turn = async (control: number, between: number) => {
+    move('End', thumbs[control]);
+    await pause(1500);
+    return waits(control, between, 'aria-valuemin', ['PageDown', 'ArrowRight']);
   };
   const drag = async (length: number) => {
     let results = 0;
@@ -138,7 +159,7 @@ async function prepare(): Promise<void> {
     }
     return { movements, results };
   };
-  Object.assign(globalThis, { measure, drag });
+  Object.assign(globalThis, { measure, turn, drag });
   // Away from the saved state first: coming back to it needs no computation and would flatter the figures.
   move('ArrowRight');
   await pause(800);
