@@ -15,11 +15,12 @@ import {
 import { checkText, clockText, failingWords, moneyText } from '../../text/en';
 import { say } from '../../text/en/say/shared';
 import { addSetup } from '../state/addSetup';
-import { useBackground, useProject, useSetup, useStore } from '../state/context';
+import { useProject, useSetup, useStore } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { useAnswer } from '../state/useAnswer';
 import { useEdit } from '../state/useEdit';
 import { useSettled } from '../state/useSettled';
+import { useTried } from '../state/useTried';
 import { parseNumber } from '../ui/parseNumber';
 import { toast } from '../ui/toast';
 import { AnswerState } from './AnswerState';
@@ -184,7 +185,7 @@ function renewalText(setup: Setup, base: Assessed): string {
 
 function useOrder(setup: Setup, budget: number) {
   const project = useProject();
-  const { crew } = useBackground();
+  const tryOut = useTried();
   const settled = useSettled(setup, QUIET);
   const spend = useSettled(budget, QUIET);
   return useAnswer<Order>(
@@ -194,10 +195,7 @@ function useOrder(setup: Setup, budget: number) {
       let [done, all] = [0, 0];
       return orderOfSteps(project, asked, spend ?? budget, (setups) => {
         all += setups.length;
-        return crew.run(setups, (remote, one) => remote.tryOut(one) as Promise<Assessed>, {
-          signal,
-          onDone: () => report({ done: ++done, all }),
-        });
+        return tryOut(setups, { signal, onDone: () => report({ done: ++done, all }) });
       });
     },
   );

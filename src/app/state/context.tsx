@@ -55,21 +55,22 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
     [],
   );
   // Answers come from the worker: never stale, not worth asking twice, and too large to keep for long.
-  const queries = useMemo(
-    () =>
-      new QueryClient({
-        defaultOptions: {
-          queries: {
-            retry: false,
-            staleTime: Number.POSITIVE_INFINITY,
-            gcTime: 30_000,
-            networkMode: 'always',
-            structuralSharing: false,
-          },
+  const queries = useMemo(() => {
+    const client = new QueryClient({
+      defaultOptions: {
+        queries: {
+          retry: false,
+          staleTime: Number.POSITIVE_INFINITY,
+          gcTime: 30_000,
+          networkMode: 'always',
+          structuralSharing: false,
         },
-      }),
-    [],
-  );
+      },
+    });
+    // Sums of days are small, and asked for from one page after another.
+    client.setQueryDefaults(['tried'], { gcTime: 600_000 });
+    return client;
+  }, []);
   const days = useMemo(() => new Days(new Judging(engine, anotherEngine()), queries), [engine, queries]);
   return (
     <StoreContext value={store}>

@@ -34,7 +34,11 @@ export function useAnswer<T>(
   const query = useQuery<T>({
     queryKey,
     enabled: key !== null && cancelled !== key,
-    queryFn: ({ signal }) => ask(signal, (is) => setProgress({ key: key ?? '', is })),
+    queryFn: ({ signal }) =>
+      ask(
+        signal,
+        nowAndThen((is) => setProgress({ key: key ?? '', is })),
+      ),
     placeholderData: keepPreviousData,
   });
   // Drawn in pieces, so that a page full of charts does not stall what is being typed.
@@ -58,5 +62,19 @@ export function useAnswer<T>(
       setCancelled(key);
       void client.cancelQueries({ queryKey });
     },
+  };
+}
+
+/** Least time between two reports of progress, ms: drawing one takes time from what it reports. */
+const NOW_AND_THEN = 100;
+
+/** Passes on progress that comes after a while, and that which says that all is done. */
+function nowAndThen(report: (progress: CrewProgress) => void): (progress: CrewProgress) => void {
+  let last = Number.NEGATIVE_INFINITY;
+  return (progress) => {
+    const now = performance.now();
+    if (progress.done < progress.all && now - last < NOW_AND_THEN) return;
+    last = now;
+    report(progress);
   };
 }

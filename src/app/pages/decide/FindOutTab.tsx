@@ -1,14 +1,15 @@
 import { Link } from 'react-router';
 import { QUESTION } from '../../../compute';
 import { countOrigins, type Doubt, doubtsOf, type Setup, siText } from '../../../model';
-import { type Assessed, rankedWorth, type Worth, widthOf, worthOf } from '../../../services';
+import { rankedWorth, type Worth, widthOf, worthOf } from '../../../services';
 import { say } from '../../../text/en/say/decide';
 import { AnswerState } from '../../shared/AnswerState';
 import { fieldAddress, fieldName } from '../../shared/fieldPlace';
-import { useBackground, useSetup } from '../../state/context';
+import { useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { useAnswer } from '../../state/useAnswer';
 import { useSettled } from '../../state/useSettled';
+import { useTried } from '../../state/useTried';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 
 const QUIET = 500;
@@ -83,16 +84,13 @@ function Worths({ shown, setup }: { readonly shown: readonly Worth[]; readonly s
 }
 
 function useFindOut(setup: Setup) {
-  const { crew } = useBackground();
+  const tryOut = useTried();
   const settled = useSettled(setup, QUIET);
   return useAnswer<FoundOut>(settled && QUESTION.findOut(settled), async (signal, report) => {
     const asked = settled ?? setup;
     const doubts: readonly Doubt[] = doubtsOf(asked);
     const jobs = [asked, ...doubts.flatMap(({ low, high }) => [low, high])];
-    const driven = await crew.run(jobs, (remote, job) => remote.tryOut(job) as Promise<Assessed>, {
-      signal,
-      onDone: (_assessed, _i, progress) => report(progress),
-    });
+    const driven = await tryOut(jobs, { signal, onDone: (_assessed, _i, progress) => report(progress) });
     const list = doubts.map((doubt, i) => worthOf(doubt, driven[0], driven[1 + 2 * i], driven[2 + 2 * i]));
     return { setup: asked, list: rankedWorth(list), runs: jobs.length };
   });

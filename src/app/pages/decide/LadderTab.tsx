@@ -23,6 +23,7 @@ import { useUnits } from '../../state/preferences';
 import { type Answer, useAnswer } from '../../state/useAnswer';
 import { useEdit } from '../../state/useEdit';
 import { useSettled } from '../../state/useSettled';
+import { useTried } from '../../state/useTried';
 import { CheckField } from '../../ui/CheckField';
 import { ScrollPanel } from '../../ui/ScrollPanel';
 import { SelectField } from '../../ui/SelectField';
@@ -198,7 +199,8 @@ function Currency() {
 function useLadder(setup: Setup, wanted: Target | null) {
   const project = useProject();
   const { crew } = useBackground();
-  const settled = useSettled(setup, QUIET);
+  const tryOut = useTried();
+  const settled = useSettled(setup, QUIET, { atOnce: true });
   return useAnswer<Ladder>(settled && QUESTION.ladder(settled, wanted), async (signal, report) => {
     const asked = settled ?? setup;
     const [[base], [steps]] = await Promise.all([
@@ -209,9 +211,8 @@ function useLadder(setup: Setup, wanted: Target | null) {
     // Judged one by one as they come, so that the page stays smooth.
     const drive = async (candidates: readonly Candidate[], before: number, of: number) => {
       const judged: Rung[] = [];
-      await crew.run(
-        candidates,
-        (remote, candidate) => remote.tryOut(withChanges(asked, candidate.changes)) as Promise<Assessed>,
+      await tryOut(
+        candidates.map(({ changes }) => withChanges(asked, changes)),
         {
           signal,
           onDone: (assessed, i, { done }) => {
