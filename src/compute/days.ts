@@ -65,6 +65,11 @@ export class Days {
     });
   }
 
+  /** Tells that days will be moved; the saved one is there. */
+  beginMoving(): void {
+    this.judging.begin();
+  }
+
   /** Drives a day that may be asked for next, while no other is. Nothing is told of one that cannot be driven. */
   driveAhead(setup: Setup): void {
     const key = dayKey(setup);

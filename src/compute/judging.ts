@@ -16,12 +16,14 @@ const LATER = 1000;
 
 /**
  * Days judged by two workers: one drives the day, the other what is left of it with less cooling. The other is begun, and
- * tried, once the first day is told: a page that opens is not to wait for a program to be read twice. Until then, and where
- * there is no other or it fails, the first does both.
+ * tried, where a page has controls that move a day, some time after the first day is told: a page that opens is not to wait
+ * for a program to be read twice. Until then, and where there is no other or it fails, the first does both.
  */
 export class Judging {
   private begun = false;
   private ready = false;
+  /** The last day that was told whole */
+  private told: DayInput | null = null;
 
   /**
    * @param second null where there is no core for it
@@ -37,7 +39,7 @@ export class Judging {
   async whole(input: DayInput): Promise<DayResult> {
     if (!this.ready) {
       const day = await this.first.call((engine) => engine.simulate(input));
-      this.begin(input);
+      this.told = input;
       return day;
     }
     const [day, left] = await Promise.all([this.own(input), this.left(input)]);
@@ -56,10 +58,12 @@ export class Judging {
     return told ?? this.first.call((engine) => engine.leftAtWorse(input) as Promise<Left>);
   }
 
-  private begin(input: DayInput): void {
-    if (!this.second || this.begun) return;
+  /** Gets the other ready in a while; a day has been told. */
+  begin(): void {
+    const { told } = this;
+    if (!this.second || !told || this.begun) return;
     this.begun = true;
-    this.later(() => void this.ask(input));
+    this.later(() => void this.ask(told));
   }
 
   /** What the other says; null where it says nothing. */

@@ -212,6 +212,8 @@ describe('Judging', () => {
     const waits: (() => void)[] = [];
     const judging = new Judging(first.client, second, (act) => waits.push(act));
     expect(told(await judging.whole(input))).toEqual(alone);
+    expect(waits).toEqual([]);
+    for (let k = 0; k < 2; k++) judging.begin();
     expect([first.asked, waits.length]).toEqual([['simulate'], 1]);
     waits[0]();
     await new Promise((done) => setTimeout(done, 0));

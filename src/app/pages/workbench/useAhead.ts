@@ -11,6 +11,9 @@ const AT_REST = 40;
  */
 export function useAhead(setup: Setup, whatIf: WhatIf, behind: boolean): void {
   const days = useDays();
+  useEffect(() => {
+    if (!behind) days.beginMoving();
+  }, [days, behind]);
   const moves = useRef({ before: whatIf, now: whatIf });
   useEffect(() => {
     if (moves.current.now !== whatIf) moves.current = { before: moves.current.now, now: whatIf };
