@@ -495,7 +495,7 @@ describe('air round a wheel', () => {
     expect(faceExposure(inAir({ shield: 0.8 }).air)).toBeLessThan(1);
     const [still, blown] = [0, 5].map((fan) => {
       const row = new Float64Array(CHANNEL_COUNT);
-      fillDrive(row, corner, air, 0, 0.31, false, fan);
+      fillDrive(row, 0, corner, air, 0, 0.31, false, fan);
       return row;
     });
     expect(still[CHANNEL.face]).toBe(0);

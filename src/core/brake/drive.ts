@@ -5,7 +5,7 @@ import type { Corner } from './parts';
 
 /**
  * Fills one row of a corner's drive channels.
- * @param row CHANNEL_COUNT values, overwritten
+ * @param rows CHANNEL_COUNT values from `at` on are overwritten
  * @param speed of the car, m/s
  * @param wheelRadius m
  * @param applied whether the pads are on
@@ -13,7 +13,8 @@ import type { Corner } from './parts';
  * @param past speed of the air past the car, m/s: its own but for the wind
  */
 export function fillDrive(
-  row: Float64Array,
+  rows: Float64Array,
+  at: number,
   corner: Corner,
   air: AirProperties,
   speed: number,
@@ -24,17 +25,17 @@ export function fillDrive(
 ): void {
   const blows = Math.max(past, fan);
   const diameter = corner.drum ? corner.drum.innerDiameter : corner.rotor.outerDiameter;
-  row[CHANNEL.steady] = 1;
-  row[CHANNEL.pad] = 1;
-  row[CHANNEL.applied] = applied ? 1 : 0;
-  row[CHANNEL.released] = applied ? 0 : 1;
+  rows[at + CHANNEL.steady] = 1;
+  rows[at + CHANNEL.pad] = 1;
+  rows[at + CHANNEL.applied] = applied ? 1 : 0;
+  rows[at + CHANNEL.released] = applied ? 0 : 1;
   const faces = faceCoefficient(air, blows, diameter);
   const exposure = faceExposure(corner.air);
-  row[CHANNEL.face] = faces.turbulent * exposure;
-  row[CHANNEL.faceLaminar] = faces.laminar * exposure;
-  row[CHANNEL.blown] = ductOnFaces(corner, air, blows, faces);
-  row[CHANNEL.passage] = passage(corner, air, speed, wheelRadius, fan, past).conductance;
-  row[CHANNEL.caliper] = caliperCoefficient(corner, blows);
-  row[CHANNEL.wheel] = 10 + blows;
-  row[CHANNEL.still] = Math.max(0, 1 - blows / 5);
+  rows[at + CHANNEL.face] = faces.turbulent * exposure;
+  rows[at + CHANNEL.faceLaminar] = faces.laminar * exposure;
+  rows[at + CHANNEL.blown] = ductOnFaces(corner, air, blows, faces);
+  rows[at + CHANNEL.passage] = passage(corner, air, speed, wheelRadius, fan, past).conductance;
+  rows[at + CHANNEL.caliper] = caliperCoefficient(corner, blows);
+  rows[at + CHANNEL.wheel] = 10 + blows;
+  rows[at + CHANNEL.still] = Math.max(0, 1 - blows / 5);
 }

@@ -42,7 +42,9 @@ export function findZones(
 function greatest(values: Float64Array, from: number, to: number): number {
   const n = values.length;
   let most = 0;
-  for (let i = from; i < (to <= from ? to + n : to); i++) most = Math.max(most, values[i % n]);
+  const end = to <= from ? to + n : to;
+  for (let i = from; i < Math.min(n, end); i++) most = Math.max(most, values[i]);
+  for (let i = Math.max(from, n); i < end; i++) most = Math.max(most, values[i - n]);
   return most;
 }
 

@@ -66,12 +66,10 @@ export interface BrakingZone {
   readonly airDistance: number;
 }
 
-/** Every value along a lap. */
-const SERIES = [
-  'distance',
+/** Every value along a lap: each by itself, and sums, which once they are no number stay none. */
+const SERIES = ['distance', 'speed', 'airSpeed'] as const satisfies readonly (keyof LapTrace)[];
+const SUMS = [
   'time',
-  'speed',
-  'airSpeed',
   'frontHeat',
   'rearHeat',
   'frontLeftHeat',
@@ -90,15 +88,16 @@ export function assertFiniteTrace(trace: LapTrace): void {
     const values = trace[name];
     let sum = 0;
     for (let i = 0; i < values.length; i++) sum += 0 * values[i];
-    // What is no number makes the sum none.
-    if (sum === 0) continue;
-    for (let i = 0; i < values.length; i++) {
-      if (Number.isFinite(values[i])) continue;
-      throw new RangeError(
-        `The lap cannot be driven: its ${name} is not a number at ${trace.distance[i].toFixed(0)} m.`,
-      );
-    }
+    if (sum !== 0) refuse(trace, name);
   }
+  for (const name of SUMS) if (!Number.isFinite(trace[name][trace[name].length - 1])) refuse(trace, name);
+}
+
+function refuse(trace: LapTrace, name: (typeof SERIES)[number] | (typeof SUMS)[number]): never {
+  const i = trace[name].findIndex((value) => !Number.isFinite(value));
+  throw new RangeError(
+    `The lap cannot be driven: its ${name} is not a number at ${trace.distance[i].toFixed(0)} m.`,
+  );
 }
 
 /** Duration of the lap, s. */

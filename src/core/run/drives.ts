@@ -22,8 +22,8 @@ export class Drives {
     const known = this.wheels.map((_, i) => {
       const drives = new Float64Array(dt.length * CHANNEL_COUNT);
       for (let k = 0; k < dt.length; k++) {
-        const row = drives.subarray(k * CHANNEL_COUNT, (k + 1) * CHANNEL_COUNT);
-        this.fill(row, i, air, steps.speed[k], steps.airSpeed[k], steps.inZone[k] === 1, steps.fan);
+        const at = k * CHANNEL_COUNT;
+        this.fill(drives, at, i, air, steps.speed[k], steps.airSpeed[k], steps.inZone[k] === 1, steps.fan);
       }
       return { dt, event, drives };
     });
@@ -33,6 +33,7 @@ export class Drives {
 
   /**
    * Fills one row.
+   * @param at where it begins
    * @param i which of the wheels
    * @param speed m/s
    * @param past the wheels, of the air, m/s
@@ -40,7 +41,8 @@ export class Drives {
    * @param fan of a fan's air, m/s
    */
   fill(
-    row: Float64Array,
+    rows: Float64Array,
+    at: number,
     i: number,
     air: AirProperties,
     speed: number,
@@ -49,6 +51,6 @@ export class Drives {
     fan: number,
   ): void {
     const corner = cornerOfWheel(this.car, this.wheels[i].wheel);
-    fillDrive(row, corner, air, speed, this.car.vehicle.wheelRadius, on, fan, past);
+    fillDrive(rows, at, corner, air, speed, this.car.vehicle.wheelRadius, on, fan, past);
   }
 }

@@ -44,9 +44,11 @@ export function readAtOnce(
 ): void {
   const hotter = ring.hotter;
   for (let k = sample, row = at; k < sample + count; k++, row += record.nodeCount) {
-    const [outer, inner] = [rows[row + ring.first], rows[row + ring.second]];
+    const outer = rows[row + ring.first];
+    const inner = rows[row + ring.second];
     record.rotorFace[k] = hotter ? Math.max(outer, inner) : 0.5 * (outer + inner);
-    const [outerPad, innerPad] = [rows[row + pad.first], rows[row + pad.second]];
+    const outerPad = rows[row + pad.first];
+    const innerPad = rows[row + pad.second];
     record.padFace[k] = hotter ? Math.max(outerPad, innerPad) : 0.5 * (outerPad + innerPad);
     record.fluid[k] = 0.5 * (rows[row + fluid.first] + rows[row + fluid.second]);
     record.hose[k] = 0.5 * (rows[row + hose.first] + rows[row + hose.second]);

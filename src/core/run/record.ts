@@ -59,7 +59,8 @@ const FORCE_SERIES = ['pedal', 'frontPressure', 'rearPressure', 'travel', 'share
 type Series = Float64Array | Int32Array;
 function resized<T extends Series>(old: T, length: number): T {
   if (length === old.length) return old;
-  if (length < old.length) return old.slice(0, length) as T;
+  // What is left over is let be: copying would cost more than it gives back.
+  if (length < old.length) return old.subarray(0, length) as T;
   const next = new (old.constructor as new (length: number) => T)(length);
   next.set(old);
   return next;

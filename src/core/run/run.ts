@@ -80,6 +80,10 @@ export function run(
   }
 }
 
+/** Room for samples over what is planned: brakes that fade make laps a little longer; and over what is needed beyond. */
+const SPARE = 1.03;
+const GROWTH = 1.3;
+
 /** A run under way. */
 class Runner {
   private readonly wheels: readonly DistinctWheel[];
@@ -145,7 +149,6 @@ class Runner {
 
   finish(): RunResult {
     const { runs } = this;
-    // The spare room is given back only now, so that nothing is copied in the time loop.
     for (const wheel of runs) wheel.reserve(this.sample);
     this.series = resizedSeries(this.series, this.sample);
     return {
@@ -229,7 +232,7 @@ class Runner {
       stopping.take(step);
       writeFelt(this.series.force, this.sample, this.sharing.state);
       this.runs.forEach(({ integrator }, i) => {
-        this.drives.fill(integrator.drive, i, this.air, step.speed, step.speed, true, 0);
+        this.drives.fill(integrator.drive, 0, i, this.air, step.speed, step.speed, true, 0);
       });
       elapsed += step.dt;
       this.advance(this.time + elapsed, piece.leg, -1);
@@ -277,11 +280,11 @@ class Runner {
     series.zone[sample] = zone;
   }
 
-  /** Makes room for more samples: at first for the run as planned, later, where it grows longer, a good deal more. */
+  /** Makes room for more samples: at first for the run as planned, later, where it grows much longer, a good deal more. */
   private reserve(steps: number): void {
     const needed = this.sample + steps;
     if (needed <= this.room) return;
-    this.room = this.room === 1 ? needed : Math.ceil(1.3 * needed);
+    this.room = Math.ceil((this.room === 1 ? SPARE : GROWTH) * needed);
     this.series = resizedSeries(this.series, this.room);
     for (const wheel of this.runs) wheel.reserve(this.room);
   }

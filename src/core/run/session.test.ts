@@ -309,7 +309,7 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
     const wheel = new CornerRun(corner, begun, ambient, 101325, 1);
     const { integrator } = wheel;
     const roll = (applied: boolean) =>
-      fillDrive(integrator.drive, corner, airProperties(1.19, ambient), 100 / 3.6, 0.338, applied);
+      fillDrive(integrator.drive, 0, corner, airProperties(1.19, ambient), 100 / 3.6, 0.338, applied);
     const bulkAfter = (dt: number, power: number) => {
       wheel.step({ dt, switched: false, early: power, late: power }, 0);
       wheel.note(0);

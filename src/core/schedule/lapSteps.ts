@@ -31,28 +31,20 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
   }
   const time = Float64Array.from(ends);
   const m = time.length;
-  const dt = Float64Array.from(ends, (t, k) => t - (k === 0 ? 0 : ends[k - 1]));
-  const distance = new Float64Array(m);
-  const speed = new Float64Array(m);
-  const windy = trace.airSpeed !== trace.speed;
-  const airSpeed = windy ? new Float64Array(m) : speed;
-  const middles = new TracePlaces(
-    trace,
-    time.map((end, k) => end - 0.5 * dt[k]),
-  );
+  const dt = new Float64Array(m);
+  for (let k = 0; k < m; k++) dt[k] = time[k] - (k === 0 ? 0 : time[k - 1]);
+  const middle = new Float64Array(m);
+  for (let k = 0; k < m; k++) middle[k] = time[k] - 0.5 * dt[k];
+  const middles = new TracePlaces(trace, middle);
   const ending = new TracePlaces(trace, time);
-  for (let k = 0; k < m; k++) {
-    speed[k] = middles.at(k, trace.speed);
-    if (windy) airSpeed[k] = middles.at(k, trace.airSpeed);
-    distance[k] = ending.at(k, trace.distance);
-  }
+  const speed = middles.of(trace.speed);
   return {
     time,
     dt,
     event: Uint8Array.from(event),
-    distance,
+    distance: ending.of(trace.distance),
     speed,
-    airSpeed,
+    airSpeed: trace.airSpeed === trace.speed ? speed : middles.of(trace.airSpeed),
     fan: 0,
     zone: Int32Array.from(zone),
     inZone: Uint8Array.from(inZone),
@@ -74,37 +66,36 @@ function demandOf(
   event: readonly number[],
 ): StepDemand {
   const m = dt.length;
-  /** What each step adds to a sum along the trace. */
-  const added = (values: Float64Array) => {
-    const out = new Float64Array(m);
-    let before = values[0];
-    for (let k = 0; k < m; k++) {
-      const now = ends.at(k, values);
-      out[k] = now - before;
-      before = now;
-    }
-    return out;
-  };
   const { frontHeat, rearHeat, slipped, recovered } = trace;
   const whole = new Float64Array(frontHeat.length);
   for (let i = 0; i < whole.length; i++) whole[i] = frontHeat[i] + rearHeat[i] + slipped[i] + recovered[i];
-  const work = added(whole);
-  const recoverable = added(trace.recoverable);
-  const way = added(trace.distance);
-  const loss = added(trace.speed);
-  const halves = (left: Float64Array, both: Float64Array) => {
-    const part = added(left);
-    return added(both).map((all, k) => (all > 0 ? part[k] / all : 0.5));
-  };
+  const work = ends.added(whole);
+  const recoverable = ends.added(trace.recoverable);
+  const way = ends.added(trace.distance);
+  const loss = ends.added(trace.speed);
+  const force = new Float64Array(m);
+  const electric = new Float64Array(m);
+  const z = new Float64Array(m);
+  for (let k = 0; k < m; k++) {
+    force[k] = way[k] > 0 ? Math.max(0, work[k]) / way[k] : 0;
+    electric[k] = way[k] > 0 ? Math.max(0, recoverable[k]) / way[k] : 0;
+    z[k] = Math.max(0, -loss[k] / (dt[k] * STANDARD_GRAVITY));
+  }
   return {
     ...stagePowers(work, dt, event),
-    force: work.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
-    electric: recoverable.map((w, k) => (way[k] > 0 ? Math.max(0, w) / way[k] : 0)),
-    z: loss.map((dv, k) => Math.max(0, -dv / (dt[k] * STANDARD_GRAVITY))),
+    force,
+    electric,
+    z,
     way,
-    frontLeft: halves(trace.frontLeftHeat, trace.frontHeat),
-    rearLeft: halves(trace.rearLeftHeat, trace.rearHeat),
+    frontLeft: partOf(ends.added(trace.frontLeftHeat), ends.added(trace.frontHeat)),
+    rearLeft: partOf(ends.added(trace.rearLeftHeat), ends.added(trace.rearHeat)),
   };
+}
+
+/** What one is of all, step by step; half where there is nothing. Written over `part`. */
+function partOf(part: Float64Array, all: Float64Array): Float64Array {
+  for (let k = 0; k < part.length; k++) part[k] = all[k] > 0 ? part[k] / all[k] : 0.5;
+  return part;
 }
 
 function spansOf(trace: LapTrace): Span[] {
@@ -162,10 +153,27 @@ class TracePlaces {
     }
   }
 
-  /** A value of the trace at time `k`. */
-  at(k: number, values: Float64Array): number {
-    const i = this.index[k];
-    return values[i] + this.share[k] * (values[i + 1] - values[i]);
+  /** A value of the trace at each of the times. */
+  of(values: Float64Array): Float64Array {
+    const { index, share } = this;
+    const found = new Float64Array(index.length);
+    for (let k = 0; k < found.length; k++) {
+      const i = index[k];
+      found[k] = values[i] + share[k] * (values[i + 1] - values[i]);
+    }
+    return found;
+  }
+
+  /** What each of the times adds to a sum along the trace. */
+  added(values: Float64Array): Float64Array {
+    const found = this.of(values);
+    let before = values[0];
+    for (let k = 0; k < found.length; k++) {
+      const now = found[k];
+      found[k] = now - before;
+      before = now;
+    }
+    return found;
   }
 }
 
@@ -175,7 +183,8 @@ class TracePlaces {
  */
 function stagePowers(made: Float64Array, dt: Float64Array, event: readonly number[]) {
   const m = dt.length;
-  const mean = made.map((heat, k) => heat / dt[k]);
+  const mean = new Float64Array(m);
+  for (let k = 0; k < m; k++) mean[k] = made[k] / dt[k];
   const early = new Float64Array(m);
   const late = new Float64Array(m);
   for (let k = 0; k < m; k++) {
