@@ -15,9 +15,13 @@ export interface Looking<I, L, O> {
   carry(known: L, input: I): L | null;
 }
 
+/** Time after which a look is made whole though the next input waits already, ms: what is shown meanwhile leans on it. */
+const WHOLE_EVERY = 400;
+
 /**
- * Runs that show a first look before their whole answer. Both are made side by side: while a control moves, the next
- * input is looked at while the one before is made whole, and of looks that come meanwhile only the newest is.
+ * Runs that show a first look before their whole answer. Both are made side by side: the next input is looked at while the
+ * one before is made whole. While inputs come faster than they are looked at, only now and then one is made whole, so that
+ * a core is left to the page.
  */
 export class FirstLook<I, L, O> {
   private readonly looks: LatestOnly<I, L>;
@@ -25,15 +29,21 @@ export class FirstLook<I, L, O> {
   private state: RunState<I, O> = { done: null, running: false, error: null };
   private readonly listeners = new Set<() => void>();
 
-  constructor(private readonly looking: Looking<I, L, O>) {
+  /** The look that was given to be made whole last, and when, ms */
+  private given: { readonly look: L; readonly at: number } | null = null;
+
+  /** @param now a clock, ms */
+  constructor(
+    private readonly looking: Looking<I, L, O>,
+    private readonly now: () => number = () => performance.now(),
+  ) {
     this.looks = new LatestOnly(
       (input) => looking.look(input),
       (known, input) => looking.carry(known, input),
     );
     this.wholes = new LatestOnly((look) => looking.whole(look));
     this.looks.subscribe(() => {
-      const { done } = this.looks.getState();
-      if (done) this.wholes.request(done.value);
+      this.give();
       this.update();
     });
     this.wholes.subscribe(() => this.update());
@@ -54,6 +64,16 @@ export class FirstLook<I, L, O> {
   /** Whether an input is being looked at; its whole may still be made. */
   get isLooking(): boolean {
     return this.looks.getState().running;
+  }
+
+  /** Has the newest look made whole where nothing waits to be looked at, or none has been for a while. */
+  private give(): void {
+    const { done, running } = this.looks.getState();
+    if (!done || this.given?.look === done.value) return;
+    const at = this.now();
+    if (running && this.given && at - this.given.at < WHOLE_EVERY) return;
+    this.given = { look: done.value, at };
+    this.wholes.request(done.value);
   }
 
   private update(): void {

@@ -107,21 +107,24 @@ describe('EngineClient', () => {
 });
 
 describe('FirstLook', () => {
-  const waiting = () => {
+  const waiting = (now?: () => number) => {
     const finish = { look: [] as (() => void)[], whole: [] as (() => void)[] };
     const begun: string[] = [];
-    const looking = new FirstLook<number, { input: number }, string>({
-      look: (input) => {
-        begun.push(`look ${input}`);
-        return new Promise((resolve) => finish.look.push(() => resolve({ input })));
+    const looking = new FirstLook<number, { input: number }, string>(
+      {
+        look: (input) => {
+          begun.push(`look ${input}`);
+          return new Promise((resolve) => finish.look.push(() => resolve({ input })));
+        },
+        whole: ({ input }) => {
+          begun.push(`whole ${input}`);
+          return new Promise((resolve) => finish.whole.push(() => resolve(`whole ${input}`)));
+        },
+        meanwhile: ({ input }, known) => (known === null || input < 0 ? null : `look ${input}`),
+        carry: ({ input: known }, input) => (input === known + 0.5 ? { input } : null),
       },
-      whole: ({ input }) => {
-        begun.push(`whole ${input}`);
-        return new Promise((resolve) => finish.whole.push(() => resolve(`whole ${input}`)));
-      },
-      meanwhile: ({ input }, known) => (known === null || input < 0 ? null : `look ${input}`),
-      carry: ({ input: known }, input) => (input === known + 0.5 ? { input } : null),
-    });
+      now,
+    );
     return { looking, finish, begun, shown: () => looking.getState().done?.value };
   };
 
@@ -173,6 +176,48 @@ describe('FirstLook', () => {
     looking.request(4.5);
     await vi.waitFor(() => expect(begun[6]).toBe('whole 4.5'));
     expect(begun).toHaveLength(7);
+  });
+});
+
+describe('FirstLook while inputs come fast', () => {
+  it('makes a look whole when none waits any more, or none has been for a while', async () => {
+    let clock = 0;
+    const begun: string[] = [];
+    let finish: () => void = () => {};
+    const looking = new FirstLook<number, { input: number }, string>(
+      {
+        look: (input) =>
+          new Promise((resolve) => {
+            begun.push(`look ${input}`);
+            finish = () => resolve({ input });
+          }),
+        whole: async ({ input }) => {
+          begun.push(`whole ${input}`);
+          return `whole ${input}`;
+        },
+        meanwhile: ({ input }) => `look ${input}`,
+        carry: () => null,
+      },
+      () => clock,
+    );
+    const shown = () => looking.getState().done?.value;
+    /** The next input waits when a look is there. */
+    const lookOn = async (input: number) => {
+      looking.request(input + 1);
+      finish();
+      await vi.waitFor(() => expect(begun).toContain(`look ${input + 1}`));
+    };
+    looking.request(1);
+    for (const input of [1, 2, 3]) await lookOn(input);
+    expect(begun).toEqual(['look 1', 'whole 1', 'look 2', 'look 3', 'look 4']);
+    expect(shown()).toBe('look 3');
+    clock += 500;
+    await lookOn(4);
+    await lookOn(5);
+    expect(begun.filter((what) => what.startsWith('whole'))).toEqual(['whole 1', 'whole 4']);
+    finish();
+    await vi.waitFor(() => expect(shown()).toBe('whole 6'));
+    expect(looking.getState().running).toBe(false);
   });
 });
 
