@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { QUESTION } from '../../../compute';
+import { type Crew, QUESTION } from '../../../compute';
 import { type Project, type Setup, setCurrency, type UnitChoice, withChanges } from '../../../model';
 import {
   type Assessed,
@@ -203,34 +203,69 @@ function useLadder(setup: Setup, wanted: Target | null) {
   const settled = useSettled(setup, QUIET, { atOnce: true });
   return useAnswer<Ladder>(settled && QUESTION.ladder(settled, wanted), async (signal, report) => {
     const asked = settled ?? setup;
-    const [[base], [steps]] = await Promise.all([
-      crew.run([asked], (remote, job) => remote.assess(job) as Promise<Assessed>, { signal }),
-      crew.run([asked], (remote, job) => remote.steps(job) as Promise<Candidate[]>, { signal }),
-    ]);
-    const target = wanted ?? (base.summary.verdict.kind === 'below-working' ? 'bite' : 'heat');
-    // Judged one by one as they come, so that the page stays smooth.
+    const first = begin(crew, asked, signal);
+    const targetOf = (base: Assessed): Target =>
+      wanted ?? (base.summary.verdict.kind === 'below-working' ? 'bite' : 'heat');
+    const judge = (base: Assessed, candidate: Candidate, assessed: Assessed) =>
+      rungOf(project, asked, candidate, base, assessed, targetOf(base));
+    // Judged one by one as they come, so that the page stays smooth; the first ones may come before what they are held against.
     const drive = async (candidates: readonly Candidate[], before: number, of: number) => {
-      const judged: Rung[] = [];
+      const judged: Promise<Rung>[] = [];
       await tryOut(
         candidates.map(({ changes }) => withChanges(asked, changes)),
         {
           signal,
           onDone: (assessed, i, { done }) => {
-            judged[i] = rungOf(project, asked, candidates[i], base, assessed, target);
+            judged[i] = first.base.then((base) => judge(base, candidates[i], assessed));
             report({ done: before + done, all: of });
           },
         },
       );
-      return judged;
+      return Promise.all(judged);
     };
+    const steps = await first.steps;
     const singles = await drive(steps, 0, steps.length);
     const pairs = sensiblePairs(singles, asked);
     const more = await drive(pairs, steps.length, steps.length + pairs.length);
     return {
       setup: asked,
-      base,
+      base: await first.base,
       rungs: [...singles, ...worthwhilePairs(more, singles)],
       tried: steps.length + pairs.length,
     };
   });
+}
+
+/** Asks for the day as it is and for the steps there are at once: the steps are driven as soon as they are known. */
+function begin(
+  crew: Crew,
+  setup: Setup,
+  signal: AbortSignal,
+): { readonly base: Promise<Assessed>; readonly steps: Promise<Candidate[]> } {
+  const told = { base: promised<Assessed>(), steps: promised<Candidate[]>() };
+  crew
+    .run(
+      ['base', 'steps'] as const,
+      async (remote, what) => {
+        if (what === 'base') told.base.resolve((await remote.assess(setup)) as Assessed);
+        else told.steps.resolve((await remote.steps(setup)) as Candidate[]);
+      },
+      { signal },
+    )
+    .catch((error) => {
+      told.base.reject(error);
+      told.steps.reject(error);
+    });
+  return { base: told.base.promise, steps: told.steps.promise };
+}
+
+/** A promise and what keeps or breaks it. Who hears of one that is broken need not hear of all. */
+function promised<T>() {
+  let [resolve, reject]: [(value: T) => void, (why: unknown) => void] = [() => {}, () => {}];
+  const promise = new Promise<T>((keep, breakIt) => {
+    resolve = keep;
+    reject = breakIt;
+  });
+  promise.catch(() => {});
+  return { promise, resolve, reject };
 }
