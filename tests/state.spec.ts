@@ -25,7 +25,10 @@ test('the plan’s day is computed once whatever pages are visited, and once mor
   });
   const days = () =>
     page.evaluate(
-      () => (window as unknown as { asked: string[] }).asked.filter((path) => path === 'simulate').length,
+      () =>
+        (window as unknown as { asked: string[] }).asked.filter((path) =>
+          ['simulate', 'drive'].includes(path),
+        ).length,
     );
   await open(page);
   await settled(page);

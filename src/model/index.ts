@@ -92,18 +92,7 @@ export {
 export { conflictText, differing, mergeProjects, type Sparse } from './edit/merge';
 export { countOrigins, originOf, withOrigin } from './edit/origins';
 export { exchangedBy, isUsable, neverMix, preparedCar, signObstacle } from './edit/prepare';
-export {
-  applyWhatIf,
-  changesOfWhatIf,
-  keepWhatIf,
-  movedOn,
-  notchAt,
-  savedValues,
-  sliderEnds,
-  type WhatIf,
-  type WhatIfValues,
-  whatIfBounds,
-} from './edit/whatIf';
+export * from './edit/whatIf';
 export { zonesFromLap } from './edit/zonesFromLap';
 export { readJson } from './file/json';
 export { partsJsonSchema, projectJsonSchema } from './file/jsonSchema';
