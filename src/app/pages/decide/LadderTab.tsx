@@ -208,20 +208,28 @@ function useLadder(setup: Setup, wanted: Target | null) {
       wanted ?? (base.summary.verdict.kind === 'below-working' ? 'bite' : 'heat');
     const judge = (base: Assessed, candidate: Candidate, assessed: Assessed) =>
       rungOf(project, asked, candidate, base, assessed, targetOf(base));
-    // Judged one by one as they come, so that the page stays smooth; the first ones may come before what they are held against.
+    let held: Assessed | null = null;
+    first.base.then(
+      (base) => {
+        held = base;
+      },
+      () => {},
+    );
+    // Judged one by one as they come, so that the page stays smooth; what comes before the day they are held against, after it.
     const drive = async (candidates: readonly Candidate[], before: number, of: number) => {
-      const judged: Promise<Rung>[] = [];
-      await tryOut(
+      const judged: Rung[] = [];
+      const driven = await tryOut(
         candidates.map(({ changes }) => withChanges(asked, changes)),
         {
           signal,
           onDone: (assessed, i, { done }) => {
-            judged[i] = first.base.then((base) => judge(base, candidates[i], assessed));
+            if (held) judged[i] = judge(held, candidates[i], assessed);
             report({ done: before + done, all: of });
           },
         },
       );
-      return Promise.all(judged);
+      const base = await first.base;
+      return candidates.map((candidate, i) => judged[i] ?? judge(base, candidate, driven[i]));
     };
     const steps = await first.steps;
     const singles = await drive(steps, 0, steps.length);
