@@ -1,6 +1,6 @@
 import { demoProject } from '../demo/project';
-import { simulateDay } from '../src/core';
-import { dayInput, METRIC, setupOf } from '../src/model';
+import { judgedDay, simulateDay } from '../src/core';
+import { applyWhatIf, dayInput, METRIC, setupOf } from '../src/model';
 import { resultDocument, zonesCsv } from '../src/report';
 import { verdictText } from '../src/text/en';
 import { choose, chosen, expect, exported, open, settled, test, turnTo, verdict } from './page';
@@ -52,6 +52,38 @@ test('a braking zone picked anywhere is picked everywhere, by mouse and by keybo
   const before = await page.getByLabel('Lap shown').getAttribute('data-value');
   await page.keyboard.press('Shift+>');
   await chosen(page.getByLabel('Lap shown'), String(Number(before) + 1));
+});
+
+test('a control tells the verdict of its value however it is moved: on at rest, in a hurry, back, by leaps', async ({
+  page,
+}) => {
+  await open(page);
+  const mass = page.getByRole('slider', { name: 'Mass' });
+  await mass.focus();
+  const told = async () => {
+    await settled(page);
+    const massKg = Number(await mass.getAttribute('aria-valuenow'));
+    const day = judgedDay(dayInput(applyWhatIf(setup, { massKg })));
+    await expect(verdict(page)).toContainText(verdictText(day, METRIC).sentence);
+    return massKg;
+  };
+  const values: number[] = [];
+  for (let k = 0; k < 4; k++) {
+    await mass.press('ArrowRight');
+    values.push(await told());
+    // Long enough for the next notch to be driven ahead.
+    await page.waitForTimeout(400);
+  }
+  for (const keys of [
+    ['ArrowRight', 'ArrowRight', 'ArrowRight'],
+    ['ArrowLeft'],
+    ['End'],
+    ['PageDown', 'Home'],
+  ]) {
+    for (const key of keys) await mass.press(key);
+    values.push(await told());
+  }
+  expect(new Set(values).size).toBe(8);
 });
 
 test('a what-if computes the session again, leaves the saved state as a ghost, resets, and can be kept and undone', async ({
