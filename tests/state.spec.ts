@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { choose, expect, open, project, settled, test, verdict, visit } from './page';
+import { choose, expect, open, project, settled, shorten, test, verdict, visit } from './page';
 import { ROUTES } from './support/routes';
 
 /** What brakes bring along from one day to the next, and that a day is computed once. */
@@ -10,6 +10,25 @@ const walk = (page: Page, to: string) =>
     history.pushState({}, '', path);
     dispatchEvent(new PopStateEvent('popstate'));
   }, to);
+
+/** Counts what workers are asked for from now on; answers with how often one of some things was. */
+async function countingAsked(page: Page): Promise<(...what: readonly string[]) => Promise<number>> {
+  await page.addInitScript(() => {
+    const counted = window as unknown as { asked: string[] };
+    counted.asked = [];
+    const post = Worker.prototype.postMessage;
+    Worker.prototype.postMessage = function (this: Worker, message: { path?: string[] }, ...rest: never[]) {
+      if (message?.path) counted.asked.push(message.path.join('.'));
+      return Reflect.apply(post, this, [message, ...rest]);
+    } as typeof post;
+  });
+  return (...what) =>
+    page.evaluate(
+      (paths) =>
+        (window as unknown as { asked: string[] }).asked.filter((path) => paths.includes(path)).length,
+      what,
+    );
+}
 
 test('the plan’s day is computed once whatever pages are visited, and once more after a change that moves it', async ({
   page,
@@ -51,6 +70,30 @@ test('the plan’s day is computed once whatever pages are visited, and once mor
   await walk(page, '/');
   await settled(page);
   expect(await days()).toBe(2);
+});
+
+test('the ladder drives each step once: for another aim only what that one asks besides, and nothing for the first again', async ({
+  page,
+}) => {
+  const asked = await countingAsked(page);
+  await shorten(page);
+  await walk(page, '/decide/next');
+  const told = page.getByText('Today the closest');
+  await told.waitFor();
+  const first = await asked('tryOut');
+  expect(first).toBeGreaterThan(50);
+  const aim = page.getByRole('combobox', { name: 'To gain' });
+  const driving = page.getByText('Driving the day with every step');
+  await choose(aim, 'bite');
+  await driving.waitFor();
+  await expect(driving).toBeHidden();
+  const both = await asked('tryOut');
+  expect(both - first).toBeLessThan(0.6 * first);
+  await choose(aim, 'heat');
+  await page.waitForTimeout(1000);
+  await expect(driving).toBeHidden();
+  await expect(told).toBeVisible();
+  expect(await asked('tryOut')).toBe(both);
 });
 
 test('brakes begin as warm as typed, and a kept state begins the next day', async ({ page }) => {

@@ -70,6 +70,23 @@ describe('the days of a page', () => {
     expect((await move(1500))?.peaks).toEqual(simulateDay(dayInput(withMass(1500))).peaks);
   });
 
+  it('show one as soon as it is driven where another of its plan is known, of no other plan', async () => {
+    const seenOf = async (saved: typeof setup) => {
+      const { days, asked, move } = daysOf();
+      days.saved.request(saved);
+      await vi.waitFor(() => expect(days.saved.getState().done?.input).toBe(saved));
+      const seen: number[] = [];
+      days.moved.subscribe(() => {
+        if (days.moved.getState().done) seen.push(asked.filter((what) => what.startsWith('left')).length);
+      });
+      await move(1400);
+      return seen;
+    };
+    // Shown before what is left of it is asked for, and once more afterwards.
+    expect((await seenOf(setup))[0]).toBe(0);
+    expect(Math.min(...(await seenOf({ ...setup, plan: { ...setup.plan, id: 'another' } })))).toBe(1);
+  });
+
   it('say nothing of a day driven ahead that cannot be, until it is asked for', async () => {
     const { days, move } = daysOf((mass) => mass > Number(dayInput(withMass(1450)).vehicle.mass));
     await move(1400);

@@ -58,7 +58,11 @@ export class Days {
           : await once(setup, async () => judged(result, await judging.left(dayInput(setup)))),
       }),
       meanwhile: ({ setup, result, whole }, known) => {
-        const likely = whole ? result : known && likelyJudged(result, known.result);
+        if (whole) return { setup, result };
+        const like = [known, this.saved.getState().done?.value].find(
+          (day) => day && isSamePlan(day.setup, setup),
+        );
+        const likely = like ? likelyJudged(result, like.result) : null;
         return likely && { setup, result: likely };
       },
       carry,
@@ -79,3 +83,7 @@ export class Days {
     this.ahead = { key, day: judging.own(dayInput(setup)).catch(() => null) };
   }
 }
+
+/** Whether two setups are of one plan, whatever is moved in it. */
+export const isSamePlan = (a: Setup, b: Setup): boolean =>
+  a.plan.id === b.plan.id && a.car.id === b.car.id && a.circuit.id === b.circuit.id;

@@ -1,7 +1,7 @@
 export type { OpenedBackup } from './backups';
 export { createEngineWorker, createFileWorker, createSeasonWorker } from './createWorkers';
 export { CancelledError, Crew, type CrewProgress } from './crew';
-export { type Computed, Days } from './days';
+export { type Computed, Days, isSamePlan } from './days';
 export type { Engine, PhoneAnswer } from './engine.worker';
 export { EngineClient } from './engineClient';
 export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';

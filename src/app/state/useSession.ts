@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import type { Computed } from '../../compute';
+import { type Computed, isSamePlan } from '../../compute';
 import { applyWhatIf, circuitProblems, type Problem, type Setup, type WhatIf } from '../../model';
 import { useDays } from './context';
 import type { Selection } from './selection';
@@ -47,7 +47,7 @@ export function useSession(setup: Setup, whatIf: WhatIf): SessionView {
   }, [runners, active, wanted, blocked]);
 
   // A result of another plan must not be shown as this one's: what is set from it would be set in this one.
-  const here = (value: Computed | undefined) => (value && samePlan(value.setup, setup) ? value : null);
+  const here = (value: Computed | undefined) => (value && isSamePlan(value.setup, setup) ? value : null);
   const savedHere = here(saved.done?.value);
   const movedHere = active ? here(moved.done?.value) : null;
   const shown = movedHere ?? savedHere;
@@ -63,8 +63,4 @@ export function useSession(setup: Setup, whatIf: WhatIf): SessionView {
       if (active) runners.moved.request(wanted);
     },
   };
-}
-
-function samePlan(a: Setup, b: Setup): boolean {
-  return a.plan.id === b.plan.id && a.car.id === b.car.id && a.circuit.id === b.circuit.id;
 }
