@@ -6,7 +6,7 @@ import { GAMMA } from '../heat';
 import { emptySeries, emptyWheel, resizedSeries, resizedWheel } from '../run/record';
 import { lapSteps } from '../schedule/lapSteps';
 import { DEFAULT_STEPS } from '../schedule/steps';
-import { type BrakeCap, driveLap, prepareCircuit } from './driveLap';
+import { type BrakeCap, driveLap, Laps, prepareCircuit } from './driveLap';
 import { type LapTrace, lapHeat, lapLength, lapTime } from './trace';
 
 const setup = setupOf(demoProject, 'plan-tarn-anvil');
@@ -44,6 +44,30 @@ describe('a lap whose brakes are the limit', () => {
     const same = drive(caps(() => 1e6));
     expect(Array.from(same.speed)).toEqual(Array.from(free.speed));
     expect(same.zones).toEqual(free.zones);
+  });
+
+  it('is the same to the last bit after other laps of the car as by itself', () => {
+    const bits = ({ zones, ...series }: LapTrace) => [
+      zones,
+      ...Object.entries(series).map(([name, values]) => [name, ...values]),
+    ];
+    fc.assert(
+      fc.property(
+        fc.array(fc.array(fc.double({ min: 0.4, max: 1.6, noNaN: true }), { minLength: 9, maxLength: 9 }), {
+          minLength: 2,
+          maxLength: 4,
+        }),
+        (laps) => {
+          const one = new Laps(circuit, input.vehicle, { ...input.driver, pace: 1 }, still);
+          for (const shares of laps) {
+            const own = caps((k) => shares[k % shares.length] * peak(free, k));
+            expect(bits(one.drive(own))).toEqual(bits(drive(own)));
+          }
+          expect(bits(one.drive())).toEqual(bits(free));
+        },
+      ),
+      { numRuns: 12 },
+    );
   });
 
   it('never brakes harder than they can, ends as fast as it starts, and loses time', () => {
