@@ -33,22 +33,8 @@ async function countingAsked(page: Page): Promise<(...what: readonly string[]) =
 test('the plan’s day is computed once whatever pages are visited, and once more after a change that moves it', async ({
   page,
 }) => {
-  await page.addInitScript(() => {
-    const counted = window as unknown as { asked: string[] };
-    counted.asked = [];
-    const post = Worker.prototype.postMessage;
-    Worker.prototype.postMessage = function (this: Worker, message: { path?: string[] }, ...rest: never[]) {
-      if (message?.path) counted.asked.push(message.path.join('.'));
-      return Reflect.apply(post, this, [message, ...rest]);
-    } as typeof post;
-  });
-  const days = () =>
-    page.evaluate(
-      () =>
-        (window as unknown as { asked: string[] }).asked.filter((path) =>
-          ['simulate', 'drive'].includes(path),
-        ).length,
-    );
+  const asked = await countingAsked(page);
+  const days = () => asked('simulate', 'drive');
   await open(page);
   await settled(page);
   expect(await days()).toBe(1);
