@@ -56,9 +56,11 @@ export class FirstLook<I, L, O> {
     return () => this.listeners.delete(listener);
   };
 
-  /** Asks for an input, as `LatestOnly.request`. */
+  /** Asks for an input, as `LatestOnly.request`; of one that could not be made whole, for that again. */
   request(input: I): void {
     this.looks.request(input);
+    const { done, running } = this.looks.getState();
+    if (!running && done?.input === input && this.wholes.getState().error) this.wholes.request(done.value);
   }
 
   /** Whether an input is being looked at; its whole may still be made. */

@@ -7,5 +7,5 @@ export { EngineClient } from './engineClient';
 export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';
 export { Judging } from './judging';
 export { crewPredicting } from './predicting';
-export { QUESTION } from './question';
+export { QUESTION, TRIED } from './question';
 export type { SeasonEngine } from './season.worker';

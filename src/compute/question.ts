@@ -54,11 +54,14 @@ export function dayKey({ car, circuit, plan, parts, begun, calibration }: Setup)
   ].join();
 }
 
+/** What questions of setups that are tried out begin with. */
+export const TRIED = ['tried'] as const;
+
 /** Every question that workers are asked about a setup, each as data; the query library's hash of it is its one key. */
 export const QUESTION = {
   day: (setup: Setup) => ['day', dayKey(setup)],
   /** Driven and summed up, without what is left of it with less cooling */
-  tried: (setup: Setup) => ['tried', dayKey(setup)],
+  tried: (setup: Setup) => [...TRIED, dayKey(setup)],
   coolingBand: (setup: Setup) => ['cooling band', dayKey(setup)],
   outlook: (setup: Setup, session: number) => ['outlook', dayKey(setup), session],
   failures: (setup: Setup, speed: number) => ['failures', dayKey(setup), speed],

@@ -179,6 +179,38 @@ describe('FirstLook', () => {
   });
 });
 
+describe('FirstLook that cannot be made whole', () => {
+  it('says why, keeps the look, and is made whole when it is asked for again', async () => {
+    let broken = true;
+    let looked = 0;
+    const looking = new FirstLook<number, { input: number }, string>({
+      look: async (input) => {
+        looked += 1;
+        return { input };
+      },
+      whole: async ({ input }) => {
+        if (broken) throw new Error('the other is gone');
+        return `whole ${input}`;
+      },
+      meanwhile: ({ input }) => `look ${input}`,
+      carry: () => null,
+    });
+    looking.request(1);
+    await vi.waitFor(() => expect(looking.getState().error?.message).toBe('the other is gone'));
+    expect(looking.getState()).toMatchObject({ done: { input: 1, value: 'look 1' }, running: false });
+    broken = false;
+    looking.request(1);
+    await vi.waitFor(() =>
+      expect(looking.getState()).toEqual({
+        done: { input: 1, value: 'whole 1' },
+        running: false,
+        error: null,
+      }),
+    );
+    expect(looked).toBe(1);
+  });
+});
+
 describe('FirstLook while inputs come fast', () => {
   it('makes a look whole when none waits any more, or none has been for a while', async () => {
     let clock = 0;

@@ -10,6 +10,7 @@ import {
   type FilesEngine,
   Judging,
   type SeasonEngine,
+  TRIED,
 } from '../../compute';
 import { type Project, type Setup, setupOf } from '../../model';
 import { untilStill } from './moving';
@@ -68,7 +69,7 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
       },
     });
     // Sums of days are small, and asked for from one page after another.
-    client.setQueryDefaults(['tried'], { gcTime: 600_000 });
+    client.setQueryDefaults(TRIED, { gcTime: 600_000 });
     return client;
   }, []);
   const days = useMemo(() => new Days(new Judging(engine, anotherEngine()), queries), [engine, queries]);

@@ -86,7 +86,7 @@ export class PadState {
   }
 
   /**
-   * Glazes them through some steps. A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's
+   * Glazes them through some steps, and writes glaze and bedded share after each. A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's
    * band is.
    * @param lengths of the steps, s; 0 where the run begins
    * @param first of the samples that they end at
