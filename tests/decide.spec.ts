@@ -256,6 +256,9 @@ test('runs cut off by a cancel, a closed page or a dead worker go on where they 
   await expect.poll(kept).toBeGreaterThanOrEqual(20);
   await state.getByRole('button', { name: 'Cancel' }).click();
   await expect(state).toContainText(/Cancelled; \d+ of 100 runs are kept/);
+  // What workers were at is finished and kept; nothing is told to go on for it.
+  await page.waitForTimeout(1500);
+  await expect(state).toContainText(/Cancelled; \d+ of 100 runs are kept/);
   const before = await kept();
   // A worker that falls over in the middle is replaced, and its days are driven again.
   await state.getByRole('button', { name: /^Go on from/ }).click();

@@ -80,7 +80,11 @@ export function useUncertain(setup: Setup) {
         (piece, options) =>
           crew.run(piece, (remote, k) => remote.uncertainPiece(setup, k) as Promise<Float32Array>, options),
         { asked, pieces, workers, signal: control.signal },
-        (done) => say(asked, { kind: 'running', done }),
+        (done) => {
+          if (!control.signal.aborted) say(asked, { kind: 'running', done });
+          // A piece that was under way when the rest was cancelled is kept too.
+          else if (controller.current === control) say(asked, { kind: 'idle', kept: done, cancelled: true });
+        },
       );
       if (made.error) {
         const { kept, error } = made;
