@@ -20,7 +20,9 @@ export class CancelledError extends Error {
 /** Times a job is given to another worker after one died of it. */
 const MORE_TRIES = 2;
 
-export interface CrewOptions {
+export interface CrewOptions<E = Engine> {
+  /** Workers that the page has already; they are warm, and asked for other things too. None by default */
+  readonly members?: readonly EngineClient<E>[];
   readonly create?: () => Worker;
   readonly patience?: number;
   readonly still?: () => Promise<void>;
@@ -28,21 +30,28 @@ export interface CrewOptions {
 
 /** Several workers that share a list of jobs. Which of them does a job makes no difference to its result. */
 export class Crew<E = Engine> {
-  private readonly members: EngineClient<E>[] = [];
+  private readonly members: EngineClient<E>[];
   private readonly create: () => Worker;
   private readonly patience: number;
   private readonly still: () => Promise<void>;
 
   /**
    * @param size most workers at once
+   * @param members workers there are; those that are missing are made
    * @param create makes one; the engine by default
    * @param patience longest wait for one job, ms
-   * @param still waits until nothing on the page moves: while it does, the last of several workers takes no new job
+   * @param still waits until nothing on the page moves: while it does, the first of several workers takes no new job
    */
   constructor(
     readonly size: number,
-    { create = createEngineWorker, patience = 120_000, still = async () => {} }: CrewOptions = {},
+    {
+      members = [],
+      create = createEngineWorker,
+      patience = 120_000,
+      still = async () => {},
+    }: CrewOptions<E> = {},
   ) {
+    this.members = [...members];
     this.create = create;
     this.patience = patience;
     this.still = still;
@@ -100,12 +109,21 @@ export class Crew<E = Engine> {
     };
     const count = Math.max(1, Math.min(workers, this.size, jobs.length));
     const all = Promise.all(
-      Array.from({ length: count }, (_, i) => toil(this.member(i), i > 0 && i === count - 1)),
+      // The first is the page's own where it has one: it is asked last, so that a single job never has the page wait.
+      Array.from({ length: count }, (_, k) => (k + 1) % this.size).map((i) =>
+        toil(this.member(i), i === 0 && count > 1),
+      ),
     );
     await (signal ? Promise.race([all, abortOf(signal)]) : all);
     if (signal?.aborted) throw new CancelledError();
     if (failed) throw failed;
     return results;
+  }
+
+  /** Has one thing done. @throws as `run` */
+  async ask<R>(work: (engine: Comlink.Remote<E>) => Promise<R>, signal?: AbortSignal): Promise<R> {
+    const [answer] = await this.run([work], (engine) => work(engine), signal && { signal });
+    return answer;
   }
 
   private member(index: number): EngineClient<E> {

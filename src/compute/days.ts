@@ -36,14 +36,9 @@ export class Days {
     private readonly judging: Judging,
     private readonly queries: QueryClient,
   ) {
-    const once = (setup: Setup, result: () => Promise<DayResult>) =>
-      queries.fetchQuery({ queryKey: QUESTION.day(setup), queryFn: result, gcTime: KEPT });
     const carry = <C extends Computed>(known: C, setup: Setup): C | null =>
       dayKey(known.setup) === dayKey(setup) ? { ...known, setup } : null;
-    this.saved = new LatestOnly(
-      async (setup) => ({ setup, result: await once(setup, () => judging.whole(dayInput(setup))) }),
-      carry,
-    );
+    this.saved = new LatestOnly(async (setup) => ({ setup, result: await this.of(setup) }), carry);
     this.moved = new FirstLook({
       look: async (setup) => {
         const known = queries.getQueryData<DayResult>(QUESTION.day(setup));
@@ -55,7 +50,7 @@ export class Days {
         setup,
         result: whole
           ? result
-          : await once(setup, async () => judged(result, await judging.left(dayInput(setup)))),
+          : await this.once(setup, async () => judged(result, await judging.left(dayInput(setup)))),
       }),
       meanwhile: ({ setup, result, whole }, known) => {
         if (whole) return { setup, result };
@@ -67,6 +62,15 @@ export class Days {
       },
       carry,
     });
+  }
+
+  /** A setup's day, judged; the page's own where it is the same. @throws as `judgedDay`; EngineError */
+  of(setup: Setup): Promise<DayResult> {
+    return this.once(setup, () => this.judging.whole(dayInput(setup)));
+  }
+
+  private once(setup: Setup, result: () => Promise<DayResult>): Promise<DayResult> {
+    return this.queries.fetchQuery({ queryKey: QUESTION.day(setup), queryFn: result, gcTime: KEPT });
   }
 
   /** Tells that days will be moved; the saved one is there. */

@@ -17,7 +17,7 @@ export {
   type RankedCause,
   whatHappened,
 } from './calibrate/whatHappened';
-export { type Assessed, assess, tryOut } from './compare/assess';
+export { type Assessed, assess, assessed, tryOut } from './compare/assess';
 export type { Check, Finding, PadTrade } from './compare/compatibility';
 export {
   type Candidate,

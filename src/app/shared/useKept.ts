@@ -19,11 +19,11 @@ export interface Kept {
   readonly answer: Answer<readonly DrivenLoad[]>;
 }
 
-/** Drives setups on the crew, one a job; the same days are driven once. */
+/** Drives setups, one a job; the same days are driven once. */
 export function useLoads(setups: readonly Setup[]): Answer<readonly StoredLoad[]> {
-  const { crew } = useBackground();
+  const { tries } = useBackground();
   return useAnswer<readonly StoredLoad[]>(QUESTION.loads(setups), (signal, report) =>
-    crew.run(setups, (engine, setup) => engine.load(setup) as Promise<StoredLoad>, {
+    tries.run(setups, (engine, setup) => engine.load(setup) as Promise<StoredLoad>, {
       signal,
       onDone: (_, _index, progress) => report(progress),
     }),
@@ -34,7 +34,7 @@ export function useKept(): Kept {
   const project = useProject();
   const { car } = useSetup();
   const entries = useMemo(() => entriesOf(project, car.id), [project, car.id]);
-  const { crew, files } = useBackground();
+  const { tries, files } = useBackground();
   const asked = useMemo(
     () =>
       entries.flatMap((entry) => {
@@ -46,7 +46,7 @@ export function useKept(): Kept {
   );
   const sessions = useMemo(() => asked.map(({ session }) => session), [asked]);
   const answer = useAnswer<readonly DrivenLoad[]>(QUESTION.driven(sessions), (signal, report) =>
-    crew.run(sessions, (engine, session) => drivenLoad(files, engine, session, signal), {
+    tries.run(sessions, (engine, session) => drivenLoad(files, engine, session, signal), {
       signal,
       onDone: (_, _index, progress) => report(progress),
     }),

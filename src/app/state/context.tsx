@@ -19,14 +19,18 @@ import type { ProjectStore } from './projectStore';
 
 const StoreContext = createContext<ProjectStore | null>(null);
 const EngineContext = createContext<EngineClient | null>(null);
-/** Computations beside the verdict, each with a worker of its own. */
+/** Computations beside the verdict. */
 export interface Background {
-  readonly band: EngineClient;
+  /**
+   * Single days, on all cores, by the workers that drive the page's own among others: a worker needs some twenty days
+   * until its program is compiled, and whatever is driven counts
+   */
+  readonly tries: Crew;
+  /** One long question at a time, with a worker of its own: it is ended with it */
   readonly outlook: EngineClient;
-  readonly sides: EngineClient;
-  /** One long question at a time */
+  /** The same */
   readonly decide: EngineClient;
-  /** Many short ones at once, on all cores */
+  /** Much at once, on all cores, by workers of its own: no day waits for a job of theirs */
   readonly crew: Crew;
   /** Reads files and holds the open log; a day's log takes a while */
   readonly files: EngineClient<FilesEngine>;
@@ -36,24 +40,24 @@ export interface Background {
 const DaysContext = createContext<Days | null>(null);
 const BackgroundContext = createContext<Background | null>(null);
 
-/** A second worker for what is left of a day with less cooling; null where there is no core for it. */
-const anotherEngine = () => (navigator.hardwareConcurrency > 1 ? new EngineClient(createEngineWorker) : null);
+/** Workers that are worth having at once. */
+const cores = () => Math.max(1, Math.min(16, navigator.hardwareConcurrency || 1));
 
 /** Gives the whole page its project and its engine. */
 export function Providers({ store, children }: { store: ProjectStore; children: ReactNode }) {
   const engine = useMemo(() => new EngineClient(createEngineWorker), []);
-  // Long computations have workers of their own, so that a moving control never waits for them.
+  // A second one for what is left of a day with less cooling, where there is a core for it.
+  const another = useMemo(() => (cores() > 1 ? new EngineClient(createEngineWorker) : null), []);
   const background = useMemo(
     () => ({
-      band: new EngineClient(createEngineWorker),
+      tries: new Crew(cores(), { members: another ? [engine, another] : [engine], still: untilStill }),
       outlook: new EngineClient(createEngineWorker, 120_000),
-      sides: new EngineClient(createEngineWorker),
       decide: new EngineClient(createEngineWorker, 300_000),
-      crew: new Crew(Math.max(1, Math.min(16, navigator.hardwareConcurrency || 1)), { still: untilStill }),
+      crew: new Crew(cores(), { still: untilStill }),
       files: new EngineClient<FilesEngine>(createFileWorker, 600_000),
       season: new EngineClient<SeasonEngine>(createSeasonWorker, 120_000),
     }),
-    [],
+    [engine, another],
   );
   // Answers come from the worker: never stale, not worth asking twice, and too large to keep for long.
   const queries = useMemo(() => {
@@ -72,7 +76,7 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
     client.setQueryDefaults(TRIED, { gcTime: 600_000 });
     return client;
   }, []);
-  const days = useMemo(() => new Days(new Judging(engine, anotherEngine()), queries), [engine, queries]);
+  const days = useMemo(() => new Days(new Judging(engine, another), queries), [engine, another, queries]);
   return (
     <StoreContext value={store}>
       <EngineContext value={engine}>

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { QUESTION } from '../../compute';
+import type { TwoSides } from '../../core';
 import { dayInput, type Setup } from '../../model';
 import { useBackground } from './context';
 import { useSettled } from './useSettled';
@@ -9,11 +10,12 @@ const QUIET = 1500;
 
 /** A setup's day with inner and outer side of its discs on their own, computed aside. */
 export function useSides(setup: Setup) {
-  const { sides } = useBackground();
+  const { tries } = useBackground();
   const settled = useSettled(setup, QUIET);
   return useQuery({
     queryKey: settled ? QUESTION.sides(settled) : ['waiting'],
     enabled: settled !== null,
-    queryFn: ({ signal }) => sides.call((remote) => remote.twoSides(dayInput(settled as Setup)), signal),
+    queryFn: ({ signal }) =>
+      tries.ask((remote) => remote.twoSides(dayInput(settled as Setup)) as Promise<TwoSides>, signal),
   });
 }

@@ -21,7 +21,7 @@ export type TryOut = (
  */
 export function useTried(): TryOut {
   const client = useQueryClient();
-  const { crew } = useBackground();
+  const { tries } = useBackground();
   return useCallback<TryOut>(
     async (setups, { signal, onDone }) => {
       const tried = setups.map((setup) => client.getQueryData<Assessed>(QUESTION.tried(setup)));
@@ -35,7 +35,7 @@ export function useTried(): TryOut {
       tried.forEach((known, index) => {
         if (known) tell(known, index);
       });
-      await crew.run(left, (remote, index) => remote.tryOut(setups[index]) as Promise<Assessed>, {
+      await tries.run(left, (remote, index) => remote.tryOut(setups[index]) as Promise<Assessed>, {
         signal,
         onDone: (assessed, k) => {
           client.setQueryData(QUESTION.tried(setups[left[k]]), assessed);
@@ -44,6 +44,6 @@ export function useTried(): TryOut {
       });
       return tried as Assessed[];
     },
-    [client, crew],
+    [client, tries],
   );
 }

@@ -13,7 +13,7 @@ export type { PlanOption } from './planner';
 export { CURVE_PARTS, type CurvePart, runLayout, writeRun } from './runRecord';
 export { BAND_SHARES, type LimitRisk, type RunStatistics, runStatistics } from './runStatistics';
 export { type DaySummary, type SummaryZone, summarise } from './summary';
-export { SIDES_DIFFER, type SidePeaks, twoSides, type WheelSides } from './twoSides';
+export { SIDES_DIFFER, type SidePeaks, type TwoSides, twoSides, type WheelSides } from './twoSides';
 export {
   drawn,
   type UncertainRange,

@@ -41,6 +41,9 @@ export function tryOut(setup: Setup): Assessed {
   return summedUp(input, leanDay(input));
 }
 
+/** The same of a setup whose day has been driven and judged. */
+export const assessed = (setup: Setup, day: DayResult): Assessed => summedUp(dayInput(setup), day);
+
 function summedUp(input: DayInput, day: DayResult): Assessed {
   const mass = (axle: AxleName) => {
     const { drum, rotor } = input[axle].left;

@@ -27,7 +27,7 @@ function canBe(car: Car): boolean {
 export function CompareTab() {
   const project = useProject();
   const setup = useSetup();
-  const { crew } = useBackground();
+  const { tries } = useBackground();
   const editing = useItem('plans', setup.plan.id);
   const { compare } = setup.plan;
   const wanted = useMemo(
@@ -41,7 +41,7 @@ export function CompareTab() {
     settled && possible ? QUESTION.compare(settled.map((w) => w.setup)) : null,
     async (signal) => {
       const begun = performance.now();
-      const results = await crew.run(
+      const results = await tries.run(
         settled ?? [],
         (remote, job) => remote.assess(job.setup) as Promise<Assessed>,
         { signal },

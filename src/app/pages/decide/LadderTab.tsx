@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
-import { type Crew, QUESTION } from '../../../compute';
+import { QUESTION } from '../../../compute';
 import { type Project, type Setup, setCurrency, type UnitChoice, withChanges } from '../../../model';
 import {
   type Assessed,
+  assessed,
   type Candidate,
   type Rung,
   ranked,
@@ -18,7 +19,7 @@ import { explainLadder, marginWords, moneyText, signedKelvin } from '../../../te
 import { say } from '../../../text/en/say/decide';
 import { AnswerState } from '../../shared/AnswerState';
 import { How } from '../../shared/How';
-import { useBackground, useProject, useSetup } from '../../state/context';
+import { useBackground, useDays, useProject, useSetup } from '../../state/context';
 import { useUnits } from '../../state/preferences';
 import { type Answer, useAnswer } from '../../state/useAnswer';
 import { useEdit } from '../../state/useEdit';
@@ -198,18 +199,20 @@ function Currency() {
 /** All steps of the shelf and the pairs that make sense, each driven and judged. */
 function useLadder(setup: Setup, wanted: Target | null) {
   const project = useProject();
-  const { crew } = useBackground();
+  const days = useDays();
+  const { tries } = useBackground();
   const tryOut = useTried();
   const settled = useSettled(setup, QUIET, { atOnce: true });
   return useAnswer<Ladder>(settled && QUESTION.ladder(settled, wanted), async (signal, report) => {
     const asked = settled ?? setup;
-    const first = begin(crew, asked, signal);
+    // The page's own day, that has been driven or is being driven: the steps are driven meanwhile.
+    const today = days.of(asked).then((day) => assessed(asked, day));
     const targetOf = (base: Assessed): Target =>
       wanted ?? (base.summary.verdict.kind === 'below-working' ? 'bite' : 'heat');
-    const judge = (base: Assessed, candidate: Candidate, assessed: Assessed) =>
-      rungOf(project, asked, candidate, base, assessed, targetOf(base));
+    const judge = (base: Assessed, candidate: Candidate, driven: Assessed) =>
+      rungOf(project, asked, candidate, base, driven, targetOf(base));
     let held: Assessed | null = null;
-    first.base.then(
+    today.then(
       (base) => {
         held = base;
       },
@@ -222,58 +225,24 @@ function useLadder(setup: Setup, wanted: Target | null) {
         candidates.map(({ changes }) => withChanges(asked, changes)),
         {
           signal,
-          onDone: (assessed, i, { done }) => {
-            if (held) judged[i] = judge(held, candidates[i], assessed);
+          onDone: (one, i, { done }) => {
+            if (held) judged[i] = judge(held, candidates[i], one);
             report({ done: before + done, all: of });
           },
         },
       );
-      const base = await first.base;
+      const base = await today;
       return candidates.map((candidate, i) => judged[i] ?? judge(base, candidate, driven[i]));
     };
-    const steps = await first.steps;
+    const steps = await tries.ask((remote) => remote.steps(asked) as Promise<Candidate[]>, signal);
     const singles = await drive(steps, 0, steps.length);
     const pairs = sensiblePairs(singles, asked);
     const more = await drive(pairs, steps.length, steps.length + pairs.length);
     return {
       setup: asked,
-      base: await first.base,
+      base: await today,
       rungs: [...singles, ...worthwhilePairs(more, singles)],
       tried: steps.length + pairs.length,
     };
   });
-}
-
-/** Asks for the day as it is and for the steps there are at once: the steps are driven as soon as they are known. */
-function begin(
-  crew: Crew,
-  setup: Setup,
-  signal: AbortSignal,
-): { readonly base: Promise<Assessed>; readonly steps: Promise<Candidate[]> } {
-  const told = { base: promised<Assessed>(), steps: promised<Candidate[]>() };
-  crew
-    .run(
-      ['base', 'steps'] as const,
-      async (remote, what) => {
-        if (what === 'base') told.base.resolve((await remote.assess(setup)) as Assessed);
-        else told.steps.resolve((await remote.steps(setup)) as Candidate[]);
-      },
-      { signal },
-    )
-    .catch((error) => {
-      told.base.reject(error);
-      told.steps.reject(error);
-    });
-  return { base: told.base.promise, steps: told.steps.promise };
-}
-
-/** A promise and what keeps or breaks it. Who hears of one that is broken need not hear of all. */
-function promised<T>() {
-  let [resolve, reject]: [(value: T) => void, (why: unknown) => void] = [() => {}, () => {}];
-  const promise = new Promise<T>((keep, breakIt) => {
-    resolve = keep;
-    reject = breakIt;
-  });
-  promise.catch(() => {});
-  return { promise, resolve, reject };
 }

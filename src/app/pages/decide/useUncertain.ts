@@ -42,10 +42,8 @@ export function useUncertain(setup: Setup) {
   const controller = useRef<AbortController | null>(null);
   const finish = useCallback(
     async (of: string, wanted: Setup, all: readonly Float32Array[], seconds: number | null) => {
-      const [statistics] = await crew.run(
-        [all],
-        (remote, list) => remote.uncertainStatistics(wanted, list) as Promise<RunStatistics>,
-        {},
+      const statistics = await crew.ask(
+        (remote) => remote.uncertainStatistics(wanted, all) as Promise<RunStatistics>,
       );
       say(of, { kind: 'done', statistics, setup: wanted, seconds });
     },

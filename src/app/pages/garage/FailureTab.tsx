@@ -34,7 +34,7 @@ export function FailureTab() {
 
 function Failures({ computed }: { computed: Computed }) {
   const units = useUnits();
-  const { band } = useBackground();
+  const { tries } = useBackground();
   const input = useMemo(() => dayInput(computed.setup), [computed.setup]);
   const fastest = Math.max(...computed.result.trace.speed);
   const [picked, setPicked] = useState<number | null>(null);
@@ -42,7 +42,8 @@ function Failures({ computed }: { computed: Computed }) {
   const query = useQuery({
     // All that is asked, so that nothing of it can change unseen.
     queryKey: QUESTION.failures(computed.setup, speed),
-    queryFn: ({ signal }) => band.call((remote) => remote.failures(input, speed), signal),
+    queryFn: ({ signal }) =>
+      tries.ask((remote) => remote.failures(input, speed) as Promise<FailureCase[]>, signal),
     placeholderData: (before) => before,
   });
   const whole = query.data?.[0];

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { QUESTION } from '../../../compute';
-import { UNMEASURED } from '../../../core';
+import { type DayResult, UNMEASURED } from '../../../core';
 import { dayInput } from '../../../model';
 import { doubtText, lessText, moreText, verdictText } from '../../../text/en';
 import { say } from '../../../text/en/say/workbench';
@@ -15,20 +15,20 @@ const QUIET = 450;
 
 /** The verdict again at both ends of what is known of the cooling: the same brakes, within what nobody knows of them. */
 export function CoolingBand({ computed }: { computed: Computed }) {
-  const { band } = useBackground();
+  const { tries } = useBackground();
   const units = useUnits();
   const settled = useSettled(computed, QUIET);
   const query = useQuery({
     queryKey: settled ? QUESTION.coolingBand(settled.setup) : ['waiting'],
     enabled: settled !== null,
-    // Not ended by the next movement: a worker that is begun anew is slower than the two days that are not wanted any more.
-    queryFn: async () => {
+    queryFn: ({ signal }) => {
       const input = dayInput((settled as Computed).setup);
       const { less, more } = input.doubt ?? UNMEASURED;
-      const results = [];
-      for (const factors of [less, more])
-        results.push(await band.call((remote) => remote.simulateCooled(input, factors)));
-      return results;
+      return tries.run(
+        [less, more],
+        (remote, factors) => remote.simulateCooled(input, factors) as Promise<DayResult>,
+        { signal },
+      );
     },
   });
   if (query.isError) return <p className="caption mt-1">{say.rangeCouldNotComputed(query.error.message)}</p>;
