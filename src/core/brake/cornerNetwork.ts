@@ -72,10 +72,13 @@ const resolutionOf = (padHeatShare: number) =>
     ? { cheek: 21, padFirst: 0.3e-3, padGrowth: 1.134 }
     : { cheek: 10, padFirst: 0.64e-3, padGrowth: 1.26 };
 
-/** Points through a pad whose first cell is at most as given and whose cells grow by a ratio; 5 or more. */
+/**
+ * Points through a pad whose first cell is at most as given and whose cells grow by a ratio; 6 or more. They come in threes,
+ * so that front and rear mostly have as many: brakes of one topology are stepped beside each other.
+ */
 function padPointsOf(thickness: number, first: number, growth: number): number {
   const cells = log(1 + (thickness * (growth - 1)) / first) / log(growth);
-  return Math.max(5, Math.ceil(cells - 1e-9) + 1);
+  return 3 * Math.ceil(Math.max(5, Math.ceil(cells - 1e-9) + 1) / 3);
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { HeatIntegrator } from './heatIntegrator';
 import { Integrator } from './integrator';
-import { type Seat, takeSeat } from './kernel/compile';
+import { takeSeat } from './kernel/compile';
 import { KernelIntegrator } from './kernel/kernelIntegrator';
 import type { Network } from './network';
 import { shapeOf } from './topology';
@@ -23,25 +23,16 @@ export function createIntegrator(
     : new Integrator(network, ambient, start);
 }
 
-/** What integrators of several networks are handed out for, in the order in which they are stepped. */
+/** What hands out an integrator. */
 export type CreateIntegrator = typeof createIntegrator;
 
 /**
  * Integrators of two networks that are stepped together, the first before the second: in the two lanes of one kernel
  * where their topology is one. What a step makes of either is there after both have asked for it.
  */
-export function besideEachOther(): CreateIntegrator {
-  let first: { readonly seat: Seat; readonly key: string } | null = null;
-  let count = 0;
-  return (network, ambient, start) => {
-    count += 1;
-    const shaped = shapeOf(network);
-    const { key } = shaped.topology;
-    if (count === 1) {
-      const seat = takeSeat(shaped.topology, 2);
-      first = seat && { seat, key };
-    }
-    if (first?.key !== key || count > 2) return createIntegrator(network, ambient, start);
-    return new KernelIntegrator(network, shaped, first.seat, ambient, start);
-  };
+export function besideEachOther(first: Network, second: Network): CreateIntegrator {
+  const { topology } = shapeOf(first);
+  const seat = shapeOf(second).topology.key === topology.key ? takeSeat(topology, 2) : null;
+  if (!seat) return createIntegrator;
+  return (network, ambient, start) => new KernelIntegrator(network, shapeOf(network), seat, ambient, start);
 }

@@ -4,7 +4,6 @@ import {
   CHANNEL_COUNT,
   type Corner,
   type CornerNetwork,
-  cornerNetwork,
   RadialBand,
   rubbedMaterial,
 } from '../brake';
@@ -34,7 +33,6 @@ export interface WheelStep {
 
 /** One wheel's brake being run: its network integrated, its state carried on, its record written. */
 export class CornerRun {
-  readonly layout: CornerNetwork;
   readonly integrator: HeatIntegrator;
   record: WheelRecord;
   private readonly places: Readonly<Record<ReadOff, Place>>;
@@ -57,27 +55,23 @@ export class CornerRun {
   private readonly held: HeldChannel = { channel: CHANNEL.pad, value: 1 };
 
   /**
-   * @param start gives the state it begins in for its network
+   * @param layout its network
+   * @param begun the state it begins in; what no run moves yet is carried on from it
    * @param ambient temperature of the first air, K
-   * @param pressure of the air, Pa
-   * @param refinement whole factor on the number of cells
    * @param kept what is recorded
    * @param create what hands out its integrator
    */
   constructor(
     corner: Corner,
-    start: (layout: CornerNetwork) => BrakeState,
+    readonly layout: CornerNetwork,
+    private readonly begun: BrakeState,
     ambient: number,
-    pressure: number,
-    refinement: number,
     private readonly kept: Kept = 'all',
     create: CreateIntegrator = createIntegrator,
   ) {
-    this.layout = cornerNetwork(corner, ambient, pressure, refinement);
-    const { network, recorded } = this.layout;
-    this.begun = start(this.layout);
-    const { temperatures, radial } = this.begun;
-    this.pads = new PadState(corner, this.begun, this.layout.padFaces);
+    const { network, recorded } = layout;
+    const { temperatures, radial } = begun;
+    this.pads = new PadState(corner, begun, layout.padFaces);
     this.band = new RadialBand(corner, radial, this.layout.ringHeatShare);
     this.integrator = create(
       network,
@@ -97,9 +91,6 @@ export class CornerRun {
     this.write(0, 0, 1);
     this.end(0, 1);
   }
-
-  /** What it began with; what no run moves yet is carried on from it. */
-  private readonly begun: BrakeState;
 
   /** Makes room for so many samples, keeping what is written. */
   reserve(samples: number): void {

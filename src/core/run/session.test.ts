@@ -5,7 +5,7 @@ import { type Drive, oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
 import { type Car, cornerOf, dayInput, type Plan, type Setup, setupOf, zonesFromLap } from '../../model';
 import { airProperties } from '../air';
-import { type CornerNetwork, fillDrive, freshState, RECORDED_PARTS, WHEELS, wheelOf } from '../brake';
+import { CornerDrive, cornerNetwork, freshState, RECORDED_PARTS, WHEELS, wheelOf } from '../brake';
 import { lapHeat, lapTime } from '../lap';
 import { DEFAULT_NUMERICS } from '../schedule';
 import { CornerRun } from './cornerRun';
@@ -305,11 +305,11 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
   it('cools a 30 mm vented front (the Ovel’s) from 500 to 250 °C in about 2 to 3 minutes at 100 km/h', () => {
     const corner = cornerOf(demoProject.cars[1].front);
     const ambient = 297;
-    const begun = (layout: CornerNetwork) => freshState(corner, layout, ambient, 0, 1);
-    const wheel = new CornerRun(corner, begun, ambient, 101325, 1);
+    const layout = cornerNetwork(corner, ambient, 101325);
+    const wheel = new CornerRun(corner, layout, freshState(corner, layout, ambient, 0, 1), ambient);
     const { integrator } = wheel;
-    const roll = (applied: boolean) =>
-      fillDrive(integrator.drive, 0, corner, airProperties(1.19, ambient), 100 / 3.6, 0.338, applied);
+    const air = new CornerDrive(corner, airProperties(1.19, ambient), 0.338);
+    const roll = (applied: boolean) => air.fill(integrator.drive, 0, 100 / 3.6, applied);
     const bulkAfter = (dt: number, power: number) => {
       wheel.step({ dt, switched: false, early: power, late: power }, 0);
       wheel.note(0);

@@ -28,11 +28,8 @@ interface Kernel {
 export const MOST_NODES = 80;
 /** Topologies whose modules are kept; what was asked for longest ago goes first. */
 const MOST_KEPT = 16;
-/** Times a topology is asked for before a step is written for it: one that comes once is not worth compiling. */
-const WORTH_IT = 2;
 
 const kernels = new Recent<Kernel>(MOST_KEPT);
-const asked = new Recent<number>(8 * MOST_KEPT);
 /** What kept kernels of one lane, and of two, from being made */
 let trouble: Readonly<Record<1 | 2, string | null>> = { 1: null, 2: null };
 
@@ -42,24 +39,21 @@ export const kernelTrouble = (): string | null => trouble[1];
 /** Has the next topology compiled again, or nothing at all: for tests and measurements. */
 export function resetKernel(refusal: string | null = null): void {
   kernels.clear();
-  asked.clear();
   trouble = { 1: refusal, 2: refusal };
 }
 
 /**
  * A place to step a network of a topology in.
  * @param lanes networks stepped beside each other
- * @param atOnce compile even what has not come before
- * @returns null where the integrator that is read is to do it: there is no WebAssembly (with lanes) here, the network is
- * larger than any known, or its topology has not come often enough
+ * @returns null where the integrator that is read is to do it: there is no WebAssembly (with lanes) here, or the network is
+ * larger than any known
  */
-export function takeSeat(topology: Topology, lanes: 1 | 2, atOnce = false): Seat | null {
+export function takeSeat(topology: Topology, lanes: 1 | 2): Seat | null {
   if (trouble[lanes] !== null || topology.plan.size > MOST_NODES) return null;
   const key = `${lanes}:${topology.key}`;
   let kernel = kernels.get(key);
   try {
     if (!kernel) {
-      if (!atOnce && !isWorthIt(key)) return null;
       kernel = compiled(topology, lanes);
       kernels.set(key, kernel);
     }
@@ -79,12 +73,6 @@ export function takeSeat(topology: Topology, lanes: 1 | 2, atOnce = false): Seat
 export function giveLane(seat: Seat): void {
   seat.released += 1;
   if (seat.released === seat.taken) kernels.get(`${seat.layout.lanes}:${seat.topology.key}`)?.free.push(seat);
-}
-
-function isWorthIt(key: string): boolean {
-  const times = (asked.get(key) ?? 0) + 1;
-  asked.set(key, times);
-  return times >= WORTH_IT;
 }
 
 function compiled(topology: Topology, lanes: 1 | 2): Kernel {

@@ -203,17 +203,12 @@ describe('the kernel written for a topology', () => {
     expect(network.told?.count).toBeGreaterThan(3);
     const hot = network.nodes.map((_, i) => 300 + 20 * i);
     const read = () => new Integrator(network, 293, hot);
-    createIntegrator(network, 293, hot).release();
     const kernel = createIntegrator(network, 293, hot);
     expect(kernel).toBeInstanceOf(KernelIntegrator);
     expectSameAtOnce([kernel], [read()], network);
     expectSameAtOnce([read()], [read()], network);
-    const pair = () => {
-      const create = besideEachOther();
-      return [create(network, 290, hot), create(network, 300, 600)];
-    };
-    for (const each of pair()) each.release();
-    const lanes = pair();
+    const create = besideEachOther(network, network);
+    const lanes = [create(network, 290, hot), create(network, 300, 600)];
     for (const lane of lanes) expect(lane).toBeInstanceOf(KernelIntegrator);
     expectSameAtOnce(lanes, [new Integrator(network, 290, hot), new Integrator(network, 300, 600)], network);
   });
@@ -226,12 +221,8 @@ describe('the kernel written for a topology', () => {
       nodes: left.nodes.map((node) => ({ ...node, scale: 1.1 * node.scale })),
       links: left.links.map((link) => ({ ...link, coefficient: 0.9 * link.coefficient })),
     };
-    const pair = () => {
-      const create = besideEachOther();
-      return [create(left, 290, 300), create(right, 300, 900)];
-    };
-    for (const each of pair()) each.release();
-    const lanes = pair();
+    const create = besideEachOther(left, right);
+    const lanes = [create(left, 290, 300), create(right, 300, 900)];
     for (const lane of lanes) expect(lane).toBeInstanceOf(KernelIntegrator);
     const twins = [new Integrator(left, 290, 300), new Integrator(right, 300, 900)];
     const n = left.nodes.length;
@@ -257,11 +248,13 @@ describe('the kernel written for a topology', () => {
       ]);
     });
     // Two that are not of one shape go each by itself.
-    const odd = besideEachOther();
-    odd(left, 290, 300).step(1, 0, 0);
-    const other = odd({ ...left, channels: left.channels + 1 }, 290, 300);
-    other.step(1, 0, 0);
-    expect(other.temperature(0)).not.toBe(300);
+    const longer = { ...left, channels: left.channels + 1 };
+    const odd = besideEachOther(left, longer);
+    for (const network of [left, longer]) {
+      const alone = odd(network, 290, 300);
+      alone.step(1, 0, 0);
+      expect(alone.temperature(0)).not.toBe(300);
+    }
   });
 
   it.each([false, true])('leaves a day its numbers whether it is there or not, sides apart: %s', (apart) => {

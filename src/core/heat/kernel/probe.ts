@@ -20,7 +20,7 @@ const PAIR: Network = {
  */
 export function probeKernel(): string | null {
   const shaped = shapeOf(PAIR);
-  const seat = takeSeat(shaped.topology, 1, true);
+  const seat = takeSeat(shaped.topology, 1);
   if (seat) {
     const kernel = new KernelIntegrator(PAIR, shaped, seat, 293, 293);
     kernel.step(1, 1, 1);
