@@ -78,11 +78,11 @@ export class BrakingState {
   available = 0;
   /** The same without regard to travel */
   availableByForce = 0;
-  /** The same with every pad at its best and no vapour */
-  availableAtBest = 0;
 
   readonly travelModel: PedalTravel;
   private readonly scratch: Pressures = { front: 0, rear: 0 };
+  /** Friction that the gains are of */
+  private readonly gained = { frontLeft: -1, frontRight: -1, rearLeft: -1, rearRight: -1 };
   private frontGain = 0;
   private rearGain = 0;
   private extraLoad = 0;
@@ -144,14 +144,9 @@ export class BrakingState {
 
   /** The part of `solve` that says what friction brakes and motor do at each axle; a lap asks for no more. */
   brake(): void {
-    const { chain, demand, condition, pressures, wheelRadius } = this;
+    const { chain, demand, pressures } = this;
     const { force, z, downforce } = demand;
-    this.frontGain =
-      wheelGain(chain.front, condition.frontLeft, wheelRadius) +
-      wheelGain(chain.front, condition.frontRight, wheelRadius);
-    this.rearGain =
-      wheelGain(chain.rear, condition.rearLeft, wheelRadius) +
-      wheelGain(chain.rear, condition.rearRight, wheelRadius);
+    this.takeGains();
     const { frontGain, rearGain } = this;
     const weight = this.chassis.mass * STANDARD_GRAVITY + downforce;
     const frontWeight = frontLoad(this.chassis, z, downforce);
@@ -173,6 +168,24 @@ export class BrakingState {
     if (this.chassis.abs) this.hold(frontWeight, rearWeight);
   }
 
+  /** What both axles brake for a pascal in the condition; on a lap that is planned it is the same all the way. */
+  private takeGains(): void {
+    const { chain, condition, wheelRadius, gained } = this;
+    const { frontLeft, frontRight, rearLeft, rearRight } = condition;
+    if (frontLeft !== gained.frontLeft || frontRight !== gained.frontRight) {
+      const { front } = chain;
+      this.frontGain = wheelGain(front, frontLeft, wheelRadius) + wheelGain(front, frontRight, wheelRadius);
+      gained.frontLeft = frontLeft;
+      gained.frontRight = frontRight;
+    }
+    if (rearLeft !== gained.rearLeft || rearRight !== gained.rearRight) {
+      const { rear } = chain;
+      this.rearGain = wheelGain(rear, rearLeft, wheelRadius) + wheelGain(rear, rearRight, wheelRadius);
+      gained.rearLeft = rearLeft;
+      gained.rearRight = rearRight;
+    }
+  }
+
   /** After `solve`: the most that could be braked at the driver's limits. */
   limit(): void {
     const { condition, demand, limitPush } = this;
@@ -186,7 +199,11 @@ export class BrakingState {
     );
     this.available =
       within === limitPush ? this.availableByForce : this.forceAt(within, this.frontGain, this.rearGain);
-    this.availableAtBest = this.forceAt(limitPush, this.nominal.front, this.nominal.rear);
+  }
+
+  /** After `solve`: most that could be braked at the limit of force with every pad at its best and no vapour, N. */
+  availableAtBest(): number {
+    return this.forceAt(this.limitPush, this.nominal.front, this.nominal.rear);
   }
 
   /** After `solve`: pedal force that would brake with another force, N, in the same condition. */

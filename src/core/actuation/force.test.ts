@@ -335,7 +335,7 @@ describe('an instant of braking', () => {
     expect(faded.margin()).toBeLessThan(fresh.margin());
     // What it says is in hand is what that foot makes.
     expect(faded.pedal * (1 + faded.margin())).toBeCloseTo(plain.forceLimit, 6);
-    expect(faded.availableAtBest).toBeCloseTo(fresh.available, 6);
+    expect(faded.availableAtBest()).toBeCloseTo(fresh.available, 6);
   });
 
   it('a balance bar moves by its cylinders’ strokes, weighted by their shares of the push; chambers in a row add up', () => {

@@ -7,14 +7,15 @@ import { saturationPressure } from '../air/atmosphere';
 import { ZERO_CELSIUS } from '../constants';
 import { pointTable, tableAt, uniformTable } from '../numeric';
 import { CHANNEL, CHANNEL_COUNT } from './channels';
-import { caliperCoefficient, ductFlowArea, faceCoefficient, faceExposure, passage } from './convection';
+import { caliperCoefficient, ductFlowArea, FaceFilm, faceExposure } from './convection';
 import { cornerNetwork } from './cornerNetwork';
-import { fillDrive } from './drive';
+import { CornerDrive } from './drive';
 import { boilingPoint, boilingUnder, type Fluid, waterAfter } from './fluid';
 import { frictionAt, GLAZED_LOSS, glazeAfter } from './friction';
 import { DEFAULT_CONSTANTS } from './networkConstants';
 import { rotorHeatShare } from './partition';
 import type { Corner } from './parts';
+import { passage } from './passage';
 import { pistonPath } from './pistons';
 import { drumGeometry, edgeAreas, rotorGeometry, wayToHat } from './rotorGeometry';
 import { diameterGrowth, faceStress, fatigueDamage, surfaceConcentration } from './strain';
@@ -135,8 +136,9 @@ describe('rotor', () => {
   });
 
   const bothFaces = (speed: number) => {
-    const { laminar, turbulent } = faceCoefficient(air, speed, 0.33);
-    return laminar + turbulent;
+    const film = new FaceFilm(air, 0.33);
+    film.pass(speed);
+    return film.laminar + film.turbulent;
   };
 
   it('gives less up by its faces for each kelvin the hotter the film, as k·(ρ/µ)^m of air at it says', () => {
@@ -495,7 +497,7 @@ describe('air round a wheel', () => {
     expect(faceExposure(inAir({ shield: 0.8 }).air)).toBeLessThan(1);
     const [still, blown] = [0, 5].map((fan) => {
       const row = new Float64Array(CHANNEL_COUNT);
-      fillDrive(row, 0, corner, air, 0, 0.31, false, fan);
+      new CornerDrive(corner, air, 0.31).fill(row, 0, 0, false, fan);
       return row;
     });
     expect(still[CHANNEL.face]).toBe(0);

@@ -1,7 +1,7 @@
 export { CHANNEL, CHANNEL_COUNT } from './channels';
-export { caliperCoefficient, ductFlowArea, openAreaInSeries, passage } from './convection';
+export { caliperCoefficient, ductFlowArea, openAreaInSeries } from './convection';
 export { type CornerNetwork, cornerNetwork } from './cornerNetwork';
-export { fillDrive } from './drive';
+export { CornerDrive } from './drive';
 export {
   boilingPoint,
   boilingUnder,
@@ -15,6 +15,7 @@ export { GROUPS, type Group, groupOfNode, RECORDED_PARTS, type RecordedPart } fr
 export { DEFAULT_CONSTANTS } from './networkConstants';
 export { rotorHeatShare } from './partition';
 export { type Corner, type Pad, type RotorMaterial, rubbedMaterial } from './parts';
+export { passage } from './passage';
 export { pistonPath } from './pistons';
 export { RADIAL_CELLS, RadialBand } from './radialBand';
 export { drumGeometry, rotorGeometry } from './rotorGeometry';

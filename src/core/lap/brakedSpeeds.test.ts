@@ -1,9 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BrakedSpeeds } from './brakedSpeeds';
-import { heun } from './heun';
 
 type Rate = (speed: number, index: number) => number;
+
+/** v² carried on by the mean of the rates at both ends (Heun). */
+function heun(speed: number, i: number, next: number, most: number, step: number, rate: Rate): number {
+  const end = (rise: number) => Math.min(most, Math.sqrt(Math.max(1, speed * speed + rise * step)));
+  const first = rate(speed, i);
+  return end(first + rate(end(2 * first), next));
+}
 
 /** Round and round from the slowest point until nothing changes any more: what is left out nowhere. */
 function everywhere(limit: Float64Array, slowest: number, direction: 1 | -1, step: number, rate: Rate) {
@@ -44,7 +50,7 @@ describe('speeds from which corners are braked for', () => {
         // Brakes that can do less on one half of the way.
         const brake: Rate = (v, i) => own.brakes * (i % 50 < 25 ? 1 : own.weaker) + own.drag * v * v;
         const forward = everywhere(limit, slowest, 1, own.step, drive);
-        const braked = new BrakedSpeeds(limit, forward, slowest, own.step, brake);
+        const braked = new BrakedSpeeds(limit, forward, slowest, own.step, { deceleration: brake });
         const all = everywhere(limit, slowest, -1, own.step, brake);
         leftOut += braked.deciding.filter((speed) => speed === Number.POSITIVE_INFINITY).length;
         for (let i = 0; i < limit.length; i++) {

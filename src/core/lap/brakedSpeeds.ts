@@ -1,4 +1,8 @@
-import { heun } from './heun';
+/** What brakes along a line. */
+export interface Braking {
+  /** Deceleration at a speed, m/s, at a point, m/s² */
+  deceleration(speed: number, i: number): number;
+}
 
 /**
  * Speeds from which a lap is braked down to each of its corners, found backwards from them. On the way out of a corner full
@@ -14,14 +18,14 @@ export class BrakedSpeeds {
    * @param forward speeds with full power out of each corner, m/s; n
    * @param slowest point of the lowest corner speed
    * @param step between points, m
-   * @param deceleration of speed, m/s, and point, m/s²
+   * @param braking what brakes
    */
   constructor(
     private readonly limit: Float64Array,
     forward: Float64Array,
     slowest: number,
     private readonly step: number,
-    private readonly deceleration: (speed: number, index: number) => number,
+    private readonly braking: Braking,
   ) {
     const n = limit.length;
     const speed = new Float64Array(n).fill(Number.POSITIVE_INFINITY);
@@ -37,7 +41,7 @@ export class BrakedSpeeds {
         speed[i] = i === slowest || forward[i] === limit[i] ? limit[i] : Number.POSITIVE_INFINITY;
         continue;
       }
-      const reached = heun(speed[i], i, before, limit[before], step, deceleration);
+      const reached = this.before(speed[i], i, before);
       // Once the second time round meets the first, the rest would only be repeated.
       if (count >= n && Math.abs(reached - speed[before]) < 1e-12 * reached) break;
       speed[before] = reached;
@@ -47,7 +51,7 @@ export class BrakedSpeeds {
 
   /** Speed at a point, m/s, also where it decides nothing. */
   at(i: number): number {
-    const { deciding, limit, step, deceleration } = this;
+    const { deciding, limit } = this;
     if (deciding[i] < Number.POSITIVE_INFINITY) return deciding[i];
     const n = limit.length;
     let from = i;
@@ -55,9 +59,27 @@ export class BrakedSpeeds {
     let speed = deciding[from];
     while (from !== i) {
       const before = from > 0 ? from - 1 : n - 1;
-      speed = heun(speed, from, before, limit[before], step, deceleration);
+      speed = this.before(speed, from, before);
       from = before;
     }
     return speed;
+  }
+
+  /**
+   * Speed at the point before one, m/s: v² carried on by the mean of the decelerations at both (Heun). Both ask from one
+   * place, so that what they ask for is written into the loop.
+   */
+  private before(speed: number, i: number, before: number): number {
+    const { limit, step, braking } = this;
+    const square = speed * speed;
+    let reached = speed;
+    let at = i;
+    let sum = 0;
+    for (let stage = 2; stage > 0; stage--) {
+      sum += braking.deceleration(reached, at);
+      reached = Math.min(limit[before], Math.sqrt(Math.max(1, square + stage * sum * step)));
+      at = before;
+    }
+    return reached;
   }
 }

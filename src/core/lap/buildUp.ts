@@ -1,12 +1,6 @@
-import type { BrakedSpeeds } from './brakedSpeeds';
-import { brakingDeceleration, type Forces, resistance } from './forces';
+import type { BrakedSpeeds, Braking } from './brakedSpeeds';
+import { type Forces, resistance } from './forces';
 import type { WindyLine } from './wind';
-
-/** What holds the braking at each point: most force of the brakes, N, and clicks on the driver's balance control; n + 1. */
-export interface Along {
-  readonly most: Float64Array | undefined;
-  readonly clicks: Float64Array | undefined;
-}
 
 /**
  * Lets each braking begin gradually: the deceleration rises from coasting to full over the build-up time, so the driver
@@ -20,7 +14,7 @@ export function buildUpBraking(
   line: WindyLine,
   forces: Forces,
   buildUp: number,
-  along: Along,
+  braking: Braking,
 ): void {
   if (buildUp <= 0) return;
   const n = forward.length;
@@ -34,7 +28,7 @@ export function buildUpBraking(
     for (let back = 0; back <= reach; back++) {
       const start = (onset - back + n) % n;
       if (back > 0 && backward[start] < forward[start]) break;
-      const ramp = rampFrom(start, forward[start], braked, line, forces, buildUp, step, along);
+      const ramp = rampFrom(start, forward[start], braked, line, forces, buildUp, step, braking);
       if (ramp.excess <= 0) {
         writeRamp(speed, ramp, late, n);
         break;
@@ -60,7 +54,7 @@ function rampFrom(
   forces: Forces,
   buildUp: number,
   step: number,
-  { most, clicks }: Along,
+  braking: Braking,
 ): Ramp {
   const n = line.curvature.length - 1;
   const squares = [entry * entry];
@@ -72,7 +66,7 @@ function rampFrom(
     const dt = step / v;
     const wind = line.headwind?.[i] ?? 0;
     const grade = line.grade[i];
-    const full = brakingDeceleration(forces, v, line.curvature[i], grade, most?.[i], clicks?.[i], wind);
+    const full = braking.deceleration(v, i);
     const coast = Math.max(0, resistance(forces, v + wind, grade) / (forces.mass * forces.inertia));
     const share = Math.min(1, (time + 0.5 * dt) / buildUp);
     square = Math.max(1, square - 2 * (coast + (full - coast) * share) * step);

@@ -14,6 +14,13 @@ export class FirstAxle {
   private readonly lever: number;
   private readonly frontGain: number;
   private readonly rearGain: number;
+  /** Load of the standing car's front axle, N, and the share of downforce on it */
+  private readonly frontStatic: number;
+  private readonly frontDownforce: number;
+  private readonly valved: boolean;
+  /** Whether a motor brakes on top of the friction brakes, and whether a motor is at the front, 1 */
+  private readonly adds: boolean;
+  private readonly onFront: number;
   /** Without a valve: clicks, and the balance they make of any force */
   private knownClicks = Number.NaN;
   private known = 0;
@@ -24,6 +31,11 @@ export class FirstAxle {
     this.lever = gravityHeight / wheelbase;
     this.frontGain = 2 * wheelGain(brakes.front, brakes.front.nominalFriction, wheelRadius);
     this.rearGain = 2 * wheelGain(brakes.rear, brakes.rear.nominalFriction, wheelRadius);
+    this.frontStatic = this.weight * vehicle.frontWeight;
+    this.frontDownforce = vehicle.frontDownforce;
+    this.valved = brakes.valve !== null;
+    this.adds = vehicle.recovery?.blending === 'added';
+    this.onFront = vehicle.recovery?.axle === 'front' ? 1 : 0;
   }
 
   /**
@@ -35,25 +47,38 @@ export class FirstAxle {
    * @param clicks on the driver's balance control
    */
   most(grip: number, against: number, downforce: number, speed: number, clicks: number): number {
-    const { weight, lever, vehicle } = this;
-    const { frontWeight, frontDownforce, brakes } = vehicle;
-    const front = weight * frontWeight + frontDownforce * downforce;
+    const { weight, onFront } = this;
+    const front = this.frontStatic + this.frontDownforce * downforce;
     const rear = weight + downforce - front;
-    const motor = addedMotor(vehicle, speed);
-    const onFront = vehicle.recovery?.axle === 'front' ? 1 : 0;
-    let force = grip * (weight + downforce);
-    // Only a valve makes the share follow the force; then a few turns settle it.
-    for (let turn = 0; turn < (brakes.valve ? 12 : 1); turn++) {
-      const extra = rear - lever * (force + against) - (1 - frontWeight) * weight;
-      const share = this.shareAt(Math.max(1, force - motor), extra, clicks);
+    const motor = this.adds ? addedMotor(this.vehicle, speed) : 0;
+    const force = this.valved
+      ? this.behindValve(grip, against, front, rear, motor, clicks)
+      : this.held(this.balanceOf(clicks), onFront, motor, grip, against, front, rear);
+    if (force >= motor) return force;
+    // The motor alone locks its axle.
+    return Math.min(motor, this.held(onFront, onFront, 0, grip, against, front, rear));
+  }
+
+  /** A valve makes the share follow the force; a few turns settle it. */
+  private behindValve(
+    grip: number,
+    against: number,
+    front: number,
+    rear: number,
+    motor: number,
+    clicks: number,
+  ): number {
+    const { weight, lever, onFront, frontStatic } = this;
+    let force = grip * (front + rear);
+    for (let turn = 0; turn < 12; turn++) {
+      const extra = rear - lever * (force + against) - (weight - frontStatic);
+      const share = this.balanceAt(Math.max(1, force - motor), extra, clicks);
       const next = this.held(share, onFront, motor, grip, against, front, rear);
       const settled = Math.abs(next - force) < 1e-6 * next;
       force = next;
       if (settled) break;
     }
-    if (force >= motor) return force;
-    // The motor alone locks its axle.
-    return Math.min(motor, this.held(onFront, onFront, 0, grip, against, front, rear));
+    return force;
   }
 
   /** The lesser of both axles' limits, N. @param share of the friction braking at the front, 0 to 1 */
@@ -77,9 +102,8 @@ export class FirstAxle {
     return Math.max(0, Math.min(byFront, byRear));
   }
 
-  /** Brake balance of a friction force, 0 to 1. */
-  private shareAt(force: number, extraLoad: number, clicks: number): number {
-    if (this.vehicle.brakes.valve) return this.balanceAt(force, extraLoad, clicks);
+  /** Brake balance of any friction force without a valve, 0 to 1. */
+  private balanceOf(clicks: number): number {
     if (clicks !== this.knownClicks) {
       this.known = this.balanceAt(1, 0, clicks);
       this.knownClicks = clicks;
@@ -97,9 +121,9 @@ export class FirstAxle {
   }
 }
 
-/** Braking of a motor on top of the friction brakes, N; a blended one leaves the balance alone. */
+/** Braking of a motor that adds to the friction brakes, N; a blended one leaves the balance alone. */
 function addedMotor({ recovery }: Vehicle, speed: number): number {
-  if (recovery?.blending !== 'added') return 0;
+  if (!recovery) return 0;
   const fade = Math.min(1, Math.max(0, speed / recovery.lowestSpeed - 1));
   return (recovery.power * fade) / Math.max(1, speed);
 }

@@ -1,5 +1,5 @@
 import { Recent } from '../numeric';
-import { BrakedSpeeds } from './brakedSpeeds';
+import { BrakedSpeeds, type Braking } from './brakedSpeeds';
 import { buildUpBraking } from './buildUp';
 import {
   brakingDeceleration,
@@ -9,7 +9,6 @@ import {
   liftSpeed,
   topSpeed,
 } from './forces';
-import { heun } from './heun';
 import type { WindyLine } from './wind';
 
 /**
@@ -31,15 +30,19 @@ export function solveLap(
 ): Float64Array {
   const n = line.distance.length - 1;
   const step = line.length / n;
-  const { curvature, grade, headwind } = line;
   const { limit, slowest, forward } = fullPowerOf(line, forces);
-  const braked = new BrakedSpeeds(limit, forward, slowest, step, (speed, i) =>
-    brakingDeceleration(forces, speed, curvature[i], grade[i], most?.[i], clicks?.[i], headwind?.[i]),
-  );
-  const speed = new Float64Array(n + 1);
-  for (let i = 0; i < n; i++) speed[i] = Math.min(forward[i], braked.deciding[i]);
-  buildUpBraking(speed, forward, braked, line, forces, buildUp, { most, clicks });
+  const braking = new LineBraking(line, forces, most, clicks);
+  const braked = new BrakedSpeeds(limit, forward, slowest, step, braking);
+  const speed = slower(forward, braked.deciding);
+  buildUpBraking(speed, forward, braked, line, forces, buildUp, braking);
   speed[n] = speed[0];
+  return speed;
+}
+
+/** The slower of two speeds at each point, and room for one more; n + 1. */
+function slower(a: Float64Array, b: Float64Array): Float64Array {
+  const speed = new Float64Array(a.length + 1);
+  for (let i = 0; i < a.length; i++) speed[i] = Math.min(a[i], b[i]);
   return speed;
 }
 
@@ -70,24 +73,68 @@ function fullPowerOf(line: WindyLine, forces: Forces): FullPower {
   return made;
 }
 
+/** Each loop is a function of its own: then what it asks for at each point is written into it. */
 function driveFullPower(line: WindyLine, forces: Forces): FullPower {
-  const n = line.distance.length - 1;
-  const { curvature, grade, headwind } = line;
+  const limit = cornerSpeeds(line, forces);
+  let slowest = 0;
+  for (let i = 0; i < limit.length; i++) if (limit[i] < limit[slowest]) slowest = i;
+  return { limit, slowest, forward: outOfCorners(line, forces, limit, slowest) };
+}
+
+function cornerSpeeds({ distance, curvature, grade, headwind }: WindyLine, forces: Forces): Float64Array {
   // A wind from behind carries it further than its power does; one from ahead lifts a body with lift sooner.
   const cap = Math.min(
     topSpeed(forces) + strongest(headwind, -1),
     liftSpeed(forces) - strongest(headwind, 1),
   );
-  const limit = new Float64Array(n);
-  let slowest = 0;
-  for (let i = 0; i < n; i++) {
+  const limit = new Float64Array(distance.length - 1);
+  for (let i = 0; i < limit.length; i++)
     limit[i] = cornerSpeed(forces, curvature[i], grade[i], cap, headwind?.[i]);
-    if (limit[i] < limit[slowest]) slowest = i;
+  return limit;
+}
+
+/** Speeds with full power out of each corner: v² carried on twice round the lap from its slowest point, so that the seam closes. */
+function outOfCorners(line: WindyLine, forces: Forces, limit: Float64Array, start: number): Float64Array {
+  const { curvature, grade, headwind } = line;
+  const n = limit.length;
+  const step = line.length / n;
+  const speed = new Float64Array(n);
+  speed[start] = limit[start];
+  let i = start;
+  for (let count = 0; count < 2 * n; count++) {
+    const next = i + 1 < n ? i + 1 : 0;
+    const square = speed[i] * speed[i];
+    // By the mean of the accelerations at both ends (Heun); asked for in one place, so that it is written into the loop.
+    let reached = speed[i];
+    let at = i;
+    let sum = 0;
+    for (let stage = 2; stage > 0; stage--) {
+      sum += drivingAcceleration(forces, reached, curvature[at], grade[at], headwind?.[at]);
+      reached = Math.min(limit[next], Math.sqrt(Math.max(1, square + stage * sum * step)));
+      at = next;
+    }
+    // Once the second time round meets the first, the rest would only be repeated.
+    if (count >= n && Math.abs(reached - speed[next]) < 1e-12 * reached) break;
+    speed[next] = reached;
+    i = next;
   }
-  const forward = pass(limit, slowest, line.length / n, (speed, i) =>
-    drivingAcceleration(forces, speed, curvature[i], grade[i], headwind?.[i]),
-  );
-  return { limit, slowest, forward };
+  return speed;
+}
+
+/** Braking on a line, with what the brakes can make at most and the driver's clicks at each point. */
+class LineBraking implements Braking {
+  constructor(
+    private readonly line: WindyLine,
+    private readonly forces: Forces,
+    private readonly most: Float64Array | undefined,
+    private readonly clicks: Float64Array | undefined,
+  ) {}
+
+  deceleration(speed: number, i: number): number {
+    const { forces, most, clicks } = this;
+    const { curvature, grade, headwind } = this.line;
+    return brakingDeceleration(forces, speed, curvature[i], grade[i], most?.[i], clicks?.[i], headwind?.[i]);
+  }
 }
 
 /** Strongest wind along a line, m/s. @param sign 1 for against the car, −1 for from behind */
@@ -95,26 +142,4 @@ function strongest(headwind: Float64Array | undefined, sign: 1 | -1): number {
   let most = 0;
   for (let i = 0; headwind && i < headwind.length; i++) most = Math.max(most, sign * headwind[i]);
   return most;
-}
-
-/** Integrates v² round the lap twice from the slowest point (Heun), so that the seam closes on itself. */
-function pass(
-  limit: Float64Array,
-  start: number,
-  step: number,
-  acceleration: (speed: number, index: number) => number,
-): Float64Array {
-  const n = limit.length;
-  const speed = new Float64Array(n);
-  speed[start] = limit[start];
-  let i = start;
-  for (let count = 0; count < 2 * n; count++) {
-    const next = i + 1 < n ? i + 1 : 0;
-    const reached = heun(speed[i], i, next, limit[next], step, acceleration);
-    // Once the second time round meets the first, the rest would only be repeated.
-    if (count >= n && Math.abs(reached - speed[next]) < 1e-12 * reached) break;
-    speed[next] = reached;
-    i = next;
-  }
-  return speed;
 }

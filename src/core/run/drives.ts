@@ -1,5 +1,5 @@
 import type { AirProperties } from '../air';
-import { CHANNEL_COUNT, cornerOfWheel, fillDrive } from '../brake';
+import { CHANNEL_COUNT, CornerDrive, cornerOfWheel } from '../brake';
 import type { KnownSteps } from '../heat';
 import type { BrakedCar, Steps } from '../schedule';
 import type { DistinctWheel } from './distinct';
@@ -8,6 +8,7 @@ import type { DistinctWheel } from './distinct';
 export class Drives {
   /** Steps with their drive in one air, by wheel: laps of one kind come again and again */
   private readonly before = new Map<Steps, { readonly air: AirProperties; readonly known: KnownSteps[] }>();
+  private corners: { readonly air: AirProperties; readonly drives: readonly CornerDrive[] } | null = null;
 
   constructor(
     private readonly car: BrakedCar,
@@ -18,12 +19,11 @@ export class Drives {
   of(steps: Steps, air: AirProperties): KnownSteps[] {
     const before = this.before.get(steps);
     if (before?.air === air) return before.known;
-    const { dt, event } = steps;
-    const known = this.wheels.map((_, i) => {
+    const { dt, event, speed, airSpeed, inZone, fan } = steps;
+    const known = this.in(air).map((corner) => {
       const drives = new Float64Array(dt.length * CHANNEL_COUNT);
       for (let k = 0; k < dt.length; k++) {
-        const at = k * CHANNEL_COUNT;
-        this.fill(drives, at, i, air, steps.speed[k], steps.airSpeed[k], steps.inZone[k] === 1, steps.fan);
+        corner.fill(drives, k * CHANNEL_COUNT, speed[k], inZone[k] === 1, fan, airSpeed[k]);
       }
       return { dt, event, drives };
     });
@@ -31,26 +31,14 @@ export class Drives {
     return known;
   }
 
-  /**
-   * Fills one row.
-   * @param at where it begins
-   * @param i which of the wheels
-   * @param speed m/s
-   * @param past the wheels, of the air, m/s
-   * @param on whether the brakes are
-   * @param fan of a fan's air, m/s
-   */
-  fill(
-    rows: Float64Array,
-    at: number,
-    i: number,
-    air: AirProperties,
-    speed: number,
-    past: number,
-    on: boolean,
-    fan: number,
-  ): void {
-    const corner = cornerOfWheel(this.car, this.wheels[i].wheel);
-    fillDrive(rows, at, corner, air, speed, this.car.vehicle.wheelRadius, on, fan, past);
+  /** What fills the rows of each wheel in some air. */
+  in(air: AirProperties): readonly CornerDrive[] {
+    if (this.corners?.air !== air) {
+      const { wheelRadius } = this.car.vehicle;
+      const of = ({ wheel }: DistinctWheel) =>
+        new CornerDrive(cornerOfWheel(this.car, wheel), air, wheelRadius);
+      this.corners = { air, drives: this.wheels.map(of) };
+    }
+    return this.corners.drives;
   }
 }

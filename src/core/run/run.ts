@@ -170,7 +170,7 @@ class Runner {
       this.lap += 1;
       this.sharing.beginLap(piece.lap.session);
     }
-    this.forces.begin(count);
+    this.forces.begin(steps);
     const known = this.drives.of(steps, this.air);
     for (let i = 0; i < runs.length; i++) runs[i].known(known[i].drives, first);
     for (let k = 0; k < count; ) {
@@ -232,7 +232,7 @@ class Runner {
       stopping.take(step);
       writeFelt(this.series.force, this.sample, this.sharing.state);
       this.runs.forEach(({ integrator }, i) => {
-        this.drives.fill(integrator.drive, 0, i, this.air, step.speed, step.speed, true, 0);
+        this.drives.in(this.air)[i].fill(integrator.drive, 0, step.speed, true);
       });
       elapsed += step.dt;
       this.advance(this.time + elapsed, piece.leg, -1);

@@ -13,6 +13,7 @@ const LONGEST_OVERRUN = 1000;
 interface Scratch {
   available: Float64Array;
   byForce: Float64Array;
+  /** Where what is available falls short of what is asked */
   atBest: Float64Array;
   /** Axle nearer to locking, 1 front, and how much friction it asks */
   frontFirst: Uint8Array;
@@ -24,22 +25,25 @@ interface Scratch {
   motor: Float64Array;
   /** Pedal travel that closes what was knocked back, m */
   knockBack: Float64Array;
-  /** Pedal force of the braking zone's mean braking in the step's condition, N */
+  /** Pedal force of the braking zone's mean braking in the step's condition, N; of its first and last step */
   pedalAtMean: Float64Array;
 }
 
 /** What the driver's foot feels, watched step by step through a piece, and told zone by zone. */
 export class ZoneForces {
   private scratch: Scratch = emptyScratch(0);
+  private spans: readonly ZoneSpan[] = [];
 
   constructor(
     private readonly car: BrakedCar,
     private readonly sharing: Sharing,
   ) {}
 
-  /** Begins a piece of so many steps. */
-  begin(steps: number): void {
-    if (this.scratch.use.length < steps) this.scratch = emptyScratch(steps);
+  /** Begins a piece. */
+  begin(steps: Steps): void {
+    this.spans = zoneSpans(steps);
+    const count = steps.dt.length;
+    if (this.scratch.use.length < count) this.scratch = emptyScratch(count);
   }
 
   /** Takes a braking step that has been solved and writes what is felt in it. @param k the step of the piece */
@@ -56,16 +60,18 @@ export class ZoneForces {
     writeFelt(record, sample, state);
     scratch.available[k] = state.available;
     scratch.byForce[k] = state.availableByForce;
-    scratch.atBest[k] = state.availableAtBest;
+    if (state.available < state.demand.force) scratch.atBest[k] = state.availableAtBest();
     // Where ABS holds the rear back both ask the same, to rounding.
     scratch.frontFirst[k] = state.frontUse >= state.rearUse * (1 - 1e-9) ? 1 : 0;
     scratch.use[k] = Math.max(state.frontUse, state.rearUse);
-    scratch.pedalAtMean[k] = state.pedalOf(steps.meanForce[Math.max(0, steps.zone[k])]);
+    const zone = Math.max(0, steps.zone[k]);
+    const span = this.spans[zone];
+    if (k === span?.from || k === span?.to) scratch.pedalAtMean[k] = state.pedalOf(steps.meanForce[zone]);
   }
 
   /** The braking zones of a piece that has been run. @param first its first sample */
   zones(steps: Steps, record: ForceRecord, first: number): ZoneForce[] {
-    return zoneSpans(steps).map(({ from, to }) => this.zone(steps, from, to, record, first));
+    return this.spans.map(({ from, to }) => this.zone(steps, from, to, record, first));
   }
 
   private zone(steps: Steps, from: number, to: number, record: ForceRecord, first: number): ZoneForce {

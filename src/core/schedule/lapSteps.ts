@@ -29,7 +29,7 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
       inZone.push(span.braking ? 1 : 0);
     });
   }
-  const time = Float64Array.from(ends);
+  const time = new Float64Array(ends);
   const m = time.length;
   const dt = new Float64Array(m);
   for (let k = 0; k < m; k++) dt[k] = time[k] - (k === 0 ? 0 : time[k - 1]);
@@ -41,13 +41,13 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
   return {
     time,
     dt,
-    event: Uint8Array.from(event),
+    event: new Uint8Array(event),
     distance: ending.of(trace.distance),
     speed,
     airSpeed: trace.airSpeed === trace.speed ? speed : middles.of(trace.airSpeed),
     fan: 0,
-    zone: Int32Array.from(zone),
-    inZone: Uint8Array.from(inZone),
+    zone: new Int32Array(zone),
+    inZone: new Uint8Array(inZone),
     demand: demandOf(trace, ending, dt, event),
     meanForce: trace.zones.map(({ startIndex, endIndex, length }) => {
       const work = (i: number) =>
