@@ -148,9 +148,8 @@ export class BrakingState {
     const { force, z, downforce } = demand;
     this.takeGains();
     const { frontGain, rearGain } = this;
-    const weight = this.chassis.mass * STANDARD_GRAVITY + downforce;
     const frontWeight = frontLoad(this.chassis, z, downforce);
-    const rearWeight = weight - frontWeight;
+    const rearWeight = this.chassis.mass * STANDARD_GRAVITY + downforce - frontWeight;
     this.extraLoad = rearWeight - this.staticRear;
     this.frontWeight = frontWeight;
     this.rearWeight = rearWeight;
@@ -170,20 +169,17 @@ export class BrakingState {
 
   /** What both axles brake for a pascal in the condition; on a lap that is planned it is the same all the way. */
   private takeGains(): void {
-    const { chain, condition, wheelRadius, gained } = this;
+    const { condition, wheelRadius, gained } = this;
     const { frontLeft, frontRight, rearLeft, rearRight } = condition;
-    if (frontLeft !== gained.frontLeft || frontRight !== gained.frontRight) {
-      const { front } = chain;
+    const { front, rear } = this.chain;
+    if (frontLeft !== gained.frontLeft || frontRight !== gained.frontRight)
       this.frontGain = wheelGain(front, frontLeft, wheelRadius) + wheelGain(front, frontRight, wheelRadius);
-      gained.frontLeft = frontLeft;
-      gained.frontRight = frontRight;
-    }
-    if (rearLeft !== gained.rearLeft || rearRight !== gained.rearRight) {
-      const { rear } = chain;
+    if (rearLeft !== gained.rearLeft || rearRight !== gained.rearRight)
       this.rearGain = wheelGain(rear, rearLeft, wheelRadius) + wheelGain(rear, rearRight, wheelRadius);
-      gained.rearLeft = rearLeft;
-      gained.rearRight = rearRight;
-    }
+    gained.frontLeft = frontLeft;
+    gained.frontRight = frontRight;
+    gained.rearLeft = rearLeft;
+    gained.rearRight = rearRight;
   }
 
   /** After `solve`: the most that could be braked at the driver's limits. */
