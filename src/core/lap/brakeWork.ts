@@ -59,6 +59,8 @@ export class LapWork {
   private readonly state: BrakingState;
   private before: DrivenLap | null = null;
   private added = emptyAdded(0);
+  /** What nothing is recovered of adds up to at each point */
+  private none = new Float64Array(0);
 
   constructor(
     private readonly vehicle: Vehicle,
@@ -72,16 +74,18 @@ export class LapWork {
   of(lap: DrivenLap): LapTrace {
     const { distance, speed } = lap;
     const n = distance.length - 1;
-    let fastest = 0;
-    for (let i = 0; i <= n; i++) fastest = Math.max(fastest, speed[i]);
-    assertOnTheRoad(this.forces, fastest);
+    assertOnTheRoad(this.forces, greatest(speed));
     const known = this.before && isSameWay(this.before, lap) ? this.before.speed : null;
-    if (!known) this.added = emptyAdded(n);
+    if (!known) {
+      this.added = emptyAdded(n);
+      this.none = new Float64Array(n + 1);
+    }
     for (let i = 0; i < n; i++) {
       if (!known || speed[i] !== known[i] || speed[i + 1] !== known[i + 1]) this.interval(lap, i);
     }
     this.before = lap;
-    const { added } = this;
+    const { added, none } = this;
+    const { recovery } = this.vehicle;
     const trace = {
       distance,
       time: summed(added.duration),
@@ -91,8 +95,8 @@ export class LapWork {
       rearHeat: summed(added.rear),
       frontLeftHeat: summed(added.frontLeft),
       rearLeftHeat: summed(added.rearLeft),
-      recovered: summed(added.recovered),
-      recoverable: summed(added.recoverable),
+      recovered: recovery ? summed(added.recovered) : none,
+      recoverable: recovery ? summed(added.recoverable) : none,
       slipped: summed(added.slipped),
     };
     return { ...trace, zones: findZones(trace, added.lateral, lap.nameAt ?? (() => '')) };
@@ -142,6 +146,12 @@ export class LapWork {
     added.recoverable[i] = could;
     added.slipped[i] = (front + rear) * vehicle.slipShare;
   }
+}
+
+function greatest(values: Float64Array): number {
+  let most = 0;
+  for (let i = 0; i < values.length; i++) if (values[i] > most) most = values[i];
+  return most;
 }
 
 const emptyAdded = (n: number): Added =>
