@@ -32,6 +32,7 @@ function daysOf(wrong: (mass: number) => boolean = () => false) {
       note('both', day);
       return judgedDay(day);
     },
+    warm: () => {},
   };
   const client = { call: async (use: (remote: typeof engine) => unknown) => use(engine) };
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });

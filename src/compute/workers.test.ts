@@ -279,15 +279,21 @@ describe('Judging', () => {
         asked.push('simulate');
         return judgedDay(day);
       },
+      warm: ({ vehicle }) => {
+        asked.push(`warm ${(vehicle.mass / input.vehicle.mass).toFixed(2)}`);
+      },
     };
     const call = async (use: (engine: Driving) => unknown) => use(engine);
     return { asked, client: { call } as unknown as WorkerClient<Driving> };
   };
   /** Which has judged its first day, so that the other has begun. */
-  const begun = async (second: WorkerClient<Driving>) => {
+  const begun = async (
+    second: WorkerClient<Driving>,
+    still: () => Promise<void> = () => new Promise(() => {}),
+  ) => {
     const first = worker();
     const waits: (() => void)[] = [];
-    const judging = new Judging(first.client, second, (act) => waits.push(act));
+    const judging = new Judging(first.client, second, { later: (act) => waits.push(act), still });
     expect(told(await judging.whole(input))).toEqual(alone);
     expect(waits).toEqual([]);
     for (let k = 0; k < 2; k++) judging.begin();
@@ -308,6 +314,27 @@ describe('Judging', () => {
     const odd = await begun(worker(() => ({ margins: worst, forceMargins: [] })).client);
     const day = await odd.judging.whole(input);
     expect(new Set(day.margins.map(({ lessCooling }) => lessCooling))).toEqual(new Set([-123]));
+  });
+
+  it('gets its first worker warm by other days while nothing moves, until one is asked of it', async () => {
+    const next: (() => void)[] = [];
+    const still = () => new Promise<void>((resolve) => next.push(resolve));
+    const on = async () => {
+      next.shift()?.();
+      await new Promise((done) => setTimeout(done, 0));
+    };
+    const { judging, asked } = await begun(worker().client, still);
+    expect(asked).toEqual([]);
+    for (let k = 0; k < 3; k++) await on();
+    expect(asked).toEqual(['warm 1.01', 'warm 1.02', 'warm 1.03']);
+    await judging.own(input);
+    for (let k = 0; k < 3; k++) await on();
+    expect(asked.slice(3)).toEqual(['drive']);
+    // Left alone it comes to an end.
+    const left = await begun(worker().client, () => new Promise((done) => setTimeout(done, 1)));
+    await vi.waitFor(() => expect(left.asked.length).toBeGreaterThan(9));
+    await new Promise((done) => setTimeout(done, 20));
+    expect(left.asked.length).toBeLessThan(20);
   });
 
   it('does without the other where it has died, and asks it no more', async () => {

@@ -76,7 +76,10 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
     client.setQueryDefaults(TRIED, { gcTime: 600_000 });
     return client;
   }, []);
-  const days = useMemo(() => new Days(new Judging(engine, another), queries), [engine, another, queries]);
+  const days = useMemo(
+    () => new Days(new Judging(engine, another, { still: untilStill }), queries),
+    [engine, another, queries],
+  );
   return (
     <StoreContext value={store}>
       <EngineContext value={engine}>
