@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import { describe, expect, it, vi } from 'vitest';
 import { CancelledError, Crew } from './crew';
+import { EngineClient } from './engineClient';
 import { EngineError } from './workerClient';
 
 interface Counting {
@@ -82,6 +83,33 @@ describe('a crew of workers', () => {
     expect(new Set(by.slice(0, 6)).size).toBe(1);
     expect(new Set(by).size).toBe(2);
     expect(workers).toHaveLength(2);
+  });
+
+  it('takes the workers that the page has, the page’s own last and for no single job', async () => {
+    const by: string[] = [];
+    const member = (name: string) =>
+      new EngineClient<Counting>(
+        () =>
+          new NearWorker(async (value) => {
+            by.push(name);
+            await wait(2);
+            return 2 * value;
+          }) as unknown as Worker,
+      );
+    const members = [member('own'), member('other')];
+    const create = () => {
+      throw new Error('a third worker');
+    };
+    const crew = new Crew<Counting>(2, { members, create });
+    for (const job of [1, 2, 3]) {
+      expect(await crew.ask((engine) => engine.twice(job) as Promise<number>)).toBe(2 * job);
+    }
+    expect(by).toEqual(['other', 'other', 'other']);
+    await crew.run(jobs, (engine, job) => engine.twice(job) as Promise<number>);
+    expect(new Set(by)).toEqual(new Set(['other', 'own']));
+    const alone = new Crew<Counting>(1, { members: [member('only')], create });
+    expect(await alone.ask((engine) => engine.twice(4) as Promise<number>)).toBe(8);
+    expect(by.at(-1)).toBe('only');
   });
 
   it('shares the jobs and gives results in their order, however they come', async () => {

@@ -34,7 +34,7 @@ export function useKept(): Kept {
   const project = useProject();
   const { car } = useSetup();
   const entries = useMemo(() => entriesOf(project, car.id), [project, car.id]);
-  const { tries, files } = useBackground();
+  const { crew, files } = useBackground();
   const asked = useMemo(
     () =>
       entries.flatMap((entry) => {
@@ -46,7 +46,7 @@ export function useKept(): Kept {
   );
   const sessions = useMemo(() => asked.map(({ session }) => session), [asked]);
   const answer = useAnswer<readonly DrivenLoad[]>(QUESTION.driven(sessions), (signal, report) =>
-    tries.run(sessions, (engine, session) => drivenLoad(files, engine, session, signal), {
+    crew.run(sessions, (engine, session) => drivenLoad(files, engine, session, signal), {
       signal,
       onDone: (_, _index, progress) => report(progress),
     }),

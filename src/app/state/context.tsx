@@ -48,17 +48,18 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
   const engine = useMemo(() => new EngineClient(createEngineWorker), []);
   // A second one for what is left of a day with less cooling, where there is a core for it.
   const another = useMemo(() => (cores() > 1 ? new EngineClient(createEngineWorker) : null), []);
-  const background = useMemo(
-    () => ({
-      tries: new Crew(cores(), { members: another ? [engine, another] : [engine], still: untilStill }),
+  const background = useMemo(() => {
+    const many = Array.from({ length: cores() }, () => new EngineClient(createEngineWorker, 120_000));
+    const own = another ? [engine, another] : [engine];
+    return {
+      tries: new Crew(cores(), { members: [...own, ...many.slice(own.length)], still: untilStill }),
       outlook: new EngineClient(createEngineWorker, 120_000),
       decide: new EngineClient(createEngineWorker, 300_000),
-      crew: new Crew(cores(), { still: untilStill }),
+      crew: new Crew(cores(), { members: many, still: untilStill }),
       files: new EngineClient<FilesEngine>(createFileWorker, 600_000),
       season: new EngineClient<SeasonEngine>(createSeasonWorker, 120_000),
-    }),
-    [engine, another],
-  );
+    };
+  }, [engine, another]);
   // Answers come from the worker: never stale, not worth asking twice, and too large to keep for long.
   const queries = useMemo(() => {
     const client = new QueryClient({

@@ -14,7 +14,7 @@ describe('volumes of bleeding', () => {
     recordFigure({
       id: 'Bleeding',
       what: 'A line of 3.2 m and 3.0 mm bore',
-      expected: '22.62 cm³',
+      expected: '22.62',
       computed,
       unit: 'cm³',
       source: 'π/4·d²·l by hand',
