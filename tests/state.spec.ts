@@ -58,6 +58,27 @@ test('the plan’s day is computed once whatever pages are visited, and once mor
   expect(await days()).toBe(2);
 });
 
+test('a workbench has its days driven by two programs, which are warm before anything is moved', async ({
+  page,
+}) => {
+  const asked = await countingAsked(page);
+  await open(page);
+  await settled(page);
+  await expect(page.getByTestId('cooling-band')).not.toContainText('computing');
+  await expect(page.getByRole('region', { name: 'How long it lasts' }).getByRole('table')).toBeVisible();
+  await expect.poll(() => asked('warm')).toBeGreaterThan(3);
+  const cores = await page.evaluate(() => navigator.hardwareConcurrency);
+  // Its own, another where there is a core for it, and the one that is ended when another session is asked about.
+  const programs = page.workers().filter((worker) => worker.url().includes('engine'));
+  expect(programs).toHaveLength(Math.min(2, cores) + 1);
+  expect(await asked('simulateCooled')).toBe(2);
+  await page.getByRole('slider').first().press('ArrowRight');
+  await settled(page);
+  const warmed = await asked('warm');
+  await page.waitForTimeout(1500);
+  expect(await asked('warm')).toBe(warmed);
+});
+
 test('the ladder drives each step once: for another aim only what that one asks besides, and nothing for the first again', async ({
   page,
 }) => {
