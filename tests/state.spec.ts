@@ -66,8 +66,8 @@ test('a workbench has its days driven by two programs, which are warm before any
   await settled(page);
   await expect(page.getByTestId('cooling-band')).not.toContainText('computing');
   await expect(page.getByRole('region', { name: 'How long it lasts' }).getByRole('table')).toBeVisible();
-  await expect.poll(() => asked('warm')).toBeGreaterThan(3);
   const cores = await page.evaluate(() => navigator.hardwareConcurrency);
+  await expect.poll(() => asked('warm')).toBeGreaterThan(cores > 1 ? 3 : -1);
   // Its own, another where there is a core for it, and the one that is ended when another session is asked about.
   const programs = page.workers().filter((worker) => worker.url().includes('engine'));
   expect(programs).toHaveLength(Math.min(2, cores) + 1);

@@ -17,7 +17,7 @@ export interface Driving {
 const LATER = 1000;
 
 /**
- * Days driven before a control is moved, each heavier than the one before by a share of the car: a worker takes some such
+ * Days that are driven before a control is moved, each heavier than the one before by a share of the car: a worker takes some such
  * days until its program is compiled, and the first movements are not to wait for it.
  */
 const WARMING = 12;

@@ -29,6 +29,7 @@ export type CreateIntegrator = typeof createIntegrator;
 /**
  * Integrators of two networks that are stepped together, the first before the second: in the two lanes of one kernel
  * where their topology is one. What a step makes of either is there after both have asked for it.
+ * @returns what hands out one for each of the two, once
  */
 export function besideEachOther(first: Network, second: Network): CreateIntegrator {
   const { topology } = shapeOf(first);

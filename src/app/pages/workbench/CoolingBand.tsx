@@ -24,10 +24,11 @@ export function CoolingBand({ computed }: { computed: Computed }) {
     queryFn: ({ signal }) => {
       const input = dayInput((settled as Computed).setup);
       const { less, more } = input.doubt ?? UNMEASURED;
+      // One after the other: the page's own worker is left to what moves, and no cold one is begun for two days.
       return tries.run(
         [less, more],
         (remote, factors) => remote.simulateCooled(input, factors) as Promise<DayResult>,
-        { signal },
+        { signal, workers: 1 },
       );
     },
   });
