@@ -17,8 +17,8 @@ export interface Driving {
 const LATER = 1000;
 
 /**
- * Days that are driven before a control is moved, each heavier than the one before by a share of the car: a worker takes some such
- * days until its program is compiled, and the first movements are not to wait for it.
+ * Days that are driven before a control is moved, each heavier than the one before by a share of the car: a worker takes
+ * some such days until its program is compiled, and the first movements are not to wait for it.
  */
 const WARMING = 12;
 const HEAVIER = 0.01;
