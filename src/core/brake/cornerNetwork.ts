@@ -33,6 +33,7 @@ import {
 } from './networkConstants';
 import { rotorHeatShare } from './partition';
 import { type Corner, rubbedMaterial } from './parts';
+import { readingsOf } from './readings';
 import { discRing, drumRing, forcedConvection, type Ring, type Surroundings, slabPoints } from './ring';
 import { wayToHat } from './rotorGeometry';
 import { type BrakeSide, sidesOf } from './sides';
@@ -119,29 +120,33 @@ export function cornerNetwork(
     build.source(padFaces[k], share * (1 - ringHeatShare));
   });
   const ringCount = ring.end - ring.start + 1;
-  const network = build.build(CHANNEL_COUNT, { first: ring.start, count: ringCount });
+  const recorded = {
+    rotorFace: ring.faces,
+    // The face where it is hottest over the radius; the run adds what it has over the mean.
+    rotorBand: ring.faces,
+    rotorBulk: Array.from({ length: ringCount }, (_, i) => ring.start + i),
+    rotorInner: ring.inners,
+    hat: [hat],
+    hub: [hub],
+    upright: [upright],
+    padFace: padFaces,
+    plate: plates,
+    piston: [piston],
+    // A seal sits in the body and touches the piston.
+    seal: [piston, body],
+    caliper: [body],
+    fluidWall: [ends],
+    fluid: [fluid],
+    hose: [hose],
+  };
+  const network = build.build(CHANNEL_COUNT, {
+    told: { first: ring.start, count: ringCount },
+    readings: readingsOf(recorded, padFaces),
+  });
   return {
     network,
     groups: network.nodes.map((node) => node.group as Group),
-    recorded: {
-      rotorFace: ring.faces,
-      // The face where it is hottest over the radius; the run adds what it has over the mean.
-      rotorBand: ring.faces,
-      rotorBulk: Array.from({ length: ringCount }, (_, i) => ring.start + i),
-      rotorInner: ring.inners,
-      hat: [hat],
-      hub: [hub],
-      upright: [upright],
-      padFace: padFaces,
-      plate: plates,
-      piston: [piston],
-      // A seal sits in the body and touches the piston.
-      seal: [piston, body],
-      caliper: [body],
-      fluidWall: [ends],
-      fluid: [fluid],
-      hose: [hose],
-    },
+    recorded,
     ringStart: ring.start,
     ringCount,
     cheekCount: cheekPoints,

@@ -18,6 +18,7 @@ export { type Corner, type Pad, type RotorMaterial, rubbedMaterial } from './par
 export { passage } from './passage';
 export { pistonPath } from './pistons';
 export { RADIAL_CELLS, RadialBand } from './radialBand';
+export { READ_PARTS } from './readings';
 export { drumGeometry, rotorGeometry } from './rotorGeometry';
 export {
   assertState,

@@ -41,9 +41,9 @@ export class NetworkBuilder<Name extends string> {
     this.sources.push({ node, share });
   }
 
-  /** @param told nodes whose heat is told after each step */
-  build(channels: number, told?: Network['told']): Network {
+  /** @param after each step, what is told and read off */
+  build(channels: number, after: Pick<Network, 'told' | 'readings'> = {}): Network {
     const { nodes, links, sources } = this;
-    return { nodes, links, sources, channels, ...(told && { told }) };
+    return { nodes, links, sources, channels, ...after };
   }
 }

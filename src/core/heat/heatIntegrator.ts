@@ -22,7 +22,7 @@ export interface HeldChannel {
  * (`KernelIntegrator`). Both give the same numbers to the last bit.
  */
 export interface HeatIntegrator {
-  /** Drive channels of the next step; set by the caller, and left as they fall by `coast` */
+  /** Drive channels of the next `step`; set by the caller, and left as they fall by what is planned */
   readonly drive: Float64Array;
   /** Heat supplied by the sources so far, J */
   readonly supplied: number;
@@ -38,8 +38,12 @@ export interface HeatIntegrator {
   setAmbient(ambient: number): void;
   /** Writes the temperature of every node in the network's order, K. */
   writeTemperatures(into: Float64Array, offset: number): void;
-  /** Writes the same after each of the first `count` steps that `coast` made at once, row after row. */
+  /** Writes that of some nodes, K. */
+  writeSome(nodes: readonly number[], into: Float64Array): void;
+  /** Writes that of every node after each of the first `count` steps that were planned, row after row. */
   writeRows(into: Float64Array, offset: number, count: number): void;
+  /** Writes what is read off after each of them. @param into columns of the readings from `first` on */
+  writeReadings(into: readonly Float64Array[], first: number, offset: number, count: number): void;
   /** Writes the heat of the nodes that the network has told, J, after each of the first `count` steps made last. */
   writeTold(into: Float64Array, offset: number, count: number): void;
   /** Forgets the trend of the last step, because the next one starts with something switched. */
@@ -54,11 +58,19 @@ export interface HeatIntegrator {
    */
   step(dt: number, earlyPower: number, latePower: number): void;
   /**
-   * Steps without sources, made at once.
+   * Takes steps of which all is known but their power; `next` makes them one by one, `coast` at once.
    * @param from the first of them
    * @param count from 1 to MOST_AT_ONCE
    */
-  coast(steps: KnownSteps, from: number, count: number, held: HeldChannel): void;
+  plan(steps: KnownSteps, from: number, count: number, held: HeldChannel): void;
+  /** Gives the planned step that is next a channel of its own. */
+  alter(channel: number, value: number): void;
+  /** Has the planned step that is next begin with something switched. */
+  switchNext(): void;
+  /** Makes the planned step that is next. @param earlyPower as of `step` */
+  next(earlyPower: number, latePower: number): void;
+  /** Makes all that are planned, without sources. */
+  coast(): void;
   /** Gives back what it computes with; nothing may be asked of it afterwards. */
   release(): void;
 }

@@ -6,4 +6,4 @@ export { type HeatIntegrator, type HeldChannel, type KnownSteps, MOST_AT_ONCE } 
 export { Integrator } from './integrator';
 export { kernelTrouble, resetKernel } from './kernel/compile';
 export { probeKernel } from './kernel/probe';
-export { AMBIENT, type HeatPath, type Network, type NetworkLink } from './network';
+export { AMBIENT, type HeatPath, type Network, type NetworkLink, type ReadOff, readOffAt } from './network';

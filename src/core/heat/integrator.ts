@@ -10,7 +10,7 @@ import { type Elimination, factor, solve } from './elimination';
 import { GAMMA } from './gamma';
 import { type HeatIntegrator, type HeldChannel, type KnownSteps, MOST_AT_ONCE } from './heatIntegrator';
 import { type CompiledLinks, compileLinks } from './links';
-import type { Network } from './network';
+import { type Network, type ReadOff, readOffAt } from './network';
 import { shapeOf } from './topology';
 
 /**
@@ -22,7 +22,7 @@ export class Integrator implements HeatIntegrator {
   supplied = 0;
   lost = 0;
 
-  private readonly plan: Elimination;
+  private readonly elimination: Elimination;
   private readonly links: CompiledLinks;
   private ambient: number;
   private readonly sourceShare: number;
@@ -48,9 +48,16 @@ export class Integrator implements HeatIntegrator {
   private readonly tables: Float64Array[];
   private readonly integrals: Float64Array[];
   private previousStep = 0;
+  /** Of the steps that are planned: length, s, how far the trend is carried on, and drive; how many, and which is next */
+  private readonly lengths = new Float64Array(MOST_AT_ONCE);
+  private readonly aheads = new Float64Array(MOST_AT_ONCE);
+  private readonly drives: Float64Array;
+  private planned = 0;
+  private made = 0;
   /** Of the steps made last, K in the network's order, and J */
   private readonly rows: Float64Array;
   private readonly heats = new Float64Array(MOST_AT_ONCE);
+  private readonly readings: readonly ReadOff[];
   private readonly toldNodes: { readonly first: number; readonly count: number };
 
   /**
@@ -62,12 +69,14 @@ export class Integrator implements HeatIntegrator {
     const n = network.nodes.length;
     this.ambient = ambient;
     const shaped = shapeOf(network);
-    this.plan = shaped.topology.plan;
-    const { place } = this.plan;
+    this.elimination = shaped.topology.plan;
+    const { place } = this.elimination;
     this.links = compileLinks(network, shaped);
     this.drive = new Float64Array(network.channels).fill(1);
     this.rows = new Float64Array(MOST_AT_ONCE * n);
+    this.drives = new Float64Array(MOST_AT_ONCE * network.channels);
     this.toldNodes = network.told ?? { first: 0, count: 0 };
+    this.readings = network.readings ?? [];
     this.now = new Float64Array(n);
     for (let i = 0; i < n; i++) this.now[place[i]] = typeof start === 'number' ? start : start[i];
     this.before = Float64Array.from(this.now);
@@ -81,7 +90,7 @@ export class Integrator implements HeatIntegrator {
     this.capacityRate = new Float64Array(n);
     this.toAmbient = new Float64Array(n);
     this.inverse = new Float64Array(n);
-    this.entries = new Float64Array(this.plan.neighbour.length);
+    this.entries = new Float64Array(this.elimination.neighbour.length);
     this.tables = [];
     this.integrals = [];
     const varying: number[] = [];
@@ -101,12 +110,12 @@ export class Integrator implements HeatIntegrator {
   }
 
   temperature(node: number): number {
-    return this.now[this.plan.place[node]];
+    return this.now[this.elimination.place[node]];
   }
 
   heat(first: number, count: number): number {
     const { enthalpy } = this;
-    const { place } = this.plan;
+    const { place } = this.elimination;
     let sum = 0;
     for (let node = first; node < first + count; node++) sum += enthalpy[place[node]];
     return sum;
@@ -125,12 +134,24 @@ export class Integrator implements HeatIntegrator {
   }
 
   writeTemperatures(into: Float64Array, offset: number): void {
-    const { place } = this.plan;
+    const { place } = this.elimination;
     for (let i = 0; i < place.length; i++) into[offset + i] = this.now[place[i]];
+  }
+
+  writeSome(nodes: readonly number[], into: Float64Array): void {
+    for (let k = 0; k < nodes.length; k++) into[k] = this.now[this.elimination.place[nodes[k]]];
   }
 
   writeRows(into: Float64Array, offset: number, count: number): void {
     into.set(this.rows.subarray(0, count * this.now.length), offset);
+  }
+
+  writeReadings(into: readonly Float64Array[], first: number, offset: number, count: number): void {
+    const { rows, readings, now } = this;
+    into.forEach((column, r) => {
+      for (let k = 0; k < count; k++)
+        column[offset + k] = readOffAt(readings[first + r], rows, k * now.length);
+    });
   }
 
   writeTold(into: Float64Array, offset: number, count: number): void {
@@ -142,35 +163,64 @@ export class Integrator implements HeatIntegrator {
   }
 
   step(dt: number, earlyPower: number, latePower: number): void {
-    this.carry(dt, earlyPower, latePower);
+    this.carry(dt, this.aheadOf(dt), earlyPower, latePower);
     this.tell(0);
   }
 
-  coast({ dt, event, drives }: KnownSteps, from: number, count: number, held: HeldChannel): void {
-    const { drive, now } = this;
+  plan({ dt, event, drives }: KnownSteps, from: number, count: number, held: HeldChannel): void {
+    const { length } = this.drive;
+    this.drives.set(drives.subarray(from * length, (from + count) * length));
     for (let k = 0; k < count; k++) {
       if (event[from + k] === 1) this.markEvent();
-      for (let c = 0; c < drive.length; c++) drive[c] = drives[(from + k) * drive.length + c];
-      drive[held.channel] = held.value;
-      this.carry(dt[from + k], 0, 0);
-      this.tell(k);
-      this.writeTemperatures(this.rows, k * now.length);
+      this.lengths[k] = dt[from + k];
+      this.aheads[k] = this.aheadOf(dt[from + k]);
+      this.drives[k * length + held.channel] = held.value;
     }
+    this.planned = count;
+    this.made = 0;
+  }
+
+  alter(channel: number, value: number): void {
+    this.drives[this.made * this.drive.length + channel] = value;
+  }
+
+  switchNext(): void {
+    this.aheads[this.made] = 0;
+  }
+
+  next(earlyPower: number, latePower: number): void {
+    const { drive, made } = this;
+    for (let c = 0; c < drive.length; c++) drive[c] = this.drives[made * drive.length + c];
+    this.carry(this.lengths[made], this.aheads[made], earlyPower, latePower);
+    this.tell(made);
+    this.made += 1;
+  }
+
+  coast(): void {
+    while (this.made < this.planned) this.next(0, 0);
+  }
+
+  /** How far the trend of the step before is carried on to the middle of one; which is the step before from now on. */
+  private aheadOf(dt: number): number {
+    const ahead = this.previousStep > 0 ? (0.5 * dt) / this.previousStep : 0;
+    this.previousStep = dt;
+    return ahead;
   }
 
   private tell(k: number): void {
     const { first, count } = this.toldNodes;
     this.heats[k] = this.heat(first, count);
+    this.writeTemperatures(this.rows, k * this.now.length);
   }
 
-  private carry(dt: number, earlyPower: number, latePower: number): void {
+  /** @param ahead how far the trend of the step before is carried on, in its length */
+  private carry(dt: number, ahead: number, earlyPower: number, latePower: number): void {
     const { now, before, expected, early, late, enthalpy, scale, source, capacityRate, toAmbient } = this;
-    const { ambient, plan, inverse, entries, varying, tables, integrals, heated, perScale } = this;
+    const { ambient, elimination, inverse, entries, varying, tables, integrals, heated, perScale } = this;
     const n = now.length;
     const rate = 1 / (GAMMA * dt);
 
     // Coefficients are taken where the middle of the step is expected, which keeps the method second order.
-    const ahead = this.previousStep > 0 ? (0.5 * dt) / this.previousStep : 0;
     for (let i = 0; i < n; i++) {
       const t = now[i];
       expected[i] = t + ahead * (t - before[i]);
@@ -189,11 +239,11 @@ export class Integrator implements HeatIntegrator {
       inverse[i] = c;
     }
     this.links.assemble(expected, ambient, this.drive, inverse, entries, toAmbient);
-    factor(plan, inverse, entries);
+    factor(elimination, inverse, entries);
 
     for (let i = 0; i < n; i++) early[i] = capacityRate[i] * now[i] + toAmbient[i] * ambient;
     for (let k = 0; k < heated.length; k++) early[heated[k]] += source[heated[k]] * earlyPower;
-    solve(plan, inverse, entries, early);
+    solve(elimination, inverse, entries, early);
     // `expected` now holds where the second stage starts from.
     const carry = (1 - GAMMA) / GAMMA;
     for (let i = 0; i < n; i++) {
@@ -203,7 +253,7 @@ export class Integrator implements HeatIntegrator {
       late[i] = capacityRate[i] * from + toAmbient[i] * ambient;
     }
     for (let k = 0; k < heated.length; k++) late[heated[k]] += source[heated[k]] * latePower;
-    solve(plan, inverse, entries, late);
+    solve(elimination, inverse, entries, late);
 
     let lost = 0;
     const wEarly = 1 - GAMMA;
@@ -223,7 +273,6 @@ export class Integrator implements HeatIntegrator {
     }
     this.lost += dt * lost;
     this.supplied += dt * this.sourceShare * ((1 - GAMMA) * earlyPower + GAMMA * latePower);
-    this.previousStep = dt;
   }
 
   release(): void {}

@@ -50,4 +50,23 @@ export interface Network {
   readonly channels: number;
   /** Nodes, one after another, whose heat together is told after each step; left out, none */
   readonly told?: { readonly first: number; readonly count: number };
+  /** What is read off its nodes after each step; left out, nothing */
+  readonly readings?: readonly ReadOff[];
+}
+
+/** What is read off two nodes, K: the hotter of both, or their mean; off one that is both, its own. */
+export interface ReadOff {
+  readonly first: number;
+  readonly second: number;
+  readonly hotter: boolean;
+}
+
+/** A reading of the temperatures of all nodes, which begin at `at`; K. */
+export function readOffAt(
+  { first, second, hotter }: ReadOff,
+  temperatures: ArrayLike<number>,
+  at = 0,
+): number {
+  const [a, b] = [temperatures[at + first], temperatures[at + second]];
+  return hotter ? Math.max(a, b) : 0.5 * (a + b);
 }

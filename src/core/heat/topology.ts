@@ -1,6 +1,6 @@
 import { Recent, type UniformTable } from '../numeric';
 import { type Elimination, planElimination } from './elimination';
-import { AMBIENT, type Network } from './network';
+import { AMBIENT, type Network, type ReadOff } from './network';
 
 /** A link by places: the entry it stands in (−1 to the surroundings), its channel, and its table (−1 for none). */
 export interface PlacedLink {
@@ -27,6 +27,8 @@ export interface Topology {
   readonly channels: number;
   /** Nodes whose heat is told */
   readonly told: readonly number[];
+  /** What is read off, by places */
+  readonly readings: readonly ReadOff[];
   /** Conductances that never vary */
   readonly fixed: readonly PlacedLink[];
   /** With a channel alone */
@@ -67,6 +69,8 @@ export function shapeOf(network: Network): Shaped {
   const { first, count } = network.told ?? { first: 0, count: 0 };
   let key = `${network.nodes.length},${network.channels},${first}+${count}`;
   for (const { table } of network.nodes) key += `,${numberOf(table)}`;
+  for (const { first, second, hotter } of network.readings ?? [])
+    key += `${hotter ? '^' : '/'}${first},${second}`;
   for (const { node } of network.sources) key += `;${node}`;
   for (const link of network.links) {
     if (link.radiation !== 0 && link.factor) {
@@ -108,6 +112,11 @@ function topologyOf(key: string, network: Network, tables: readonly UniformTable
     nodeAt,
     channels: network.channels,
     told: Array.from({ length: network.told?.count ?? 0 }, (_, k) => (network.told?.first ?? 0) + k),
+    readings: (network.readings ?? []).map(({ first, second, hotter }) => ({
+      first: place[first],
+      second: place[second],
+      hotter,
+    })),
     fixed: plain.filter(({ channel }) => channel === 0),
     driven: plain.filter(({ channel }) => channel !== 0),
     varying: links.filter(({ table }) => table >= 0),

@@ -20,6 +20,7 @@ const OP = {
   'f64.le': 0x65,
   'f64.ge': 0x66,
   'i32.add': 0x6a,
+  'i32.mul': 0x6c,
   'i32.and': 0x71,
   'i32.shl': 0x74,
   'i32.wrap_i64': 0xa7,

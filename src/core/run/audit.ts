@@ -16,15 +16,21 @@ export function auditOf(wheels: readonly DistinctWheel[], runs: readonly CornerR
   return { supplied, stored, lost, residual };
 }
 
-/** @throws RangeError naming the wheel whose rotor has no temperature at a sample, and when that was */
+/**
+ * @param time of the sample, s
+ * @param lap counted from 0
+ * @throws RangeError naming the wheel whose rotor has no temperature at a sample, and when that was
+ */
 export function assertNumbers(
   wheels: readonly DistinctWheel[],
   runs: readonly CornerRun[],
   sample: number,
-  when: string,
+  time: number,
+  lap: number,
 ): void {
   runs.forEach(({ record }, i) => {
     if (Number.isFinite(record.rotorBulk[sample])) return;
+    const when = `after ${time.toFixed(1)} s (lap ${lap + 1})`;
     throw new RangeError(`The rotor of wheel ${wheels[i].wheel} has no temperature ${when}.`);
   });
 }

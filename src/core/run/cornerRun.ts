@@ -5,6 +5,7 @@ import {
   type Corner,
   type CornerNetwork,
   RadialBand,
+  READ_PARTS,
   rubbedMaterial,
 } from '../brake';
 import {
@@ -14,31 +15,30 @@ import {
   type HeldChannel,
   type KnownSteps,
   MOST_AT_ONCE,
+  readOffAt,
 } from '../heat';
 import { integralInverse, integralTable } from '../numeric';
 import { PadState } from './padState';
-import { type Place, placesOf, type ReadOff, readAtOnce, readLater } from './readOff';
 import { emptyWheel, type Kept, resizedWheel, type WheelRecord } from './record';
 
 /** A step as one wheel is given it; written anew for each, so that the loop allocates nothing. */
 export interface WheelStep {
-  /** s */
-  dt: number;
-  /** Whether something is switched at its start */
-  switched: boolean;
+  /** Whether the motor brakes alone, so that the pads do not touch */
+  lifted: boolean;
   /** Friction power at its first stage and at its end, W */
   early: number;
   late: number;
 }
 
+/** Where in what the next step feels a temperature lies. */
+export const FELT = { outer: 0, inner: 1, fluid: 2, hose: 3 } as const;
+
 /** One wheel's brake being run: its network integrated, its state carried on, its record written. */
 export class CornerRun {
   readonly integrator: HeatIntegrator;
   record: WheelRecord;
-  private readonly places: Readonly<Record<ReadOff, Place>>;
-  /** Temperature of every node, K: a row for each sample from `rowsFrom` on */
-  private rows: Float64Array;
-  private rowsFrom = 0;
+  /** Of the record, what is read off the network */
+  private columns: readonly Float64Array[];
   private readonly ringMass: number;
   private readonly integral: Float64Array;
   private readonly specificHeat: Float64Array;
@@ -47,10 +47,15 @@ export class CornerRun {
   private readonly lengths = new Float64Array(MOST_AT_ONCE);
   private readonly pads: PadState;
   private readonly band: RadialBand;
-  /** Whether the channels of the piece under way are recorded, but for what its steps change in them */
-  private driven = false;
-  /** Whether the motor brakes alone, so that the pads do not touch */
+  /** Sample that the first of the steps planned ends at */
+  private planned = 0;
+  /** Whether the pads do not touch, because the motor brakes alone */
   private lifted = false;
+  /** What the next step feels of its temperatures, K, and the nodes they are of */
+  readonly felt = new Float64Array(Object.keys(FELT).length);
+  private readonly feltNodes: readonly number[];
+  /** Temperatures of the pads' faces after each of the steps made last, K */
+  private readonly faceColumns: readonly Float64Array[];
   /** Pads conduct better the thinner they are */
   private readonly held: HeldChannel = { channel: CHANNEL.pad, value: 1 };
 
@@ -71,125 +76,112 @@ export class CornerRun {
   ) {
     const { network, recorded } = layout;
     const { temperatures, radial } = begun;
-    this.pads = new PadState(corner, begun, layout.padFaces);
+    this.pads = new PadState(corner, begun);
+    const { padFaces } = layout;
+    this.feltNodes = [padFaces[0], padFaces[padFaces.length - 1], recorded.fluid[0], recorded.hose[0]];
+    this.faceColumns = layout.padFaces.map(() => new Float64Array(MOST_AT_ONCE));
     this.band = new RadialBand(corner, radial, this.layout.ringHeatShare);
-    this.integrator = create(
-      network,
-      ambient,
-      network.nodes.map(({ name }) => temperatures[name]),
-    );
-    this.places = placesOf(this.layout);
+    const start = network.nodes.map(({ name }) => temperatures[name]);
+    this.integrator = create(network, ambient, start);
     this.specificHeat = rubbedMaterial(corner).specificHeat;
     this.integral = integralTable(this.specificHeat);
     this.ringMass = recorded.rotorBulk.reduce((sum, i) => sum + network.nodes[i].scale, 0);
     this.lastBulk = temperatures[network.nodes[this.layout.ringStart].name];
     this.record = emptyWheel(1, network.nodes.length, kept);
-    this.rows = kept === 'all' ? this.record.nodes : new Float64Array(network.nodes.length);
-    this.integrator.writeTemperatures(this.rows, 0);
+    this.record.nodes.set(start.slice(0, this.record.nodes.length));
+    this.columns = READ_PARTS.map((part) => this.record[part]);
+    for (let k = 0; k < READ_PARTS.length; k++)
+      this.columns[k][0] = readOffAt((network.readings ?? [])[k], start);
     const { ringStart, ringCount } = this.layout;
     this.record.rotorBulk[0] = this.integrator.heat(ringStart, ringCount);
-    this.write(0, 0, 1);
-    this.end(0, 1);
+    this.write(0, 1);
+    this.pads.begin();
+    this.rub(0);
   }
 
   /** Makes room for so many samples, keeping what is written. */
   reserve(samples: number): void {
     this.record = resizedWheel(this.record, samples);
-    if (this.kept === 'all') this.rows = this.record.nodes;
-  }
-
-  /** Begins a piece. @param sample its first */
-  begin(sample: number): void {
-    this.driven = false;
-    if (this.kept !== 'all') this.rowsFrom = sample;
-  }
-
-  /** Tells the channels of all steps of the piece begun. @param drives steps × CHANNEL_COUNT @param sample its first */
-  known(drives: Float64Array, sample: number): void {
-    this.driven = true;
-    if (this.kept === 'all') this.record.drive.set(drives, sample * CHANNEL_COUNT);
-  }
-
-  /** Ends a piece: what no step asked for is written now. @param sample its first @param count of its samples */
-  end(sample: number, count: number): void {
-    const at = (sample - this.rowsFrom) * this.record.nodeCount;
-    readLater(this.rows, at, this.places, this.record, sample, count);
+    this.columns = READ_PARTS.map((part) => this.record[part]);
   }
 
   /**
-   * The heat of one step; the integrator's drive has been set. What comes of it is noted once all wheels have stepped.
-   * @param sample that it ends at
+   * Takes some steps of a piece of which all but the power is known; `next` makes them one by one.
+   * @param from the first of them
+   * @param count MOST_AT_ONCE at most
+   * @param sample that the first ends at
    */
-  step({ dt, switched, early, late }: WheelStep, sample: number): void {
+  plan(steps: KnownSteps, from: number, count: number, sample: number): void {
+    const { held, lengths, record } = this;
+    this.planned = sample;
+    held.value = this.pads.thinning;
+    for (let k = 0; k < count; k++) lengths[k] = steps.dt[from + k];
+    this.pads.begin();
+    this.integrator.plan(steps, from, count, held);
+    if (this.kept !== 'all') return;
+    const { drive } = record;
+    drive.set(
+      steps.drives.subarray(from * CHANNEL_COUNT, (from + count) * CHANNEL_COUNT),
+      sample * CHANNEL_COUNT,
+    );
+    for (let k = sample; k < sample + count; k++) drive[k * CHANNEL_COUNT + CHANNEL.pad] = held.value;
+  }
+
+  /** The heat of the step that is next. @param sample that it ends at */
+  next({ early, late, lifted }: WheelStep, sample: number): void {
     const { integrator, record } = this;
     record.early[sample] = early;
     record.late[sample] = late;
-    this.lengths[0] = dt;
-    if (switched) integrator.markEvent();
-    integrator.drive[CHANNEL.pad] = this.pads.thinning;
-    integrator.step(dt, early, late);
+    if (lifted || this.lifted) this.lift(lifted, sample);
+    integrator.next(early, late);
   }
 
-  /** Notes what came of the step. */
-  note(sample: number): void {
-    const { integrator, pads, record, lengths } = this;
-    const works = record.early[sample] > 0 || record.late[sample] > 0;
-    if (works) this.bed();
-    const at = this.rowAt(sample, 1);
-    integrator.writeTemperatures(this.rows, at);
-    if (this.kept === 'all') this.writeDrive(sample * CHANNEL_COUNT);
-    integrator.writeTold(record.rotorBulk, sample, 1);
-    this.write(sample, at, 1);
-    if (works) pads.wear(record, lengths[0], this.rows, at, sample);
-    record.worn[sample] = pads.worn;
+  /** Friction after the step that all wheels have made, which the next one asks for. @param sample that it ended at */
+  rub(sample: number): void {
+    const { felt, lengths } = this;
+    this.integrator.writeSome(this.feltNodes, felt);
+    this.pads.rub(this.record, felt, lengths, sample - this.planned, sample);
   }
 
-  /**
-   * Steps of the piece under way in which nothing is braked, made at once.
-   * @param from the first of them
-   * @param count MOST_AT_ONCE at most
-   */
-  coast(steps: KnownSteps, from: number, count: number): void {
-    const { integrator, held, lengths } = this;
-    if (this.lifted) integrator.markEvent();
+  /** Makes all steps that are planned, with nothing braked in them. @param count of them @param sample of the first */
+  coast(count: number, sample: number): void {
+    const { integrator, record } = this;
+    if (this.lifted) integrator.switchNext();
     this.lifted = false;
-    held.value = this.pads.thinning;
-    for (let k = 0; k < count; k++) lengths[k] = steps.dt[from + k];
-    integrator.coast(steps, from, count, held);
+    record.early.fill(0, sample, sample + count);
+    record.late.fill(0, sample, sample + count);
+    integrator.coast();
   }
 
-  /** Notes what came of them. @param sample of the first */
-  noteCoast(count: number, sample: number): void {
-    const { integrator, record, held, pads } = this;
-    const at = this.rowAt(sample, count);
-    integrator.writeRows(this.rows, at, count);
-    if (this.kept === 'all') {
-      for (let k = sample; k < sample + count; k++)
-        record.drive[k * CHANNEL_COUNT + CHANNEL.pad] = held.value;
-    }
-    const { early, late, worn } = record;
-    for (let k = sample; k < sample + count; k++) {
-      early[k] = 0;
-      late[k] = 0;
-      worn[k] = pads.worn;
-    }
+  /** Notes what came of the steps that were planned, once all wheels have made them. @param sample of the first */
+  note(count: number, sample: number): void {
+    const { integrator, record, columns, faceColumns } = this;
+    if (this.kept === 'all') integrator.writeRows(record.nodes, sample * record.nodeCount, count);
+    integrator.writeReadings(columns, 0, sample, count);
+    integrator.writeReadings(faceColumns, columns.length, 0, count);
     integrator.writeTold(record.rotorBulk, sample, count);
-    this.write(sample, at, count);
+    this.write(sample, count);
+    this.pads.wear(record, this.lengths, faceColumns, sample, count);
   }
 
-  /**
-   * Takes the pads off for the step whose drive has been set, or leaves them as it says.
-   * @returns whether that is otherwise than in the step before
-   */
-  lift(lifted: boolean): boolean {
-    const { drive } = this.integrator;
-    if (lifted) {
-      drive[CHANNEL.applied] = 0;
-      drive[CHANNEL.released] = 1;
-    }
-    const switched = lifted !== this.lifted;
+  /** Notes what came of steps in which nothing is braked. */
+  noteCoast(count: number, sample: number): void {
+    this.note(count, sample);
+    this.integrator.writeSome(this.feltNodes, this.felt);
+    this.pads.cool(this.record, this.faceColumns, sample, count);
+  }
+
+  /** Takes the pads off for the step that is next, or puts them on again. @param sample that it ends at */
+  private lift(lifted: boolean, sample: number): void {
+    const { integrator, record } = this;
+    if (lifted !== this.lifted) integrator.switchNext();
     this.lifted = lifted;
-    return switched;
+    if (!lifted) return;
+    integrator.alter(CHANNEL.applied, 0);
+    integrator.alter(CHANNEL.released, 1);
+    if (this.kept !== 'all') return;
+    record.drive[sample * CHANNEL_COUNT + CHANNEL.applied] = 0;
+    record.drive[sample * CHANNEL_COUNT + CHANNEL.released] = 1;
   }
 
   /** The brake as it is now. */
@@ -218,39 +210,15 @@ export class CornerRun {
     return { supplied, lost, stored: this.integrator.stored() };
   }
 
-  /** What braking adds to the film of pads that are not bedded yet. */
-  private bed(): void {
-    if (this.pads.bedded >= 1) return;
-    const { padFaces } = this.layout;
-    const faceOf = (side: number) => this.integrator.temperature(padFaces[side]);
-    this.pads.bed(0.5 * (faceOf(0) + faceOf(padFaces.length - 1)), this.lengths[0]);
-  }
-
-  /** Where the row of a sample begins; makes room where a piece lasts longer than was known. @param count of rows */
-  private rowAt(sample: number, count: number): number {
-    const { nodeCount } = this.record;
-    const at = (sample - this.rowsFrom) * nodeCount;
-    const end = at + count * nodeCount;
-    if (end > this.rows.length) {
-      const longer = new Float64Array(2 * end);
-      longer.set(this.rows);
-      this.rows = longer;
-    }
-    return at;
-  }
-
   /**
-   * Writes what the steps after them ask of some samples whose rows of temperatures and whose ring's heat, in the place of
-   * its temperature, J, are there. Column by column: what is returned or handed over as a number would be put on the heap.
-   * @param at where the first row begins
+   * Writes what follows of some samples from what is read off, and from the ring's heat in the place of its temperature, J.
+   * Column by column: what is returned or handed over as a number would be put on the heap.
    */
-  private write(sample: number, at: number, count: number): void {
-    const { record, rows, lengths, pads } = this;
-    readAtOnce(rows, at, this.places, record, sample, count);
+  private write(sample: number, count: number): void {
+    const { record, lengths } = this;
     this.writeBulk(record.rotorBulk, sample, count);
     this.band.steps(record, lengths, sample, count);
-    pads.glazeTo(record, lengths, sample, count);
-    pads.friction(record, rows, at, record.nodeCount, sample, count);
+    this.pads.glazeTo(record, lengths, sample, count);
   }
 
   /** Temperature of the ring if its heat were spread evenly, in the place of its heat. */
@@ -262,16 +230,5 @@ export class CornerRun {
       bulk[k] = now;
     }
     this.lastBulk = now;
-  }
-
-  /** Records the drive channels of the step that ends; of a piece that is known only what a step can change. */
-  private writeDrive(at: number): void {
-    const { drive } = this.record;
-    const now = this.integrator.drive;
-    if (this.driven) {
-      drive[at + CHANNEL.pad] = now[CHANNEL.pad];
-      drive[at + CHANNEL.applied] = now[CHANNEL.applied];
-      drive[at + CHANNEL.released] = now[CHANNEL.released];
-    } else for (let c = 0; c < CHANNEL_COUNT; c++) drive[at + c] = now[c];
   }
 }

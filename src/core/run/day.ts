@@ -148,5 +148,6 @@ function heldByLift(input: DayInput, { trace }: LapResult, airDensity: number): 
   const { vehicle, driver, circuit } = input;
   if (circuit.kind !== 'line') return null;
   const most = liftSpeed(forcesOf(vehicle, { ...driver, pace: 1 }, airDensity, 0));
+  if (most === Number.POSITIVE_INFINITY) return null;
   return trace.speed.some((v) => v >= most * (1 - 1e-9)) ? most : null;
 }

@@ -2,12 +2,39 @@ import { MOST_AT_ONCE } from '../heat';
 import type { GivenPiece, Steps } from '../schedule';
 import type { DemandStep } from './demandStep';
 
-/** Steps from one on in which nothing is braked, as many as are made at once at most. */
-export function coastingFrom({ dt, inZone, demand }: Steps, from: number): number {
-  const most = Math.min(dt.length, from + MOST_AT_ONCE);
-  let k = from;
-  while (k < most && inZone[k] === 0 && !(demand && (demand.early[k] > 0 || demand.late[k] > 0))) k++;
-  return k - from;
+/**
+ * Most steps of a braking that are planned at once: pads wear, and their hottest band is known, only from one such stretch
+ * to the next.
+ */
+const BRAKED_AT_ONCE = 8;
+
+/** Steps that are planned together: nothing is braked in them, or they belong to the same braking. */
+interface Stretch {
+  readonly count: number;
+  readonly coasts: boolean;
+}
+const stretches = new WeakMap<Steps, readonly Stretch[]>();
+
+/** A piece cut into what is planned together; found once, since laps of one kind come again and again. */
+export function stretchesOf(steps: Steps): readonly Stretch[] {
+  const known = stretches.get(steps);
+  if (known) return known;
+  const { inZone, zone, demand } = steps;
+  const coastsIn = (k: number) => inZone[k] === 0 && !(demand && (demand.early[k] > 0 || demand.late[k] > 0));
+  const found: Stretch[] = [];
+  const total = steps.dt.length;
+  for (let from = 0; from < total; ) {
+    const coasts = coastsIn(from);
+    const goesOn = (k: number) =>
+      coastsIn(k) === coasts && (coasts || (zone[k] === zone[from] && inZone[k] === inZone[from]));
+    const most = Math.min(total, from + (coasts ? MOST_AT_ONCE : BRAKED_AT_ONCE));
+    let to = from + 1;
+    while (to < most && goesOn(to)) to++;
+    found.push({ count: to - from, coasts });
+    from = to;
+  }
+  stretches.set(steps, found);
+  return found;
 }
 
 /**

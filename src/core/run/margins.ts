@@ -60,7 +60,7 @@ export function momentAt(
 
 export function peaksOf(record: WheelRecord): Record<RecordedPart, number> {
   return Object.fromEntries(
-    RECORDED_PARTS.map((part) => [part, record[part][highest(record[part], 0, 0).worst]]),
+    RECORDED_PARTS.map((part) => [part, record[part][highestIn(record[part], 0)]]),
   ) as Record<RecordedPart, number>;
 }
 
@@ -122,8 +122,13 @@ function hottestOf(record: WheelRecord, reads: readonly RecordedPart[]): Float64
   return hottest;
 }
 
-/** Where a series is highest, and where it first passes a limit, −1 where it never does. */
-function highest(values: Float64Array, limit: number, begin: number): { worst: number; first: number } {
+/** Where whole series are highest: margins and peaks both ask. */
+const tops = new WeakMap<Float64Array, number>();
+
+/** Where a series that is written is highest from a sample on. */
+function highestIn(values: Float64Array, begin: number): number {
+  const known = begin === 0 ? tops.get(values) : undefined;
+  if (known !== undefined) return known;
   let worst = begin;
   let most = values[begin];
   for (let i = begin + 1; i < values.length; i++) {
@@ -132,6 +137,14 @@ function highest(values: Float64Array, limit: number, begin: number): { worst: n
       most = values[i];
     }
   }
+  if (begin === 0) tops.set(values, worst);
+  return worst;
+}
+
+/** The same, and where it first passes a limit, −1 where it never does. */
+function highest(values: Float64Array, limit: number, begin: number): { worst: number; first: number } {
+  const worst = highestIn(values, begin);
+  const most = values[worst];
   let first = -1;
   // The start itself passes nothing yet.
   for (let i = Math.max(1, begin); most > limit && first < 0 && i < values.length; i++) {
@@ -148,29 +161,24 @@ function coldestBite(
   ambient: (moment: Moment) => number,
 ): Margin | null {
   const { limit } = where;
-  let worst = Number.POSITIVE_INFINITY;
-  let at: Moment | null = null;
-  let passed: Moment | null = null;
-  for (const lap of laps) {
-    if (lap.kind !== 'hot') continue;
-    lap.wheels[wheel].forEach((zone, k) => {
-      const moment = (): Moment => ({
-        time: timeOfZone(record, lap.number - 1, k),
-        session: lap.session,
-        lap: lap.number,
-        zone: k,
-        stand: null,
-        standingTime: 0,
-      });
-      if (zone.padFaceBefore < worst) {
-        worst = zone.padFaceBefore;
-        at = moment();
-      }
-      if (!passed && zone.padFaceBefore < limit) passed = moment();
-    });
-  }
-  if (!at) return null;
+  const bites = laps
+    .filter(({ kind }) => kind === 'hot')
+    .flatMap((lap) => lap.wheels[wheel].map((zone, k) => ({ lap, k, face: zone.padFaceBefore })));
+  if (bites.length === 0) return null;
+  const momentOf = ({ lap, k }: (typeof bites)[number]): Moment => ({
+    time: timeOfZone(record, lap.number - 1, k),
+    session: lap.session,
+    lap: lap.number,
+    zone: k,
+    stand: null,
+    standingTime: 0,
+  });
+  const least = bites.reduce((a, b) => (b.face < a.face ? b : a));
+  const tooCold = bites.find(({ face }) => face < limit);
+  const at = momentOf(least);
+  const worst = least.face;
   const share = (worst - limit) / Math.max(1, limit - ambient(at));
+  const passed = tooCold ? momentOf(tooCold) : null;
   return { ...where, worst, at, margin: worst - limit, share, passed, lessCooling: null };
 }
 

@@ -25,6 +25,8 @@ export interface PadRun {
   readonly glaze: Float64Array;
   readonly bedded: Float64Array;
   readonly friction: Float64Array;
+  /** Material lost by the pad that lost more, m */
+  readonly worn: Float64Array;
 }
 
 /** The pads of one wheel's brake through a run: what glazes, beds and wears them, and the friction that is left. */
@@ -34,25 +36,23 @@ export class PadState {
   /** Friction material each has lost, m */
   private outer = 0;
   private inner = 0;
-  /** The face where it is hottest, at the sample before, K */
+  /** The face where it is hottest, at the sample before, K; and over the whole face there, K */
   private hottest = 0;
+  private excess = 0;
+  /** Both as they are carried on through steps of which the band is not known yet */
+  private guessedGlaze = 0;
+  private guessedHottest = 0;
   /** Mean of both as the run began, m */
   private readonly begunThickness: number;
 
-  /** @param start the state it begins in @param faces nodes of the rubbed faces, outer first, or the one both share */
+  /** @param start the state it begins in */
   constructor(
     private readonly corner: Corner,
     private readonly start: BrakeState,
-    private readonly faces: readonly number[],
   ) {
     this.glaze = start.glaze;
     this.bedded = start.bedded;
     this.begunThickness = 0.5 * (start.padThickness.inner + start.padThickness.outer);
-  }
-
-  /** Friction material lost by the pad that lost more, m. */
-  get worn(): number {
-    return Math.max(this.outer, this.inner);
   }
 
   /** How much better they conduct than when the network was built, 1. */
@@ -69,24 +69,70 @@ export class PadState {
     };
   }
 
-  /** What the braking of a step adds to the film of pads that are not bedded yet. @param face mean of both, K @param dt s */
-  bed(face: number, dt: number): void {
-    if (this.bedded < 1) this.bedded = beddedAfter(this.corner.pad, this.bedded, face, dt);
-  }
-
-  /** Wears each side's pad by its half of a step's work. @param at where the row of temperatures after it begins */
-  wear({ early, late }: PadRun, dt: number, rows: Float64Array, at: number, sample: number): void {
-    const { faces } = this;
-    const { pad, constants } = this.corner;
-    const half = 0.5 * (dt * ((1 - GAMMA) * early[sample] + GAMMA * late[sample]));
-    const outer = wornVolume(half, rows[at + faces[0]]);
-    const inner = faces.length === 1 ? outer : wornVolume(half, rows[at + faces[1]]);
-    this.outer += (constants.padWear * outer) / pad.area;
-    this.inner += (constants.padWear * inner) / pad.area;
+  /** Begins some steps that are noted together: until they are, the hottest band is as far over the face as before them. */
+  begin(): void {
+    this.guessedGlaze = this.glaze;
+    this.guessedHottest = this.hottest;
   }
 
   /**
-   * Glazes them through some steps, and writes glaze and bedded share after each. A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's
+   * Friction after a step, the mean of both sides, and before it what its braking adds to the film of pads that are not
+   * bedded yet.
+   * @param faces temperature of the outer and of the inner rubbed face, K; the same where they are one
+   * @param lengths of the steps that are noted together, s
+   * @param k which of them it is
+   * @param sample that it ends at
+   */
+  rub(run: PadRun, faces: Float64Array, lengths: Float64Array, k: number, sample: number): void {
+    const { pad } = this.corner;
+    const outer = faces[0];
+    const inner = faces[1];
+    const dt = lengths[k];
+    const works = run.early[sample] > 0 || run.late[sample] > 0;
+    if (works && this.bedded < 1) this.bedded = beddedAfter(pad, this.bedded, 0.5 * (outer + inner), dt);
+    const hottest = Math.max(outer, inner) + this.excess;
+    const glaze = glazeAfter(pad, this.guessedGlaze, this.guessedHottest, hottest, dt);
+    this.guessedGlaze = glaze;
+    this.guessedHottest = hottest;
+    const own = frictionAt(pad, outer, glaze, this.bedded);
+    run.friction[sample] = inner === outer ? own : 0.5 * (own + frictionAt(pad, inner, glaze, this.bedded));
+    run.bedded[sample] = this.bedded;
+  }
+
+  /**
+   * Wears each side's pad by its half of the work of some steps, and writes what the pad that lost more has lost.
+   * @param lengths of the steps, s
+   * @param faces temperatures of each rubbed face after each, K
+   * @param first of the samples that they end at
+   */
+  wear(
+    run: PadRun,
+    lengths: Float64Array,
+    faces: readonly Float64Array[],
+    first: number,
+    count: number,
+  ): void {
+    const { early, late, worn } = run;
+    const { pad, constants } = this.corner;
+    const [outerFace, innerFace] = [faces[0], faces[faces.length - 1]];
+    const byWork = constants.padWear / pad.area;
+    let { outer, inner } = this;
+    for (let k = 0; k < count; k++) {
+      const sample = first + k;
+      const half = 0.5 * (lengths[k] * ((1 - GAMMA) * early[sample] + GAMMA * late[sample]));
+      if (half > 0) {
+        const volume = wornVolume(half, outerFace[k]);
+        outer += byWork * volume;
+        inner += byWork * (innerFace === outerFace ? volume : wornVolume(half, innerFace[k]));
+      }
+      worn[sample] = Math.max(outer, inner);
+    }
+    this.outer = outer;
+    this.inner = inner;
+  }
+
+  /**
+   * Glazes them through some steps, and writes how far after each. A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's
    * band is.
    * @param lengths of the steps, s; 0 where the run begins
    * @param first of the samples that they end at
@@ -94,7 +140,6 @@ export class PadState {
   glazeTo(run: PadRun, lengths: Float64Array, first: number, count: number): void {
     const { padFace, rotorBand, rotorFace } = run;
     const { pad } = this.corner;
-    const { bedded } = this;
     let { glaze, hottest } = this;
     for (let k = 0; k < count; k++) {
       const sample = first + k;
@@ -102,24 +147,26 @@ export class PadState {
       if (lengths[k] > 0) glaze = glazeAfter(pad, glaze, hottest, now, lengths[k]);
       hottest = now;
       run.glaze[sample] = glaze;
-      run.bedded[sample] = bedded;
     }
     this.glaze = glaze;
     this.hottest = hottest;
+    this.excess = hottest - padFace[first + count - 1];
   }
 
   /**
-   * Friction after some steps: the mean of both sides.
-   * @param rows of temperatures after each, the first at `at`, the next `width` behind it
+   * Friction after some steps in which nothing is braked.
+   * @param faces temperatures of each rubbed face after each, K
    */
-  friction(run: PadRun, rows: Float64Array, at: number, width: number, first: number, count: number): void {
+  cool(run: PadRun, faces: readonly Float64Array[], first: number, count: number): void {
     const { bedded } = this;
     const { pad } = this.corner;
-    const [outer, inner] = [this.faces[0], this.faces[this.faces.length - 1]];
-    for (let k = first, row = at; k < first + count; k++, row += width) {
-      const own = frictionAt(pad, rows[row + outer], run.glaze[k], bedded);
-      run.friction[k] =
-        inner === outer ? own : 0.5 * (own + frictionAt(pad, rows[row + inner], run.glaze[k], bedded));
+    const [outer, inner] = [faces[0], faces[faces.length - 1]];
+    for (let k = 0; k < count; k++) {
+      const sample = first + k;
+      const own = frictionAt(pad, outer[k], run.glaze[sample], bedded);
+      run.friction[sample] =
+        inner === outer ? own : 0.5 * (own + frictionAt(pad, inner[k], run.glaze[sample], bedded));
+      run.bedded[sample] = bedded;
     }
   }
 }

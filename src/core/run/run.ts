@@ -1,6 +1,5 @@
 import type { AirProperties } from '../air';
 import { type AxleName, type CarState, CHANNEL_COUNT, type CornerNetwork, type WheelName } from '../brake';
-import type { KnownSteps } from '../heat';
 import {
   airAt,
   type BrakedCar,
@@ -16,7 +15,7 @@ import type { CornerRun, WheelStep } from './cornerRun';
 import { type DemandStep, emptyStep } from './demandStep';
 import { byWheel, type DistinctWheel, distinct } from './distinct';
 import { Drives } from './drives';
-import { coastingFrom, takeGiven } from './givenStep';
+import { stretchesOf, takeGiven } from './givenStep';
 import type { Observer, PieceRun } from './observer';
 import { readingOf } from './reading';
 import { type DayRecord, type DaySeries, emptySeries, type Kept, resizedSeries } from './record';
@@ -88,12 +87,14 @@ const GROWTH = 1.3;
 class Runner {
   private readonly wheels: readonly DistinctWheel[];
   readonly runs: readonly CornerRun[];
-  private readonly own: WheelStep = { dt: 0, switched: false, early: 0, late: 0 };
+  private readonly own: WheelStep = { lifted: false, early: 0, late: 0 };
   private readonly sharing: Sharing;
   private readonly forces: ZoneForces;
   private readonly step: DemandStep;
   private readonly drives: Drives;
   private series: DaySeries = emptySeries(1);
+  /** The record while there is room in it */
+  private told: DayRecord | null = null;
   private room = 1;
   /** The one that is written next */
   private sample = 1;
@@ -124,7 +125,8 @@ class Runner {
 
   /** The run as far as it has come. */
   get record(): DayRecord {
-    return { ...this.series, wheels: this.byWheel((i) => this.runs[i].record) };
+    this.told ??= { ...this.series, wheels: this.byWheel((i) => this.runs[i].record) };
+    return this.told;
   }
 
   piece(piece: Piece): PieceRun {
@@ -134,23 +136,15 @@ class Runner {
       for (const { integrator } of this.runs) integrator.setAmbient(piece.ambient);
     }
     const [first, startTime] = [this.sample, this.time];
-    for (const wheel of this.runs) wheel.begin(first);
     const came = piece.kind === 'given' ? this.given(piece) : this.stop(piece);
-    for (const wheel of this.runs) wheel.end(first, this.sample - first);
     this.time += came.duration;
-    assertNumbers(
-      this.wheels,
-      this.runs,
-      this.sample - 1,
-      `after ${this.time.toFixed(1)} s (lap ${this.lap + 1})`,
-    );
+    assertNumbers(this.wheels, this.runs, this.sample - 1, this.time, this.lap);
     return { piece, first, count: this.sample - first, startTime, airDensity: this.air.density, ...came };
   }
 
   finish(): RunResult {
     const { runs } = this;
-    for (const wheel of runs) wheel.reserve(this.sample);
-    this.series = resizedSeries(this.series, this.sample);
+    this.resize(this.sample);
     return {
       record: this.record,
       state: this.byWheel((i) => runs[i].state()),
@@ -172,112 +166,109 @@ class Runner {
     }
     this.forces.begin(steps);
     const known = this.drives.of(steps, this.air);
-    for (let i = 0; i < runs.length; i++) runs[i].known(known[i].drives, first);
-    for (let k = 0; k < count; ) {
-      const coasted = coastingFrom(steps, k);
-      if (coasted > 0) this.coast(piece, known, k, coasted);
-      else this.brake(piece, known, k);
-      k += Math.max(1, coasted);
+    let k = 0;
+    for (const { count: made, coasts } of stretchesOf(steps)) {
+      for (let i = 0; i < runs.length; i++) runs[i].plan(known[i], k, made, this.sample);
+      if (coasts) this.coast(made);
+      else this.brake(piece, k, made);
+      this.place(piece, k, made);
+      this.sample += made;
+      k += made;
     }
     const forces = piece.alone ? [] : this.forces.zones(steps, this.series.force, first);
     return { duration: steps.duration, forces, stop: null };
   }
 
-  /** Makes some steps at once in which nothing is braked. @param k the first of them */
-  private coast(
-    { steps, leg, lap }: GivenPiece,
-    known: readonly KnownSteps[],
-    k: number,
-    count: number,
-  ): void {
+  /** Makes the steps that are planned, in which nothing is braked. */
+  private coast(count: number): void {
     const { runs, sample } = this;
-    for (let i = 0; i < runs.length; i++) runs[i].coast(known[i], k, count);
+    for (let i = 0; i < runs.length; i++) runs[i].coast(count, sample);
     for (let i = 0; i < runs.length; i++) runs[i].noteCoast(count, sample);
-    for (let j = 0; j < count; j++) {
-      const at = this.time + steps.time[k + j];
-      this.place(sample + j, at, leg, lap ? this.lap : -1, steps.distance[k + j], steps.zone[k + j]);
-    }
-    this.sample += count;
   }
 
-  /** Makes one step in which something is braked. */
-  private brake(piece: GivenPiece, known: readonly KnownSteps[], k: number): void {
-    const { step, runs } = this;
-    const { steps } = piece;
-    takeGiven(step, piece, k, this.air.density, this.car.vehicle.downforceArea);
-    // What the motor brakes alone makes no heat, but the foot asks for it all the same; on a bench there is no foot.
-    if (!piece.alone) {
-      this.sharing.takeCondition(this.sample - 1, step.ahead);
-      this.sharing.solve(step);
-      this.forces.step(steps, k, this.series.force, this.sample);
+  /** Makes the steps that are planned, in which something is braked. @param k the first of them in the piece */
+  private brake(piece: GivenPiece, k: number, count: number): void {
+    const { step, runs, sample, sharing, forces, series } = this;
+    const { steps, alone } = piece;
+    for (let j = 0; j < count; j++) {
+      takeGiven(step, piece, k + j, this.air.density, this.car.vehicle.downforceArea);
+      // What the motor brakes alone makes no heat, but the foot asks for it all the same; on a bench there is no foot.
+      if (!alone) {
+        sharing.takeCondition(sample + j - 1, step.ahead);
+        sharing.solve(step);
+        forces.step(steps, k + j, series.force, sample + j);
+      }
+      this.advance(sample + j, alone);
     }
-    for (let i = 0; i < runs.length; i++) {
-      const { drive } = runs[i].integrator;
-      const { drives } = known[i];
-      for (let c = 0, at = k * CHANNEL_COUNT; c < CHANNEL_COUNT; c++, at++) drive[c] = drives[at];
-    }
-    this.advance(this.time + steps.time[k], piece.leg, piece.lap ? this.lap : -1, piece.alone);
+    for (let i = 0; i < runs.length; i++) runs[i].note(count, sample);
   }
 
   /** Runs a stop whose speed follows from the brakes. */
   private stop(piece: StopPiece): Pick<PieceRun, 'duration' | 'forces' | 'stop'> {
-    const { step } = this;
+    const { step, runs } = this;
     const stopping = new Stopping(piece, this.car, this.sharing, this.air.density);
+    const known = runs.map(() => ({
+      dt: new Float64Array(1),
+      event: new Uint8Array(1),
+      drives: new Float64Array(CHANNEL_COUNT),
+    }));
     let elapsed = 0;
     for (;;) {
       this.sharing.takeCondition(this.sample - 1, 0);
       if (!stopping.next(step)) break;
       this.reserve(1);
+      const { sample, series } = this;
       this.sharing.solve(step);
       stopping.take(step);
-      writeFelt(this.series.force, this.sample, this.sharing.state);
-      this.runs.forEach(({ integrator }, i) => {
-        this.drives.in(this.air)[i].fill(integrator.drive, 0, step.speed, true);
+      writeFelt(series.force, sample, this.sharing.state);
+      runs.forEach((run, i) => {
+        known[i].dt[0] = step.dt;
+        known[i].event[0] = step.event ? 1 : 0;
+        this.drives.in(this.air)[i].fill(known[i].drives, 0, step.speed, true);
+        run.plan(known[i], 0, 1, sample);
       });
+      this.advance(sample);
+      for (const run of runs) run.note(1, sample);
       elapsed += step.dt;
-      this.advance(this.time + elapsed, piece.leg, -1);
+      series.time[sample] = this.time + elapsed;
+      series.leg[sample] = piece.leg;
+      series.lap[sample] = -1;
+      this.sample += 1;
     }
     return { duration: elapsed, forces: [], stop: stopping.told() };
   }
 
-  /** Carries every wheel over the step; drives have been set and, where something is braked, it has been shared. */
-  private advance(time: number, leg: number, lap: number, alone?: AxleName): void {
-    const { step, sample, sharing, own } = this;
-    const { event, early, late } = step;
+  /** Carries every wheel over the step that is next; where something is braked, it has been shared. @param sample its end */
+  private advance(sample: number, alone?: AxleName): void {
+    const { step, sharing, own, runs, wheels } = this;
+    const { early, late } = step;
     const hot = early > 0 || late > 0;
-    own.dt = step.dt;
-    for (let i = 0; i < this.runs.length; i++) {
-      const { wheel, axle, also } = this.wheels[i];
+    for (let i = 0; i < runs.length; i++) {
+      const { wheel, axle, also } = wheels[i];
       let share = axle === alone ? 1 : 0;
       if (hot && !alone)
         share = sharing.heat * (also ? 0.5 * sharing.axleShare(axle) : sharing.shares[wheel]);
       const rubs = alone ? share > 0 : sharing.rubs(axle);
-      own.switched = this.runs[i].lift(hot && step.braking && !rubs) || event;
+      own.lifted = hot && step.braking && !rubs;
       own.early = share * early;
       own.late = share * late;
-      this.runs[i].step(own, sample);
+      runs[i].next(own, sample);
     }
-    for (let i = 0; i < this.runs.length; i++) this.runs[i].note(sample);
-    this.place(sample, time, leg, lap, step.distance, step.zone);
-    this.sample += 1;
+    for (let i = 0; i < runs.length; i++) runs[i].rub(sample);
   }
 
-  /** Writes when and where a sample is. */
-  private place(
-    sample: number,
-    time: number,
-    leg: number,
-    lap: number,
-    distance: number,
-    zone: number,
-  ): void {
-    const { series } = this;
-    series.time[sample] = time;
-    series.leg[sample] = leg;
-    series.lap[sample] = lap;
-    if (lap < 0) return;
-    series.distance[sample] = distance;
-    series.zone[sample] = zone;
+  /** Writes when and where some steps of a piece end. @param k the first of them */
+  private place({ steps, leg, lap }: GivenPiece, k: number, count: number): void {
+    const { series, sample } = this;
+    const driven = lap ? this.lap : -1;
+    for (let j = 0; j < count; j++) {
+      series.time[sample + j] = this.time + steps.time[k + j];
+      series.leg[sample + j] = leg;
+      series.lap[sample + j] = driven;
+      if (!lap) continue;
+      series.distance[sample + j] = steps.distance[k + j];
+      series.zone[sample + j] = steps.zone[k + j];
+    }
   }
 
   /** Makes room for more samples: at first for the run as planned, later, where it grows much longer, a good deal more. */
@@ -285,8 +276,13 @@ class Runner {
     const needed = this.sample + steps;
     if (needed <= this.room) return;
     this.room = Math.ceil((this.room === 1 ? SPARE : GROWTH) * needed);
-    this.series = resizedSeries(this.series, this.room);
-    for (const wheel of this.runs) wheel.reserve(this.room);
+    this.resize(this.room);
+  }
+
+  private resize(samples: number): void {
+    this.series = resizedSeries(this.series, samples);
+    for (const wheel of this.runs) wheel.reserve(samples);
+    this.told = null;
   }
 
   private byWheel<T>(of: (index: number) => T): Record<WheelName, T> {

@@ -5,7 +5,15 @@ import { type Drive, oneSession } from '../../../tests/support/sessions';
 import { recordFigure } from '../../../tests/support/validation';
 import { type Car, cornerOf, dayInput, type Plan, type Setup, setupOf, zonesFromLap } from '../../model';
 import { airProperties } from '../air';
-import { CornerDrive, cornerNetwork, freshState, RECORDED_PARTS, WHEELS, wheelOf } from '../brake';
+import {
+  CHANNEL_COUNT,
+  CornerDrive,
+  cornerNetwork,
+  freshState,
+  RECORDED_PARTS,
+  WHEELS,
+  wheelOf,
+} from '../brake';
 import { lapHeat, lapTime } from '../lap';
 import { DEFAULT_NUMERICS } from '../schedule';
 import { CornerRun } from './cornerRun';
@@ -307,12 +315,13 @@ describe('the Tarn at Long Fen, an ordinary circuit, as demo', () => {
     const ambient = 297;
     const layout = cornerNetwork(corner, ambient, 101325);
     const wheel = new CornerRun(corner, layout, freshState(corner, layout, ambient, 0, 1), ambient);
-    const { integrator } = wheel;
     const air = new CornerDrive(corner, airProperties(1.19, ambient), 0.338);
-    const roll = (applied: boolean) => air.fill(integrator.drive, 0, 100 / 3.6, applied);
+    const drives = new Float64Array(CHANNEL_COUNT);
+    const roll = (applied: boolean) => air.fill(drives, 0, 100 / 3.6, applied);
     const bulkAfter = (dt: number, power: number) => {
-      wheel.step({ dt, switched: false, early: power, late: power }, 0);
-      wheel.note(0);
+      wheel.plan({ dt: [dt], event: [0], drives }, 0, 1, 0);
+      wheel.next({ lifted: false, early: power, late: power }, 0);
+      wheel.note(1, 0);
       return celsius(wheel.record.rotorBulk[0]);
     };
     roll(true);

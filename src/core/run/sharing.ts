@@ -2,7 +2,7 @@ import { BrakingState, vapourVolume } from '../actuation';
 import type { AxleName, WheelName } from '../brake';
 import { pointTableAt } from '../numeric';
 import type { BrakedCar } from '../schedule';
-import type { CornerRun } from './cornerRun';
+import { type CornerRun, FELT } from './cornerRun';
 import type { DemandStep } from './demandStep';
 
 /** Braking of an axle's pads under which they count as released, N. */
@@ -33,8 +33,9 @@ export class Sharing {
   }
 
   /**
-   * Takes friction and vapour as they are at a sample.
-   * @param ahead how far friction is carried on along its last step, in steps
+   * Takes friction and vapour as they are after the step made last.
+   * @param sample that it ended at
+   * @param ahead how far friction is carried on along it, in steps
    */
   takeCondition(sample: number, ahead: number): void {
     if (this.pads === 'at best') return;
@@ -47,11 +48,10 @@ export class Sharing {
     condition.rearLeft = frictionThen(rearLeft, sample, ahead);
     condition.rearRight = rear ? condition.rearLeft : frictionThen(rearRight, sample, ahead);
     const { car } = this;
-    const atFront = vapourIn(frontLeft, sample, car.front.boilingPoint);
-    const atRear = vapourIn(rearLeft, sample, car.rear.boilingPoint);
-    condition.vapourFront =
-      atFront + (front ? atFront : vapourIn(frontRight, sample, car.front.boilingPoint));
-    condition.vapourRear = atRear + (rear ? atRear : vapourIn(rearRight, sample, car.rear.boilingPoint));
+    const atFront = vapourIn(frontLeft, car.front.boilingPoint);
+    const atRear = vapourIn(rearLeft, car.rear.boilingPoint);
+    condition.vapourFront = atFront + (front ? atFront : vapourIn(frontRight, car.front.boilingPoint));
+    condition.vapourRear = atRear + (rear ? atRear : vapourIn(rearRight, car.rear.boilingPoint));
   }
 
   /** Begins a lap: with a new session the motor's battery and windings are fresh again. */
@@ -123,8 +123,8 @@ function frictionThen({ record: { friction } }: CornerRun, sample: number, ahead
 }
 
 /** Vapour in a wheel's fluid, m³. @param boiling point, K */
-const vapourIn = ({ record: { fluid, hose } }: CornerRun, sample: number, boiling: number): number =>
-  vapourVolume(Math.max(fluid[sample], hose[sample]) - boiling);
+const vapourIn = ({ felt }: CornerRun, boiling: number): number =>
+  vapourVolume(Math.max(felt[FELT.fluid], felt[FELT.hose]) - boiling);
 
 /**
  * Part of an axle’s heat on its left wheel, 0 to 1.

@@ -71,10 +71,20 @@ function peakNeeded({ trace, steps }: PlannedLap, end: number, zone: number): nu
   const off = (k: number) => Math.abs(trace.distance[trace.zones[k].endIndex] - end);
   const same = trace.zones.length > zone && off(zone) < 1;
   const index = same ? zone : trace.zones.reduce((best, _, k) => (off(k) < off(best) ? k : best), 0);
-  const force = steps.demand?.force;
-  let most = 0;
-  for (let k = 0; k < steps.zone.length; k++) {
-    if (force && steps.zone[k] === index && steps.inZone[k] === 1) most = Math.max(most, force[k]);
+  return mostForces(steps)[index] ?? 0;
+}
+
+const forces = new WeakMap<Steps, Float64Array>();
+
+/** Greatest braking asked for in each braking zone of some steps, N; found once, since each lap is held against them. */
+function mostForces(steps: Steps): Float64Array {
+  const known = forces.get(steps);
+  if (known) return known;
+  const { zone, inZone, demand, meanForce } = steps;
+  const most = new Float64Array(meanForce.length);
+  for (let k = 0; demand && k < zone.length; k++) {
+    if (inZone[k] === 1 && zone[k] >= 0) most[zone[k]] = Math.max(most[zone[k]], demand.force[k]);
   }
+  forces.set(steps, most);
   return most;
 }

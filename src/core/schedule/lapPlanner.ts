@@ -69,6 +69,9 @@ export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
     [altitude, pressure, humidity],
   ]);
   return (leg, n, { ambient, trackGrip }, caps = []) => {
+    const own = `${leg.pace}/${ambient}/${trackGrip}`;
+    const mine = leg.driven?.[n] || caps.length > 0 ? undefined : asked.get(own);
+    if (mine) return mine;
     const driver: Driver = { ...input.driver, pace: leg.pace, trackGrip };
     const conditions = { airDensity: airAt(input, ambient).density, ductDragArea: ducts };
     const stepped = (trace: LapTrace): PlannedLap => {
@@ -84,15 +87,12 @@ export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
       logged.set(driven, lap);
       return lap;
     }
-    const own = `${leg.pace}/${ambient}/${trackGrip}`;
     const solved = (zones: readonly ZoneClicks[] = []) => {
       const laps = driving.get(own) ?? new Laps(circuit(), vehicle, driver, conditions);
       driving.set(own, laps);
       return laps.drive(caps, zones);
     };
     if (caps.length > 0) return stepped(clicked(input, solved));
-    const mine = asked.get(own);
-    if (mine) return mine;
     const key = `${own}/${question}`;
     const known = planned.get(key);
     const lap = known ?? stepped(clicked(input, solved));

@@ -8,8 +8,8 @@ export interface Seat {
   readonly topology: Topology;
   readonly layout: Layout;
   readonly memory: Float64Array;
-  /** Makes steps with what is given for each. @param count of them, from 1 to MOST_AT_ONCE */
-  readonly step: (count: number) => void;
+  /** Makes steps with what is given for each. @param from the first of them @param count up to MOST_AT_ONCE in all */
+  readonly step: (from: number, count: number) => void;
   /** Lanes that are in use, those of them that are ready to step, and those given back */
   taken: number;
   ready: number;

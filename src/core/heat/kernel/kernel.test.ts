@@ -47,7 +47,8 @@ function expectSameAtOnce(
   const held = { channel: channels - 1, value: 0.7 };
   let from = 0;
   for (const count of [1, MOST_AT_ONCE, 7]) {
-    for (const of of at) of.coast(steps, from, count, held);
+    for (const of of at) of.plan(steps, from, count, held);
+    for (const of of at) of.coast();
     const rows = at.map((of) => {
       const into = new Float64Array(count * nodes.length + 3);
       of.writeRows(into, 3, count);

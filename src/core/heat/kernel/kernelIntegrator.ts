@@ -1,6 +1,6 @@
 import { integralAt, integralTable, type UniformTable } from '../../numeric';
 import { GAMMA } from '../gamma';
-import type { HeatIntegrator, HeldChannel, KnownSteps } from '../heatIntegrator';
+import { type HeatIntegrator, type HeldChannel, type KnownSteps, MOST_AT_ONCE } from '../heatIntegrator';
 import { stillPart } from '../links';
 import type { Network } from '../network';
 import type { Shaped } from '../topology';
@@ -48,6 +48,10 @@ export class KernelIntegrator implements HeatIntegrator {
   private readonly start: Float64Array;
   private readonly sourceShare: number;
   private previousStep = 0;
+  /** Length of each step that is planned, s; how many there are, and which is next */
+  private readonly lengths = new Float64Array(MOST_AT_ONCE);
+  private planned = 0;
+  private made = 0;
   /** Null once it is given back */
   private seat: Seat | null;
 
@@ -152,10 +156,27 @@ export class KernelIntegrator implements HeatIntegrator {
     this.copy(this.layout.now / 8, into, offset);
   }
 
+  writeSome(nodes: readonly number[], into: Float64Array): void {
+    const { memory, lane } = this;
+    const { now, lanes } = this.layout;
+    const first = now / 8 + lane;
+    for (let k = 0; k < nodes.length; k++) into[k] = memory[first + nodes[k] * lanes];
+  }
+
   writeRows(into: Float64Array, offset: number, count: number): void {
     const { row, told } = this.layout;
     const n = this.start.length;
     for (let k = 0; k < count; k++) this.copy((row + k * told) / 8, into, offset + k * n);
+  }
+
+  writeReadings(into: readonly Float64Array[], first: number, offset: number, count: number): void {
+    const { memory, lane } = this;
+    const { reading, told, lanes } = this.layout;
+    for (let r = 0; r < into.length; r++) {
+      const column = into[r];
+      const at = reading / 8 + (first + r) * lanes + lane;
+      for (let k = 0; k < count; k++) column[offset + k] = memory[at + (k * told) / 8];
+    }
   }
 
   writeTold(into: Float64Array, offset: number, count: number): void {
@@ -171,45 +192,78 @@ export class KernelIntegrator implements HeatIntegrator {
   step(dt: number, earlyPower: number, latePower: number): void {
     const { layout } = this;
     if (layout.lanes > 1) this.put(layout.drive, this.drive);
-    this.supplied += dt * this.sourceShare * ((1 - GAMMA) * earlyPower + GAMMA * latePower);
-    this.give(0, dt, earlyPower, latePower);
-    this.make(1);
+    this.give(0, dt);
+    this.power(0, dt, earlyPower, latePower);
+    this.make(0, 1);
   }
 
-  coast({ dt, event, drives }: KnownSteps, from: number, count: number, held: HeldChannel): void {
+  plan({ dt, event, drives }: KnownSteps, from: number, count: number, held: HeldChannel): void {
     const { layout, memory, lane } = this;
     const { channels } = this.network;
     const { lanes, given } = layout;
     for (let k = 0; k < count; k++) {
       if (event[from + k] === 1) this.markEvent();
-      this.give(k, dt[from + k], 0, 0);
+      this.give(k, dt[from + k]);
+      this.lengths[k] = dt[from + k];
       const to = (layout.drive + k * given) / 8 + lane;
       for (let c = 0, at = (from + k) * channels; c < channels; c++, at++)
         memory[to + c * lanes] = drives[at];
       memory[to + held.channel * lanes] = held.value;
     }
-    this.make(count);
+    this.planned = count;
+    this.made = 0;
   }
 
-  /** Gives one of the steps that are made at once its length, s, and powers, W. */
-  private give(k: number, dt: number, early: number, late: number): void {
+  alter(channel: number, value: number): void {
+    const { drive, given, lanes } = this.layout;
+    this.memory[(drive + this.made * given) / 8 + channel * lanes + this.lane] = value;
+  }
+
+  switchNext(): void {
+    const { ahead, given } = this.layout;
+    this.memory[(ahead + this.made * given) / 8 + this.lane] = 0;
+  }
+
+  next(earlyPower: number, latePower: number): void {
+    const { made } = this;
+    this.made = made + 1;
+    this.power(made, this.lengths[made], earlyPower, latePower);
+    this.make(made, 1);
+  }
+
+  coast(): void {
+    const { made, planned } = this;
+    for (let k = made; k < planned; k++) this.power(k, 0, 0, 0);
+    this.made = planned;
+    this.make(made, planned - made);
+  }
+
+  /** Gives one of the steps that are planned its length, s. */
+  private give(k: number, dt: number): void {
     const { memory, layout, lane } = this;
     const at = (k * layout.given) / 8 + lane;
     memory[layout.dt / 8 + at] = dt;
-    memory[layout.early / 8 + at] = early;
-    memory[layout.late / 8 + at] = late;
     memory[layout.ahead / 8 + at] = this.previousStep > 0 ? (0.5 * dt) / this.previousStep : 0;
     this.previousStep = dt;
   }
 
-  /** Makes steps as soon as every lane in use has given its own. */
-  private make(count: number): void {
+  /** Gives it its powers, W. @param dt its length, s */
+  private power(k: number, dt: number, early: number, late: number): void {
+    const { memory, layout, lane } = this;
+    const at = (k * layout.given) / 8 + lane;
+    memory[layout.early / 8 + at] = early;
+    memory[layout.late / 8 + at] = late;
+    this.supplied += dt * this.sourceShare * ((1 - GAMMA) * early + GAMMA * late);
+  }
+
+  /** Makes steps as soon as every lane in use is as far. @param from the first of those that are planned */
+  private make(from: number, count: number): void {
     const { seat } = this;
     if (!seat) return;
     seat.ready += 1;
     if (seat.ready < seat.taken) return;
     seat.ready = 0;
-    seat.step(count);
+    seat.step(from, count);
   }
 
   /** Copies one lane of a row. @param from where it begins, numbers */

@@ -22,9 +22,11 @@ export interface Layout {
   readonly ahead: number;
   readonly drive: number;
   readonly given: number;
-  /** Temperatures after the first of them, K, and heat of the nodes that are told, J; the next step's `told` bytes behind */
+  /** Temperatures after the first of them, K, heat of the nodes that are told, J, and what is read off, K; the next step's
+   * `told` bytes behind */
   readonly row: number;
   readonly heat: number;
+  readonly reading: number;
   readonly told: number;
   /** K */
   readonly ambient: number;
@@ -74,7 +76,12 @@ export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
   };
   end = MOST_AT_ONCE * first.given;
   const written = end;
-  const told = { row: room(size), heat: room(1), told: end - written };
+  const told = {
+    row: room(size),
+    heat: room(1),
+    reading: room(topology.readings.length),
+    told: end - written,
+  };
   end = written + MOST_AT_ONCE * told.told;
   const numbers = {
     ambient: room(1),

@@ -8,8 +8,9 @@ import { type StepParts, stepParts } from './stepParts';
 import { writeInverse } from './tableCode';
 import type { Writer } from './writer';
 
-/** The only parameter: how many steps are made. */
-const COUNT = 0;
+/** The parameters: which of the steps that were given is made first, and how many are made. */
+const FROM = 0;
+const COUNT = 1;
 
 /**
  * A module that steps networks of a topology: the method of `Integrator.step`, operation for operation in the same order,
@@ -17,8 +18,10 @@ const COUNT = 0;
  * for it, and leaves a row of temperatures of each.
  */
 export function stepModule(topology: Topology, layout: Layout): Uint8Array {
-  const step = stepParts(topology, layout, 1);
+  const step = stepParts(topology, layout, 2);
   const { w, local } = step;
+  begin(w, local.given, layout.given);
+  begin(w, local.told, layout.told);
   w.get(COUNT);
   w.code.truncate();
   w.set(local.left);
@@ -37,7 +40,7 @@ export function stepModule(topology: Topology, layout: Layout): Uint8Array {
     moveOn(w, local.left, -1);
     w.get(local.left);
   });
-  return encodeModule(layout.pages, 1, w.locals, w.code.take());
+  return encodeModule(layout.pages, 2, w.locals, w.code.take());
 }
 
 function writeBegin(step: StepParts): void {
@@ -143,12 +146,35 @@ function writeEnd(step: StepParts): void {
   });
 }
 
-/** Heat of the nodes that are told, in their order. */
+/** Heat of the nodes that are told, in their order, and what is read off. */
 function writeTold({ w, layout, local, topology }: StepParts): void {
   w.constant(0);
   w.set(local.aside);
   for (const node of topology.told) w.change(local.aside, 'add', () => w.load(layout.enthalpy, node));
   w.store(layout.heat, 0, () => w.get(local.aside), local.told);
+  topology.readings.forEach(({ first, second, hotter }, r) => {
+    const read = () => {
+      w.get(local.late[first]);
+      if (first === second) return;
+      w.get(local.late[second]);
+      if (hotter) return w.op('max');
+      w.op('add');
+      w.set(local.aside);
+      w.constant(0.5);
+      w.get(local.aside);
+      w.op('mul');
+    };
+    w.store(layout.reading, r, read, local.told);
+  });
+}
+
+/** Bytes before what belongs to the first step that is made. @param by of each step before it */
+function begin(w: Writer, whole: number, by: number): void {
+  w.get(FROM);
+  w.code.truncate();
+  w.code.i32(by);
+  w.code.op('i32.mul');
+  w.set(whole);
 }
 
 function moveOn(w: Writer, whole: number, by: number): void {

@@ -1,7 +1,7 @@
 import { Code, type Locals } from '../../numeric';
 
 /** What is done with pairs of lanes or with single numbers alike. */
-export type Arithmetic = 'add' | 'sub' | 'mul' | 'div';
+export type Arithmetic = 'add' | 'sub' | 'mul' | 'div' | 'max';
 
 /** Where something lies in memory for one lane: bytes behind what a whole local says. */
 export interface LanePlace {
