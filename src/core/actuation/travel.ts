@@ -72,18 +72,26 @@ export class PedalTravel {
    * Greatest push, N, up to `push`, that the stroke allows; 0 where the pedal is on the floor before there is pressure.
    */
   pushWithin(push: number, extraLoad: number, openFront: number, openRear: number, clicks: number): number {
-    const travelAt = (force: number) => {
-      pressuresAt(this.chain, force, extraLoad, clicks, this.scratch);
-      return this.pushTravel(this.scratch, openFront, openRear, clicks);
-    };
-    if (travelAt(push) <= this.longestPush) return push;
+    if (this.reaches(push, extraLoad, openFront, openRear, clicks)) return push;
     let [low, high] = [0, push];
-    if (travelAt(0) >= this.longestPush) return 0;
+    if (!this.reaches(0, extraLoad, openFront, openRear, clicks)) return 0;
     for (let i = 0; i < 50; i++) {
       const middle = 0.5 * (low + high);
-      if (travelAt(middle) <= this.longestPush) low = middle;
+      if (this.reaches(middle, extraLoad, openFront, openRear, clicks)) low = middle;
       else high = middle;
     }
     return low;
+  }
+
+  /** Whether the stroke allows a push, N. */
+  private reaches(
+    push: number,
+    extraLoad: number,
+    openFront: number,
+    openRear: number,
+    clicks: number,
+  ): boolean {
+    pressuresAt(this.chain, push, extraLoad, clicks, this.scratch);
+    return this.pushTravel(this.scratch, openFront, openRear, clicks) <= this.longestPush;
   }
 }

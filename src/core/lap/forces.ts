@@ -118,13 +118,15 @@ function pressedOn(f: Forces, speed: number): number {
   return f.downforce * against * against;
 }
 
+/** Share of the tyres' friction that is left at any load (common practice), 1. */
+export const LEAST_GRIP = 0.4;
+
 /**
- * Share of the tyres' friction that is left at a load, 1 at the static one; falls in a line, but never under 0.4 (common
- * practice).
+ * Share of the tyres' friction that is left at a load, 1 at the static one; falls in a line.
  * @param load on all tyres, N
  */
 export function loadFactor(f: Forces, load: number): number {
-  return Math.max(0.4, 1 - f.loadLoss * (load / (f.mass * STANDARD_GRAVITY) - 1));
+  return Math.max(LEAST_GRIP, 1 - f.loadLoss * (load / (f.mass * STANDARD_GRAVITY) - 1));
 }
 
 /**
@@ -159,23 +161,6 @@ export function cornerSpeed(f: Forces, curvature: number, grade: number, cap: nu
 function ellipseShare(f: Forces, speed: number, curvature: number, limit: number): number {
   const used = (f.mass * speed * speed * Math.abs(curvature)) / limit;
   return used >= 1 ? 0 : Math.sqrt(1 - used * used);
-}
-
-/** Acceleration under full power, m/s². @param headwind m/s */
-export function drivingAcceleration(
-  f: Forces,
-  speed: number,
-  curvature: number,
-  grade: number,
-  headwind = 0,
-): number {
-  const weight = weightOn(f, grade);
-  const load = weight + pressedOn(f, speed + headwind);
-  const grip = loadFactor(f, load) * load;
-  const traction =
-    f.tractionGrip * grip * f.drivenShare * ellipseShare(f, speed, curvature, f.lateralGrip * grip);
-  const force = Math.min(powerAt(f, speed) / Math.max(speed, 1), traction);
-  return (force - resistanceOf(f, speed + headwind, grade, weight)) / (f.mass * f.inertia);
 }
 
 /**
