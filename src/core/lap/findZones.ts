@@ -23,19 +23,28 @@ export function findZones(
   lateral: Float64Array,
   nameAt: (distance: number) => string,
 ): BrakingZone[] {
-  const n = trace.time.length - 1;
-  const spans: [number, number][] = [];
-  for (let i = 0; i < n; i++) {
-    if (!isBraking(trace, i)) continue;
-    const last = spans[spans.length - 1];
-    if (last && trace.time[i] - trace.time[last[1]] < MERGE_GAP) last[1] = i + 1;
-    else spans.push([i, i + 1]);
-  }
+  const spans = brakings(trace);
   const kept = spans.filter(([a, b]) => trace.speed[a] - trace.speed[b] >= LEAST_LOSS);
   return kept.map(([a, b], k) => ({
     ...describe(trace, a, b, kept[(k + 1) % kept.length][0], nameAt),
     lateralBefore: greatest(lateral, kept[(k + kept.length - 1) % kept.length][1], a),
   }));
+}
+
+/** First and last point of each braking, however short. */
+function brakings(trace: Omit<LapTrace, 'zones'>): [number, number][] {
+  const { time } = trace;
+  const spans: [number, number][] = [];
+  let last: [number, number] | null = null;
+  for (let i = 0; i + 1 < time.length; i++) {
+    if (!isBraking(trace, i)) continue;
+    if (last && time[i] - time[last[1]] < MERGE_GAP) last[1] = i + 1;
+    else {
+      last = [i, i + 1];
+      spans.push(last);
+    }
+  }
+  return spans;
 }
 
 /** Greatest value from one interval to before another, round the lap where the first lies behind. */

@@ -116,8 +116,9 @@ function spansOf(trace: LapTrace): Span[] {
 /** Even steps; the first is cut at a quarter, since a surface that begins to be rubbed rises with the root of time. */
 export function evenCuts(duration: number, steps: StepSizes): number[] {
   const count = Math.max(steps.leastPerZone, Math.ceil(duration / steps.braking - 1e-9));
-  const even = Array.from({ length: count }, (_, k) => ((k + 1) * duration) / count);
-  return [even[0] / 4, ...even];
+  const cuts = [duration / count / 4];
+  for (let k = 1; k <= count; k++) cuts.push((k * duration) / count);
+  return cuts;
 }
 
 /** Ends of steps that grow after a release, s. */
