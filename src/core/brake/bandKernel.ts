@@ -112,10 +112,6 @@ function writeStep(code: Code, cells: number, layout: BandLayout, sums: readonly
     code.f64(value);
     code.op('f64x2.splat');
   };
-  const splat = (at: number) => {
-    code.i32(0);
-    code.loadSplat(8 * at);
-  };
   const times = (write: () => void, list: number, j: number) => {
     write();
     pair(list, j);
@@ -163,9 +159,12 @@ function writeStep(code: Code, cells: number, layout: BandLayout, sums: readonly
     code.set(sum);
   });
   for (let m = 0; m < cells; m++) {
+    code.i32(0);
+    code.loadSplat(8 * (layout.amounts + m));
+    code.set(BEFORE);
     sums.forEach((sum, j) => {
       code.get(sum);
-      times(() => splat(layout.amounts + m), layout.inCells + m * cells, j);
+      times(() => code.get(BEFORE), layout.inCells + m * cells, j);
       code.op('f64x2.add');
       code.set(sum);
     });
@@ -179,7 +178,7 @@ function writeMost(code: Code, sums: readonly number[], base: number, to: number
   for (const sum of sums.slice(1)) {
     code.get(most);
     code.get(sum);
-    code.op('f64x2.max');
+    code.op('f64x2.pmax');
     code.set(most);
   }
   code.get(base);

@@ -1,3 +1,6 @@
+/** Turns of Newton's method in which a mean temperature is found from the one before it. */
+export const MEAN_TURNS = 2;
+
 /** Most steps that are made at once. */
 export const MOST_AT_ONCE = 64;
 
@@ -44,7 +47,9 @@ export interface HeatIntegrator {
   writeRows(into: Float64Array, offset: number, count: number): void;
   /** Writes what is read off after each of them. @param into columns of the readings from `first` on */
   writeReadings(into: readonly Float64Array[], first: number, offset: number, count: number): void;
-  /** Writes the heat of the nodes that the network has told, J, after each of the first `count` steps made last. */
+  /** Temperature of the nodes that the network has told if their heat were spread evenly, K. */
+  mean(): number;
+  /** Writes that after each of the first `count` steps made last. */
   writeTold(into: Float64Array, offset: number, count: number): void;
   /** Forgets the trend of the last step, because the next one starts with something switched. */
   markEvent(): void;

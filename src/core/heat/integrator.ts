@@ -5,12 +5,20 @@ import {
   integralTable,
   knotBefore,
   tablePosition,
+  type UniformTable,
 } from '../numeric';
 import { type Elimination, factor, solve } from './elimination';
 import { GAMMA } from './gamma';
-import { type HeatIntegrator, type HeldChannel, type KnownSteps, MOST_AT_ONCE } from './heatIntegrator';
+import {
+  type HeatIntegrator,
+  type HeldChannel,
+  type KnownSteps,
+  MEAN_TURNS,
+  MOST_AT_ONCE,
+} from './heatIntegrator';
 import { type CompiledLinks, compileLinks } from './links';
 import { type Network, type ReadOff, readOffAt } from './network';
+import { startMean, toldScale } from './told';
 import { shapeOf } from './topology';
 
 /**
@@ -56,9 +64,14 @@ export class Integrator implements HeatIntegrator {
   private made = 0;
   /** Of the steps made last, K in the network's order, and J */
   private readonly rows: Float64Array;
-  private readonly heats = new Float64Array(MOST_AT_ONCE);
+  private readonly means = new Float64Array(MOST_AT_ONCE);
   private readonly readings: readonly ReadOff[];
-  private readonly toldNodes: { readonly first: number; readonly count: number };
+  private readonly told: Network['told'];
+  /** Of the nodes that are told: the sum of their scales, their table with its integral, and their mean temperature, K */
+  private readonly toldScale: number;
+  private readonly toldTable: UniformTable | null;
+  private readonly toldIntegral: Float64Array;
+  private meanNow: number;
 
   /**
    * @param network the nodes, links and sources
@@ -75,7 +88,6 @@ export class Integrator implements HeatIntegrator {
     this.drive = new Float64Array(network.channels).fill(1);
     this.rows = new Float64Array(MOST_AT_ONCE * n);
     this.drives = new Float64Array(MOST_AT_ONCE * network.channels);
-    this.toldNodes = network.told ?? { first: 0, count: 0 };
     this.readings = network.readings ?? [];
     this.now = new Float64Array(n);
     for (let i = 0; i < n; i++) this.now[place[i]] = typeof start === 'number' ? start : start[i];
@@ -107,6 +119,19 @@ export class Integrator implements HeatIntegrator {
     this.sourceShare = this.source.reduce((a, b) => a + b, 0);
     this.heated = Int32Array.from(new Set(network.sources.map((s) => place[s.node])));
     for (let i = 0; i < n; i++) this.enthalpy[i] = this.enthalpyAt(i, this.now[i]);
+    this.told = network.told;
+    this.toldScale = toldScale(network);
+    this.toldTable = network.told ? network.nodes[network.told.first].table : null;
+    this.toldIntegral = this.toldTable ? integralTable(this.toldTable) : new Float64Array(0);
+    this.meanNow = startMean(
+      network,
+      this,
+      network.nodes.map((_, i) => this.temperature(i)),
+    );
+  }
+
+  mean(): number {
+    return this.meanNow;
   }
 
   temperature(node: number): number {
@@ -155,7 +180,7 @@ export class Integrator implements HeatIntegrator {
   }
 
   writeTold(into: Float64Array, offset: number, count: number): void {
-    for (let k = 0; k < count; k++) into[offset + k] = this.heats[k];
+    for (let k = 0; k < count; k++) into[offset + k] = this.means[k];
   }
 
   markEvent(): void {
@@ -208,8 +233,12 @@ export class Integrator implements HeatIntegrator {
   }
 
   private tell(k: number): void {
-    const { first, count } = this.toldNodes;
-    this.heats[k] = this.heat(first, count);
+    const { told, toldTable, toldIntegral, toldScale: scale } = this;
+    if (told && toldTable) {
+      const value = this.heat(told.first, told.count) / scale;
+      this.meanNow = integralInverse(toldTable, toldIntegral, value, this.meanNow, MEAN_TURNS);
+      this.means[k] = this.meanNow;
+    }
     this.writeTemperatures(this.rows, k * this.now.length);
   }
 

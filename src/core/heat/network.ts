@@ -48,7 +48,10 @@ export interface Network {
   readonly sources: readonly NetworkSource[];
   /** Number of drive channels */
   readonly channels: number;
-  /** Nodes, one after another, whose heat together is told after each step; left out, none */
+  /**
+   * Nodes of one material, one after another, of which the temperature is told that they would have with their heat spread
+   * evenly, after each step; left out, none
+   */
   readonly told?: { readonly first: number; readonly count: number };
   /** What is read off its nodes after each step; left out, nothing */
   readonly readings?: readonly ReadOff[];

@@ -25,8 +25,8 @@ export interface Topology {
   /** Node at each place */
   readonly nodeAt: Int32Array;
   readonly channels: number;
-  /** Nodes whose heat is told */
-  readonly told: readonly number[];
+  /** Nodes whose mean temperature is told, and the table of their heat capacity; null for none */
+  readonly told: { readonly nodes: readonly number[]; readonly table: number } | null;
   /** What is read off, by places */
   readonly readings: readonly ReadOff[];
   /** Conductances that never vary */
@@ -54,12 +54,21 @@ export interface Shaped {
 /** Topologies that are kept; random cars make new ones without end. */
 const MOST_KEPT = 64;
 const kept = new Recent<Topology>(MOST_KEPT);
+const shapes = new WeakMap<Network, Shaped>();
 
 /**
  * The topology of a network; made once for all networks of that shape.
  * @throws RangeError for a radiating link with a factor table
  */
 export function shapeOf(network: Network): Shaped {
+  const known = shapes.get(network);
+  if (known) return known;
+  const shaped = findShape(network);
+  shapes.set(network, shaped);
+  return shaped;
+}
+
+function findShape(network: Network): Shaped {
   const tables: UniformTable[] = [];
   const numberOf = (table: UniformTable | null) => {
     if (!table) return -1;
@@ -87,6 +96,17 @@ export function shapeOf(network: Network): Shaped {
   return { topology, tables };
 }
 
+/** @throws RangeError where the nodes that are told have no one table of heat capacity */
+function toldOf({ nodes, told }: Network, tables: readonly UniformTable[]): Topology['told'] {
+  if (!told) return null;
+  const { table } = nodes[told.first];
+  const own = Array.from({ length: told.count }, (_, k) => told.first + k);
+  if (!table || own.some((node) => nodes[node].table !== table)) {
+    throw new RangeError('network: the nodes that are told need one table of heat capacity');
+  }
+  return { nodes: own, table: tables.indexOf(table) };
+}
+
 function topologyOf(key: string, network: Network, tables: readonly UniformTable[]): Topology {
   const plan = planElimination(network);
   const { place } = plan;
@@ -111,7 +131,7 @@ function topologyOf(key: string, network: Network, tables: readonly UniformTable
     plan,
     nodeAt,
     channels: network.channels,
-    told: Array.from({ length: network.told?.count ?? 0 }, (_, k) => (network.told?.first ?? 0) + k),
+    told: toldOf(network, tables),
     readings: (network.readings ?? []).map(({ first, second, hotter }) => ({
       first: place[first],
       second: place[second],

@@ -64,12 +64,17 @@ export function tableAt(table: UniformTable, temperature: number): number {
   return table[i] + (position - knot) * (table[i + 1] - table[i]);
 }
 
-/** The integral of a table from its first temperature, at its n knots, value·K. */
+const integrals = new WeakMap<UniformTable, Float64Array>();
+
+/** The integral of a table from its first temperature, at its n knots, value·K; made once for each table. */
 export function integralTable(table: UniformTable): Float64Array {
+  const known = integrals.get(table);
+  if (known) return known;
   const sums = new Float64Array(TABLE_COUNT);
   for (let i = 1; i < TABLE_COUNT; i++) {
     sums[i] = sums[i - 1] + 0.5 * TABLE_STEP * (table[i - 1] + table[i]);
   }
+  integrals.set(table, sums);
   return sums;
 }
 

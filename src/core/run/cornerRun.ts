@@ -6,7 +6,6 @@ import {
   type CornerNetwork,
   RadialBand,
   READ_PARTS,
-  rubbedMaterial,
 } from '../brake';
 import {
   type CreateIntegrator,
@@ -17,7 +16,6 @@ import {
   MOST_AT_ONCE,
   readOffAt,
 } from '../heat';
-import { integralInverse, integralTable } from '../numeric';
 import { PadState } from './padState';
 import { emptyWheel, type Kept, resizedWheel, type WheelRecord } from './record';
 
@@ -39,10 +37,6 @@ export class CornerRun {
   record: WheelRecord;
   /** Of the record, what is read off the network */
   private columns: readonly Float64Array[];
-  private readonly ringMass: number;
-  private readonly integral: Float64Array;
-  private readonly specificHeat: Float64Array;
-  private lastBulk: number;
   /** Of the steps made last, s */
   private readonly lengths = new Float64Array(MOST_AT_ONCE);
   private readonly pads: PadState;
@@ -83,17 +77,12 @@ export class CornerRun {
     this.band = new RadialBand(corner, radial, this.layout.ringHeatShare);
     const start = network.nodes.map(({ name }) => temperatures[name]);
     this.integrator = create(network, ambient, start);
-    this.specificHeat = rubbedMaterial(corner).specificHeat;
-    this.integral = integralTable(this.specificHeat);
-    this.ringMass = recorded.rotorBulk.reduce((sum, i) => sum + network.nodes[i].scale, 0);
-    this.lastBulk = temperatures[network.nodes[this.layout.ringStart].name];
     this.record = emptyWheel(1, network.nodes.length, kept);
     this.record.nodes.set(start.slice(0, this.record.nodes.length));
     this.columns = READ_PARTS.map((part) => this.record[part]);
     for (let k = 0; k < READ_PARTS.length; k++)
       this.columns[k][0] = readOffAt((network.readings ?? [])[k], start);
-    const { ringStart, ringCount } = this.layout;
-    this.record.rotorBulk[0] = this.integrator.heat(ringStart, ringCount);
+    this.record.rotorBulk[0] = this.integrator.mean();
     this.write(0, 1);
     this.pads.begin();
     this.rub(0);
@@ -210,25 +199,10 @@ export class CornerRun {
     return { supplied, lost, stored: this.integrator.stored() };
   }
 
-  /**
-   * Writes what follows of some samples from what is read off, and from the ring's heat in the place of its temperature, J.
-   * Column by column: what is returned or handed over as a number would be put on the heap.
-   */
+  /** Writes what follows of some samples from what is read off and told. */
   private write(sample: number, count: number): void {
     const { record, lengths } = this;
-    this.writeBulk(record.rotorBulk, sample, count);
     this.band.steps(record, lengths, sample, count);
     this.pads.glazeTo(record, lengths, sample, count);
-  }
-
-  /** Temperature of the ring if its heat were spread evenly, in the place of its heat. */
-  private writeBulk(bulk: Float64Array, sample: number, count: number): void {
-    const { specificHeat, integral, ringMass } = this;
-    let now = this.lastBulk;
-    for (let k = sample; k < sample + count; k++) {
-      now = integralInverse(specificHeat, integral, bulk[k] / ringMass, now, 2);
-      bulk[k] = now;
-    }
-    this.lastBulk = now;
   }
 }

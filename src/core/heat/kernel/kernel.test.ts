@@ -3,12 +3,12 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { demoProject } from '../../../../demo/project';
 import { dayInput, setupOf } from '../../../model';
 import { WHEELS } from '../../brake';
-import { uniformTable } from '../../numeric';
+import { integralAt, integralTable, uniformTable } from '../../numeric';
 import { networkOf, simulateDay } from '../../run';
 import { besideEachOther, createIntegrator } from '../createIntegrator';
 import { type HeatIntegrator, MOST_AT_ONCE } from '../heatIntegrator';
 import { Integrator } from '../integrator';
-import { AMBIENT, type Network } from '../network';
+import { AMBIENT, type Network, readOffAt } from '../network';
 import { kernelTrouble, resetKernel } from './compile';
 import { KernelIntegrator } from './kernelIntegrator';
 
@@ -33,8 +33,27 @@ function knownSteps(channels: number, count: number) {
   };
 }
 
+/** Which planned step with power begins with something switched, and a channel of its own. */
+const SWITCHED = 2;
+
+/** Mean temperature of the nodes that are told, each by what it takes to warm it there, K. */
+function meanOf({ nodes, told }: Network, of: HeatIntegrator): number {
+  const own = nodes.map((node, i) => ({ ...node, i })).slice(told!.first, told!.first + told!.count);
+  const table = own[0].table!;
+  const heatAt = (kelvin: number) => integralAt(table, integralTable(table), kelvin);
+  const heat = own.reduce((sum, { scale, i }) => sum + scale * heatAt(of.temperature(i)), 0);
+  const scale = own.reduce((sum, node) => sum + node.scale, 0);
+  let [low, high] = [200, 3000];
+  for (let k = 0; k < 60; k++) {
+    const middle = 0.5 * (low + high);
+    if (scale * heatAt(middle) < heat) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
 /**
- * Makes steps at once and one by one, and holds rows, told heat and what is left of them against each other bit for bit.
+ * Makes steps at once and one by one, and holds rows, told mean, readings and what is left of them against each other bit for bit.
  * @param at networks that are stepped beside each other, and as many that are stepped alone
  */
 function expectSameAtOnce(
@@ -46,18 +65,40 @@ function expectSameAtOnce(
   const steps = knownSteps(channels, 2 * MOST_AT_ONCE);
   const held = { channel: channels - 1, value: 0.7 };
   let from = 0;
-  for (const count of [1, MOST_AT_ONCE, 7]) {
+  const cases = [
+    [1, 0],
+    [MOST_AT_ONCE, 0],
+    [7, 0],
+    [8, 20_000],
+    [3, 5000],
+  ];
+  for (const [count, watts] of cases) {
+    const power = (k: number): [number, number] => [watts * (k + 1), 0.7 * watts * (k % 3)];
     for (const of of at) of.plan(steps, from, count, held);
-    for (const of of at) of.coast();
+    if (watts === 0) for (const of of at) of.coast();
+    for (let k = 0; watts > 0 && k < count; k++) {
+      for (const of of at) {
+        if (k === SWITCHED) of.switchNext();
+        if (k === SWITCHED) of.alter(1, 0.3);
+        of.next(...power(k));
+      }
+    }
     const rows = at.map((of) => {
       const into = new Float64Array(count * nodes.length + 3);
       of.writeRows(into, 3, count);
       return into;
     });
     const told = at.map((of) => {
-      const heats = new Float64Array(count);
-      of.writeTold(heats, 0, count);
-      return heats;
+      const means = new Float64Array(count);
+      of.writeTold(means, 0, count);
+      return means;
+    });
+    const readings = network.readings ?? [];
+    const read = at.map((of) => {
+      const columns = readings.map(() => new Float64Array(count + 2));
+      of.writeReadings(columns.slice(0, 3), 0, 2, count);
+      of.writeReadings(columns.slice(3), 3, 2, count);
+      return columns;
     });
     alone.forEach((of, lane) => {
       const row = new Float64Array(nodes.length);
@@ -65,16 +106,25 @@ function expectSameAtOnce(
         if (steps.event[from + k] === 1) of.markEvent();
         of.drive.set(steps.drives.subarray((from + k) * channels, (from + k + 1) * channels));
         of.drive[held.channel] = held.value;
-        of.step(steps.dt[from + k], 0, 0);
+        if (watts > 0 && k === SWITCHED) {
+          of.markEvent();
+          of.drive[1] = 0.3;
+        }
+        of.step(steps.dt[from + k], ...power(k));
         of.writeTemperatures(row, 0);
         const start = 3 + k * nodes.length;
         expect(rows[lane].subarray(start, start + nodes.length), `row ${from + k}`).toEqual(row);
         const own = new Float64Array(1);
         of.writeTold(own, 0, 1);
         expect(told[lane][k]).toBe(own[0]);
-        expect(own[0]).toBe(of.heat(network.told?.first ?? 0, network.told?.count ?? 0));
+        expect(own[0]).toBe(of.mean());
+        expect(read[lane].map((column) => column[2 + k])).toEqual(
+          readings.map((each) => readOffAt(each, row)),
+        );
+        if (network.told) expect(own[0]).toBeCloseTo(meanOf(network, of), 3);
       }
-      expect([at[lane].stored(), at[lane].lost]).toEqual([of.stored(), of.lost]);
+      const sums = ({ supplied, lost }: HeatIntegrator) => ({ supplied, lost });
+      expect([at[lane].stored(), sums(at[lane])]).toEqual([of.stored(), sums(of)]);
     });
     from += count;
     // What is braked in between goes on from where they stopped.
@@ -199,7 +249,7 @@ describe('the kernel written for a topology', () => {
     );
   });
 
-  it('makes steps without sources at once as it makes them one by one, and so does the one that is read', () => {
+  it('makes steps that are planned as it makes them one by one, and so does the one that is read', () => {
     const { network } = networkOf(dayInput(setupOf(demoProject, demoProject.plans[0].id)), 'frontLeft');
     expect(network.told?.count).toBeGreaterThan(3);
     const hot = network.nodes.map((_, i) => 300 + 20 * i);

@@ -3,27 +3,17 @@ import { GAMMA } from '../gamma';
 import { type HeatIntegrator, type HeldChannel, type KnownSteps, MOST_AT_ONCE } from '../heatIntegrator';
 import { stillPart } from '../links';
 import type { Network } from '../network';
+import { startMean, toldScale } from '../told';
 import type { Shaped } from '../topology';
 import { giveLane, type Seat } from './compile';
 import { KNOT, type Layout } from './layout';
-
-/** Integrals of the tables that networks share, made once for each. */
-const integrals = new WeakMap<UniformTable, Float64Array>();
-function integralOf(table: UniformTable): Float64Array {
-  let sums = integrals.get(table);
-  if (!sums) {
-    sums = integralTable(table);
-    integrals.set(table, sums);
-  }
-  return sums;
-}
 
 /** Tables as a kernel reads them, made once for each. */
 const knots = new WeakMap<UniformTable, Float64Array>();
 function knotsOf(table: UniformTable): Float64Array {
   const known = knots.get(table);
   if (known) return known;
-  const sums = integralOf(table);
+  const sums = integralTable(table);
   const width = (1 << KNOT.bits) / 8;
   const made = new Float64Array(width * table.length);
   table.forEach((value, i) => {
@@ -114,6 +104,8 @@ export class KernelIntegrator implements HeatIntegrator {
       layout.enthalpy,
       this.start.map((temperature, i) => this.enthalpyAt(i, temperature)),
     );
+    this.put(layout.toldScale, [toldScale(network)]);
+    this.put(layout.meanNow, [startMean(network, this, this.start)]);
     const channels = layout.drive / 8;
     this.drive =
       layout.lanes === 1
@@ -128,6 +120,10 @@ export class KernelIntegrator implements HeatIntegrator {
 
   temperature(node: number): number {
     return this.at(this.layout.now, node);
+  }
+
+  mean(): number {
+    return this.at(this.layout.meanNow, 0);
   }
 
   heat(first: number, count: number): number {
@@ -181,8 +177,8 @@ export class KernelIntegrator implements HeatIntegrator {
 
   writeTold(into: Float64Array, offset: number, count: number): void {
     const { memory, lane } = this;
-    const { heat, told } = this.layout;
-    for (let k = 0, at = heat / 8 + lane; k < count; k++, at += told / 8) into[offset + k] = memory[at];
+    const { mean, told } = this.layout;
+    for (let k = 0, at = mean / 8 + lane; k < count; k++, at += told / 8) into[offset + k] = memory[at];
   }
 
   markEvent(): void {
@@ -292,6 +288,6 @@ export class KernelIntegrator implements HeatIntegrator {
 
   private enthalpyAt(node: number, temperature: number): number {
     const { scale, table } = this.network.nodes[node];
-    return table ? scale * integralAt(table, integralOf(table), temperature) : scale * temperature;
+    return table ? scale * integralAt(table, integralTable(table), temperature) : scale * temperature;
   }
 }

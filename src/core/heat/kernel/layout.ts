@@ -22,16 +22,19 @@ export interface Layout {
   readonly ahead: number;
   readonly drive: number;
   readonly given: number;
-  /** Temperatures after the first of them, K, heat of the nodes that are told, J, and what is read off, K; the next step's
-   * `told` bytes behind */
+  /** Temperatures after the first of them, that of the nodes that are told, and what is read off, K; the next step's `told`
+   * bytes behind */
   readonly row: number;
-  readonly heat: number;
+  readonly mean: number;
   readonly reading: number;
   readonly told: number;
   /** K */
   readonly ambient: number;
   /** Given to the surroundings so far, J */
   readonly lost: number;
+  /** Of the nodes that are told: their mean temperature now, K, and the sum of their scales */
+  readonly meanNow: number;
+  readonly toldScale: number;
   readonly now: number;
   readonly before: number;
   readonly enthalpy: number;
@@ -78,7 +81,7 @@ export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
   const written = end;
   const told = {
     row: room(size),
-    heat: room(1),
+    mean: room(1),
     reading: room(topology.readings.length),
     told: end - written,
   };
@@ -86,6 +89,8 @@ export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
   const numbers = {
     ambient: room(1),
     lost: room(1),
+    meanNow: room(1),
+    toldScale: room(1),
     now: room(size),
     before: room(size),
     enthalpy: room(size),

@@ -1,5 +1,6 @@
 import { encodeModule } from '../../numeric';
 import { GAMMA } from '../gamma';
+import { MEAN_TURNS } from '../heatIntegrator';
 import type { Topology } from '../topology';
 import type { Layout } from './layout';
 import { writeMatrix } from './matrixCode';
@@ -146,12 +147,27 @@ function writeEnd(step: StepParts): void {
   });
 }
 
-/** Heat of the nodes that are told, in their order, and what is read off. */
+/** Mean temperature of the nodes that are told, by their heat, and what is read off. */
 function writeTold({ w, layout, local, topology }: StepParts): void {
-  w.constant(0);
-  w.set(local.aside);
-  for (const node of topology.told) w.change(local.aside, 'add', () => w.load(layout.enthalpy, node));
-  w.store(layout.heat, 0, () => w.get(local.aside), local.told);
+  const { told } = topology;
+  if (told) {
+    w.constant(0);
+    w.set(local.aside);
+    for (const node of told.nodes) w.change(local.aside, 'add', () => w.load(layout.enthalpy, node));
+    w.get(local.aside);
+    w.load(layout.toldScale);
+    w.op('div');
+    w.set(local.aside);
+    // The step is over: what it was made with is free.
+    const mean = local.rate;
+    w.load(layout.meanNow);
+    w.set(mean);
+    const table = (lane: number) => layout.table(told.table, lane);
+    for (let turn = 0; turn < MEAN_TURNS; turn++)
+      writeInverse(w, local.tables, table, mean, local.aside, mean);
+    w.store(layout.meanNow, 0, () => w.get(mean));
+    w.store(layout.mean, 0, () => w.get(mean), local.told);
+  }
   topology.readings.forEach(({ first, second, hotter }, r) => {
     const read = () => {
       w.get(local.late[first]);
