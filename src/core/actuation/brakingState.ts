@@ -1,35 +1,35 @@
 import { STANDARD_GRAVITY } from '../constants';
-import { type BrakeChain, type Pressures, pedalFor, pressuresAt, pushAt, pushFor } from './chain';
+import { type BrakeChain, Pressures, pedalFor, pressuresAt, pushAt, pushFor } from './chain';
 import { wheelGain } from './gains';
 import { type Chassis, frontLoad } from './loads';
 import { knockedVolume, PedalTravel } from './travel';
 
-/** What the brakes are asked for at an instant. */
-export interface Demand {
+/** What the brakes are asked for at an instant; a class for the reason that `Pressures` are. */
+export class Demand {
   /** Braking at the tyres by friction brakes and motor together, N */
-  force: number;
+  force = 0;
   /** Most the motor could brake at this instant, N */
-  electric: number;
+  electric = 0;
   /** Deceleration over g, for the loads */
-  z: number;
+  z = 0;
   /** Of the whole car, N */
-  downforce: number;
+  downforce = 0;
   /** Clicks on the driver's balance control */
-  clicks: number;
+  clicks = 0;
   /** Sideways acceleration of the corners since the last braking, g */
-  lateral: number;
+  lateral = 0;
   /** Grip of the track over that of a dry one, 0 to 1 */
-  trackGrip: number;
+  trackGrip = 1;
 }
 
-/** Friction of each wheel, and vapour in each axle's fluid, m³. */
-export interface BrakeCondition {
-  frontLeft: number;
-  frontRight: number;
-  rearLeft: number;
-  rearRight: number;
-  vapourFront: number;
-  vapourRear: number;
+/** Friction of each wheel, and vapour in each axle's fluid, m³; likewise. */
+class BrakeCondition {
+  frontLeft = 0;
+  frontRight = 0;
+  rearLeft = 0;
+  rearRight = 0;
+  vapourFront = 0;
+  vapourRear = 0;
 }
 
 /**
@@ -37,27 +37,12 @@ export interface BrakeCondition {
  * a time loop allocates nothing.
  */
 export class BrakingState {
-  readonly demand: Demand = {
-    force: 0,
-    electric: 0,
-    z: 0,
-    downforce: 0,
-    clicks: 0,
-    lateral: 0,
-    trackGrip: 1,
-  };
-  readonly condition: BrakeCondition = {
-    frontLeft: 0,
-    frontRight: 0,
-    rearLeft: 0,
-    rearRight: 0,
-    vapourFront: 0,
-    vapourRear: 0,
-  };
+  readonly demand = new Demand();
+  readonly condition = new BrakeCondition();
   /** Pedal force the demand needs, N; infinite where no push makes it */
   pedal = 0;
   /** Line pressures it needs, Pa */
-  readonly pressures: Pressures = { front: 0, rear: 0 };
+  readonly pressures = new Pressures();
   /** Pedal travel it needs, m */
   travel = 0;
   /** Part of it that closes what corners have knocked back, m */
@@ -80,9 +65,9 @@ export class BrakingState {
   availableByForce = 0;
 
   readonly travelModel: PedalTravel;
-  private readonly scratch: Pressures = { front: 0, rear: 0 };
+  private readonly scratch = new Pressures();
   /** Friction that the gains are of */
-  private readonly gained = { frontLeft: -1, frontRight: -1, rearLeft: -1, rearRight: -1 };
+  private readonly gained = new BrakeCondition();
   private frontGain = 0;
   private rearGain = 0;
   private extraLoad = 0;
@@ -93,6 +78,9 @@ export class BrakingState {
   private readonly staticRear: number;
   private readonly limitPush: number;
   private readonly nominal: Pressures;
+  /** Gain of a disc for each of its pads' friction, in a line with it; 0 for a drum */
+  private readonly frontDisc: number;
+  private readonly rearDisc: number;
 
   constructor(
     private readonly chain: BrakeChain,
@@ -105,10 +93,12 @@ export class BrakingState {
     this.travelModel = new PedalTravel(chain);
     this.staticRear = (1 - chassis.frontWeight) * chassis.mass * STANDARD_GRAVITY;
     this.limitPush = pushAt(chain, chain.forceLimit);
-    this.nominal = {
-      front: 2 * wheelGain(chain.front, chain.front.nominalFriction, wheelRadius),
-      rear: 2 * wheelGain(chain.rear, chain.rear.nominalFriction, wheelRadius),
-    };
+    this.frontDisc = chain.front.kind === 'disc' ? wheelGain(chain.front, 1, wheelRadius) : 0;
+    this.rearDisc = chain.rear.kind === 'disc' ? wheelGain(chain.rear, 1, wheelRadius) : 0;
+    this.nominal = new Pressures(
+      2 * wheelGain(chain.front, chain.front.nominalFriction, wheelRadius),
+      2 * wheelGain(chain.rear, chain.rear.nominalFriction, wheelRadius),
+    );
   }
 
   /** Sets every wheel's friction to the pads' best, without vapour. */
@@ -169,13 +159,19 @@ export class BrakingState {
 
   /** What both axles brake for a pascal in the condition; on a lap that is planned it is the same all the way. */
   private takeGains(): void {
-    const { condition, wheelRadius, gained } = this;
+    const { condition, wheelRadius, gained, frontDisc, rearDisc } = this;
     const { frontLeft, frontRight, rearLeft, rearRight } = condition;
     const { front, rear } = this.chain;
     if (frontLeft !== gained.frontLeft || frontRight !== gained.frontRight)
-      this.frontGain = wheelGain(front, frontLeft, wheelRadius) + wheelGain(front, frontRight, wheelRadius);
+      this.frontGain =
+        frontDisc > 0
+          ? frontDisc * (frontLeft + frontRight)
+          : wheelGain(front, frontLeft, wheelRadius) + wheelGain(front, frontRight, wheelRadius);
     if (rearLeft !== gained.rearLeft || rearRight !== gained.rearRight)
-      this.rearGain = wheelGain(rear, rearLeft, wheelRadius) + wheelGain(rear, rearRight, wheelRadius);
+      this.rearGain =
+        rearDisc > 0
+          ? rearDisc * (rearLeft + rearRight)
+          : wheelGain(rear, rearLeft, wheelRadius) + wheelGain(rear, rearRight, wheelRadius);
     gained.frontLeft = frontLeft;
     gained.frontRight = frontRight;
     gained.rearLeft = rearLeft;

@@ -91,10 +91,16 @@ export interface BrakeChain {
   readonly rear: AxleForce;
 }
 
-/** Line pressures at one push, Pa. */
-export interface Pressures {
-  front: number;
-  rear: number;
+/**
+ * A number of each axle that is written again and again, as line pressures, Pa. A class, since a plain object would share
+ * its shape with every other one of a front and a rear, and where one of those holds anything but a number, each number
+ * that is written is put on the heap.
+ */
+export class Pressures {
+  constructor(
+    public front = 0,
+    public rear = 0,
+  ) {}
 }
 
 /** Force on the push rod of the cylinders at a pedal force, N. */

@@ -5,7 +5,7 @@ export {
   type BrakeChain,
   type Cylinders,
   kneeAt,
-  type Pressures,
+  Pressures,
   pressuresAt,
   pushFor,
 } from './chain';

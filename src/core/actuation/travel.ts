@@ -1,4 +1,4 @@
-import { type AxleForce, type BrakeChain, frontPush, type Pressures, pressuresAt } from './chain';
+import { type AxleForce, type BrakeChain, frontPush, Pressures, pressuresAt } from './chain';
 
 /** Vapour behind one wheel's pistons for each kelvin of fluid over its boiling point, m³/K (own estimate). */
 const VAPOUR_PER_KELVIN = 0.4e-6;
@@ -28,13 +28,13 @@ export function volumePerPressure(axle: AxleForce): number {
 export class PedalTravel {
   private readonly closing: Pressures;
   private readonly give: Pressures;
-  private readonly scratch: Pressures = { front: 0, rear: 0 };
+  private readonly scratch = new Pressures();
   /** Longest movement of the push rod, m */
   readonly longestPush: number;
 
   constructor(private readonly chain: BrakeChain) {
-    this.closing = { front: closingVolume(chain.front), rear: closingVolume(chain.rear) };
-    this.give = { front: volumePerPressure(chain.front), rear: volumePerPressure(chain.rear) };
+    this.closing = new Pressures(closingVolume(chain.front), closingVolume(chain.rear));
+    this.give = new Pressures(volumePerPressure(chain.front), volumePerPressure(chain.rear));
     this.longestPush = Math.min(
       chain.cylinders.stroke,
       Math.max(0, chain.travelLimit - chain.freeTravel) / chain.pedalRatio,

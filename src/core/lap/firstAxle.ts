@@ -1,4 +1,4 @@
-import { type Pressures, pressuresAt, pushFor, wheelGain } from '../actuation';
+import { Pressures, pressuresAt, pushFor, wheelGain } from '../actuation';
 import { STANDARD_GRAVITY } from '../constants';
 import type { Vehicle } from './vehicle';
 
@@ -8,7 +8,7 @@ import type { Vehicle } from './vehicle';
  * (Limpert, Brake Design and Safety, for the form).
  */
 export class FirstAxle {
-  private readonly pressures: Pressures = { front: 0, rear: 0 };
+  private readonly pressures = new Pressures();
   private readonly weight: number;
   /** Height of the centre of gravity over the wheelbase, 1 */
   private readonly lever: number;

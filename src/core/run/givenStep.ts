@@ -55,10 +55,7 @@ export function takeGiven(
   step.dt = dt[k];
   step.event = steps.event[k] === 1;
   step.speed = speed;
-  step.fan = steps.fan;
   step.braking = inZone[k] === 1;
-  step.distance = steps.distance[k];
-  step.zone = zone[k];
   const given = steps.demand;
   step.early = given ? given.early[k] : 0;
   step.late = given ? given.late[k] : 0;

@@ -1,4 +1,4 @@
-import { CHANNEL_COUNT, RECORDED_PARTS, type RecordedPart, WHEELS, type WheelName } from '../brake';
+import { CHANNEL_COUNT, type RecordedPart, WHEELS, type WheelName } from '../brake';
 
 /** What of a run is kept: every node and drive channel at each sample, or the named parts alone, a fifth of the memory. */
 export type Kept = 'all' | 'parts';
@@ -54,7 +54,6 @@ export interface ForceRecord {
   readonly share: Float64Array;
   readonly ideal: Float64Array;
 }
-const FORCE_SERIES = ['pedal', 'frontPressure', 'rearPressure', 'travel', 'share', 'ideal'] as const;
 
 type Series = Float64Array | Int32Array;
 function resized<T extends Series>(old: T, length: number): T {
@@ -66,29 +65,58 @@ function resized<T extends Series>(old: T, length: number): T {
   return next;
 }
 
-const emptyForce = (samples: number): ForceRecord =>
-  Object.fromEntries(FORCE_SERIES.map((key) => [key, new Float64Array(samples)])) as unknown as ForceRecord;
+/**
+ * What is felt, each series by its name. Written out, as the other records are, so that all are objects of one shape: what
+ * reads them in a loop is compiled for that.
+ */
+const forceOf = (of: (name: keyof ForceRecord) => Float64Array): ForceRecord => ({
+  pedal: of('pedal'),
+  frontPressure: of('frontPressure'),
+  rearPressure: of('rearPressure'),
+  travel: of('travel'),
+  share: of('share'),
+  ideal: of('ideal'),
+});
 
-const resizedForce = (record: ForceRecord, samples: number): ForceRecord =>
-  Object.fromEntries(
-    FORCE_SERIES.map((key) => [key, resized(record[key], samples)]),
-  ) as unknown as ForceRecord;
+type WheelSeries = Exclude<keyof WheelRecord, 'nodeCount'>;
+
+/** A wheel's record, each series by its name and how many numbers it has for a sample. */
+const wheelRecord = (
+  nodeCount: number,
+  of: (name: WheelSeries, width: number) => Float64Array,
+): WheelRecord => ({
+  rotorFace: of('rotorFace', 1),
+  rotorBand: of('rotorBand', 1),
+  rotorBulk: of('rotorBulk', 1),
+  rotorInner: of('rotorInner', 1),
+  hat: of('hat', 1),
+  hub: of('hub', 1),
+  upright: of('upright', 1),
+  padFace: of('padFace', 1),
+  plate: of('plate', 1),
+  piston: of('piston', 1),
+  seal: of('seal', 1),
+  caliper: of('caliper', 1),
+  fluidWall: of('fluidWall', 1),
+  fluid: of('fluid', 1),
+  hose: of('hose', 1),
+  friction: of('friction', 1),
+  glaze: of('glaze', 1),
+  bedded: of('bedded', 1),
+  worn: of('worn', 1),
+  nodeCount,
+  nodes: of('nodes', nodeCount),
+  drive: of('drive', CHANNEL_COUNT),
+  early: of('early', 1),
+  late: of('late', 1),
+});
 
 /** A record with room for another number of samples; what is in it is kept. */
-export function resizedWheel(record: WheelRecord, samples: number): WheelRecord {
-  const width: Partial<Record<keyof WheelRecord, number>> = {
-    nodes: record.nodes.length > 0 ? record.nodeCount : 0,
-    drive: record.drive.length > 0 ? CHANNEL_COUNT : 0,
-  };
-  return Object.fromEntries(
-    Object.entries(record).map(([key, value]) => [
-      key,
-      typeof value === 'number'
-        ? value
-        : resized(value as Float64Array, samples * (width[key as keyof WheelRecord] ?? 1)),
-    ]),
-  ) as unknown as WheelRecord;
-}
+export const resizedWheel = (record: WheelRecord, samples: number): WheelRecord =>
+  wheelRecord(record.nodeCount, (name, width) =>
+    // Rows that are not kept stay away.
+    width > 1 && record[name].length === 0 ? record[name] : resized(record[name], samples * width),
+  );
 
 /** The series of a day that are not a wheel's. */
 export type DaySeries = Pick<DayRecord, 'time' | 'leg' | 'lap' | 'distance' | 'zone' | 'force'>;
@@ -98,7 +126,7 @@ export const emptySeries = (samples: number): DaySeries => ({
   lap: new Int32Array(samples).fill(-1),
   distance: new Float64Array(samples),
   zone: new Int32Array(samples).fill(-1),
-  force: emptyForce(samples),
+  force: forceOf(() => new Float64Array(samples)),
 });
 export function resizedSeries(series: DaySeries, samples: number): DaySeries {
   const { time, leg, lap, distance, zone, force } = series;
@@ -108,31 +136,15 @@ export function resizedSeries(series: DaySeries, samples: number): DaySeries {
     lap: resized(lap, samples),
     distance: resized(distance, samples),
     zone: resized(zone, samples),
-    force: resizedForce(force, samples),
+    force: forceOf((name) => resized(force[name], samples)),
   };
   next.lap.fill(-1, lap.length);
   next.zone.fill(-1, zone.length);
   return next;
 }
 
-export function emptyWheel(samples: number, nodeCount: number, kept: Kept = 'all'): WheelRecord {
-  const rows = kept === 'all' ? samples : 0;
-  const parts = Object.fromEntries(
-    RECORDED_PARTS.map((part) => [part, new Float64Array(samples)]),
-  ) as unknown as Record<RecordedPart, Float64Array>;
-  return {
-    ...parts,
-    friction: new Float64Array(samples),
-    glaze: new Float64Array(samples),
-    bedded: new Float64Array(samples),
-    worn: new Float64Array(samples),
-    nodeCount,
-    nodes: new Float64Array(rows * nodeCount),
-    drive: new Float64Array(rows * CHANNEL_COUNT),
-    early: new Float64Array(samples),
-    late: new Float64Array(samples),
-  };
-}
+export const emptyWheel = (samples: number, nodeCount: number, kept: Kept = 'all'): WheelRecord =>
+  wheelRecord(nodeCount, (_, width) => new Float64Array(width > 1 && kept !== 'all' ? 0 : samples * width));
 
 /** Wheels with a record of their own: one of each pair that shares it. */
 export function distinctWheels(wheels: Readonly<Record<WheelName, unknown>>): WheelName[] {

@@ -12,7 +12,7 @@ import {
 } from '../schedule';
 import { assertNumbers, auditOf } from './audit';
 import type { CornerRun, WheelStep } from './cornerRun';
-import { type DemandStep, emptyStep } from './demandStep';
+import { DemandStep } from './demandStep';
 import { byWheel, type DistinctWheel, distinct } from './distinct';
 import { Drives } from './drives';
 import { stretchesOf, takeGiven } from './givenStep';
@@ -118,7 +118,7 @@ class Runner {
     this.drives = new Drives(car, this.wheels);
     const runs = this.byWheel((i) => this.runs[i]);
     this.sharing = new Sharing(car, runs, pads);
-    this.step = emptyStep(this.sharing.state.demand);
+    this.step = new DemandStep(this.sharing.state.demand);
     this.forces = new ZoneForces(car, this.sharing);
     this.reserve(schedule.samples);
   }

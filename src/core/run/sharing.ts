@@ -11,10 +11,18 @@ const LEAST_FRICTION = 1;
 /** Where the friction of the pads comes from: their temperature and glaze, or every pad at its best, without vapour. */
 export type PadCondition = 'as hot' | 'at best';
 
+/** A part of each wheel; a class for the reason that `Pressures` are. */
+class Shares implements Record<WheelName, number> {
+  frontLeft = 0;
+  frontRight = 0;
+  rearLeft = 0;
+  rearRight = 0;
+}
+
 /** Foot to tyre through a run: shares each step's heat between the wheels by the friction there is. */
 export class Sharing {
   /** Heat of each wheel in a step, as parts of all heat made; they sum to 1 */
-  readonly shares: Record<WheelName, number> = { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 };
+  readonly shares = new Shares();
   /** Friction heat of a step over its braking power, 0 to 1: the motor and the tyres' slip take the rest */
   heat = 0;
   readonly state: BrakingState;
@@ -133,6 +141,7 @@ const vapourIn = ({ felt }: CornerRun, boiling: number): number =>
  * @param frictionRight 1
  */
 function leftPart(even: number, frictionLeft: number, frictionRight: number): number {
+  if (frictionLeft === frictionRight) return even;
   const left = even * frictionLeft;
   const both = left + (1 - even) * frictionRight;
   return both > 0 ? left / both : even;

@@ -133,15 +133,12 @@ export class Stopping {
     this.way = 0.5 * (v + this.after) * step.dt;
     step.event = this.time === 0;
     step.speed = 0.5 * (v + this.after);
-    step.fan = 0;
     step.braking = true;
     step.early = (force * this.way) / step.dt;
     step.late = step.early;
     step.frontLeft = 0.5;
     step.rearLeft = 0.5;
     step.ahead = 0;
-    step.zone = 0;
-    step.distance = this.distance + this.way;
     step.way = this.way;
     const { demand } = step;
     demand.force = force;
