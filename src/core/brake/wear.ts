@@ -13,8 +13,8 @@ const DOUBLING = 150;
  * @param padFace K
  */
 export function wornVolume(work: number, padFace: number): number {
-  const over = Math.max(0, padFace - MILD_UP_TO);
-  return work * MILD_WEAR * exp((Math.LN2 * over) / DOUBLING);
+  if (padFace <= MILD_UP_TO) return work * MILD_WEAR;
+  return work * MILD_WEAR * exp((Math.LN2 * (padFace - MILD_UP_TO)) / DOUBLING);
 }
 
 /** Thickness that conducts in a pad worn to its plate, m: it then conducts no better. */

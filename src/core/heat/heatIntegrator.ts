@@ -43,6 +43,8 @@ export interface HeatIntegrator {
   writeTemperatures(into: Float64Array, offset: number): void;
   /** Writes that of some nodes, K. */
   writeSome(nodes: readonly number[], into: Float64Array): void;
+  /** Has rows of temperatures kept of steps that are planned, for `writeRows`. */
+  keepRows(): void;
   /** Writes that of every node after each of the first `count` steps that were planned, row after row. */
   writeRows(into: Float64Array, offset: number, count: number): void;
   /** Writes what is read off after each of them. @param into columns of the readings from `first` on */

@@ -183,6 +183,8 @@ export class Integrator implements HeatIntegrator {
     for (let k = 0; k < count; k++) into[offset + k] = this.means[k];
   }
 
+  keepRows(): void {}
+
   markEvent(): void {
     this.previousStep = 0;
   }

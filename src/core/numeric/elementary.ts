@@ -11,14 +11,14 @@ const LN2_HIGH = 0.6931471803691238;
 const LN2_LOW = 1.9082149292705877e-10;
 const INVERSE_LN2 = Math.LOG2E;
 
+/** A number's bits, the last ones first, as processors have them. */
 const bits = new DataView(new ArrayBuffer(8));
 
-/** 2 to a whole power from −1022 to 1023, exactly: an exponent without a mantissa. */
-function powerOfTwo(k: number): number {
-  bits.setInt32(0, (k + 1023) << 20);
-  bits.setInt32(4, 0);
-  return bits.getFloat64(0);
-}
+/** 2 to each whole power from −1022 to 1023, exactly: exponents without a mantissa. */
+const powersOfTwo = Float64Array.from({ length: 2046 }, (_, i) => {
+  bits.setInt32(4, (i + 1) << 20, true);
+  return bits.getFloat64(0, true);
+});
 
 /** e to the power of x. */
 export function exp(x: number): number {
@@ -37,7 +37,7 @@ export function exp(x: number): number {
           (-0.0027777777777015593 +
             t * (6.613756321437934e-5 + t * (-1.6533902205465252e-6 + t * 4.1381367970572385e-8))));
   const y = 1 - (low - (r * c) / (2 - c) - high);
-  return y * powerOfTwo(k);
+  return y * powersOfTwo[k + 1022];
 }
 
 /** Natural logarithm of x; NaN under 0, −Infinity at 0. */
@@ -45,12 +45,12 @@ export function log(x: number): number {
   if (!(x > 0)) return x === 0 ? Number.NEGATIVE_INFINITY : Number.NaN;
   if (x === Number.POSITIVE_INFINITY) return x;
   if (x < 2.3e-308) return log(x * 18014398509481984) - 54 * (LN2_HIGH + LN2_LOW);
-  bits.setFloat64(0, x);
-  const word = bits.getInt32(0);
+  bits.setFloat64(0, x, true);
+  const word = bits.getInt32(4, true);
   let k = (word >> 20) - 1023;
   // The mantissa, brought between √½ and √2.
-  bits.setInt32(0, (word & 0xfffff) | 0x3ff00000);
-  let m = bits.getFloat64(0);
+  bits.setInt32(4, (word & 0xfffff) | 0x3ff00000, true);
+  let m = bits.getFloat64(0, true);
   if (m > Math.SQRT2) {
     m *= 0.5;
     k += 1;

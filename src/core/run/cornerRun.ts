@@ -77,6 +77,7 @@ export class CornerRun {
     this.band = new RadialBand(corner, radial, this.layout.ringHeatShare);
     const start = network.nodes.map(({ name }) => temperatures[name]);
     this.integrator = create(network, ambient, start);
+    if (kept === 'all') this.integrator.keepRows();
     this.record = emptyWheel(1, network.nodes.length, kept);
     this.record.nodes.set(start.slice(0, this.record.nodes.length));
     this.columns = READ_PARTS.map((part) => this.record[part]);
@@ -94,6 +95,11 @@ export class CornerRun {
     this.columns = READ_PARTS.map((part) => this.record[part]);
   }
 
+  /** Begins a piece. @param steps all of it @param sample that the first ends at */
+  begin({ drives }: KnownSteps, sample: number): void {
+    if (this.kept === 'all') this.record.drive.set(drives, sample * CHANNEL_COUNT);
+  }
+
   /**
    * Takes some steps of a piece of which all but the power is known; `next` makes them one by one.
    * @param from the first of them
@@ -109,10 +115,6 @@ export class CornerRun {
     this.integrator.plan(steps, from, count, held);
     if (this.kept !== 'all') return;
     const { drive } = record;
-    drive.set(
-      steps.drives.subarray(from * CHANNEL_COUNT, (from + count) * CHANNEL_COUNT),
-      sample * CHANNEL_COUNT,
-    );
     for (let k = sample; k < sample + count; k++) drive[k * CHANNEL_COUNT + CHANNEL.pad] = held.value;
   }
 

@@ -166,6 +166,7 @@ class Runner {
     }
     this.forces.begin(steps);
     const known = this.drives.of(steps, this.air);
+    for (let i = 0; i < runs.length; i++) runs[i].begin(known[i], first);
     let k = 0;
     for (const { count: made, coasts } of stretchesOf(steps)) {
       for (let i = 0; i < runs.length; i++) runs[i].plan(known[i], k, made, this.sample);
@@ -225,6 +226,7 @@ class Runner {
         known[i].dt[0] = step.dt;
         known[i].event[0] = step.event ? 1 : 0;
         this.drives.in(this.air)[i].fill(known[i].drives, 0, step.speed, true);
+        run.begin(known[i], sample);
         run.plan(known[i], 0, 1, sample);
       });
       this.advance(sample);

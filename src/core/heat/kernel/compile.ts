@@ -8,8 +8,15 @@ export interface Seat {
   readonly topology: Topology;
   readonly layout: Layout;
   readonly memory: Float64Array;
-  /** Makes steps with what is given for each. @param from the first of them @param count up to MOST_AT_ONCE in all */
-  readonly step: (from: number, count: number) => void;
+  /**
+   * Makes steps with what is given for each.
+   * @param from the first of them
+   * @param count up to MOST_AT_ONCE in all
+   * @param rows 1 where rows of temperatures are kept, else 0
+   */
+  readonly step: (from: number, count: number, rows: number) => void;
+  /** Whether they are */
+  rows: number;
   /** Lanes that are in use, those of them that are ready to step, and those given back */
   taken: number;
   ready: number;
@@ -59,6 +66,7 @@ export function takeSeat(topology: Topology, lanes: 1 | 2): Seat | null {
     }
     const seat = kernel.free.pop() ?? seatOf(kernel);
     seat.taken = 0;
+    seat.rows = 0;
     seat.ready = 0;
     seat.released = 0;
     return seat;
@@ -86,6 +94,6 @@ function seatOf({ topology, layout, module }: Kernel): Seat {
     memory: WebAssembly.Memory;
     step: Seat['step'];
   };
-  const places = { taken: 0, ready: 0, released: 0 };
+  const places = { taken: 0, ready: 0, released: 0, rows: 0 };
   return { topology, layout, memory: new Float64Array(memory.buffer), step, ...places };
 }

@@ -72,6 +72,7 @@ function expectSameAtOnce(
     [8, 20_000],
     [3, 5000],
   ];
+  for (const of of at) of.keepRows();
   for (const [count, watts] of cases) {
     const power = (k: number): [number, number] => [watts * (k + 1), 0.7 * watts * (k % 3)];
     for (const of of at) of.plan(steps, from, count, held);

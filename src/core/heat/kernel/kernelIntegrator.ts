@@ -149,7 +149,10 @@ export class KernelIntegrator implements HeatIntegrator {
   }
 
   writeTemperatures(into: Float64Array, offset: number): void {
-    this.copy(this.layout.now / 8, into, offset);
+    const { memory } = this;
+    const { now, lanes } = this.layout;
+    const n = this.start.length;
+    for (let i = 0, at = now / 8 + this.lane; i < n; i++, at += lanes) into[offset + i] = memory[at];
   }
 
   writeSome(nodes: readonly number[], into: Float64Array): void {
@@ -160,25 +163,28 @@ export class KernelIntegrator implements HeatIntegrator {
   }
 
   writeRows(into: Float64Array, offset: number, count: number): void {
-    const { row, told } = this.layout;
-    const n = this.start.length;
-    for (let k = 0; k < count; k++) this.copy((row + k * told) / 8, into, offset + k * n);
+    const from = this.layout.row(this.lane) / 8;
+    into.set(this.memory.subarray(from, from + count * this.start.length), offset);
   }
 
   writeReadings(into: readonly Float64Array[], first: number, offset: number, count: number): void {
     const { memory, lane } = this;
-    const { reading, told, lanes } = this.layout;
+    const { layout } = this;
     for (let r = 0; r < into.length; r++) {
       const column = into[r];
-      const at = reading / 8 + (first + r) * lanes + lane;
-      for (let k = 0; k < count; k++) column[offset + k] = memory[at + (k * told) / 8];
+      const at = layout.reading(first + r) / 8 + lane;
+      for (let k = 0; k < count; k++) column[offset + k] = memory[at + k * layout.lanes];
     }
   }
 
   writeTold(into: Float64Array, offset: number, count: number): void {
     const { memory, lane } = this;
-    const { mean, told } = this.layout;
-    for (let k = 0, at = mean / 8 + lane; k < count; k++, at += told / 8) into[offset + k] = memory[at];
+    const { mean, lanes } = this.layout;
+    for (let k = 0, at = mean / 8 + lane; k < count; k++, at += lanes) into[offset + k] = memory[at];
+  }
+
+  keepRows(): void {
+    if (this.seat) this.seat.rows = 1;
   }
 
   markEvent(): void {
@@ -259,15 +265,7 @@ export class KernelIntegrator implements HeatIntegrator {
     seat.ready += 1;
     if (seat.ready < seat.taken) return;
     seat.ready = 0;
-    seat.step(from, count);
-  }
-
-  /** Copies one lane of a row. @param from where it begins, numbers */
-  private copy(from: number, into: Float64Array, offset: number): void {
-    const { memory, lane } = this;
-    const { lanes } = this.layout;
-    const n = this.start.length;
-    for (let i = 0, at = from + lane; i < n; i++, at += lanes) into[offset + i] = memory[at];
+    seat.step(from, count, seat.rows);
   }
 
   release(): void {

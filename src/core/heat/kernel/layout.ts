@@ -22,12 +22,13 @@ export interface Layout {
   readonly ahead: number;
   readonly drive: number;
   readonly given: number;
-  /** Temperatures after the first of them, that of the nodes that are told, and what is read off, K; the next step's `told`
-   * bytes behind */
-  readonly row: number;
+  /** Temperatures after the first of them, K, if they are kept; the next step's `row` bytes behind, each lane's by itself */
+  row(lane: number): number;
+  readonly rowBytes: number;
+  /** Temperature of the nodes that are told after the first of them, and each reading, K; the next step's `column` bytes behind */
   readonly mean: number;
-  readonly reading: number;
-  readonly told: number;
+  reading(index: number): number;
+  readonly column: number;
   /** K */
   readonly ambient: number;
   /** Given to the surroundings so far, J */
@@ -78,14 +79,11 @@ export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
     given: end,
   };
   end = MOST_AT_ONCE * first.given;
-  const written = end;
-  const told = {
-    row: room(size),
-    mean: room(1),
-    reading: room(topology.readings.length),
-    told: end - written,
-  };
-  end = written + MOST_AT_ONCE * told.told;
+  const rowBytes = size * NUMBER;
+  const rows = room(MOST_AT_ONCE * size);
+  const mean = room(MOST_AT_ONCE);
+  const column = lanes * NUMBER;
+  const readings = room(MOST_AT_ONCE * topology.readings.length);
   const numbers = {
     ambient: room(1),
     lost: room(1),
@@ -112,7 +110,11 @@ export function layoutOf(topology: Topology, lanes: 1 | 2): Layout {
   return {
     lanes,
     ...first,
-    ...told,
+    row: (lane) => rows + lane * MOST_AT_ONCE * rowBytes,
+    rowBytes,
+    mean,
+    reading: (index) => readings + index * MOST_AT_ONCE * column,
+    column,
     ...numbers,
     table: (index, lane) => tables + (index * lanes + lane) * TABLE_BYTES,
     pages: Math.ceil(end / PAGE),

@@ -9,9 +9,11 @@ import { type StepParts, stepParts } from './stepParts';
 import { writeInverse } from './tableCode';
 import type { Writer } from './writer';
 
-/** The parameters: which of the steps that were given is made first, and how many are made. */
+/** The parameters: which of the steps that were given is made first, how many are made, and whether rows of them are kept. */
 const FROM = 0;
 const COUNT = 1;
+const ROWS = 2;
+const PARAMETERS = 3;
 
 /**
  * A module that steps networks of a topology: the method of `Integrator.step`, operation for operation in the same order,
@@ -19,10 +21,11 @@ const COUNT = 1;
  * for it, and leaves a row of temperatures of each.
  */
 export function stepModule(topology: Topology, layout: Layout): Uint8Array {
-  const step = stepParts(topology, layout, 2);
+  const step = stepParts(topology, layout, PARAMETERS);
   const { w, local } = step;
   begin(w, local.given, layout.given);
-  begin(w, local.told, layout.told);
+  begin(w, local.row, layout.rowBytes);
+  begin(w, local.column, layout.column);
   w.get(COUNT);
   w.code.truncate();
   w.set(local.left);
@@ -35,13 +38,15 @@ export function stepModule(topology: Topology, layout: Layout): Uint8Array {
     writeStage(step, local.late, layout.late, (p) => writeFrom(step, p));
     writeSolve(step, local.late);
     writeEnd(step);
+    writeRow(step);
     writeTold(step);
     moveOn(w, local.given, layout.given);
-    moveOn(w, local.told, layout.told);
+    moveOn(w, local.row, layout.rowBytes);
+    moveOn(w, local.column, layout.column);
     moveOn(w, local.left, -1);
     w.get(local.left);
   });
-  return encodeModule(layout.pages, 2, w.locals, w.code.take());
+  return encodeModule(layout.pages, PARAMETERS, w.locals, w.code.take());
 }
 
 function writeBegin(step: StepParts): void {
@@ -136,7 +141,6 @@ function writeEnd(step: StepParts): void {
     const own = warm.get(p);
     if (own) writeTemperature(step, own.table, node, p);
     w.store(layout.now, node, () => w.get(local.late[p]));
-    w.store(layout.row, node, () => w.get(local.late[p]), local.told);
   });
   w.store(layout.lost, 0, () => {
     w.load(layout.lost);
@@ -145,6 +149,36 @@ function writeEnd(step: StepParts): void {
     w.op('mul');
     w.op('add');
   });
+}
+
+/** A row of temperatures for each lane, in the network's order, where rows are kept. */
+function writeRow({ w, layout, local, topology }: StepParts): void {
+  const { code } = w;
+  const temperature = (node: number) => local.late[topology.plan.place[node]];
+  const { size } = topology.plan;
+  w.get(ROWS);
+  code.truncate();
+  code.branch(
+    () => {
+      for (let lane = 0; lane < layout.lanes; lane++) {
+        let node = 0;
+        // Two nodes of a lane are stored at once.
+        for (; layout.lanes === 2 && node + 1 < size; node += 2) {
+          w.get(local.row);
+          w.get(temperature(node));
+          w.get(temperature(node + 1));
+          code.gather(lane === 1);
+          code.store('v128', layout.row(lane) + 8 * node);
+        }
+        for (; node < size; node++) {
+          w.get(local.row);
+          w.lane(temperature(node), lane);
+          code.store('f64', layout.row(lane) + 8 * node);
+        }
+      }
+    },
+    () => {},
+  );
 }
 
 /** Mean temperature of the nodes that are told, by their heat, and what is read off. */
@@ -166,7 +200,7 @@ function writeTold({ w, layout, local, topology }: StepParts): void {
     for (let turn = 0; turn < MEAN_TURNS; turn++)
       writeInverse(w, local.tables, table, mean, local.aside, mean);
     w.store(layout.meanNow, 0, () => w.get(mean));
-    w.store(layout.mean, 0, () => w.get(mean), local.told);
+    w.store(layout.mean, 0, () => w.get(mean), local.column);
   }
   topology.readings.forEach(({ first, second, hotter }, r) => {
     const read = () => {
@@ -180,7 +214,7 @@ function writeTold({ w, layout, local, topology }: StepParts): void {
       w.get(local.aside);
       w.op('mul');
     };
-    w.store(layout.reading, r, read, local.told);
+    w.store(layout.reading(r), 0, read, local.column);
   });
 }
 

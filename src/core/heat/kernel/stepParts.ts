@@ -22,9 +22,10 @@ export interface StepLocals {
   readonly ambient: number;
   readonly lost: number;
   readonly aside: number;
-  /** Bytes by which what is given for the step under way, and what is told of it, lie behind the first one's */
+  /** Bytes by which what is given for the step under way, its row, and what is told of it, lie behind the first one's */
   readonly given: number;
-  readonly told: number;
+  readonly row: number;
+  readonly column: number;
   /** Steps that are still to be made */
   readonly left: number;
   readonly tables: TableLocals;
@@ -44,7 +45,7 @@ export function stepParts(topology: Topology, layout: Layout, parameters: number
   const w = new Writer(layout.lanes, parameters, {
     values: 8 * size + neighbour.length + 6 + TABLE_LOCALS.values,
     singles: TABLE_LOCALS.singles,
-    wholes: 3 + TABLE_LOCALS.wholes,
+    wholes: 4 + TABLE_LOCALS.wholes,
   });
   const each = (count: number) => Array.from({ length: count }, () => w.value());
   const open = new Set(
@@ -68,7 +69,8 @@ export function stepParts(topology: Topology, layout: Layout, parameters: number
     lost: w.value(),
     aside: w.value(),
     given: w.whole(),
-    told: w.whole(),
+    row: w.whole(),
+    column: w.whole(),
     left: w.whole(),
     tables: tableLocals(w),
   };
