@@ -1,7 +1,7 @@
 import { airConductivity } from '../air';
 import { STEFAN_BOLTZMANN } from '../constants';
 import { AMBIENT, type Network, NetworkBuilder, type SlabGrid } from '../heat';
-import { log, power, Recent, type UniformTable, uniformTable } from '../numeric';
+import { power, Recent, type UniformTable, uniformTable } from '../numeric';
 import { CHANNEL, CHANNEL_COUNT } from './channels';
 import { filmFactors, naturalCoefficient } from './convection';
 import { type Group, groupOfNode, type NodeName, type RecordedPart } from './groups';
@@ -34,6 +34,7 @@ import {
 import { rotorHeatShare } from './partition';
 import { type Corner, rubbedMaterial } from './parts';
 import { readingsOf } from './readings';
+import { padPointsOf, resolutionOf } from './resolution';
 import { discRing, drumRing, forcedConvection, type Ring, type Surroundings, slabPoints } from './ring';
 import { wayToHat } from './rotorGeometry';
 import { type BrakeSide, sidesOf } from './sides';
@@ -62,24 +63,6 @@ export interface CornerNetwork {
   readonly padCount: number;
   /** Share of the friction heat that starts in the ring */
   readonly ringHeatShare: number;
-}
-
-/**
- * Points through a cheek, and a pad's cells by the size of the first one, m: what a braking reaches into a pad does not
- * follow its thickness. Where the pad takes much heat (carbon) both are finer.
- */
-const resolutionOf = (padHeatShare: number) =>
-  padHeatShare > 0.05
-    ? { cheek: 21, padFirst: 0.3e-3, padGrowth: 1.134 }
-    : { cheek: 10, padFirst: 0.64e-3, padGrowth: 1.26 };
-
-/**
- * Points through a pad whose first cell is at most as given and whose cells grow by a ratio; 6 or more. They come in threes,
- * so that front and rear mostly have as many: brakes of one topology are stepped beside each other.
- */
-function padPointsOf(thickness: number, first: number, growth: number): number {
-  const cells = log(1 + (thickness * (growth - 1)) / first) / log(growth);
-  return 3 * Math.ceil(Math.max(5, Math.ceil(cells - 1e-9) + 1) / 3);
 }
 
 /**

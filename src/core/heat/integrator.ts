@@ -5,20 +5,13 @@ import {
   integralTable,
   knotBefore,
   tablePosition,
-  type UniformTable,
 } from '../numeric';
 import { type Elimination, factor, solve } from './elimination';
 import { GAMMA } from './gamma';
-import {
-  type HeatIntegrator,
-  type HeldChannel,
-  type KnownSteps,
-  MEAN_TURNS,
-  MOST_AT_ONCE,
-} from './heatIntegrator';
+import { type HeatIntegrator, type HeldChannel, type KnownSteps, MOST_AT_ONCE } from './heatIntegrator';
 import { type CompiledLinks, compileLinks } from './links';
 import { type Network, type ReadOff, readOffAt } from './network';
-import { startMean, toldScale } from './told';
+import { ToldMean } from './told';
 import { shapeOf } from './topology';
 
 /**
@@ -66,12 +59,7 @@ export class Integrator implements HeatIntegrator {
   private readonly rows: Float64Array;
   private readonly means = new Float64Array(MOST_AT_ONCE);
   private readonly readings: readonly ReadOff[];
-  private readonly told: Network['told'];
-  /** Of the nodes that are told: the sum of their scales, their table with its integral, and their mean temperature, K */
-  private readonly toldScale: number;
-  private readonly toldTable: UniformTable | null;
-  private readonly toldIntegral: Float64Array;
-  private meanNow: number;
+  private readonly told: ToldMean;
 
   /**
    * @param network the nodes, links and sources
@@ -119,11 +107,7 @@ export class Integrator implements HeatIntegrator {
     this.sourceShare = this.source.reduce((a, b) => a + b, 0);
     this.heated = Int32Array.from(new Set(network.sources.map((s) => place[s.node])));
     for (let i = 0; i < n; i++) this.enthalpy[i] = this.enthalpyAt(i, this.now[i]);
-    this.told = network.told;
-    this.toldScale = toldScale(network);
-    this.toldTable = network.told ? network.nodes[network.told.first].table : null;
-    this.toldIntegral = this.toldTable ? integralTable(this.toldTable) : new Float64Array(0);
-    this.meanNow = startMean(
+    this.told = new ToldMean(
       network,
       this,
       network.nodes.map((_, i) => this.temperature(i)),
@@ -131,7 +115,7 @@ export class Integrator implements HeatIntegrator {
   }
 
   mean(): number {
-    return this.meanNow;
+    return this.told.now;
   }
 
   temperature(node: number): number {
@@ -235,12 +219,8 @@ export class Integrator implements HeatIntegrator {
   }
 
   private tell(k: number): void {
-    const { told, toldTable, toldIntegral, toldScale: scale } = this;
-    if (told && toldTable) {
-      const value = this.heat(told.first, told.count) / scale;
-      this.meanNow = integralInverse(toldTable, toldIntegral, value, this.meanNow, MEAN_TURNS);
-      this.means[k] = this.meanNow;
-    }
+    this.told.find();
+    this.means[k] = this.told.now;
     this.writeTemperatures(this.rows, k * this.now.length);
   }
 

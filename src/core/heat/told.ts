@@ -1,25 +1,38 @@
-import { integralInverse, integralTable } from '../numeric';
+import { integralInverse, integralTable, type UniformTable } from '../numeric';
 import { type HeatIntegrator, MEAN_TURNS } from './heatIntegrator';
 import type { Network } from './network';
 
-/** Sum of the scales of the nodes that a network has told, kg; 1 for none. */
-export function toldScale({ nodes, told }: Network): number {
-  if (!told) return 1;
-  return nodes.slice(told.first, told.first + told.count).reduce((sum, { scale }) => sum + scale, 0);
-}
+/** Mean temperature of the nodes that a network has told: the one that their heat would give them, spread evenly. */
+export class ToldMean {
+  /** K; 0 where no nodes are told */
+  now = 0;
+  /** Sum of their scales, kg; 1 for none */
+  readonly scale: number = 1;
+  private readonly told: Network['told'];
+  private readonly table: UniformTable | null = null;
 
-/**
- * Mean temperature of the nodes that are told as an integration begins, K; 0 where there are none.
- * @param start temperature of every node, K
- */
-export function startMean(
-  network: Network,
-  integrator: Pick<HeatIntegrator, 'heat'>,
-  start: ArrayLike<number>,
-): number {
-  const { nodes, told } = network;
-  const table = told && nodes[told.first].table;
-  if (!told || !table) return 0;
-  const value = integrator.heat(told.first, told.count) / toldScale(network);
-  return integralInverse(table, integralTable(table), value, start[told.first], MEAN_TURNS);
+  /**
+   * @param integrator of the network as it begins
+   * @param start temperature of every node, K
+   */
+  constructor(
+    { nodes, told }: Network,
+    private readonly integrator: Pick<HeatIntegrator, 'heat'>,
+    start: ArrayLike<number>,
+  ) {
+    this.told = told;
+    if (!told) return;
+    this.table = nodes[told.first].table;
+    this.scale = nodes.slice(told.first, told.first + told.count).reduce((sum, { scale }) => sum + scale, 0);
+    this.now = start[told.first];
+    this.find();
+  }
+
+  /** Finds it from their heat as it is now, begun from where it was. */
+  find(): void {
+    const { told, table, scale } = this;
+    if (!told || !table) return;
+    const value = this.integrator.heat(told.first, told.count) / scale;
+    this.now = integralInverse(table, integralTable(table), value, this.now, MEAN_TURNS);
+  }
 }

@@ -3,7 +3,7 @@ import { GAMMA } from '../gamma';
 import { type HeatIntegrator, type HeldChannel, type KnownSteps, MOST_AT_ONCE } from '../heatIntegrator';
 import { stillPart } from '../links';
 import type { Network } from '../network';
-import { startMean, toldScale } from '../told';
+import { ToldMean } from '../told';
 import type { Shaped } from '../topology';
 import { giveLane, type Seat } from './compile';
 import { KNOT, type Layout } from './layout';
@@ -104,8 +104,9 @@ export class KernelIntegrator implements HeatIntegrator {
       layout.enthalpy,
       this.start.map((temperature, i) => this.enthalpyAt(i, temperature)),
     );
-    this.put(layout.toldScale, [toldScale(network)]);
-    this.put(layout.meanNow, [startMean(network, this, this.start)]);
+    const told = new ToldMean(network, this, this.start);
+    this.put(layout.toldScale, [told.scale]);
+    this.put(layout.meanNow, [told.now]);
     const channels = layout.drive / 8;
     this.drive =
       layout.lanes === 1
