@@ -132,8 +132,8 @@ export class PadState {
   }
 
   /**
-   * Glazes them through some steps, and writes how far after each. A pad glazes where it is hottest over the radius, which is as much hotter as the rotor's
-   * band is.
+   * Glazes them through some steps, and writes how far after each. A pad glazes where it is hottest over the radius, which
+   * is as much hotter as the rotor's band is.
    * @param lengths of the steps, s; 0 where the run begins
    * @param first of the samples that they end at
    */
