@@ -49,14 +49,14 @@ export interface HeatIntegrator {
   writeRows(into: Float64Array, offset: number, count: number): void;
   /** Writes what is read off after each of them. @param into columns of the readings from `first` on */
   writeReadings(into: readonly Float64Array[], first: number, offset: number, count: number): void;
-  /** Temperature of the nodes that the network has told if their heat were spread evenly, K. */
+  /** Temperature of the nodes that the network has told if their heat were spread evenly, K; after the last planned step. */
   mean(): number;
-  /** Writes that after each of the first `count` steps made last. */
+  /** Writes that after each of the first `count` steps that were planned. */
   writeTold(into: Float64Array, offset: number, count: number): void;
   /** Forgets the trend of the last step, because the next one starts with something switched. */
   markEvent(): void;
   /**
-   * One step. Coefficients are those expected at its middle, not iterated, so a step should stay under the time in which
+   * One step, of which nothing is told or read off. Coefficients are those expected at its middle, not iterated, so a step should stay under the time in which
    * the lightest node could radiate its heat away by itself (capacity over 4·radiation·T³); far beyond it, that node
    * swings from step to step instead of settling. The heat is conserved all the same.
    * @param dt s

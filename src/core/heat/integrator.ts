@@ -175,7 +175,6 @@ export class Integrator implements HeatIntegrator {
 
   step(dt: number, earlyPower: number, latePower: number): void {
     this.carry(dt, this.aheadOf(dt), earlyPower, latePower);
-    this.tell(0);
   }
 
   plan({ dt, event, drives }: KnownSteps, from: number, count: number, held: HeldChannel): void {

@@ -12,10 +12,11 @@ export interface Seat {
    * Makes steps with what is given for each.
    * @param from the first of them
    * @param count up to MOST_AT_ONCE in all
+   * @param told 1 where what the network has told and read off is noted, else 0
    * @param rows 1 where rows of temperatures are kept, else 0
    */
-  readonly step: (from: number, count: number, rows: number) => void;
-  /** Whether they are */
+  readonly step: (from: number, count: number, told: number, rows: number) => void;
+  /** Whether they are, of steps that are planned */
   rows: number;
   /** Lanes that are in use, those of them that are ready to step, and those given back */
   taken: number;

@@ -197,7 +197,8 @@ export class KernelIntegrator implements HeatIntegrator {
     if (layout.lanes > 1) this.put(layout.drive, this.drive);
     this.give(0, dt);
     this.power(0, dt, earlyPower, latePower);
-    this.make(0, 1);
+    const { seat } = this;
+    if (seat && this.allReady(seat)) seat.step(0, 1, 0, 0);
   }
 
   plan({ dt, event, drives }: KnownSteps, from: number, count: number, held: HeldChannel): void {
@@ -259,14 +260,18 @@ export class KernelIntegrator implements HeatIntegrator {
     this.supplied += dt * this.sourceShare * ((1 - GAMMA) * early + GAMMA * late);
   }
 
-  /** Makes steps as soon as every lane in use is as far. @param from the first of those that are planned */
+  /** Makes planned steps as soon as every lane in use is as far. @param from the first of them */
   private make(from: number, count: number): void {
     const { seat } = this;
-    if (!seat) return;
+    if (seat && this.allReady(seat)) seat.step(from, count, 1, seat.rows);
+  }
+
+  /** Whether every lane in use is as far as this one is now. */
+  private allReady(seat: Seat): boolean {
     seat.ready += 1;
-    if (seat.ready < seat.taken) return;
+    if (seat.ready < seat.taken) return false;
     seat.ready = 0;
-    seat.step(from, count, seat.rows);
+    return true;
   }
 
   release(): void {

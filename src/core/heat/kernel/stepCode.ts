@@ -9,11 +9,15 @@ import { type StepParts, stepParts } from './stepParts';
 import { writeInverse } from './tableCode';
 import type { Writer } from './writer';
 
-/** The parameters: which of the steps that were given is made first, how many are made, and whether rows of them are kept. */
+/**
+ * The parameters: which of the steps that were given is made first, how many are made, whether what the network has told and
+ * read off is noted of them, and whether rows are kept.
+ */
 const FROM = 0;
 const COUNT = 1;
-const ROWS = 2;
-const PARAMETERS = 3;
+const TOLD = 2;
+const ROWS = 3;
+const PARAMETERS = 4;
 
 /**
  * A module that steps networks of a topology: the method of `Integrator.step`, operation for operation in the same order,
@@ -38,8 +42,8 @@ export function stepModule(topology: Topology, layout: Layout): Uint8Array {
     writeStage(step, local.late, layout.late, (p) => writeFrom(step, p));
     writeSolve(step, local.late);
     writeEnd(step);
-    writeRow(step);
-    writeTold(step);
+    onlyIf(w, ROWS, () => writeRow(step));
+    onlyIf(w, TOLD, () => writeTold(step));
     moveOn(w, local.given, layout.given);
     moveOn(w, local.row, layout.rowBytes);
     moveOn(w, local.column, layout.column);
@@ -151,34 +155,34 @@ function writeEnd(step: StepParts): void {
   });
 }
 
-/** A row of temperatures for each lane, in the network's order, where rows are kept. */
+/** A row of temperatures for each lane, in the network's order. */
 function writeRow({ w, layout, local, topology }: StepParts): void {
   const { code } = w;
   const temperature = (node: number) => local.late[topology.plan.place[node]];
   const { size } = topology.plan;
-  w.get(ROWS);
+  for (let lane = 0; lane < layout.lanes; lane++) {
+    let node = 0;
+    // Two nodes of a lane are stored at once.
+    for (; layout.lanes === 2 && node + 1 < size; node += 2) {
+      w.get(local.row);
+      w.get(temperature(node));
+      w.get(temperature(node + 1));
+      code.gather(lane === 1);
+      code.store('v128', layout.row(lane) + 8 * node);
+    }
+    for (; node < size; node++) {
+      w.get(local.row);
+      w.lane(temperature(node), lane);
+      code.store('f64', layout.row(lane) + 8 * node);
+    }
+  }
+}
+
+/** What is done where a parameter is not 0. */
+function onlyIf({ code }: Writer, parameter: number, write: () => void): void {
+  code.get(parameter);
   code.truncate();
-  code.branch(
-    () => {
-      for (let lane = 0; lane < layout.lanes; lane++) {
-        let node = 0;
-        // Two nodes of a lane are stored at once.
-        for (; layout.lanes === 2 && node + 1 < size; node += 2) {
-          w.get(local.row);
-          w.get(temperature(node));
-          w.get(temperature(node + 1));
-          code.gather(lane === 1);
-          code.store('v128', layout.row(lane) + 8 * node);
-        }
-        for (; node < size; node++) {
-          w.get(local.row);
-          w.lane(temperature(node), lane);
-          code.store('f64', layout.row(lane) + 8 * node);
-        }
-      }
-    },
-    () => {},
-  );
+  code.branch(write, () => {});
 }
 
 /** Mean temperature of the nodes that are told, by their heat, and what is read off. */
