@@ -71,17 +71,17 @@ async function climb(page: Page, address: string) {
   await page.goto(`${address}/decide/next`);
   await watchTasks(page);
   const start = performance.now();
-  await page.getByText('Today the closest').waitFor({ timeout: 120_000 });
+  await shows(page, 'Today the closest', true);
   const ladderSeconds = (performance.now() - start) / 1000;
   const steps = Number(/all (\d+) steps/.exec(await page.locator('main').innerText())?.[1]);
   const ladderTasks = await tasksOf(page);
   // For another aim: what was driven is known, but for other pairs.
-  const driving = page.getByText('Driving the day with every step');
+  const driving = 'Driving the day with every step';
   const drivenIn = async (ask: () => Promise<unknown>) => {
     const asked = performance.now();
     await ask();
-    await driving.waitFor({ timeout: 20_000 });
-    await driving.waitFor({ state: 'hidden', timeout: 120_000 });
+    await shows(page, driving, true);
+    await shows(page, driving, false);
     return (performance.now() - asked) / 1000;
   };
   const aim = page.getByRole('combobox', { name: 'To gain' });
@@ -101,6 +101,15 @@ async function climb(page: Page, address: string) {
     ladderLongTasksOver50: ladderTasks.length,
     ladderLongestTaskMs: Math.max(0, ...ladderTasks),
   };
+}
+
+/** Waits until a text is shown, or no longer; looked for at every frame, since a locator looks every half a second. */
+async function shows(page: Page, text: string, shown: boolean): Promise<void> {
+  await page.waitForFunction(
+    ([wanted, there]) => document.querySelector('main')?.textContent?.includes(wanted) === there,
+    [text, shown] as const,
+    { polling: 'raf', timeout: 120_000 },
+  );
 }
 
 /** Gives a setup another mass, kg. */
