@@ -22,7 +22,7 @@ export interface Layout {
   readonly ahead: number;
   readonly drive: number;
   readonly given: number;
-  /** Temperatures after the first of them, K, if they are kept; the next step's `row` bytes behind, each lane's by itself */
+  /** Temperatures after the first of them, K, if they are kept; the next step's `rowBytes` behind, each lane's by itself */
   row(lane: number): number;
   readonly rowBytes: number;
   /** Temperature of the nodes that are told after the first of them, and each reading, K; the next step's `column` bytes behind */
