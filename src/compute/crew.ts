@@ -75,7 +75,7 @@ export class Crew<E = Engine> {
       workers = this.size,
     }: {
       signal?: AbortSignal;
-      onDone?: (result: R, index: number, progress: CrewProgress) => void | Promise<void>;
+      onDone?: (result: R, index: number, progress: CrewProgress) => void;
       workers?: number;
     } = {},
   ): Promise<R[]> {
@@ -101,7 +101,7 @@ export class Crew<E = Engine> {
           const result = await one(member, index);
           results[index] = result;
           done += 1;
-          await onDone?.(result, index, { done, all: jobs.length });
+          onDone?.(result, index, { done, all: jobs.length });
         } catch (error) {
           failed ??= error as Error;
         }

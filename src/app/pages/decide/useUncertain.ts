@@ -136,7 +136,7 @@ type RunPieces = (
   options: {
     signal: AbortSignal;
     workers: number;
-    onDone: (values: Float32Array, index: number) => Promise<void>;
+    onDone: (values: Float32Array, index: number) => void;
   },
 ) => Promise<unknown>;
 
@@ -164,19 +164,23 @@ async function makePieces(
   const open = results.flatMap((piece, i) => (piece === null ? [i] : []));
   const found = count();
   onProgress(found);
+  // No worker waits for the store.
+  const writing: Promise<void>[] = [];
   try {
     await runPieces(open, {
       signal,
       workers,
-      onDone: async (values, index) => {
+      onDone: (values, index) => {
         const piece = open[index];
         results[piece] = values;
         onProgress(count());
-        if (started) await keepPiece(store, started, piece, values).catch(() => {});
+        if (started) writing.push(keepPiece(store, started, piece, values).catch(() => {}));
       },
     });
   } catch (error) {
     return { error: error as Error, kept: count() };
+  } finally {
+    await Promise.all(writing);
   }
   return { error: null, results: results as Float32Array[], found };
 }
