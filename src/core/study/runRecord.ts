@@ -79,23 +79,19 @@ export function writeRun(
   const { record } = result;
   const columns = layout.laps + 1;
   let next = at;
-  const samples = record.time.length;
+  // Standing counts to the lap after it, and the last to the day's end.
+  const ends = [...lapEnds(record.lap), record.time.length];
   for (const axle of AXLES) {
     for (const { reads, limit: limitOf } of HOT_LIMITS) {
       const limit = limitOf(day[axle].left, day[axle]);
-      const series = seriesOf(record, axle, reads);
-      let hottest = series[0][0];
-      into.fill(limit - hottest, next, next + columns);
-      for (let i = 0; i < samples; i++) {
-        for (let k = 0; k < series.length; k++) {
-          const value = series[k][i];
-          if (value > hottest) hottest = value;
-        }
-        // Standing counts to the lap after it, and the last to the day's end.
-        const lap = record.lap[i];
-        if (lap >= 0) into[next + lap] = limit - hottest;
+      const hottest = new Float64Array(ends.length).fill(Number.NEGATIVE_INFINITY);
+      for (const series of seriesOf(record, axle, reads)) raise(hottest, series, ends);
+      let left = Number.POSITIVE_INFINITY;
+      for (let k = 0; k < columns; k++) {
+        // A day that ended sooner leaves what it left.
+        if (k < ends.length) left = Math.min(left, limit - hottest[k]);
+        into[next + k] = left;
       }
-      into[next + columns - 1] = limit - hottest;
       next += columns;
     }
   }
@@ -116,6 +112,23 @@ export function writeRun(
   writeCurves(result, layout, into, next);
 }
 
+/** Where the samples of each lap of a day end: the first after it. @param lap of each sample, −1 standing */
+function lapEnds(lap: Int32Array): number[] {
+  const ends: number[] = [];
+  for (let i = 0; i < lap.length; i++) if (lap[i] >= 0 && lap[i + 1] !== lap[i]) ends.push(i + 1);
+  return ends;
+}
+
+/** Raises the highest value of each piece to that of a series there. @param ends where each piece ends */
+function raise(highest: Float64Array, series: Float64Array, ends: readonly number[]): void {
+  let i = 0;
+  for (let k = 0; k < ends.length; k++) {
+    let most = highest[k];
+    for (const end = ends[k]; i < end; i++) if (series[i] > most) most = series[i];
+    highest[k] = most;
+  }
+}
+
 function writeCurves(result: DayResult, layout: RunLayout, into: Float32Array, at: number): void {
   const { record, laps, legs } = result;
   const { points, perLap, perStand } = layout;
@@ -126,10 +139,9 @@ function writeCurves(result: DayResult, layout: RunLayout, into: Float32Array, a
   for (let i = 1; i < samples; i++) {
     const lap = record.lap[i];
     const leg = legs[record.leg[i]];
-    const [start, length, parts] =
-      lap >= 0
-        ? [laps[lap].startTime, laps[lap].lapTime, perLap]
-        : [leg.startTime, leg.endTime - leg.startTime, perStand];
+    const start = lap >= 0 ? laps[lap].startTime : leg.startTime;
+    const length = lap >= 0 ? laps[lap].lapTime : leg.endTime - leg.startTime;
+    const parts = lap >= 0 ? perLap : perStand;
     const within = Math.ceil(((record.time[i] - start) / length) * parts - 1e-9) - 1;
     const first = lap >= 0 ? firstPoint.lap[lap] : firstPoint.leg[record.leg[i]];
     piece[i] = first + Math.min(parts - 1, Math.max(0, within));
@@ -138,16 +150,19 @@ function writeCurves(result: DayResult, layout: RunLayout, into: Float32Array, a
   for (const axle of AXLES) {
     for (const part of CURVE_PARTS) {
       into.fill(0, next, next + points.length);
-      for (const series of seriesOf(record, axle, [part])) {
-        for (let i = 0; i < samples; i++) {
-          const p = next + piece[i];
-          if (series[i] > into[p]) into[p] = series[i];
-        }
-      }
+      for (const series of seriesOf(record, axle, [part])) highestOf(series, piece, into, next);
       // A piece without a sample of its own goes on as the one before it.
       for (let p = 1; p < points.length; p++) if (into[next + p] === 0) into[next + p] = into[next + p - 1];
       next += points.length;
     }
+  }
+}
+
+/** Raises the highest value of each piece to that of a series there. @param piece of each sample @param at the first piece in `into` */
+function highestOf(series: Float64Array, piece: Int32Array, into: Float32Array, at: number): void {
+  for (let i = 0; i < series.length; i++) {
+    const p = at + piece[i];
+    if (series[i] > into[p]) into[p] = series[i];
   }
 }
 
