@@ -18,6 +18,7 @@ import {
 } from '../heat';
 import { PadState } from './padState';
 import { emptyWheel, type Kept, resizedWheel, type WheelRecord } from './record';
+import { OWN_ROOM, type Room } from './room';
 
 /** A step as one wheel is given it; written anew for each, so that the loop allocates nothing. */
 export interface WheelStep {
@@ -59,6 +60,7 @@ export class CornerRun {
    * @param ambient temperature of the first air, K
    * @param kept what is recorded
    * @param create what hands out its integrator
+   * @param room where its record lies
    */
   constructor(
     corner: Corner,
@@ -67,6 +69,7 @@ export class CornerRun {
     ambient: number,
     private readonly kept: Kept = 'all',
     create: CreateIntegrator = createIntegrator,
+    private readonly room: Room = OWN_ROOM,
   ) {
     const { network, recorded } = layout;
     const { temperatures, radial } = begun;
@@ -91,7 +94,7 @@ export class CornerRun {
 
   /** Makes room for so many samples, keeping what is written. */
   reserve(samples: number): void {
-    this.record = resizedWheel(this.record, samples);
+    this.record = resizedWheel(this.record, samples, this.room);
     this.columns = READ_PARTS.map((part) => this.record[part]);
   }
 

@@ -21,6 +21,7 @@ import { dayMargins, peaksOf, unbrakedOf, verdictOf } from './margins';
 import type { Observer } from './observer';
 import { type DayRecord, distinctWheels, type Kept } from './record';
 import type { DayResult, LapResult, LegResult } from './result';
+import { LentRoom, OWN_ROOM, type Room } from './room';
 import { run } from './run';
 import { rotorStrain } from './strain';
 import { zoneHeats } from './zoneHeats';
@@ -30,6 +31,7 @@ import { zoneHeats } from './zoneHeats';
  * end of the last time standing.
  * @param input a valid day, SI
  * @param kept what of it is recorded
+ * @param room where its record lies
  * @throws RangeError naming what is not a number and where, or a speed at which the car would lift off
  * @throws StateError for a start that these brakes cannot be in
  */
@@ -37,6 +39,7 @@ export function simulateDay(
   input: DayInput,
   numerics: Numerics = DEFAULT_NUMERICS,
   kept: Kept = 'all',
+  room: Room = OWN_ROOM,
 ): DayResult {
   const { ambient } = input.sessions[0];
   const schedule = daySchedule(input, numerics);
@@ -45,6 +48,7 @@ export function simulateDay(
   const { record, state, audit, layouts, steps } = run(input, input, schedule, start, [laps], {
     refinement: numerics.refinement,
     kept,
+    room,
   });
   const { laps: driven, legs } = laps;
   const margins = dayMargins(input, record, driven, legs);
@@ -84,6 +88,23 @@ export function simulateDay(
 /** The same for who looks at named parts alone: no node's temperature is kept. */
 export const leanDay = (input: DayInput, numerics?: Numerics): DayResult =>
   simulateDay(input, numerics, 'parts');
+
+/** Room that no day is looked at in; more than one where a look drives a day itself. */
+const idle: LentRoom[] = [];
+
+/**
+ * The same for who throws the day away once it is looked at.
+ * @param look what is wanted of it: numbers, no series of its record, which the next day is written over
+ */
+export function lookAtDay<T>(input: DayInput, look: (day: DayResult) => T, numerics?: Numerics): T {
+  const room = idle.pop() ?? new LentRoom();
+  try {
+    return look(simulateDay(input, numerics, 'parts', room));
+  } finally {
+    room.clear();
+    idle.push(room);
+  }
+}
 
 /** Tells a day lap by lap and leg by leg. */
 class LapObserver implements Observer {

@@ -3,6 +3,7 @@ import { CHANNEL_COUNT, CornerDrive, cornerOfWheel } from '../brake';
 import type { KnownSteps } from '../heat';
 import type { BrakedCar, Steps } from '../schedule';
 import type { DistinctWheel } from './distinct';
+import { OWN_ROOM, type Room } from './room';
 
 /** What drives each wheel's network: air past its faces, through its vanes and from its ducts. */
 export class Drives {
@@ -13,6 +14,7 @@ export class Drives {
   constructor(
     private readonly car: BrakedCar,
     private readonly wheels: readonly DistinctWheel[],
+    private readonly room: Room = OWN_ROOM,
   ) {}
 
   /** Every step with its drive channels, by wheel. */
@@ -21,7 +23,7 @@ export class Drives {
     if (before?.air === air) return before.known;
     const { dt, event, speed, airSpeed, inZone, fan } = steps;
     const known = this.in(air).map((corner) => {
-      const drives = new Float64Array(dt.length * CHANNEL_COUNT);
+      const drives = this.room.floats(dt.length * CHANNEL_COUNT);
       for (let k = 0; k < dt.length; k++) {
         corner.fill(drives, k * CHANNEL_COUNT, speed[k], inZone[k] === 1, fan, airSpeed[k]);
       }

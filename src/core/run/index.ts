@@ -17,7 +17,7 @@ export {
 } from './benchProgramme';
 export { type BenchResult, benchRun } from './benchRun';
 export { brakeTest, type TestFailure, type TestResult, type TestStop } from './brakeTest';
-export { leanDay, simulateDay } from './day';
+export { leanDay, lookAtDay, simulateDay } from './day';
 export { type Failure, type FailureCase, failureCases, MODEST } from './failure';
 export { type FlowEnd, flowsAt, type HeatBalance, heatBalance, nodesAt, type PartFlow } from './flows';
 export { hottestLap } from './hottestLap';

@@ -1,6 +1,6 @@
 import { AXLES, type AxleInput, type AxleName, type Corner } from '../brake';
 import { type DayInput, DEFAULT_NUMERICS, type Numerics, UNMEASURED } from '../schedule';
-import { leanDay, simulateDay } from './day';
+import { lookAtDay, simulateDay } from './day';
 import { unbrakedOf, verdictOf } from './margins';
 import type { Kept } from './record';
 import type { DayResult, ForceMargin, Margin } from './result';
@@ -24,8 +24,8 @@ export type Left = Pick<DayResult, 'margins' | 'forceMargins'>;
 
 /** What is left at the worse end of what is known of a day's cooling. @throws as `simulateDay` */
 export function leftAtWorse(input: DayInput, numerics: Numerics = DEFAULT_NUMERICS): Left {
-  const { margins, forceMargins } = leanDay(withCooling(input, (input.doubt ?? UNMEASURED).less), numerics);
-  return { margins, forceMargins };
+  const less = withCooling(input, (input.doubt ?? UNMEASURED).less);
+  return lookAtDay(less, ({ margins, forceMargins }) => ({ margins, forceMargins }), numerics);
 }
 
 /** Whether two margins are of one limit. */

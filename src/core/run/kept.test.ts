@@ -2,10 +2,13 @@ import { expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
 import { dayInput, setupOf } from '../../model';
+import { loadOf, tryOut } from '../../services';
 import { WHEELS } from '../brake';
-import { leanDay, simulateDay } from './day';
+import { buffersIn } from '../numeric';
+import { leanDay, lookAtDay, simulateDay } from './day';
 import { nodesAt } from './flows';
-import { judgedDay } from './judgedDay';
+import { judgedDay, leftAtWorse } from './judgedDay';
+import { LentRoom } from './room';
 
 it('a day that keeps named parts alone is the same day in every figure, and says so where nodes are asked of it', () => {
   for (const id of ['plan-tarn-anvil', 'plan-skarn-fen']) {
@@ -28,4 +31,56 @@ it('a day that keeps named parts alone is the same day in every figure, and says
     expect(judged.verdict).toEqual(judgedDay(input).verdict);
     expect(judged.record.wheels.frontLeft.nodes.length).toBe(0);
   }
+});
+
+const short = (id: string, hotLaps: number) => {
+  const setup = setupOf(demoProject, id);
+  return { ...setup, plan: oneSession(setup.plan, { hotLaps, paddockMin: 3 }) };
+};
+
+it('a day that is looked at and thrown away is the same day, whatever lay in its room before', () => {
+  const setups = [short('plan-skarn-fen', 3), short('plan-tarn-anvil', 1), short('plan-ovel-nettle', 2)];
+  for (const setup of setups) {
+    const input = dayInput(setup);
+    const lean = leanDay(input);
+    // A look may drive a day itself.
+    const inner = lookAtDay(input, (day) => {
+      const other = lookAtDay(dayInput(setups[0]), ({ margins }) => margins);
+      expect(day).toEqual(lean);
+      return other;
+    });
+    expect(inner).toEqual(leanDay(dayInput(setups[0])).margins);
+    expect(lookAtDay(input, (day) => day.record.time.buffer.byteLength)).toBeGreaterThanOrEqual(2 ** 21);
+  }
+});
+
+it('nothing that is told of a day that is thrown away lies in its room', () => {
+  const setup = short('plan-tarn-anvil', 2);
+  for (const told of [tryOut(setup), loadOf(setup), leftAtWorse(dayInput(setup))])
+    expect([...buffersIn(told)]).toEqual([]);
+});
+
+it('room is lent anew once it is cleared, each piece zero and by itself, also beyond what there was', () => {
+  const room = new LentRoom();
+  const [a, b, c] = [room.floats(3), room.ints(3), room.floats(2)];
+  a.fill(1);
+  b.fill(2);
+  c.fill(3);
+  expect([[...a], [...b], [...c]]).toEqual([
+    [1, 1, 1],
+    [2, 2, 2],
+    [3, 3],
+  ]);
+  const large = room.floats(2 ** 20);
+  expect(large.every((value) => value === 0)).toBe(true);
+  expect([...a]).toEqual([1, 1, 1]);
+  large.fill(4);
+  room.clear();
+  const again = room.floats(4);
+  expect(again.buffer).toBe(large.buffer);
+  expect([...again]).toEqual([0, 0, 0, 0]);
+  // What a very long day took is not kept for ever.
+  room.floats(2 ** 22);
+  room.clear();
+  expect(room.floats(1).buffer.byteLength).toBe(2 ** 21);
 });

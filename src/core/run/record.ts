@@ -1,4 +1,5 @@
 import { CHANNEL_COUNT, type RecordedPart, WHEELS, type WheelName } from '../brake';
+import { OWN_ROOM, type Room } from './room';
 
 /** What of a run is kept: every node and drive channel at each sample, or the named parts alone, a fifth of the memory. */
 export type Kept = 'all' | 'parts';
@@ -56,11 +57,11 @@ export interface ForceRecord {
 }
 
 type Series = Float64Array | Int32Array;
-function resized<T extends Series>(old: T, length: number): T {
+function resized<T extends Series>(old: T, length: number, make: (length: number) => T): T {
   if (length === old.length) return old;
   // What is left over is let be: copying would cost more than it gives back.
   if (length < old.length) return old.subarray(0, length) as T;
-  const next = new (old.constructor as new (length: number) => T)(length);
+  const next = make(length);
   next.set(old);
   return next;
 }
@@ -112,10 +113,14 @@ const wheelRecord = (
 });
 
 /** A record with room for another number of samples; what is in it is kept. */
-export const resizedWheel = (record: WheelRecord, samples: number): WheelRecord =>
+export const resizedWheel = (
+  record: WheelRecord,
+  samples: number,
+  { floats }: Room = OWN_ROOM,
+): WheelRecord =>
   wheelRecord(record.nodeCount, (name, width) =>
     // Rows that are not kept stay away.
-    width > 1 && record[name].length === 0 ? record[name] : resized(record[name], samples * width),
+    width > 1 && record[name].length === 0 ? record[name] : resized(record[name], samples * width, floats),
   );
 
 /** The series of a day that are not a wheel's. */
@@ -128,15 +133,19 @@ export const emptySeries = (samples: number): DaySeries => ({
   zone: new Int32Array(samples).fill(-1),
   force: forceOf(() => new Float64Array(samples)),
 });
-export function resizedSeries(series: DaySeries, samples: number): DaySeries {
+export function resizedSeries(
+  series: DaySeries,
+  samples: number,
+  { floats, ints }: Room = OWN_ROOM,
+): DaySeries {
   const { time, leg, lap, distance, zone, force } = series;
   const next = {
-    time: resized(time, samples),
-    leg: resized(leg, samples),
-    lap: resized(lap, samples),
-    distance: resized(distance, samples),
-    zone: resized(zone, samples),
-    force: forceOf((name) => resized(force[name], samples)),
+    time: resized(time, samples, floats),
+    leg: resized(leg, samples, ints),
+    lap: resized(lap, samples, ints),
+    distance: resized(distance, samples, floats),
+    zone: resized(zone, samples, ints),
+    force: forceOf((name) => resized(force[name], samples, floats)),
   };
   next.lap.fill(-1, lap.length);
   next.zone.fill(-1, zone.length);

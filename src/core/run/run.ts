@@ -20,6 +20,7 @@ import type { Observer, PieceRun } from './observer';
 import { readingOf } from './reading';
 import { type DayRecord, type DaySeries, emptySeries, type Kept, resizedSeries } from './record';
 import type { EnergyAudit } from './result';
+import { OWN_ROOM, type Room } from './room';
 import { type PadCondition, Sharing } from './sharing';
 import { Stopping } from './stopping';
 import { wheelRuns } from './wheelRuns';
@@ -32,6 +33,8 @@ export interface RunOptions {
   readonly pads?: PadCondition;
   /** `all` by default */
   readonly kept?: Kept;
+  /** Where its record lies; room of its own by default */
+  readonly room?: Room;
 }
 
 /** What comes of a run. */
@@ -101,6 +104,7 @@ class Runner {
   /** s, at the end of the last piece */
   private time = 0;
   private lap = -1;
+  private readonly recordRoom: Room;
   private ambient: number;
   private air: AirProperties;
 
@@ -109,13 +113,14 @@ class Runner {
     private readonly site: Site,
     schedule: Schedule,
     start: Start,
-    { refinement = 1, pads = 'as hot', kept = 'all' }: RunOptions,
+    { refinement = 1, pads = 'as hot', kept = 'all', room = OWN_ROOM }: RunOptions,
   ) {
+    this.recordRoom = room;
     this.ambient = schedule.ambient;
     this.air = airAt(site, this.ambient);
     this.wheels = distinct(car, schedule.sided, start);
-    this.runs = wheelRuns(car, site, this.wheels, start, this.ambient, { refinement, kept });
-    this.drives = new Drives(car, this.wheels);
+    this.runs = wheelRuns(car, site, this.wheels, start, this.ambient, { refinement, kept, room });
+    this.drives = new Drives(car, this.wheels, room);
     const runs = this.byWheel((i) => this.runs[i]);
     this.sharing = new Sharing(car, runs, pads);
     this.step = new DemandStep(this.sharing.state.demand);
@@ -282,7 +287,7 @@ class Runner {
   }
 
   private resize(samples: number): void {
-    this.series = resizedSeries(this.series, samples);
+    this.series = resizedSeries(this.series, samples, this.recordRoom);
     for (const wheel of this.runs) wheel.reserve(samples);
     this.told = null;
   }

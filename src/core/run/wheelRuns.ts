@@ -11,6 +11,7 @@ import { type BrakedCar, pressureOf, type Site, type Start } from '../schedule';
 import { CornerRun } from './cornerRun';
 import type { DistinctWheel } from './distinct';
 import type { Kept } from './record';
+import type { Room } from './room';
 
 /**
  * The wheels of a run, each at its start.
@@ -24,7 +25,7 @@ export function wheelRuns(
   wheels: readonly DistinctWheel[],
   start: Start,
   ambient: number,
-  { refinement, kept }: { readonly refinement: number; readonly kept: Kept },
+  { refinement, kept, room }: { readonly refinement: number; readonly kept: Kept; readonly room: Room },
 ): CornerRun[] {
   const begin = ({ wheel, axle }: DistinctWheel, corner: Corner, layout: CornerNetwork) => {
     const { water, bedded } = car[axle];
@@ -42,7 +43,7 @@ export function wheelRuns(
     brakes.map(({ layout }) => layout),
   );
   return brakes.map(
-    ({ corner, layout, begun }, i) => new CornerRun(corner, layout, begun, ambient, kept, creators[i]),
+    ({ corner, layout, begun }, i) => new CornerRun(corner, layout, begun, ambient, kept, creators[i], room),
   );
 }
 

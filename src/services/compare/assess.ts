@@ -7,7 +7,7 @@ import {
   DEFAULT_NUMERICS,
   drumGeometry,
   judgedDay,
-  leanDay,
+  lookAtDay,
   nominalShare,
   rotorGeometry,
   summarise,
@@ -38,7 +38,7 @@ export function assess(setup: Setup): Assessed {
  */
 export function tryOut(setup: Setup): Assessed {
   const input = dayInput(setup);
-  return summedUp(input, leanDay(input));
+  return lookAtDay(input, (day) => summedUp(input, day));
 }
 
 /** The same of a setup whose day has been driven and judged. */

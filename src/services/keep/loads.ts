@@ -1,4 +1,4 @@
-import { type DayInput, type DayResult, leanDay, sessionLoad, WHEELS, type WheelName } from '../../core';
+import { type DayInput, type DayResult, lookAtDay, sessionLoad, WHEELS, type WheelName } from '../../core';
 import {
   type Car,
   COOL_PACE,
@@ -135,11 +135,11 @@ export function storedLoad(input: DayInput, result: DayResult): StoredLoad {
 /** Drives a day as a log has it, and stands for as long as fluid takes to be hottest and more. */
 export function loadOfDay(day: DayInput): StoredLoad {
   const input = standingLonger(day, 60 * PADDOCK_MINUTES);
-  return storedLoad(input, leanDay(input));
+  return lookAtDay(input, (day) => storedLoad(input, day));
 }
 
 /** Drives a setup’s day and says what it takes of its brakes. */
 export function loadOf(setup: Setup): StoredLoad {
   const input = dayInput(setup);
-  return storedLoad(input, leanDay(input));
+  return lookAtDay(input, (day) => storedLoad(input, day));
 }

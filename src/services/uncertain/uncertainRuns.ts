@@ -2,7 +2,7 @@ import {
   correlated,
   drawn,
   latinHypercube,
-  leanDay,
+  lookAtDay,
   type RunStatistics,
   runLayout,
   runStatistics,
@@ -32,7 +32,7 @@ export function uncertainPiece(setup: Setup, piece: number): Float32Array {
   const layout = runLayout(day);
   for (let run = from; run < to; run++) {
     const moved = drawn(day, ranges, design.subarray(run * ranges.length, (run + 1) * ranges.length));
-    writeRun(moved, leanDay(moved), layout, values, (run - from) * width);
+    lookAtDay(moved, (seen) => writeRun(moved, seen, layout, values, (run - from) * width));
   }
   return values;
 }
