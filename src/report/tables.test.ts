@@ -19,6 +19,9 @@ const plans = [
   ['the five-door, which recovers and brakes by load', 'plan-ovel-nettle'],
 ] as const;
 
+/** What the digits of a table leave open. */
+const DIGITS = 1e-7;
+
 describe.each(plans)('tables of a day: %s', (_, planId) => {
   let setup: Setup;
   let result: DayResult;
@@ -61,7 +64,7 @@ describe.each(plans)('tables of a day: %s', (_, planId) => {
       expect(recovered > 0).toBe(setup.car.recovery !== null);
       if (recovered === 0) expect(table).toBeCloseTo(heat, -0.5);
       // The lap as planned knows the motor's power, not how the axles share: it lies between.
-      else expect([table < heat, heat < table + recovered]).toEqual([true, true]);
+      else expect([table < heat * (1 + DIGITS), heat < table + recovered]).toEqual([true, true]);
     }
   });
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { closeLine, closingError } from './closing';
+import { lapLine } from './lapLine';
 import { sampleLine } from './sampleLine';
 import type { Segment } from './segments';
 
@@ -129,6 +130,26 @@ describe('any closed line', () => {
         expect(fine).toBeLessThan(1.5);
       }),
       { numRuns: 40 },
+    );
+  });
+
+  it('has every point for laps where it bends, one in four where it does not, each as the whole line has it', () => {
+    fc.assert(
+      fc.property(closed, fc.double({ min: 0.5, max: 3, noNaN: true }), (segments, spacing) => {
+        const [all, line] = [sampleLine(segments, spacing), lapLine(segments, spacing)];
+        const step = all.length / (all.distance.length - 1);
+        const kept = Array.from(line.distance, (s) => Math.round(s / step));
+        expect([kept[0], kept[kept.length - 1]]).toEqual([0, all.distance.length - 1]);
+        kept.forEach((i, k) => {
+          expect(line.distance[k]).toBe(all.distance[i]);
+          for (const name of ['x', 'y', 'height', 'curvature', 'grade'] as const)
+            expect(line[name][k]).toBe(all[name][i]);
+          if (k > 0) expect(i - kept[k - 1]).toBeLessThanOrEqual(4);
+        });
+        const bent = Array.from(all.curvature.keys()).filter((i) => Math.abs(all.curvature[i]) > 0.0025);
+        expect(bent.every((i) => kept.includes(i))).toBe(true);
+      }),
+      { numRuns: 30 },
     );
   });
 

@@ -1,7 +1,7 @@
-import { cos, sin } from '../numeric';
+import { cos, intervalAt, sin } from '../numeric';
 import { type Segment, segmentLength, segmentTurn } from './segments';
 
-/** A line sampled at equal distances; n intervals, n + 1 points. */
+/** A line sampled along its way; n intervals, n + 1 points. */
 export interface SampledLine {
   /** Length of the line, m */
   readonly length: number;
@@ -71,15 +71,9 @@ function windowMean(
   const cumulative = (s: number): number => {
     const lap = Math.floor(s / length);
     const at = s - lap * length;
-    let low = 0;
-    let high = edges.length - 1;
-    while (high - low > 1) {
-      const mid = (low + high) >> 1;
-      if (edges[mid] <= at) low = mid;
-      else high = mid;
-    }
-    const share = (at - edges[low]) / (edges[low + 1] - edges[low]);
-    return lap * total + integral[low] + share * (integral[low + 1] - integral[low]);
+    const i = intervalAt(edges, at);
+    const share = (at - edges[i]) / (edges[i + 1] - edges[i]);
+    return lap * total + integral[i] + share * (integral[i + 1] - integral[i]);
   };
   const window = Math.min(TRANSITION, length / 4);
   const result = new Float64Array(n + 1);

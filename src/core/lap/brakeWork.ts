@@ -37,6 +37,9 @@ export interface DrivenLap {
 export const brakeWork = (lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace =>
   new LapWork(vehicle, forces).of(lap);
 
+/** Room for intervals over those of a lap: the next one may have more, since each braking's start is a point. */
+const SPARE = 32;
+
 /** What each interval of a lap adds: time, s, sideways acceleration, g, and work, J. */
 const ADDED = ['duration', 'lateral', 'front', 'rear', 'slipped'] as const;
 /** The same of a motor, and of the left wheels where the two of an axle brake differently */
@@ -46,13 +49,10 @@ type Added = Readonly<
   Record<(typeof ADDED)[number] | (typeof ADDED_ALONE)[number] | (typeof ADDED_LEFT)[number], Float64Array>
 >;
 
-/**
- * Work of the brakes along laps of one car in one air; see `brakeWork`. An interval of the same way that is driven with the
- * same speeds as in the lap before is not worked out again.
- */
+/** Work of the brakes along laps of one car in one air; see `brakeWork`. */
 export class LapWork {
   private readonly state: BrakingState;
-  private before: DrivenLap | null = null;
+  /** What the intervals of the lap add; its room serves the next lap too */
   private added: Added;
   /** Whether the two wheels of an axle may brake differently */
   private readonly sided: boolean;
@@ -72,13 +72,11 @@ export class LapWork {
     const { distance, speed } = lap;
     const n = distance.length - 1;
     assertOnTheRoad(this.forces, greatest(speed));
-    const known = this.before && isSameWay(this.before, lap) ? this.before.speed : null;
-    if (!known) this.added = this.empty(n);
-    for (let i = 0; i < n; i++) {
-      if (!known || speed[i] !== known[i] || speed[i + 1] !== known[i + 1]) this.interval(lap, i);
-    }
-    this.before = lap;
+    if (this.added.front.length < n) this.added = this.empty(n + SPARE);
+    for (let i = 0; i < n; i++) this.interval(lap, i);
     const { added, sided } = this;
+    // What nothing is recovered of adds up to is nothing at each point.
+    const none = this.vehicle.recovery ? null : new Float64Array(n + 1);
     const time = new Float64Array(n + 1);
     const slipped = new Float64Array(n + 1);
     const frontHeat = new Float64Array(n + 1);
@@ -91,22 +89,20 @@ export class LapWork {
       airSpeed: lap.headwind ? airSpeeds(speed, lap.headwind) : speed,
       frontHeat,
       rearHeat,
-      frontLeftHeat: sided ? summed(added.frontLeft) : halved(frontHeat),
-      rearLeftHeat: sided ? summed(added.rearLeft) : halved(rearHeat),
-      // What nothing is recovered of adds up to is nothing at each point.
-      recovered: this.vehicle.recovery ? summed(added.recovered) : added.recovered,
-      recoverable: this.vehicle.recovery ? summed(added.recoverable) : added.recoverable,
+      frontLeftHeat: sided ? summed(added.frontLeft, n) : halved(frontHeat),
+      rearLeftHeat: sided ? summed(added.rearLeft, n) : halved(rearHeat),
+      recovered: none ?? summed(added.recovered, n),
+      recoverable: none ?? summed(added.recoverable, n),
       slipped,
     };
-    return { ...trace, zones: findZones(trace, added.lateral, lap.nameAt ?? (() => '')) };
+    return { ...trace, zones: findZones(trace, added.lateral.subarray(0, n), lap.nameAt ?? (() => '')) };
   }
 
   /** Room for what n intervals add. */
   private empty(n: number): Added {
     const { recovery } = this.vehicle;
-    const none = new Float64Array(n + 1);
     const rooms = (names: readonly string[], needed: boolean) =>
-      names.map((name) => [name, needed ? new Float64Array(n) : none] as const);
+      names.map((name) => [name, new Float64Array(needed ? n : 0)] as const);
     return Object.fromEntries([
       ...rooms(ADDED, true),
       ...rooms(ADDED_ALONE, recovery !== null),
@@ -117,45 +113,54 @@ export class LapWork {
   /** Works out what one interval adds. */
   private interval(lap: DrivenLap, i: number): void {
     const { forces, added } = this;
-    const ds = lap.distance[i + 1] - lap.distance[i];
-    const v0 = lap.speed[i];
-    const v1 = lap.speed[i + 1];
+    const { speed, headwind, curvature } = lap;
+    const v0 = speed[i];
+    const v1 = speed[i + 1];
     const squares = v0 * v0 - v1 * v1;
-    const mid = Math.sqrt(0.5 * (v0 * v0 + v1 * v1));
-    const dt = lap.duration ? lap.duration[i] : (2 * ds) / (v0 + v1);
-    const against = mid + (lap.headwind ? 0.5 * (lap.headwind[i] + lap.headwind[i + 1]) : 0);
-    const inertial = (0.5 * forces.mass * forces.inertia * squares) / ds;
-    const slowed = inertial - resistance(forces, against, lap.grade[i]);
-    // The engine only holds back: where nothing is slowed it makes no difference.
-    const force = slowed > 0 ? slowed - engineBrakingAt(forces, mid) : slowed;
-    added.duration[i] = dt;
-    added.lateral[i] = lap.curvature
-      ? (mid * mid * Math.abs(lap.curvature[i])) / STANDARD_GRAVITY
-      : forces.lateralGrip;
-    if (force > 0 && lap.braking?.[i] !== 0) {
-      this.braked(lap, i, force, dt, mid, against);
-      return;
-    }
+    const square = 0.5 * (v0 * v0 + v1 * v1);
+    const wind = headwind ? 0.5 * (headwind[i] + headwind[i + 1]) : 0;
+    added.duration[i] = lap.duration
+      ? lap.duration[i]
+      : (2 * (lap.distance[i + 1] - lap.distance[i])) / (v0 + v1);
+    added.lateral[i] = curvature ? (square * Math.abs(curvature[i])) / STANDARD_GRAVITY : forces.lateralGrip;
     added.front[i] = 0;
     added.rear[i] = 0;
     added.slipped[i] = 0;
     for (let k = 0; this.sided && k < ADDED_LEFT.length; k++) added[ADDED_LEFT[k]][i] = 0;
     for (let k = 0; this.vehicle.recovery && k < ADDED_ALONE.length; k++) added[ADDED_ALONE[k]][i] = 0;
+    if (lap.braking?.[i] === 0) return;
+    // A car that nothing pushes and that gets no slower is not braked: most of a lap, known without a root.
+    const pushed = lap.grade[i] + forces.rolling < 0 || (wind < 0 && wind * wind > square);
+    if (squares <= 0 && !pushed) return;
+    const force = this.wanted(lap, i);
+    if (force > 0) this.braked(lap, i, force);
+  }
+
+  /** Braking that an interval wants, N; below zero where nothing, or the engine, is enough. */
+  private wanted({ distance, speed, headwind, grade }: DrivenLap, i: number): number {
+    const { forces } = this;
+    const [v0, v1] = [speed[i], speed[i + 1]];
+    const mid = Math.sqrt(0.5 * (v0 * v0 + v1 * v1));
+    const against = mid + (headwind ? 0.5 * (headwind[i] + headwind[i + 1]) : 0);
+    const inertial =
+      (0.5 * forces.mass * forces.inertia * (v0 * v0 - v1 * v1)) / (distance[i + 1] - distance[i]);
+    return inertial - resistance(forces, against, grade[i]) - engineBrakingAt(forces, mid);
   }
 
   /**
    * Works out what one interval adds in which the brakes are on.
-   * @param force N
-   * @param dt s
-   * @param mid speed, m/s
-   * @param against speed of the air against the car, m/s
+   * @param force of brakes and motor, N
    */
-  private braked(lap: DrivenLap, i: number, force: number, dt: number, mid: number, against: number): void {
+  private braked(lap: DrivenLap, i: number, force: number): void {
     const { vehicle, forces, state, added } = this;
     const { demand } = state;
-    const ds = lap.distance[i + 1] - lap.distance[i];
+    const { distance, speed, headwind } = lap;
+    const ds = distance[i + 1] - distance[i];
+    const dt = added.duration[i];
+    const mid = Math.sqrt(0.5 * (speed[i] ** 2 + speed[i + 1] ** 2));
+    const against = mid + (headwind ? 0.5 * (headwind[i] + headwind[i + 1]) : 0);
     demand.force = force;
-    demand.z = (lap.speed[i] - lap.speed[i + 1]) / (dt * STANDARD_GRAVITY);
+    demand.z = (speed[i] - speed[i + 1]) / (dt * STANDARD_GRAVITY);
     demand.downforce = forces.downforce * Math.max(0, against) ** 2;
     demand.trackGrip = forces.trackGrip;
     demand.electric = vehicle.recovery ? motorForce(vehicle, mid, force, dt, ds) : 0;
@@ -184,20 +189,11 @@ function greatest(values: Float64Array): number {
   return most;
 }
 
-/** Whether two laps go the same way: only their speeds may differ. */
-const isSameWay = (a: DrivenLap, b: DrivenLap): boolean =>
-  a.distance === b.distance &&
-  a.grade === b.grade &&
-  a.curvature === b.curvature &&
-  a.headwind === b.headwind &&
-  a.duration === b.duration &&
-  a.braking === b.braking;
-
-/** Sums up to each point; n + 1. @param added by each interval; n */
-function summed(added: Float64Array): Float64Array {
-  const sums = new Float64Array(added.length + 1);
+/** Sums up to each point; n + 1. @param added by each of the n intervals, and room behind them */
+function summed(added: Float64Array, n: number): Float64Array {
+  const sums = new Float64Array(n + 1);
   let sum = 0;
-  for (let i = 0; i < added.length; i++) {
+  for (let i = 0; i < n; i++) {
     sum += added[i];
     sums[i + 1] = sum;
   }

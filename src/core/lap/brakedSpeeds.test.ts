@@ -12,14 +12,15 @@ function heun(speed: number, i: number, next: number, most: number, step: number
 }
 
 /** Round and round from the slowest point until nothing changes any more: what is left out nowhere. */
-function everywhere(limit: Float64Array, slowest: number, direction: 1 | -1, step: number, rate: Rate) {
+function everywhere(limit: Float64Array, slowest: number, direction: 1 | -1, way: Float64Array, rate: Rate) {
   const n = limit.length;
   const speed = new Float64Array(n).fill(Number.POSITIVE_INFINITY);
   speed[slowest] = limit[slowest];
   let i = slowest;
   for (let count = 0; count < 3 * n; count++) {
     const next = (i + direction + n) % n;
-    speed[next] = heun(speed[i], i, next, limit[next], step, rate);
+    const first = direction > 0 ? i : next;
+    speed[next] = heun(speed[i], i, next, limit[next], way[first + 1] - way[first], rate);
     i = next;
   }
   return speed;
@@ -45,13 +46,16 @@ describe('speeds from which corners are braked for', () => {
         const limit = Float64Array.from(
           corners.flatMap((each) => new Array<number>(each.length).fill(each.limit)),
         );
+        // Points are not all as far apart.
+        const way = new Float64Array(limit.length + 1);
+        for (let i = 0; i < limit.length; i++) way[i + 1] = way[i] + own.step * (1 + (i % 3));
         const slowest = limit.indexOf(Math.min(...limit));
         const drive: Rate = (v) => own.push * (20 / Math.max(20, v)) - own.drag * v * v;
         // Brakes that can do less on one half of the way.
         const brake: Rate = (v, i) => own.brakes * (i % 50 < 25 ? 1 : own.weaker) + own.drag * v * v;
-        const forward = everywhere(limit, slowest, 1, own.step, drive);
-        const braked = new BrakedSpeeds(limit, forward, slowest, own.step, { deceleration: brake });
-        const all = everywhere(limit, slowest, -1, own.step, brake);
+        const forward = everywhere(limit, slowest, 1, way, drive);
+        const braked = new BrakedSpeeds(limit, forward, slowest, way, { deceleration: brake });
+        const all = everywhere(limit, slowest, -1, way, brake);
         leftOut += braked.deciding.filter((speed) => speed === Number.POSITIVE_INFINITY).length;
         for (let i = 0; i < limit.length; i++) {
           expect(Math.min(forward[i], braked.deciding[i])).toBe(Math.min(forward[i], all[i]));

@@ -17,14 +17,14 @@ export class BrakedSpeeds {
    * @param limit corner speeds, m/s; n
    * @param forward speeds with full power out of each corner, m/s; n
    * @param slowest point of the lowest corner speed
-   * @param step between points, m
+   * @param distance of the points, m; n + 1
    * @param braking what brakes
    */
   constructor(
     private readonly limit: Float64Array,
     forward: Float64Array,
     slowest: number,
-    private readonly step: number,
+    private readonly distance: Float64Array,
     private readonly braking: Braking,
   ) {
     const n = limit.length;
@@ -70,7 +70,8 @@ export class BrakedSpeeds {
    * place, so that what they ask for is written into the loop.
    */
   private before(speed: number, i: number, before: number): number {
-    const { limit, step, braking } = this;
+    const { limit, distance, braking } = this;
+    const step = distance[before + 1] - distance[before];
     const square = speed * speed;
     let reached = speed;
     let at = i;

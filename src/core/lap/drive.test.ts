@@ -4,6 +4,7 @@ import { recordFigure } from '../../../tests/support/validation';
 import { plainCar } from '../../../tests/support/vehicles';
 import type { Segment } from '../circuit';
 import { STANDARD_GRAVITY } from '../constants';
+import { intervalAt } from '../numeric';
 import { driveLap, prepareCircuit } from './driveLap';
 import { forcesOf, powerIn, topSpeed } from './forces';
 import { type LapTrace, lapHeat } from './trace';
@@ -145,16 +146,18 @@ describe('the simulated lap', () => {
     for (const vehicle of [car, { ...car, downforceArea: 3.5, mass: 900, power: 400_000 }]) {
       const trace = drive(vehicle);
       if (circuit.kind !== 'line') throw new Error('a line was expected');
+      const { line } = circuit;
       for (let i = 1; i < trace.speed.length - 1; i++) {
         const ds = trace.distance[i + 1] - trace.distance[i];
         const v2 = 0.5 * (trace.speed[i] ** 2 + trace.speed[i + 1] ** 2);
         const deceleration = (trace.speed[i] ** 2 - trace.speed[i + 1] ** 2) / (2 * ds);
+        const k = intervalAt(line.distance, 0.5 * (trace.distance[i] + trace.distance[i + 1]));
+        const bend = 0.5 * (line.curvature[k] + line.curvature[k + 1]);
         const load = vehicle.mass * STANDARD_GRAVITY + 0.5 * 1.2 * vehicle.downforceArea * v2;
         const grip = (1 - 0.1 * (load / (vehicle.mass * STANDARD_GRAVITY) - 1)) * load;
-        const sideways = (vehicle.mass * v2 * Math.abs(circuit.line.curvature[i])) / (1.2 * 0.92 * grip);
+        const sideways = (vehicle.mass * v2 * Math.abs(bend)) / (1.2 * 0.92 * grip);
         const drag =
-          0.5 * 1.2 * vehicle.dragArea * v2 +
-          (0.013 + circuit.line.grade[i]) * vehicle.mass * STANDARD_GRAVITY;
+          0.5 * 1.2 * vehicle.dragArea * v2 + (0.013 + line.grade[k]) * vehicle.mass * STANDARD_GRAVITY;
         const along = Math.max(0, vehicle.mass * deceleration - drag) / (1.25 * 0.9 * grip);
         expect(Math.hypot(sideways, along)).toBeLessThan(1.04);
       }
@@ -176,7 +179,7 @@ describe('the simulated lap', () => {
     const [quick, slow] = [lap(0), lap(0.4)];
     expect(slow.time[slow.time.length - 1]).toBeGreaterThan(quick.time[quick.time.length - 1]);
     slow.zones.forEach((zone, k) => {
-      expect(zone.startIndex).toBeLessThanOrEqual(quick.zones[k].startIndex);
+      expect(slow.distance[zone.startIndex]).toBeLessThan(quick.distance[quick.zones[k].startIndex]);
       expect(zone.length).toBeGreaterThan(quick.zones[k].length);
     });
   });

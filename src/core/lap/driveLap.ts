@@ -1,5 +1,6 @@
-import { type SampledLine, type Segment, sampleLine, segmentLength } from '../circuit';
+import { lapLine, type SampledLine, type Segment, segmentLength } from '../circuit';
 import { brakeWork, type DrivenLap, LapWork } from './brakeWork';
+import type { PointBetween } from './buildUp';
 import { isBraking } from './findZones';
 import { type Forces, forcesOf } from './forces';
 import { solveLap } from './solveLap';
@@ -38,7 +39,7 @@ export interface ZoneClicks {
   readonly clicks: number;
 }
 
-/** Distance between the points of a simulated lap, m. */
+/** Distance between the points of a simulated lap where its line bends, m; see `lapLine`. */
 export const LINE_SPACING = 1;
 
 /** A circuit made ready once for laps at any pace. */
@@ -54,7 +55,7 @@ export type PreparedCircuit =
 
 /**
  * A circuit ready to be driven: its line sampled once for all laps; a list of braking zones stays as it is.
- * @param spacing between points of the line, m
+ * @param spacing between points of the line where it bends, m
  * @param wind over it; a list of braking zones has no directions, so none blows there
  */
 export function prepareCircuit(
@@ -63,7 +64,7 @@ export function prepareCircuit(
   wind: Wind | null = null,
 ): PreparedCircuit {
   if (circuit.kind === 'zones') return circuit;
-  const line = withWind(sampleLine(circuit.segments, spacing), wind);
+  const line = withWind(lapLine(circuit.segments, spacing), wind);
   return {
     kind: 'line',
     line,
@@ -88,7 +89,7 @@ export const driveLap = (
   clicks: readonly ZoneClicks[] = [],
 ): LapTrace => new Laps(circuit, vehicle, driver, conditions).drive(caps, clicks);
 
-/** Laps of one car and driver on one circuit in one air; what a lap has in common with the one before is not worked out again. */
+/** Laps of one car and driver on one circuit in one air. */
 export class Laps {
   private readonly forces: Forces;
   private readonly work: LapWork;
@@ -122,23 +123,56 @@ export class Laps {
       const pace = driver.pace * forces.trackGrip;
       return work.of(lapFromTypedZones(zones, pace, driver.brakeBuildUp));
     }
-    const lap: DrivenLap = {
-      distance: circuit.line.distance,
-      speed: solveLap(
-        circuit.line,
-        forces,
-        driver.brakeBuildUp,
-        alongLine(circuit.line, caps, (cap) => cap.available),
-        forces.firstAxle ? alongLine(circuit.line, clicks, (zone) => zone.clicks) : undefined,
-      ),
-      ...circuit.between,
-      ...(circuit.line.headwind && { headwind: circuit.line.headwind }),
-      nameAt: circuit.nameAt,
-    };
+    const solved = solveLap(
+      circuit.line,
+      forces,
+      driver.brakeBuildUp,
+      alongLine(circuit.line, caps, (cap) => cap.available),
+      forces.firstAxle ? alongLine(circuit.line, clicks, (zone) => zone.clicks) : undefined,
+    );
+    const lap = withStarts(circuit, solved.speed, solved.between);
     const trace = work.of(lap);
     const start = firstFree(trace);
     return start === 0 ? trace : brakeWork(rotated(lap, start, circuit.line.length), vehicle, forces);
   }
+}
+
+/** A lap along a line, with a point of its own where each braking begins. @param speed at the points of the line, m/s; n + 1 */
+function withStarts(
+  { line, between, nameAt }: Extract<PreparedCircuit, { kind: 'line' }>,
+  speed: Float64Array,
+  starts: readonly PointBetween[],
+): DrivenLap {
+  const { distance, headwind } = line;
+  /** @param own value at a start, or of the interval that follows it */
+  const put = (values: Float64Array, own: (start: PointBetween) => number): Float64Array => {
+    const all = new Float64Array(values.length + starts.length);
+    let from = 0;
+    starts.forEach((start, k) => {
+      all.set(values.subarray(from, start.after + 1), from + k);
+      from = start.after + 1;
+      all[from + k] = own(start);
+    });
+    all.set(values.subarray(from), from + starts.length);
+    return all;
+  };
+  const along =
+    (values: Float64Array) =>
+    ({ after, share }: PointBetween) =>
+      values[after] + share * (values[after + 1] - values[after]);
+  // Both parts of an interval are as the whole was.
+  const same =
+    (values: Float64Array) =>
+    ({ after }: PointBetween) =>
+      values[after];
+  return {
+    distance: put(distance, along(distance)),
+    speed: put(speed, (start) => start.speed),
+    grade: put(between.grade, same(between.grade)),
+    curvature: put(between.curvature, same(between.curvature)),
+    ...(headwind && { headwind: put(headwind, along(headwind)) }),
+    nameAt,
+  };
 }
 
 /** A value of each braking zone at each point of a line: up to where each braking zone ended, its own. */

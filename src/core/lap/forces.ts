@@ -143,11 +143,19 @@ const resistanceOf = (f: Forces, speed: number, grade: number, weight: number): 
 /**
  * Highest speed a curvature allows, m/s; never above `cap`. Fixed point over downforce and load sensitivity.
  * @param headwind m/s
+ * @param from a speed that is not far from it, such as the point before allows, m/s; 0 where none is known
  */
-export function cornerSpeed(f: Forces, curvature: number, grade: number, cap: number, headwind = 0): number {
+export function cornerSpeed(
+  f: Forces,
+  curvature: number,
+  grade: number,
+  cap: number,
+  headwind = 0,
+  from = 0,
+): number {
   const k = Math.abs(curvature);
   if (k < 1e-6) return cap;
-  let v = Math.min(cap, Math.sqrt((f.lateralGrip * STANDARD_GRAVITY) / k));
+  let v = from > 0 ? from : Math.min(cap, Math.sqrt((f.lateralGrip * STANDARD_GRAVITY) / k));
   for (let i = 0; i < 60; i++) {
     const load = tyreLoad(f, v + headwind, grade);
     const next = Math.min(cap, Math.sqrt((f.lateralGrip * loadFactor(f, load) * load) / (f.mass * k)));

@@ -44,12 +44,12 @@ describe('full power out of the corners', () => {
           const f = forcesOf(vehicle, { ...day.driver, pace: 1, trackGrip: 1 }, 1.2, 0.01);
           const { limit, slowest, forward } = fullPowerOf(line, f);
           const n = forward.length;
-          const step = line.length / n;
           const at = (speed: number, i: number) =>
             accelerationAt(f, speed, line.curvature[i], line.grade[i], line.headwind?.[i] ?? 0);
           expect(forward[slowest]).toBe(limit[slowest]);
           for (let i = 0; i < n; i++) {
             const next = (i + 1) % n;
+            const step = line.distance[i + 1] - line.distance[i];
             const square = forward[i] * forward[i];
             const early = at(forward[i], i);
             const straight = Math.min(limit[next], Math.sqrt(Math.max(1, square + 2 * early * step)));

@@ -46,8 +46,11 @@ function cornerSpeeds({ distance, curvature, grade, headwind }: WindyLine, force
     liftSpeed(forces) - strongest(headwind, 1),
   );
   const limit = new Float64Array(distance.length - 1);
-  for (let i = 0; i < limit.length; i++)
-    limit[i] = cornerSpeed(forces, curvature[i], grade[i], cap, headwind?.[i]);
+  let before = 0;
+  for (let i = 0; i < limit.length; i++) {
+    before = cornerSpeed(forces, curvature[i], grade[i], cap, headwind?.[i], before);
+    limit[i] = before;
+  }
   return limit;
 }
 
@@ -58,18 +61,18 @@ function cornerSpeeds({ distance, curvature, grade, headwind }: WindyLine, force
  * number on the heap.
  */
 function outOfCorners(line: WindyLine, f: Forces, limit: Float64Array, start: number): Float64Array {
-  const { curvature, grade, headwind } = line;
+  const { distance, curvature, grade, headwind } = line;
   const { mass, drag, downforce, rolling, drivenShare, lateralGrip, tractionGrip, loadLoss } = f;
   const heavy = mass * STANDARD_GRAVITY;
   const inert = mass * f.inertia;
   const n = limit.length;
-  const step = line.length / n;
   const speed = new Float64Array(n);
   speed[start] = limit[start];
   let weight = heavy / Math.sqrt(1 + grade[start] * grade[start]);
   let i = start;
   for (let count = 0; count < 2 * n; count++) {
     const next = i + 1 < n ? i + 1 : 0;
+    const step = distance[i + 1] - distance[i];
     const square = speed[i] * speed[i];
     let reached = speed[i];
     let at = i;
@@ -80,7 +83,8 @@ function outOfCorners(line: WindyLine, f: Forces, limit: Float64Array, start: nu
       const load = weight + downforce * against * against;
       const grip = Math.max(LEAST_GRIP, 1 - loadLoss * (load / heavy - 1)) * load;
       const used = (mass * reached * reached * Math.abs(curvature[at])) / (lateralGrip * grip);
-      const beside = used >= 1 ? 0 : Math.sqrt(1 - used * used);
+      // Less than that is no part of one: most of a lap is straight.
+      const beside = used < 1e-9 ? 1 : used >= 1 ? 0 : Math.sqrt(1 - used * used);
       const force = Math.min(
         powerAt(f, reached) / Math.max(reached, 1),
         tractionGrip * grip * drivenShare * beside,

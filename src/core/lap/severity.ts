@@ -65,21 +65,25 @@ export function severityOf(trace: LapTrace, line: SampledLine | null): Severity 
   };
 }
 
-function rightTurnsOf({ curvature }: SampledLine): number {
+/** Share of all turning that is to the right. */
+function rightTurnsOf({ curvature, distance }: SampledLine): number {
   let [right, all] = [0, 0];
-  for (const k of curvature) {
-    all += Math.abs(k);
-    if (k < 0) right -= k;
+  for (let i = 0; i + 1 < distance.length; i++) {
+    const turn = 0.5 * (curvature[i] + curvature[i + 1]) * (distance[i + 1] - distance[i]);
+    all += Math.abs(turn);
+    if (turn < 0) right -= turn;
   }
   return all > 0 ? right / all : 0.5;
 }
 
-function longestRun({ curvature, length }: SampledLine): number {
+function longestRun({ curvature, distance, length }: SampledLine): number {
   const n = curvature.length - 1;
+  const flat = (i: number) => Math.abs(curvature[i]) < FLAT;
   let [run, most] = [0, 0];
-  for (let i = 0; i < 2 * n; i++) {
-    run = Math.abs(curvature[i % n]) < FLAT ? run + 1 : 0;
-    most = Math.max(most, Math.min(run, n));
+  for (let count = 0; count < 2 * n; count++) {
+    const i = count % n;
+    run = flat(i) && flat(i + 1) ? run + distance[i + 1] - distance[i] : 0;
+    most = Math.max(most, Math.min(run, length));
   }
-  return (most * length) / n;
+  return most;
 }

@@ -1,5 +1,5 @@
 import { BrakedSpeeds, type Braking } from './brakedSpeeds';
-import { buildUpBraking } from './buildUp';
+import { beginBrakings, type PointBetween } from './buildUp';
 import { brakingDeceleration, type Forces } from './forces';
 import { fullPowerOf } from './fullPower';
 import type { WindyLine } from './wind';
@@ -12,7 +12,7 @@ import type { WindyLine } from './wind';
  * @param buildUp time from first touch to full braking, s
  * @param most braking force the brakes can make at each point, N; n + 1. Left out, the tyres are the limit everywhere
  * @param clicks on the driver's balance control at each point; n + 1. Left out, none
- * @returns speed at each of the n + 1 points, m/s; the last equals the first
+ * @returns speed at each of the n + 1 points, m/s, the last equal to the first; and the points that brakings have between them
  */
 export function solveLap(
   line: WindyLine,
@@ -20,16 +20,16 @@ export function solveLap(
   buildUp: number,
   most?: Float64Array,
   clicks?: Float64Array,
-): Float64Array {
-  const n = line.distance.length - 1;
-  const step = line.length / n;
+): { readonly speed: Float64Array; readonly between: readonly PointBetween[] } {
   const { limit, slowest, forward } = fullPowerOf(line, forces);
   const braking = new LineBraking(line, forces, most, clicks);
-  const braked = new BrakedSpeeds(limit, forward, slowest, step, braking);
+  const braked = new BrakedSpeeds(limit, forward, slowest, line.distance, braking);
   const speed = slower(forward, braked.deciding);
-  buildUpBraking(speed, forward, braked, line, forces, buildUp, braking);
-  speed[n] = speed[0];
-  return speed;
+  // The room for one more is no point of its own.
+  const own = speed.subarray(0, forward.length);
+  const between = beginBrakings(own, forward, braked, line, forces, buildUp, braking);
+  speed[forward.length] = speed[0];
+  return { speed, between };
 }
 
 /** The slower of two speeds at each point, and room for one more; n + 1. */

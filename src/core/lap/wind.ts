@@ -27,13 +27,13 @@ export const WIND_AT_CAR = log(AT_CAR / ROUGHNESS) / log(10 / ROUGHNESS);
 /** A line with the wind along it; buildings, walls and trees are not known. */
 export function withWind(line: SampledLine, wind: Wind | null): WindyLine {
   if (!wind || wind.speed === 0) return line;
-  const { curvature, length } = line;
-  const step = length / (curvature.length - 1);
+  const { curvature, distance } = line;
   const headwind = new Float64Array(curvature.length);
   let heading = 0;
   for (let i = 0; i < headwind.length; i++) {
     headwind[i] = wind.speed * WIND_AT_CAR * cos(heading - wind.from);
-    if (i + 1 < headwind.length) heading += 0.5 * (curvature[i] + curvature[i + 1]) * step;
+    if (i + 1 < headwind.length)
+      heading += 0.5 * (curvature[i] + curvature[i + 1]) * (distance[i + 1] - distance[i]);
   }
   return { ...line, headwind };
 }

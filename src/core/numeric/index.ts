@@ -3,6 +3,7 @@ export { bandedSolve } from './bandedSolve';
 export { buffersIn } from './buffersIn';
 export { cos, cubeRoot, exp, log, power, rootOfSquares, sin } from './elementary';
 export { Code, encodeModule, type Locals } from './encode';
+export { intervalAt } from './intervalAt';
 export { largestThat } from './largestThat';
 export { logNormalProbability, normalProbability } from './normal';
 export { normalQuantile } from './normalQuantile';

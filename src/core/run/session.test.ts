@@ -81,7 +81,9 @@ describe('every run', () => {
   it.each(PLANS)('moves no peak by more than 1 K when steps are halved and cells doubled: %s', (id) => {
     const input = dayInput(setup(id));
     const { steps, refinement, spacing } = DEFAULT_NUMERICS;
+    const day = simulateDay(input);
     const fine = simulateDay(input, {
+      ...DEFAULT_NUMERICS,
       steps: {
         braking: steps.braking / 2,
         leastPerZone: steps.leastPerZone * 2,
@@ -90,9 +92,8 @@ describe('every run', () => {
         standing: steps.standing / 2,
       },
       refinement: refinement * 2,
-      spacing: spacing / 2,
     });
-    const moved = peakDifference(simulateDay(input), fine);
+    const moved = peakDifference(day, fine);
     // Outside, and recorded so: what a motor leaves the five-door's rear brakes is a small difference of large forces.
     expect(moved).toBeLessThan(input.vehicle.recovery ? 2 : 1);
     recordFigure({
@@ -100,6 +101,16 @@ describe('every run', () => {
       what: `Steps halved, cells doubled: largest move of a peak, ${setup(id).plan.name}`,
       expected: 'under 1',
       computed: moved,
+      unit: 'K',
+      source: 'own requirement',
+    });
+    const closer = peakDifference(day, simulateDay(input, { ...DEFAULT_NUMERICS, spacing: spacing / 2 }));
+    expect(closer).toBeLessThan(1);
+    recordFigure({
+      id: 'numerics',
+      what: `Points of the line twice as close: largest move of a peak, ${setup(id).plan.name}`,
+      expected: 'under 1',
+      computed: closer,
       unit: 'K',
       source: 'own requirement',
     });

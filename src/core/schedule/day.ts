@@ -39,7 +39,7 @@ export function daySchedule(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
     }, 0),
     legs: legs.map(({ leg, index }): LegPlan => ({ session: index, kind: leg.kind })),
     *pieces(): Generator<Piece, void, Outcome> {
-      let caps: readonly BrakeCap[] = [];
+      let before: DrivenBefore | null = null;
       for (const [at, { leg, index, air }] of legs.entries()) {
         const where = { kind: 'given' as const, leg: at, ambient: air.ambient };
         if ('duration' in leg) {
@@ -47,23 +47,39 @@ export function daySchedule(input: DayInput, numerics: Numerics = DEFAULT_NUMERI
           continue;
         }
         for (let n = 0; n < leg.laps; n++) {
-          const { trace, steps } = plan(leg, n, air, caps);
+          const asPlanned = plan(leg, n, air);
+          const caps: readonly BrakeCap[] = before && input.brakesEarlier ? capsFrom(asPlanned, before) : [];
+          const { trace, steps } = caps.length > 0 ? plan(leg, n, air, caps) : asPlanned;
           const lap = { kind: leg.kind, session: index, trace, trackGrip: air.trackGrip };
           const { available } = yield { ...where, steps, clicks: input.clicks, lap };
-          if (input.brakesEarlier) caps = capsFrom(plan(leg, n, air), trace, available);
+          before = { asPlanned, trace, available };
         }
       }
     },
   };
 }
 
-/** What the brakes could make of each braking zone of a lap, against what is asked of them as planned; empty while enough. */
-function capsFrom(asPlanned: PlannedLap, trace: LapTrace, available: readonly number[]): readonly BrakeCap[] {
+/** A lap that was driven, as it was planned, and the least braking that was available in each of its braking zones, N. */
+interface DrivenBefore {
+  readonly asPlanned: PlannedLap;
+  readonly trace: LapTrace;
+  readonly available: readonly number[];
+}
+
+/**
+ * What a driver lets the brakes make of each braking zone of the next lap: as much less than is asked for as planned as they
+ * fell short in the lap before, which may have asked for less; empty where they were enough.
+ */
+function capsFrom(next: PlannedLap, { asPlanned, trace, available }: DrivenBefore): readonly BrakeCap[] {
+  let short = false;
   const caps = trace.zones.map((zone, k): BrakeCap => {
     const end = trace.distance[zone.endIndex];
-    return { end, available: available[k], needed: peakNeeded(asPlanned, end, k) };
+    const asked = peakNeeded(asPlanned, end, k);
+    const needed = next === asPlanned ? asked : peakNeeded(next, end, k);
+    if (available[k] < asked) short = true;
+    return { end, available: asked > 0 ? available[k] * (needed / asked) : available[k], needed };
   });
-  return caps.some((cap) => cap.available < cap.needed) ? caps : [];
+  return short ? caps : [];
 }
 
 /** Greatest braking asked for in the braking zone of a planned lap that ends nearest to a distance, m; N. */

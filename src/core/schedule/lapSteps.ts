@@ -66,10 +66,12 @@ function demandOf(
   event: readonly number[],
 ): StepDemand {
   const m = dt.length;
-  const { frontHeat, rearHeat, slipped, recovered } = trace;
-  const whole = new Float64Array(frontHeat.length);
-  for (let i = 0; i < whole.length; i++) whole[i] = frontHeat[i] + rearHeat[i] + slipped[i] + recovered[i];
-  const work = ends.added(whole);
+  const front = ends.added(trace.frontHeat);
+  const rear = ends.added(trace.rearHeat);
+  const slipped = ends.added(trace.slipped);
+  const recovered = ends.added(trace.recovered);
+  const work = new Float64Array(m);
+  for (let k = 0; k < m; k++) work[k] = front[k] + rear[k] + slipped[k] + recovered[k];
   const recoverable = ends.added(trace.recoverable);
   const way = ends.added(trace.distance);
   const loss = ends.added(trace.speed);
@@ -87,8 +89,8 @@ function demandOf(
     electric,
     z,
     way,
-    frontLeft: partOf(ends.added(trace.frontLeftHeat), ends.added(trace.frontHeat)),
-    rearLeft: partOf(ends.added(trace.rearLeftHeat), ends.added(trace.rearHeat)),
+    frontLeft: partOf(ends.added(trace.frontLeftHeat), front),
+    rearLeft: partOf(ends.added(trace.rearLeftHeat), rear),
   };
 }
 

@@ -1,5 +1,6 @@
 import type { BrakingZone, LapTrace } from '../lap';
 import { lapHeat, lapTime } from '../lap';
+import { intervalAt } from '../numeric';
 
 /** A logged braking zone beside the solved one at the same place; indices into each lap's braking zones, −1 where the other has none. */
 export interface ZonePair {
@@ -90,14 +91,8 @@ export function lapLikeness(logged: LapTrace, solved: LapTrace): LapLikeness {
 export function speedAt({ distance, speed }: LapTrace, s: number): number {
   const n = distance.length - 1;
   const at = s < distance[0] ? s + distance[n] - distance[0] : s;
-  let low = 0;
-  let high = n;
-  while (high - low > 1) {
-    const mid = (low + high) >> 1;
-    if (distance[mid] <= at) low = mid;
-    else high = mid;
-  }
-  const span = distance[high] - distance[low];
-  const share = span > 0 ? Math.min(1, Math.max(0, (at - distance[low]) / span)) : 0;
-  return speed[low] + share * (speed[high] - speed[low]);
+  const i = intervalAt(distance, at);
+  const span = distance[i + 1] - distance[i];
+  const share = span > 0 ? Math.min(1, Math.max(0, (at - distance[i]) / span)) : 0;
+  return speed[i] + share * (speed[i + 1] - speed[i]);
 }

@@ -1,6 +1,7 @@
 import { STANDARD_GRAVITY } from '../constants';
 import type { DrivenLap, Vehicle, WindyLine } from '../lap';
 import { engineBrakingAt, type Forces, resistance } from '../lap';
+import { intervalAt } from '../numeric';
 import type { LapKind } from '../schedule';
 import { bridged, type Log } from './mend';
 import { type Braked, restore } from './restore';
@@ -205,12 +206,12 @@ type Place = Readonly<Record<'grade' | 'curvature' | 'headwind', number>>;
 
 function lineLookUp(line: WindyLine | null): (distance: number) => Place {
   if (!line) return () => ({ grade: 0, curvature: 0, headwind: 0 });
-  const n = line.distance.length - 1;
+  const { distance: points, length } = line;
   return (distance) => {
-    const s = (distance / line.length) * n;
-    const before = Math.floor(s);
-    const i = ((before % n) + n) % n;
-    const between = (values: Float64Array) => values[i] + (s - before) * (values[i + 1] - values[i]);
+    const s = distance - Math.floor(distance / length) * length;
+    const i = intervalAt(points, s);
+    const share = (s - points[i]) / (points[i + 1] - points[i]);
+    const between = (values: Float64Array) => values[i] + share * (values[i + 1] - values[i]);
     const headwind = line.headwind ? between(line.headwind) : 0;
     return { grade: between(line.grade), curvature: between(line.curvature), headwind };
   };

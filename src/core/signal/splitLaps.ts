@@ -1,3 +1,4 @@
+import { intervalAt } from '../numeric';
 import { type Gate, gateAt, lapsFrom, localPlane } from '../track';
 import type { Log } from './mend';
 import { bridged } from './mend';
@@ -164,13 +165,7 @@ function sampled(trace: SpeedTrace, n: number): Float64Array {
 }
 
 function timeAt(trace: SpeedTrace, distance: number): number {
-  let low = 0;
-  let high = trace.distance.length - 1;
-  while (high - low > 1) {
-    const mid = (low + high) >> 1;
-    if (trace.distance[mid] <= distance) low = mid;
-    else high = mid;
-  }
-  const span = trace.distance[high] - trace.distance[low];
-  return trace.time[low] + (span > 0 ? (distance - trace.distance[low]) / span : 0) * trace.step;
+  const i = intervalAt(trace.distance, distance);
+  const span = trace.distance[i + 1] - trace.distance[i];
+  return trace.time[i] + (span > 0 ? (distance - trace.distance[i]) / span : 0) * trace.step;
 }

@@ -1,5 +1,6 @@
 import { STANDARD_GRAVITY } from '../constants';
 import { type BrakingZone, brakingDeceleration, type Forces, type LapTrace } from '../lap';
+import { intervalAt } from '../numeric';
 
 /** How a braking zone of a logged lap was driven; distances in m of the lap, times in s. */
 export interface ZoneTechnique {
@@ -259,15 +260,10 @@ function overlayOf(
   const to = Math.min(distance[distance.length - 1], distance[end] + MARGIN);
   const places = Float64Array.from({ length: POINTS }, (_, i) => from + ((to - from) * i) / (POINTS - 1));
   const along = (at: readonly number[] | Float64Array, values: ArrayLike<number>, d: number) => {
-    let [low, high] = [0, at.length - 1];
-    while (high - low > 1) {
-      const middle = (low + high) >> 1;
-      if (at[middle] <= d) low = middle;
-      else high = middle;
-    }
-    const width = at[high] - at[low];
-    const share = width > 0 ? Math.min(1, Math.max(0, (d - at[low]) / width)) : 0;
-    return values[low] + share * (values[high] - values[low]);
+    const i = intervalAt(at, d);
+    const width = at[i + 1] - at[i];
+    const share = width > 0 ? Math.min(1, Math.max(0, (d - at[i]) / width)) : 0;
+    return values[i] + share * (values[i + 1] - values[i]);
   };
   const index = (d: number) => {
     let i = 0;

@@ -1,3 +1,4 @@
+import { intervalAt } from '../numeric';
 import { type Track, wayAlong } from './track';
 
 /** A start line: a place and the way it is crossed. */
@@ -109,14 +110,7 @@ export function findLaps(track: Pick<Track, 'x' | 'y'>): FoundLaps | null {
   let best: { gate: Gate; laps: FoundLap[]; score: number } | null = null;
   for (let t = 0; t < TRIES; t++) {
     const wanted = ((t + 0.5) / TRIES) * total;
-    let low = 0;
-    let high = n - 1;
-    while (high - low > 1) {
-      const mid = (low + high) >> 1;
-      if (way[mid] <= wanted) low = mid;
-      else high = mid;
-    }
-    const gate = gateAt(track, low);
+    const gate = gateAt(track, intervalAt(way, wanted));
     const laps = lapsFrom(track, gate);
     const whole = laps.filter((lap) => lap.whole);
     if (whole.length === 0) continue;
