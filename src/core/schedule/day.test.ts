@@ -63,8 +63,10 @@ describe('a driver who brakes earlier', () => {
     expect(just[1].steps.duration / planned[1].steps.duration).toBeCloseTo(1, 4);
   });
 
-  it('takes no notice where they were enough, nor in a plan that is driven as it is', () => {
-    const laps = driven(day, (lap) => (lap === 1 ? 0.8 * hot : 1e9));
+  it('takes no notice where they were enough, or are for a slower lap, nor in a plan that is driven as it is', () => {
+    const weak = 0.8 * hot;
+    expect(cool).toBeLessThan(weak);
+    const laps = driven(day, (lap) => (lap > 0 ? weak : 1e9));
     expect(laps[2].steps.duration).toBeGreaterThan(planned[2].steps.duration);
     expect(laps[3].steps).toBe(planned[3].steps);
     const asPlanned = driven({ ...day, brakesEarlier: false }, () => 0.1 * cool);

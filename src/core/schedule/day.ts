@@ -67,8 +67,8 @@ interface DrivenBefore {
 }
 
 /**
- * What a driver lets the brakes make of each braking zone of the next lap: as much less than is asked for as planned as they
- * fell short in the lap before, which may have asked for less; empty where they were enough.
+ * What a driver lets the brakes make of each braking zone of the next lap where they fell short in the lap before: what was
+ * available; of a lap that asks for more, as large a share of it. Empty where that, or the lap before, is enough.
  */
 function capsFrom(next: PlannedLap, { asPlanned, trace, available }: DrivenBefore): readonly BrakeCap[] {
   let short = false;
@@ -77,9 +77,9 @@ function capsFrom(next: PlannedLap, { asPlanned, trace, available }: DrivenBefor
     const asked = peakNeeded(asPlanned, end, k);
     const needed = next === asPlanned ? asked : peakNeeded(next, end, k);
     if (available[k] < asked) short = true;
-    return { end, available: asked > 0 ? available[k] * (needed / asked) : available[k], needed };
+    return { end, available: asked > 0 ? available[k] * Math.max(1, needed / asked) : available[k], needed };
   });
-  return short ? caps : [];
+  return short && caps.some((cap) => cap.available < cap.needed) ? caps : [];
 }
 
 /** Greatest braking asked for in the braking zone of a planned lap that ends nearest to a distance, m; N. */

@@ -24,8 +24,8 @@ export type UncertainState =
 
 const store = browserRunStore();
 
-/** Raised whenever what is kept of a run changes its meaning, so that older pieces are no answer. */
-const RUN_FORMAT = 2;
+/** Raised whenever what is kept of a run changes its meaning or its numbers, so that older pieces are no answer. */
+const RUN_FORMAT = 3;
 
 /** All that uncertain runs depend on, as text. */
 const askedOf = (setup: Setup): string => hashKey([RUN_FORMAT, ...QUESTION.uncertain(setup)]);
