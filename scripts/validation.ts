@@ -104,8 +104,7 @@ Check 27 is of a single-seater of about 5 g; the Skarn is a prototype with inven
 keeps its discs warmer along the straight. Check 29 compares better pads and rotors of a loaded utility vehicle: the trend and its order
 are right, the size is not, and why is not known. Check 28: edges that lose heat bring the ridden disc just
 under the range. Check 30: heat enters the fluid by natural convection on the pistons' ends, so that its
-mean stays under the range of an ordinary track car; its wetted wall, which is judged beside it, lies inside. Steps halved and cells
-doubled: what a motor leaves the five-door's rear brakes is a small difference of large forces.
+mean stays under the range of an ordinary track car; its wetted wall, which is judged beside it, lies inside.
 `,
 );
 console.log(`docs/validation.md: ${figures.length} figures, ${outOfRange.length} outside their range`);
