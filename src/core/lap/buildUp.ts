@@ -15,7 +15,7 @@ export interface PointBetween {
 /** A build-up has a point at least every so manieth part of it. */
 const PARTS = 8;
 
-/** Turns in which the start is sought between two points; the speed then meets the braking curve to some 1e-4 of v². */
+/** Turns of false position in which the start is sought between two points. */
 const TURNS = 2;
 
 /**
