@@ -104,7 +104,7 @@ const engine = {
   leftAtWorse,
   /** The same day at one end of what is known of its cooling. */
   simulateCooled(input: DayInput, factors: CoolingDoubt['less']): DayResult {
-    const result = leanDay(withCooling(input, factors));
+    const result = leanDay(withCooling(input, factors)).told();
     return Comlink.transfer(result, movable(result));
   },
   /** How long a session can go on; takes a second or more. */

@@ -144,35 +144,34 @@ function withStarts(
   starts: readonly PointBetween[],
 ): DrivenLap {
   const { distance, headwind } = line;
-  /** @param own value at a start, or of the interval that follows it */
-  const put = (values: Float64Array, own: (start: PointBetween) => number): Float64Array => {
-    const all = new Float64Array(values.length + starts.length);
-    let from = 0;
-    starts.forEach((start, k) => {
-      all.set(values.subarray(from, start.after + 1), from + k);
-      from = start.after + 1;
-      all[from + k] = own(start);
-    });
-    all.set(values.subarray(from), from + starts.length);
-    return all;
-  };
-  const along =
-    (values: Float64Array) =>
-    ({ after, share }: PointBetween) =>
-      values[after] + share * (values[after + 1] - values[after]);
-  // Both parts of an interval are as the whole was.
-  const same =
-    (values: Float64Array) =>
-    ({ after }: PointBetween) =>
-      values[after];
   return {
-    distance: put(distance, along(distance)),
-    speed: put(speed, (start) => start.speed),
-    grade: put(between.grade, same(between.grade)),
-    curvature: put(between.curvature, same(between.curvature)),
-    ...(headwind && { headwind: put(headwind, along(headwind)) }),
+    distance: withPoints(distance, starts, along),
+    speed: withPoints(speed, starts, ownSpeed),
+    grade: withPoints(between.grade, starts, same),
+    curvature: withPoints(between.curvature, starts, same),
+    ...(headwind && { headwind: withPoints(headwind, starts, along) }),
     nameAt,
   };
+}
+
+type ValueAt = (values: Float64Array, point: PointBetween) => number;
+const along: ValueAt = (values, { after, share }) =>
+  values[after] + share * (values[after + 1] - values[after]);
+const ownSpeed: ValueAt = (_, { speed }) => speed;
+// Both parts of an interval are as the whole was.
+const same: ValueAt = (values, { after }) => values[after];
+
+/** Values with those of some points between theirs. @param at value at a point, or of the interval that follows it */
+function withPoints(values: Float64Array, points: readonly PointBetween[], at: ValueAt): Float64Array {
+  const all = new Float64Array(values.length + points.length);
+  let from = 0;
+  for (let k = 0; k < points.length; k++) {
+    all.set(values.subarray(from, points[k].after + 1), from + k);
+    from = points[k].after + 1;
+    all[from + k] = at(values, points[k]);
+  }
+  all.set(values.subarray(from), from + points.length);
+  return all;
 }
 
 /** A value of each braking zone at each point of a line: up to where each braking zone ended, its own. */

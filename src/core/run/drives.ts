@@ -22,13 +22,15 @@ export class Drives {
     const before = this.before.get(steps);
     if (before?.air === air) return before.known;
     const { dt, event, speed, airSpeed, inZone, fan } = steps;
-    const known = this.in(air).map((corner) => {
+    const known: KnownSteps[] = [];
+    // Loops: a closure that is made for each day is compiled anew again and again.
+    for (const corner of this.in(air)) {
       const drives = this.room.floats(dt.length * CHANNEL_COUNT);
       for (let k = 0; k < dt.length; k++) {
         corner.fill(drives, k * CHANNEL_COUNT, speed[k], inZone[k] === 1, fan, airSpeed[k]);
       }
-      return { dt, event, drives };
-    });
+      known.push({ dt, event, drives });
+    }
     this.before.set(steps, { air, known });
     return known;
   }

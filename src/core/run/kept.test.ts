@@ -16,7 +16,7 @@ it('a day that keeps named parts alone is the same day in every figure, and says
     // Wheels of an axle alike and apart.
     const plan = oneSession(setup.plan, { hotLaps: 2, paddockMin: 3 });
     const input = dayInput({ ...setup, plan });
-    const [whole, lean] = [simulateDay(input), leanDay(input)];
+    const [whole, lean] = [simulateDay(input), leanDay(input).told()];
     const bare = ({ record, ...rest }: typeof whole) => rest;
     expect(bare(lean)).toEqual(bare(whole));
     for (const wheel of WHEELS) {
@@ -42,11 +42,11 @@ it('a day that is looked at and thrown away is the same day, whatever lay in its
   const setups = [short('plan-skarn-fen', 3), short('plan-tarn-anvil', 1), short('plan-ovel-nettle', 2)];
   for (const setup of setups) {
     const input = dayInput(setup);
-    const lean = leanDay(input);
+    const lean = leanDay(input).told();
     // A look may drive a day itself.
     const inner = lookAtDay(input, (day) => {
       const other = lookAtDay(dayInput(setups[0]), ({ margins }) => margins);
-      expect(day).toEqual(lean);
+      expect(day.told()).toEqual(lean);
       return other;
     });
     expect(inner).toEqual(leanDay(dayInput(setups[0])).margins);

@@ -1,11 +1,13 @@
 import {
   correlated,
+  type DayInput,
   drawn,
   latinHypercube,
   lookAtDay,
   type RunStatistics,
   runLayout,
   runStatistics,
+  type UncertainRange,
   writeRun,
 } from '../../core';
 import { dayInput, type Setup, uncertainRanges } from '../../model';
@@ -24,12 +26,12 @@ export const pieceCount = ({ plan }: Setup): number => Math.ceil(plan.uncertain.
  * @throws RangeError when no input is uncertain
  */
 export function uncertainPiece(setup: Setup, piece: number): Float32Array {
-  const { ranges, design, day, width } = prepared(setup);
+  const { ranges, design, day, layout } = prepared(setup);
+  const { width } = layout;
   const { runs } = setup.plan.uncertain;
   const from = piece * RUNS_A_PIECE;
   const to = Math.min(runs, from + RUNS_A_PIECE);
   const values = new Float32Array((to - from) * width);
-  const layout = runLayout(day);
   for (let run = from; run < to; run++) {
     const moved = drawn(day, ranges, design.subarray(run * ranges.length, (run + 1) * ranges.length));
     lookAtDay(moved, (seen) => writeRun(moved, seen, layout, values, (run - from) * width));
@@ -43,7 +45,8 @@ export function uncertainPiece(setup: Setup, piece: number): Float32Array {
  * @throws RangeError when no input is uncertain
  */
 export function uncertainStatistics(setup: Setup, pieces: readonly Float32Array[]): RunStatistics {
-  const { ranges, design, day, width } = prepared(setup);
+  const { ranges, design, layout } = prepared(setup);
+  const { width } = layout;
   const values = new Float32Array(setup.plan.uncertain.runs * width);
   let at = 0;
   for (const piece of pieces) {
@@ -53,10 +56,28 @@ export function uncertainStatistics(setup: Setup, pieces: readonly Float32Array[
   if (at !== values.length) {
     throw new RangeError(`uncertainStatistics: ${at / width} of ${values.length / width} runs are there`);
   }
-  return runStatistics(values, runLayout(day), design, ranges.length);
+  return runStatistics(values, layout, design, ranges.length);
 }
 
-function prepared(setup: Setup) {
+/** What all runs of a setup have in common. */
+interface Prepared {
+  readonly day: DayInput;
+  readonly ranges: readonly UncertainRange[];
+  /** runs × ranges, 0 to 1 */
+  readonly design: Float64Array;
+  readonly layout: ReturnType<typeof runLayout>;
+}
+
+/** Of the setup asked for last: a worker is given each piece with a copy of its own. */
+let latest: { readonly asked: string; readonly prepared: Prepared } | null = null;
+
+function prepared(setup: Setup): Prepared {
+  const asked = JSON.stringify(setup);
+  if (latest?.asked !== asked) latest = { asked, prepared: prepare(setup) };
+  return latest.prepared;
+}
+
+function prepare(setup: Setup): Prepared {
   const day = dayInput(setup);
   const { calibration } = setup;
   const ranges = uncertainRanges(setup.plan.uncertain, calibration);
@@ -74,5 +95,5 @@ function prepared(setup: Setup) {
     measured.map(({ column }) => column),
     measured.map(({ i }) => measured.map(({ i: k }) => calibration?.correlations[i][k] ?? 0)),
   );
-  return { day, ranges, design, width: runLayout(day).width };
+  return { day, ranges, design, layout: runLayout(day) };
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { PARAMETER_IDS, type ParameterId } from '../../../core';
 import {
   DEFAULT_UNCERTAIN,
@@ -13,7 +13,7 @@ import {
 import { RUNS_A_PIECE } from '../../../services';
 import { say } from '../../../text/en/say/decide';
 import { NumberField } from '../../shared/NumberField';
-import { useSetup } from '../../state/context';
+import { useBackground, useSetup } from '../../state/context';
 import { type Editing, useItem } from '../../state/useItem';
 import { CheckField } from '../../ui/CheckField';
 import { Choice } from '../../ui/Choice';
@@ -135,11 +135,10 @@ function RangeRow({
 }
 
 function Runs({ setup, editing }: { setup: Setup; editing: Editing<'plans'> }) {
-  const { state, pieces, run, cancel, forget, cores } = useUncertain(setup);
+  const cores = useBackground().crew.size;
   const [workers, setWorkers] = useState(cores);
   const { uncertain } = setup.plan;
   const { shape } = planSchema.shape.uncertain;
-  const nothing = uncertainRanges(uncertain).length === 0;
   const field = (key: 'runs' | 'seed') => (
     <NumberField
       info={fieldInfo(shape[key])}
@@ -148,25 +147,36 @@ function Runs({ setup, editing }: { setup: Setup; editing: Editing<'plans'> }) {
     />
   );
   return (
+    <RunsMade setup={setup} workers={workers}>
+      <div className="grid gap-x-5 gap-y-2 sm:grid-cols-3">
+        {field('runs')}
+        {field('seed')}
+        <SelectField
+          label="Cores used"
+          value={String(workers)}
+          options={Array.from({ length: cores }, (_, i) => [String(i + 1), String(i + 1)] as const)}
+          onChange={(value) => setWorkers(Number(value))}
+          note={say.fewerSpareLaptopBattery}
+        />
+      </div>
+    </RunsMade>
+  );
+}
+
+/** The runs as they are made. What stands over them is handed in, so that it is not drawn anew with each step on the way. */
+function RunsMade({ setup, workers, children }: { setup: Setup; workers: number; children: ReactNode }) {
+  const { state, pieces, run, cancel, forget } = useUncertain(setup);
+  const { uncertain } = setup.plan;
+  return (
     <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3">
       <section className="panel px-4 py-3" aria-label="Runs">
-        <div className="grid gap-x-5 gap-y-2 sm:grid-cols-3">
-          {field('runs')}
-          {field('seed')}
-          <SelectField
-            label="Cores used"
-            value={String(workers)}
-            options={Array.from({ length: cores }, (_, i) => [String(i + 1), String(i + 1)] as const)}
-            onChange={(value) => setWorkers(Number(value))}
-            note={say.fewerSpareLaptopBattery}
-          />
-        </div>
+        {children}
         <div className="mt-2.5 flex flex-wrap items-center gap-3" data-testid="runs-state">
           <Status
             state={state}
             pieces={pieces}
             runs={uncertain.runs}
-            nothing={nothing}
+            nothing={uncertainRanges(uncertain).length === 0}
             onRun={() => void run(workers)}
             onCancel={cancel}
             onForget={() => void forget()}

@@ -27,6 +27,9 @@ const store = browserRunStore();
 /** Raised whenever what is kept of a run changes its meaning or its numbers, so that older pieces are no answer. */
 const RUN_FORMAT = 3;
 
+/** What is done is told no more often, ms: the page draws on the cores that the runs are made on. */
+const TELLS_EVERY = 250;
+
 /** All that uncertain runs depend on, as text. */
 const askedOf = (setup: Setup): string => hashKey([RUN_FORMAT, ...QUESTION.uncertain(setup)]);
 
@@ -74,12 +77,18 @@ export function useUncertain(setup: Setup) {
       const control = new AbortController();
       controller.current = control;
       const begun = performance.now();
+      let told = Number.NEGATIVE_INFINITY;
       const made = await makePieces(
         (piece, options) =>
           crew.run(piece, (remote, k) => remote.uncertainPiece(setup, k) as Promise<Float32Array>, options),
         { asked, pieces, workers, signal: control.signal },
         (done) => {
-          if (!control.signal.aborted) say(asked, { kind: 'running', done });
+          const now = performance.now();
+          if (!control.signal.aborted) {
+            if (now - told < TELLS_EVERY) return;
+            told = now;
+            say(asked, { kind: 'running', done });
+          }
           // A piece that was under way when the rest was cancelled is kept too.
           else if (controller.current === control) say(asked, { kind: 'idle', kept: done, cancelled: true });
         },
@@ -105,7 +114,7 @@ export function useUncertain(setup: Setup) {
     say(asked, { kind: 'idle', kept: 0, cancelled: false });
   }, [asked, say]);
 
-  return { state: now, pieces, run, cancel, forget, cores: crew.size };
+  return { state: now, pieces, run, cancel, forget };
 }
 
 /** The state of what is asked now; news of what was asked before are dropped. */

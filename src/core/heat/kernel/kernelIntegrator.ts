@@ -16,11 +16,11 @@ function knotsOf(table: UniformTable): Float64Array {
   const sums = integralTable(table);
   const width = (1 << KNOT.bits) / 8;
   const made = new Float64Array(width * table.length);
-  table.forEach((value, i) => {
-    made[width * i] = value;
-    made[width * i + KNOT.more / 8] = i + 1 < table.length ? table[i + 1] - value : 0;
+  for (let i = 0; i < table.length; i++) {
+    made[width * i] = table[i];
+    made[width * i + KNOT.more / 8] = i + 1 < table.length ? table[i + 1] - table[i] : 0;
     made[width * i + KNOT.integral / 8] = sums[i];
-  });
+  }
   knots.set(table, made);
   return made;
 }
