@@ -66,10 +66,10 @@ export function useAnswer<T>(
 }
 
 /** Least time between two reports of progress, ms: drawing one takes time from what it reports. */
-const NOW_AND_THEN = 100;
+const NOW_AND_THEN = 250;
 
 /** Passes on progress that comes after a while, and that which says that all is done. */
-function nowAndThen(report: (progress: CrewProgress) => void): (progress: CrewProgress) => void {
+export function nowAndThen(report: (progress: CrewProgress) => void): (progress: CrewProgress) => void {
   let last = Number.NEGATIVE_INFINITY;
   return (progress) => {
     const now = performance.now();

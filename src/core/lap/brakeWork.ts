@@ -1,5 +1,6 @@
 import { BrakingState } from '../actuation';
 import { STANDARD_GRAVITY } from '../constants';
+import { OWN_ROOM, type Room } from '../numeric';
 import { findZones } from './findZones';
 import { assertOnTheRoad, engineBrakingAt, type Forces, resistance } from './forces';
 import type { LapTrace } from './trace';
@@ -37,22 +38,28 @@ export interface DrivenLap {
 export const brakeWork = (lap: DrivenLap, vehicle: Vehicle, forces: Forces): LapTrace =>
   new LapWork(vehicle, forces).of(lap);
 
-/** Room for intervals over those of a lap: the next one may have more, since each braking's start is a point. */
-const SPARE = 32;
-
-/** What each interval of a lap adds: time, s, sideways acceleration, g, and work, J. */
-const ADDED = ['duration', 'lateral', 'front', 'rear', 'slipped'] as const;
-/** The same of a motor, and of the left wheels where the two of an axle brake differently */
-const ADDED_ALONE = ['recovered', 'recoverable'] as const;
-const ADDED_LEFT = ['frontLeft', 'rearLeft'] as const;
-type Added = Readonly<
-  Record<(typeof ADDED)[number] | (typeof ADDED_ALONE)[number] | (typeof ADDED_LEFT)[number], Float64Array>
->;
+/** What each interval of a lap adds; n. */
+interface Added {
+  /** s */
+  readonly duration: Float64Array;
+  /** Sideways acceleration, g */
+  readonly lateral: Float64Array;
+  /** Work, J */
+  readonly front: Float64Array;
+  readonly rear: Float64Array;
+  readonly slipped: Float64Array;
+  /** Of a motor; empty without one */
+  readonly recovered: Float64Array;
+  readonly recoverable: Float64Array;
+  /** Of the left wheels; empty where the two of an axle brake alike */
+  readonly frontLeft: Float64Array;
+  readonly rearLeft: Float64Array;
+}
 
 /** Work of the brakes along laps of one car in one air; see `brakeWork`. */
 export class LapWork {
   private readonly state: BrakingState;
-  /** What the intervals of the lap add; its room serves the next lap too */
+  /** What the intervals of the lap add */
   private added: Added;
   /** Whether the two wheels of an axle may brake differently */
   private readonly sided: boolean;
@@ -64,15 +71,18 @@ export class LapWork {
     this.state = new BrakingState(vehicle.brakes, vehicle, vehicle.wheelRadius, vehicle.recovery);
     this.state.takeNominal();
     this.sided = vehicle.loadFollowing !== 0;
-    this.added = this.empty(0);
+    this.added = this.empty(0, OWN_ROOM);
   }
 
-  /** @throws RangeError for a speed at which the car would lift off */
-  of(lap: DrivenLap): LapTrace {
+  /**
+   * @param room for what is needed only meanwhile
+   * @throws RangeError for a speed at which the car would lift off
+   */
+  of(lap: DrivenLap, room: Room = OWN_ROOM): LapTrace {
     const { distance, speed } = lap;
     const n = distance.length - 1;
     assertOnTheRoad(this.forces, greatest(speed));
-    if (this.added.front.length < n) this.added = this.empty(n + SPARE);
+    this.added = this.empty(n, room);
     for (let i = 0; i < n; i++) this.interval(lap, i);
     const { added, sided } = this;
     // What nothing is recovered of adds up to is nothing at each point.
@@ -89,25 +99,30 @@ export class LapWork {
       airSpeed: lap.headwind ? airSpeeds(speed, lap.headwind) : speed,
       frontHeat,
       rearHeat,
-      frontLeftHeat: sided ? summed(added.frontLeft, n) : halved(frontHeat),
-      rearLeftHeat: sided ? summed(added.rearLeft, n) : halved(rearHeat),
-      recovered: none ?? summed(added.recovered, n),
-      recoverable: none ?? summed(added.recoverable, n),
+      frontLeftHeat: sided ? summed(added.frontLeft) : halved(frontHeat),
+      rearLeftHeat: sided ? summed(added.rearLeft) : halved(rearHeat),
+      recovered: none ?? summed(added.recovered),
+      recoverable: none ?? summed(added.recoverable),
       slipped,
     };
-    return { ...trace, zones: findZones(trace, added.lateral.subarray(0, n), lap.nameAt ?? (() => '')) };
+    return { ...trace, zones: findZones(trace, added.lateral, lap.nameAt ?? (() => '')) };
   }
 
   /** Room for what n intervals add. */
-  private empty(n: number): Added {
-    const { recovery } = this.vehicle;
-    const rooms = (names: readonly string[], needed: boolean) =>
-      names.map((name) => [name, new Float64Array(needed ? n : 0)] as const);
-    return Object.fromEntries([
-      ...rooms(ADDED, true),
-      ...rooms(ADDED_ALONE, recovery !== null),
-      ...rooms(ADDED_LEFT, this.sided),
-    ]) as Added;
+  private empty(n: number, { floats }: Room): Added {
+    const alone = this.vehicle.recovery ? n : 0;
+    const left = this.sided ? n : 0;
+    return {
+      duration: floats(n),
+      lateral: floats(n),
+      front: floats(n),
+      rear: floats(n),
+      slipped: floats(n),
+      recovered: floats(alone),
+      recoverable: floats(alone),
+      frontLeft: floats(left),
+      rearLeft: floats(left),
+    };
   }
 
   /** Works out what one interval adds. */
@@ -123,11 +138,6 @@ export class LapWork {
       ? lap.duration[i]
       : (2 * (lap.distance[i + 1] - lap.distance[i])) / (v0 + v1);
     added.lateral[i] = curvature ? (square * Math.abs(curvature[i])) / STANDARD_GRAVITY : forces.lateralGrip;
-    added.front[i] = 0;
-    added.rear[i] = 0;
-    added.slipped[i] = 0;
-    for (let k = 0; this.sided && k < ADDED_LEFT.length; k++) added[ADDED_LEFT[k]][i] = 0;
-    for (let k = 0; this.vehicle.recovery && k < ADDED_ALONE.length; k++) added[ADDED_ALONE[k]][i] = 0;
     if (lap.braking?.[i] === 0) return;
     // A car that nothing pushes and that gets no slower is not braked: most of a lap, known without a root.
     const pushed = lap.grade[i] + forces.rolling < 0 || (wind < 0 && wind * wind > square);
@@ -189,8 +199,9 @@ function greatest(values: Float64Array): number {
   return most;
 }
 
-/** Sums up to each point; n + 1. @param added by each of the n intervals, and room behind them */
-function summed(added: Float64Array, n: number): Float64Array {
+/** Sums up to each point; n + 1. @param added by each of the n intervals */
+function summed(added: Float64Array): Float64Array {
+  const n = added.length;
   const sums = new Float64Array(n + 1);
   let sum = 0;
   for (let i = 0; i < n; i++) {

@@ -1,3 +1,5 @@
+import { OWN_ROOM, type Room } from '../numeric';
+
 /** What brakes along a line. */
 export interface Braking {
   /** Deceleration at a speed, m/s, at a point, m/s² */
@@ -19,6 +21,7 @@ export class BrakedSpeeds {
    * @param slowest point of the lowest corner speed
    * @param distance of the points, m; n + 1
    * @param braking what brakes
+   * @param room where they lie
    */
   constructor(
     private readonly limit: Float64Array,
@@ -26,9 +29,10 @@ export class BrakedSpeeds {
     slowest: number,
     private readonly distance: Float64Array,
     private readonly braking: Braking,
+    room: Room = OWN_ROOM,
   ) {
     const n = limit.length;
-    const speed = new Float64Array(n).fill(Number.POSITIVE_INFINITY);
+    const speed = room.floats(n).fill(Number.POSITIVE_INFINITY);
     this.deciding = speed;
     speed[slowest] = limit[slowest];
     let i = slowest;

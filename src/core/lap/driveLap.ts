@@ -1,4 +1,5 @@
 import { lapLine, type SampledLine, type Segment, segmentLength } from '../circuit';
+import { LentRoom, OWN_ROOM, type Room } from '../numeric';
 import { brakeWork, type DrivenLap, LapWork } from './brakeWork';
 import type { PointBetween } from './buildUp';
 import { isBraking } from './findZones';
@@ -89,6 +90,9 @@ export const driveLap = (
   clicks: readonly ZoneClicks[] = [],
 ): LapTrace => new Laps(circuit, vehicle, driver, conditions).drive(caps, clicks);
 
+/** For what is needed only while a lap is driven; of a usual circuit. */
+const passing = new LentRoom(262_144);
+
 /** Laps of one car and driver on one circuit in one air. */
 export class Laps {
   private readonly forces: Forces;
@@ -123,15 +127,17 @@ export class Laps {
       const pace = driver.pace * forces.trackGrip;
       return work.of(lapFromTypedZones(zones, pace, driver.brakeBuildUp));
     }
+    passing.clear();
     const solved = solveLap(
       circuit.line,
       forces,
       driver.brakeBuildUp,
       alongLine(circuit.line, caps, (cap) => cap.available),
       forces.firstAxle ? alongLine(circuit.line, clicks, (zone) => zone.clicks) : undefined,
+      passing,
     );
     const lap = withStarts(circuit, solved.speed, solved.between);
-    const trace = work.of(lap);
+    const trace = work.of(lap, passing);
     const start = firstFree(trace);
     return start === 0 ? trace : brakeWork(rotated(lap, start, circuit.line.length), vehicle, forces);
   }
@@ -145,11 +151,12 @@ function withStarts(
 ): DrivenLap {
   const { distance, headwind } = line;
   return {
-    distance: withPoints(distance, starts, along),
-    speed: withPoints(speed, starts, ownSpeed),
-    grade: withPoints(between.grade, starts, same),
-    curvature: withPoints(between.curvature, starts, same),
-    ...(headwind && { headwind: withPoints(headwind, starts, along) }),
+    distance: withPoints(distance, starts, along, OWN_ROOM),
+    speed: withPoints(speed, starts, ownSpeed, OWN_ROOM),
+    // Only the work is found by these.
+    grade: withPoints(between.grade, starts, same, passing),
+    curvature: withPoints(between.curvature, starts, same, passing),
+    ...(headwind && { headwind: withPoints(headwind, starts, along, passing) }),
     nameAt,
   };
 }
@@ -162,8 +169,13 @@ const ownSpeed: ValueAt = (_, { speed }) => speed;
 const same: ValueAt = (values, { after }) => values[after];
 
 /** Values with those of some points between theirs. @param at value at a point, or of the interval that follows it */
-function withPoints(values: Float64Array, points: readonly PointBetween[], at: ValueAt): Float64Array {
-  const all = new Float64Array(values.length + points.length);
+function withPoints(
+  values: Float64Array,
+  points: readonly PointBetween[],
+  at: ValueAt,
+  room: Room,
+): Float64Array {
+  const all = room.floats(values.length + points.length);
   let from = 0;
   for (let k = 0; k < points.length; k++) {
     all.set(values.subarray(from, points[k].after + 1), from + k);

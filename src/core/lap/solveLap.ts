@@ -1,3 +1,4 @@
+import { OWN_ROOM, type Room } from '../numeric';
 import { BrakedSpeeds, type Braking } from './brakedSpeeds';
 import { beginBrakings, type PointBetween } from './buildUp';
 import { brakingDeceleration, type Forces } from './forces';
@@ -12,6 +13,7 @@ import type { WindyLine } from './wind';
  * @param buildUp time from first touch to full braking, s
  * @param most braking force the brakes can make at each point, N; n + 1. Left out, the tyres are the limit everywhere
  * @param clicks on the driver's balance control at each point; n + 1. Left out, none
+ * @param room where the speeds lie
  * @returns speed at each of the n + 1 points, m/s, the last equal to the first; and the points that brakings have between them
  */
 export function solveLap(
@@ -20,11 +22,12 @@ export function solveLap(
   buildUp: number,
   most?: Float64Array,
   clicks?: Float64Array,
+  room: Room = OWN_ROOM,
 ): { readonly speed: Float64Array; readonly between: readonly PointBetween[] } {
   const { limit, slowest, forward } = fullPowerOf(line, forces);
   const braking = new LineBraking(line, forces, most, clicks);
-  const braked = new BrakedSpeeds(limit, forward, slowest, line.distance, braking);
-  const speed = slower(forward, braked.deciding);
+  const braked = new BrakedSpeeds(limit, forward, slowest, line.distance, braking, room);
+  const speed = slower(forward, braked.deciding, room);
   // The room for one more is no point of its own.
   const own = speed.subarray(0, forward.length);
   const between = beginBrakings(own, forward, braked, line, forces, buildUp, braking);
@@ -33,8 +36,8 @@ export function solveLap(
 }
 
 /** The slower of two speeds at each point, and room for one more; n + 1. */
-function slower(a: Float64Array, b: Float64Array): Float64Array {
-  const speed = new Float64Array(a.length + 1);
+function slower(a: Float64Array, b: Float64Array, room: Room): Float64Array {
+  const speed = room.floats(a.length + 1);
   for (let i = 0; i < a.length; i++) speed[i] = Math.min(a[i], b[i]);
   return speed;
 }

@@ -10,6 +10,7 @@ export { normalQuantile } from './normalQuantile';
 export { type PointTable, pointTable, pointTableAt } from './pointTable';
 export { randomNumbers } from './random';
 export { Recent } from './recent';
+export { LentRoom, OWN_ROOM, type Room } from './room';
 export {
   choleskyFactor,
   type Matrix,

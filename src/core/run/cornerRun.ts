@@ -16,9 +16,9 @@ import {
   MOST_AT_ONCE,
   readOffAt,
 } from '../heat';
+import { OWN_ROOM, type Room } from '../numeric';
 import { PadState } from './padState';
 import { emptyWheel, type Kept, resizedWheel, type WheelRecord } from './record';
-import { OWN_ROOM, type Room } from './room';
 
 /** A step as one wheel is given it; written anew for each, so that the loop allocates nothing. */
 export interface WheelStep {

@@ -1,8 +1,8 @@
+import { LentRoom, OWN_ROOM, type Room } from '../numeric';
 import { type DayInput, DEFAULT_NUMERICS, daySchedule, type Numerics } from '../schedule';
 import { DayObserver, DrivenDay } from './drivenDay';
 import type { Kept } from './record';
 import type { DayResult } from './result';
-import { LentRoom, OWN_ROOM, type Room } from './room';
 import { run } from './run';
 
 /** Drives a day. @param room where its record lies */

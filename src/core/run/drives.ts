@@ -1,9 +1,9 @@
 import type { AirProperties } from '../air';
 import { CHANNEL_COUNT, CornerDrive, cornerOfWheel } from '../brake';
 import type { KnownSteps } from '../heat';
+import { OWN_ROOM, type Room } from '../numeric';
 import type { BrakedCar, Steps } from '../schedule';
 import type { DistinctWheel } from './distinct';
-import { OWN_ROOM, type Room } from './room';
 
 /** What drives each wheel's network: air past its faces, through its vanes and from its ducts. */
 export class Drives {

@@ -4,11 +4,10 @@ import { oneSession } from '../../../tests/support/sessions';
 import { dayInput, setupOf } from '../../model';
 import { loadOf, tryOut } from '../../services';
 import { WHEELS } from '../brake';
-import { buffersIn } from '../numeric';
+import { buffersIn, LentRoom } from '../numeric';
 import { leanDay, lookAtDay, simulateDay } from './day';
 import { nodesAt } from './flows';
 import { judgedDay, leftAtWorse } from './judgedDay';
-import { LentRoom } from './room';
 
 it('a day that keeps named parts alone is the same day in every figure, and says so where nodes are asked of it', () => {
   for (const id of ['plan-tarn-anvil', 'plan-skarn-fen']) {

@@ -1,5 +1,5 @@
 import { CHANNEL_COUNT, type RecordedPart, WHEELS, type WheelName } from '../brake';
-import { OWN_ROOM, type Room } from './room';
+import { OWN_ROOM, type Room } from '../numeric';
 
 /** What of a run is kept: every node and drive channel at each sample, or the named parts alone, a fifth of the memory. */
 export type Kept = 'all' | 'parts';

@@ -1,5 +1,6 @@
 import type { AirProperties } from '../air';
 import { type AxleName, type CarState, CHANNEL_COUNT, type CornerNetwork, type WheelName } from '../brake';
+import { OWN_ROOM, type Room } from '../numeric';
 import {
   airAt,
   type BrakedCar,
@@ -20,7 +21,6 @@ import type { Observer, PieceRun } from './observer';
 import { readingOf } from './reading';
 import { type DayRecord, type DaySeries, emptySeries, type Kept, resizedSeries } from './record';
 import type { EnergyAudit } from './result';
-import { OWN_ROOM, type Room } from './room';
 import { type PadCondition, Sharing } from './sharing';
 import { Stopping } from './stopping';
 import { wheelRuns } from './wheelRuns';
@@ -124,7 +124,7 @@ class Runner {
     const runs = this.byWheel((i) => this.runs[i]);
     this.sharing = new Sharing(car, runs, pads);
     this.step = new DemandStep(this.sharing.state.demand);
-    this.forces = new ZoneForces(car, this.sharing);
+    this.forces = new ZoneForces(car, this.sharing, room);
     this.reserve(schedule.samples);
   }
 

@@ -7,11 +7,11 @@ import {
   freshState,
 } from '../brake';
 import { besideEachOther, type CreateIntegrator, createIntegrator } from '../heat';
+import type { Room } from '../numeric';
 import { type BrakedCar, pressureOf, type Site, type Start } from '../schedule';
 import { CornerRun } from './cornerRun';
 import type { DistinctWheel } from './distinct';
 import type { Kept } from './record';
-import type { Room } from './room';
 
 /**
  * The wheels of a run, each at its start.

@@ -1,6 +1,7 @@
 import type { BrakingState } from '../actuation';
 import { axleOf, type WheelName } from '../brake';
 import { GAMMA } from '../heat';
+import { OWN_ROOM, type Room } from '../numeric';
 import type { BrakedCar, Steps } from '../schedule';
 import type { ForceRecord } from './record';
 import type { Sharing } from './sharing';
@@ -16,7 +17,7 @@ interface Scratch {
   /** Where what is available falls short of what is asked */
   atBest: Float64Array;
   /** Axle nearer to locking, 1 front, and how much friction it asks */
-  frontFirst: Uint8Array;
+  frontFirst: Float64Array;
   use: Float64Array;
   /** Friction heat of all four brakes, J, and the front ones' share */
   heat: Float64Array;
@@ -31,19 +32,20 @@ interface Scratch {
 
 /** What the driver's foot feels, watched step by step through a piece, and told zone by zone. */
 export class ZoneForces {
-  private scratch: Scratch = emptyScratch(0);
+  private scratch: Scratch = emptyScratch(0, OWN_ROOM);
   private spans: readonly ZoneSpan[] = [];
 
   constructor(
     private readonly car: BrakedCar,
     private readonly sharing: Sharing,
+    private readonly room: Room,
   ) {}
 
   /** Begins a piece. */
   begin(steps: Steps): void {
     this.spans = zoneSpans(steps);
     const count = steps.dt.length;
-    if (this.scratch.use.length < count) this.scratch = emptyScratch(count);
+    if (this.scratch.use.length < count) this.scratch = emptyScratch(count, this.room);
   }
 
   /** Takes a braking step that has been solved and writes what is felt in it. @param k the step of the piece */
@@ -188,17 +190,17 @@ function overrun(missing: number, available: number): number | null {
   return extra <= LONGEST_OVERRUN ? extra : null;
 }
 
-function emptyScratch(steps: number): Scratch {
+function emptyScratch(steps: number, { floats }: Room): Scratch {
   return {
-    available: new Float64Array(steps),
-    byForce: new Float64Array(steps),
-    atBest: new Float64Array(steps),
-    frontFirst: new Uint8Array(steps),
-    use: new Float64Array(steps),
-    heat: new Float64Array(steps),
-    frontHeat: new Float64Array(steps),
-    motor: new Float64Array(steps),
-    knockBack: new Float64Array(steps),
-    pedalAtMean: new Float64Array(steps),
+    available: floats(steps),
+    byForce: floats(steps),
+    atBest: floats(steps),
+    frontFirst: floats(steps),
+    use: floats(steps),
+    heat: floats(steps),
+    frontHeat: floats(steps),
+    motor: floats(steps),
+    knockBack: floats(steps),
+    pedalAtMean: floats(steps),
   };
 }

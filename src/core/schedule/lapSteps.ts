@@ -1,10 +1,14 @@
 import { STANDARD_GRAVITY } from '../constants';
 import { GAMMA } from '../heat';
 import { type LapTrace, lapTime } from '../lap';
+import { LentRoom, OWN_ROOM, type Room } from '../numeric';
 import type { StepDemand, StepSizes, Steps } from './steps';
 
 /** Ratio of neighbouring steps after a release. */
 const GROWTH = 1.5;
+
+/** For what is needed only while steps are cut; of a usual lap. */
+const passing = new LentRoom(131_072);
 
 interface Span {
   from: number;
@@ -15,6 +19,7 @@ interface Span {
 
 /** Cuts a lap into steps that begin and end with each braking. */
 export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
+  passing.clear();
   const ends: number[] = [];
   const event: number[] = [];
   const zone: number[] = [];
@@ -33,18 +38,18 @@ export function lapSteps(trace: LapTrace, sizes: StepSizes): Steps {
   const m = time.length;
   const dt = new Float64Array(m);
   for (let k = 0; k < m; k++) dt[k] = time[k] - (k === 0 ? 0 : time[k - 1]);
-  const middle = new Float64Array(m);
+  const middle = passing.floats(m);
   for (let k = 0; k < m; k++) middle[k] = time[k] - 0.5 * dt[k];
   const middles = new TracePlaces(trace, middle);
   const ending = new TracePlaces(trace, time);
-  const speed = middles.of(trace.speed);
+  const speed = middles.of(trace.speed, OWN_ROOM);
   return {
     time,
     dt,
     event: new Uint8Array(event),
-    distance: ending.of(trace.distance),
+    distance: ending.of(trace.distance, OWN_ROOM),
     speed,
-    airSpeed: trace.airSpeed === trace.speed ? speed : middles.of(trace.airSpeed),
+    airSpeed: trace.airSpeed === trace.speed ? speed : middles.of(trace.airSpeed, OWN_ROOM),
     fan: 0,
     zone: new Int32Array(zone),
     inZone: new Uint8Array(inZone),
@@ -70,10 +75,10 @@ function demandOf(
   const rear = ends.added(trace.rearHeat);
   const slipped = ends.added(trace.slipped);
   const recovered = ends.added(trace.recovered);
-  const work = new Float64Array(m);
+  const work = passing.floats(m);
   for (let k = 0; k < m; k++) work[k] = front[k] + rear[k] + slipped[k] + recovered[k];
   const recoverable = ends.added(trace.recoverable);
-  const way = ends.added(trace.distance);
+  const way = ends.added(trace.distance, OWN_ROOM);
   const loss = ends.added(trace.speed);
   const force = new Float64Array(m);
   const electric = new Float64Array(m);
@@ -89,8 +94,8 @@ function demandOf(
     electric,
     z,
     way,
-    frontLeft: partOf(ends.added(trace.frontLeftHeat), front),
-    rearLeft: partOf(ends.added(trace.rearLeftHeat), rear),
+    frontLeft: partOf(ends.added(trace.frontLeftHeat, OWN_ROOM), front),
+    rearLeft: partOf(ends.added(trace.rearLeftHeat, OWN_ROOM), rear),
   };
 }
 
@@ -144,8 +149,8 @@ class TracePlaces {
 
   /** @param times s, rising */
   constructor({ time }: LapTrace, times: Float64Array) {
-    this.index = new Int32Array(times.length);
-    this.share = new Float64Array(times.length);
+    this.index = passing.ints(times.length);
+    this.share = passing.floats(times.length);
     const last = time.length - 2;
     let i = 0;
     for (let k = 0; k < times.length; k++) {
@@ -156,10 +161,10 @@ class TracePlaces {
     }
   }
 
-  /** A value of the trace at each of the times. */
-  of(values: Float64Array): Float64Array {
+  /** A value of the trace at each of the times. @param room where it lies */
+  of(values: Float64Array, { floats }: Room = passing): Float64Array {
     const { index, share } = this;
-    const found = new Float64Array(index.length);
+    const found = floats(index.length);
     for (let k = 0; k < found.length; k++) {
       const i = index[k];
       found[k] = values[i] + share[k] * (values[i + 1] - values[i]);
@@ -167,9 +172,9 @@ class TracePlaces {
     return found;
   }
 
-  /** What each of the times adds to a sum along the trace. */
-  added(values: Float64Array): Float64Array {
-    const found = this.of(values);
+  /** What each of the times adds to a sum along the trace; likewise. */
+  added(values: Float64Array, room: Room = passing): Float64Array {
+    const found = this.of(values, room);
     let before = values[0];
     for (let k = 0; k < found.length; k++) {
       const now = found[k];
@@ -186,7 +191,7 @@ class TracePlaces {
  */
 function stagePowers(made: Float64Array, dt: Float64Array, event: readonly number[]) {
   const m = dt.length;
-  const mean = new Float64Array(m);
+  const mean = passing.floats(m);
   for (let k = 0; k < m; k++) mean[k] = made[k] / dt[k];
   const early = new Float64Array(m);
   const late = new Float64Array(m);

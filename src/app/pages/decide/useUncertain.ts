@@ -6,6 +6,7 @@ import type { Setup } from '../../../model';
 import { pieceCount } from '../../../services';
 import { beginWork, browserRunStore, forgetWork, keepPiece, keptPieces } from '../../../storage';
 import { useBackground } from '../../state/context';
+import { nowAndThen } from '../../state/useAnswer';
 import { useLatest } from '../../ui/useLatest';
 
 /** What is being done about the uncertain runs of a setup. */
@@ -26,9 +27,6 @@ const store = browserRunStore();
 
 /** Raised whenever what is kept of a run changes its meaning or its numbers, so that older pieces are no answer. */
 const RUN_FORMAT = 3;
-
-/** What is done is told no more often, ms: the page draws on the cores that the runs are made on. */
-const TELLS_EVERY = 250;
 
 /** All that uncertain runs depend on, as text. */
 const askedOf = (setup: Setup): string => hashKey([RUN_FORMAT, ...QUESTION.uncertain(setup)]);
@@ -77,18 +75,13 @@ export function useUncertain(setup: Setup) {
       const control = new AbortController();
       controller.current = control;
       const begun = performance.now();
-      let told = Number.NEGATIVE_INFINITY;
+      const tell = nowAndThen(({ done }) => say(asked, { kind: 'running', done }));
       const made = await makePieces(
         (piece, options) =>
           crew.run(piece, (remote, k) => remote.uncertainPiece(setup, k) as Promise<Float32Array>, options),
         { asked, pieces, workers, signal: control.signal },
         (done) => {
-          const now = performance.now();
-          if (!control.signal.aborted) {
-            if (now - told < TELLS_EVERY) return;
-            told = now;
-            say(asked, { kind: 'running', done });
-          }
+          if (!control.signal.aborted) tell({ done, all: pieces });
           // A piece that was under way when the rest was cancelled is kept too.
           else if (controller.current === control) say(asked, { kind: 'idle', kept: done, cancelled: true });
         },

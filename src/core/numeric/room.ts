@@ -1,4 +1,4 @@
-/** Where the series of a run come from, all zero. */
+/** Where series come from, all zero. */
 export interface Room {
   readonly floats: (length: number) => Float64Array;
   readonly ints: (length: number) => Int32Array;
@@ -10,17 +10,22 @@ export const OWN_ROOM: Room = {
   ints: (length) => new Int32Array(length),
 };
 
-/** First room, and the most that is kept for the next run, bytes: that of a day of some ten sessions. */
+/** First room, and the most that is kept, bytes: for the record of a day of some ten sessions. */
 const FIRST = 2_097_152;
 const MOST = 16_777_216;
 
 /**
- * Room for one run after another, each thrown away before the next begins: what is let go is not to be found and cleared by
- * the collector.
+ * Room for what is thrown away before the next of its kind is made: what is let go is not to be found and cleared by the
+ * collector.
  */
 export class LentRoom implements Room {
-  private buffer = new ArrayBuffer(FIRST);
+  private buffer: ArrayBuffer;
   private used = 0;
+
+  /** @param bytes to begin with */
+  constructor(private readonly bytes = FIRST) {
+    this.buffer = new ArrayBuffer(bytes);
+  }
 
   readonly floats = (length: number): Float64Array => {
     const at = this.take(length * Float64Array.BYTES_PER_ELEMENT);
@@ -32,10 +37,10 @@ export class LentRoom implements Room {
     return new Int32Array(this.buffer, at, length).fill(0);
   };
 
-  /** Takes all back: nothing of the run may be looked at afterwards. */
+  /** Takes all back: nothing that lies in it may be looked at afterwards. */
   clear(): void {
     this.used = 0;
-    if (this.buffer.byteLength > MOST) this.buffer = new ArrayBuffer(FIRST);
+    if (this.buffer.byteLength > MOST) this.buffer = new ArrayBuffer(this.bytes);
   }
 
   /** @returns where so many bytes begin */

@@ -1,0 +1,47 @@
+import { useEffect } from 'react';
+import type { Crew } from '../../../compute';
+import type { Setup } from '../../../model';
+import { useBackground } from '../../state/context';
+
+/** Days that each worker drives until most of its program is compiled. */
+const WARMING = 10;
+/** How long the page is at rest before, ms. */
+const REST = 800;
+
+/** Crews that are ready. */
+const warm = new WeakSet<Crew>();
+
+/** Gets the crew ready for a setup's uncertain runs while nothing is asked of it: the first ones take no longer then. */
+export function useWarmCrew(setup: Setup, resting: boolean): void {
+  const { crew } = useBackground();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: any setup will do
+  useEffect(() => {
+    if (!resting || warm.has(crew)) return;
+    const control = new AbortController();
+    const timer = setTimeout(() => {
+      // What goes wrong is said once it is asked for.
+      driveSome(crew, setup, control.signal).then(
+        () => warm.add(crew),
+        () => {},
+      );
+    }, REST);
+    return () => {
+      clearTimeout(timer);
+      control.abort();
+    };
+  }, [resting, crew]);
+}
+
+/** Each day is a job, so that what is asked meanwhile waits for no more than one. */
+async function driveSome(crew: Crew, setup: Setup, signal: AbortSignal): Promise<void> {
+  const { plan } = setup;
+  const single = (seed: number): Setup => ({
+    ...setup,
+    plan: { ...plan, uncertain: { ...plan.uncertain, runs: 1, seed } },
+  });
+  await crew.run(
+    Array.from({ length: WARMING * crew.size }, (_, k) => single(k + 1)),
+    (remote, one) => remote.uncertainPiece(one, 0) as Promise<Float32Array>,
+    { signal },
+  );
+}
