@@ -63,18 +63,28 @@ export function filmFactors(ambient: number): FilmFactors {
   const known = films.get(key);
   if (known) return known;
   const reference = ambient + 0.5 * REFERENCE_RISE;
-  // At one pressure a gas's density goes with 1/T.
-  const flow = (film: number) => 1 / (film * airViscosity(film));
-  const factor = (exponent: number) => (film: number) =>
-    (airConductivity(film) / airConductivity(reference)) * power(flow(film) / flow(reference), exponent);
-  const made = { laminar: tableOf(factor(LAMINAR)), turbulent: tableOf(factor(TURBULENT)) };
+  const conductivity = airConductivity(reference);
+  const flow = flowOf(reference);
+  const factors = (exponent: number) =>
+    uniformTable(
+      FILMS.map(
+        (film) =>
+          [film.kelvin, (film.conductivity / conductivity) * power(film.flow / flow, exponent)] as const,
+      ),
+    );
+  const made = { laminar: factors(LAMINAR), turbulent: factors(TURBULENT) };
   films.set(key, made);
   return made;
 }
 
-/** A function of temperature from 200 K up, at the knots of the common table. */
-const tableOf = (value: (kelvin: number) => number) =>
-  uniformTable(Array.from({ length: 200 }, (_, i) => [203.15 + 10 * i, value(203.15 + 10 * i)] as const));
+/** ρ/µ of air over that at some other temperature: at one pressure a gas's density goes with 1/T. */
+const flowOf = (kelvin: number): number => 1 / (kelvin * airViscosity(kelvin));
+
+/** Air at the knots of the common table from 200 K up. */
+const FILMS = Array.from({ length: 200 }, (_, i) => {
+  const kelvin = 203.15 + 10 * i;
+  return { kelvin, conductivity: airConductivity(kelvin), flow: flowOf(kelvin) };
+});
 
 /** Air through one wheel's duct for each m/s of speed, m²: what is not blanked off, times its coefficient of flow. */
 export function ductFlowArea(air: CornerAir): number {

@@ -1,5 +1,5 @@
 import { AXLES, type AxleName, axleOf, WHEELS, type WheelName } from '../brake';
-import { lapHeat, lapTime } from '../lap';
+import { type LapTrace, lapHeat, lapTime } from '../lap';
 import { type DayResult, hottestLap, type ZoneForce, type ZoneLimit } from '../run';
 import { type DayInput, ductDragArea, type LapKind } from '../schedule';
 
@@ -94,6 +94,13 @@ export function summarise(input: DayInput, result: DayResult): DaySummary {
       if (force.locksFirst === 'rear') rearFirst += 1;
     }
   }
+  // Laps of one kind share it, also in a copy that is sent to the page.
+  const traces = new Map<LapTrace, SummaryLap['trace']>();
+  const named = (own: LapTrace) => {
+    const known = traces.get(own) ?? { zones: own.zones.map(({ name }) => ({ name })) };
+    traces.set(own, known);
+    return known;
+  };
   const worn = (wheel: WheelName) => {
     const series = result.record.wheels[wheel].worn;
     return series[series.length - 1];
@@ -119,7 +126,7 @@ export function summarise(input: DayInput, result: DayResult): DaySummary {
       numberInSession,
       startTime,
       lapTime: time,
-      trace: { zones: own.zones.map(({ name }) => ({ name })) },
+      trace: named(own),
     })),
     lapTime: lapTime(trace),
     lapHeat: lapHeat(trace),

@@ -169,12 +169,13 @@ export class KernelIntegrator implements HeatIntegrator {
   }
 
   writeReadings(into: readonly Float64Array[], first: number, offset: number, count: number): void {
-    const { memory, lane } = this;
-    const { layout } = this;
+    const { memory, lane, layout } = this;
+    const { lanes } = layout;
+    const end = offset + count;
     for (let r = 0; r < into.length; r++) {
       const column = into[r];
-      const at = layout.reading(first + r) / 8 + lane;
-      for (let k = 0; k < count; k++) column[offset + k] = memory[at + k * layout.lanes];
+      for (let k = offset, at = layout.reading(first + r) / 8 + lane; k < end; k++, at += lanes)
+        column[k] = memory[at];
     }
   }
 
