@@ -79,6 +79,30 @@ test('a workbench has its days driven by two programs, which are warm before any
   expect(await asked('warm')).toBe(warmed);
 });
 
+test('workers that make uncertain runs are got ready while the page rests: once, and not for who goes on', async ({
+  page,
+}) => {
+  const asked = await countingAsked(page);
+  await shorten(page);
+  const start = page.getByRole('button', { name: /^Start \d+ simulation runs$/ });
+  await walk(page, '/decide/sure');
+  await start.waitFor();
+  await walk(page, '/decide/next');
+  await page.getByText('Today the closest').waitFor();
+  expect(await asked('uncertainPiece')).toBe(0);
+  await walk(page, '/decide/sure');
+  const cores = await page.evaluate(() => navigator.hardwareConcurrency);
+  const days = 10 * Math.min(4, cores);
+  await expect.poll(() => asked('uncertainPiece'), { timeout: 20_000 }).toBe(days);
+  // None of them is kept, and no worker is made ready twice.
+  await expect(start).toBeVisible();
+  await walk(page, '/decide/next');
+  await walk(page, '/decide/sure');
+  await start.waitFor();
+  await page.waitForTimeout(1500);
+  expect(await asked('uncertainPiece')).toBe(days);
+});
+
 test('the ladder drives each step once: for another aim only what that one asks besides, and nothing for the first again', async ({
   page,
 }) => {

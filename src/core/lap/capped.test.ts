@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { circuitInput, dayInput, setupOf, zonesFromLap } from '../../model';
 import { GAMMA } from '../heat';
+import { buffersIn } from '../numeric';
 import { emptySeries, emptyWheel, resizedSeries, resizedWheel } from '../run/record';
 import { lapSteps } from '../schedule/lapSteps';
 import { DEFAULT_STEPS } from '../schedule/steps';
@@ -68,6 +69,23 @@ describe('a lap whose brakes are the limit', () => {
       ),
       { numRuns: 12 },
     );
+  });
+
+  it('keeps nothing of the room that laps pass through, nor do its steps', () => {
+    const steps = lapSteps(free, DEFAULT_STEPS);
+    const made = { trace: free, steps };
+    const before = structuredClone(made);
+    const other = { ...input.vehicle, mass: 1.3 * input.vehicle.mass };
+    for (const [vehicle, asked] of [
+      [other, []],
+      [input.vehicle, caps((k) => 0.6 * peak(free, k))],
+    ] as const) {
+      const trace = driveLap(circuit, vehicle, { ...input.driver, pace: 0.7 }, still, asked);
+      const next = { trace, steps: lapSteps(trace, DEFAULT_STEPS) };
+      expect(made).toEqual(before);
+      const own = buffersIn(made);
+      expect([...buffersIn(next)].filter((buffer) => own.has(buffer))).toEqual([]);
+    }
   });
 
   it('never brakes harder than they can, ends as fast as it starts, and loses time', () => {

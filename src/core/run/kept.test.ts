@@ -53,6 +53,24 @@ it('a day that is looked at and thrown away is the same day, whatever lay in its
   }
 });
 
+it('what is asked of a day is the same in whatever order it is asked', () => {
+  const input = dayInput(short('plan-ovel-nettle', 2));
+  const whole = simulateDay(input, undefined, 'parts');
+  const names = Object.keys(whole) as (keyof typeof whole)[];
+  for (const order of [names, [...names].reverse()]) {
+    lookAtDay(input, (day) => {
+      for (const name of order) if (name !== 'laps') expect(day[name]).toEqual(whole[name]);
+      // Found once, however often it is asked for.
+      for (const name of ['margins', 'fade', 'peaks', 'strain', 'verdict'] as const)
+        expect(day[name]).toBe(day[name]);
+      day.laps.forEach((lap, k) => {
+        expect(lap.told()).toEqual(whole.laps[k]);
+        expect(lap.wheels).toBe(lap.wheels);
+      });
+    });
+  }
+});
+
 it('nothing that is told of a day that is thrown away lies in its room', () => {
   const setup = short('plan-tarn-anvil', 2);
   for (const told of [tryOut(setup), loadOf(setup), leftAtWorse(dayInput(setup))])

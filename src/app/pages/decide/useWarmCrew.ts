@@ -3,15 +3,17 @@ import type { Crew } from '../../../compute';
 import type { Setup } from '../../../model';
 import { useBackground } from '../../state/context';
 
-/** Days that each worker drives until most of its program is compiled. */
+/** Days that a worker drives until most of its program is compiled. */
 const WARMING = 10;
+/** Workers that are got ready at most: each takes its memory, and very many need no start. */
+const READY = 4;
 /** How long the page is at rest before, ms. */
 const REST = 800;
 
 /** Crews that are ready. */
 const warm = new WeakSet<Crew>();
 
-/** Gets the crew ready for a setup's uncertain runs while nothing is asked of it: the first ones take no longer then. */
+/** Gets some of the crew ready for a setup's uncertain runs while nothing is asked of it: the first ones take no longer then. */
 export function useWarmCrew(setup: Setup, resting: boolean): void {
   const { crew } = useBackground();
   // biome-ignore lint/correctness/useExhaustiveDependencies: any setup will do
@@ -39,9 +41,10 @@ async function driveSome(crew: Crew, setup: Setup, signal: AbortSignal): Promise
     ...setup,
     plan: { ...plan, uncertain: { ...plan.uncertain, runs: 1, seed } },
   });
+  const workers = Math.min(crew.size, READY);
   await crew.run(
-    Array.from({ length: WARMING * crew.size }, (_, k) => single(k + 1)),
+    Array.from({ length: WARMING * workers }, (_, k) => single(k + 1)),
     (remote, one) => remote.uncertainPiece(one, 0) as Promise<Float32Array>,
-    { signal },
+    { signal, workers },
   );
 }
