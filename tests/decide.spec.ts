@@ -248,21 +248,22 @@ test('runs cut off by a cancel, a closed page or a dead worker go on where they 
   quiet,
 }) => {
   await visit(page, '/decide/sure');
-  await page.getByRole('textbox', { name: 'Runs' }).fill('100');
+  await page.getByRole('textbox', { name: 'Runs' }).fill('300');
   const state = page.getByTestId('runs-state');
   const kept = async (on = page) =>
-    Number(/(\d+) of 100/.exec((await on.getByTestId('runs-state').textContent()) ?? '')?.[1] ?? 0);
-  await page.getByRole('button', { name: 'Start 100 simulation runs' }).click();
-  await expect.poll(kept).toBeGreaterThanOrEqual(20);
+    Number(/(\d+) of 300/.exec((await on.getByTestId('runs-state').textContent()) ?? '')?.[1] ?? 0);
+  await page.getByRole('button', { name: 'Start 300 simulation runs' }).click();
+  // Looked for often, so that there is something left to cancel.
+  await expect.poll(kept, { intervals: [50] }).toBeGreaterThanOrEqual(20);
   await state.getByRole('button', { name: 'Cancel' }).click();
-  await expect(state).toContainText(/Cancelled; \d+ of 100 runs are kept/);
+  await expect(state).toContainText(/Cancelled; \d+ of 300 runs are kept/);
   // What workers were at is finished and kept; nothing is told to go on for it.
   await page.waitForTimeout(1500);
-  await expect(state).toContainText(/Cancelled; \d+ of 100 runs are kept/);
+  await expect(state).toContainText(/Cancelled; \d+ of 300 runs are kept/);
   const before = await kept();
   // A worker that falls over in the middle is replaced, and its days are driven again.
   await state.getByRole('button', { name: /^Go on from/ }).click();
-  await expect.poll(kept).toBeGreaterThanOrEqual(before);
+  await expect.poll(kept, { intervals: [50] }).toBeGreaterThanOrEqual(before);
   for (const worker of page.workers()) {
     await worker
       .evaluate(() => {
@@ -272,7 +273,7 @@ test('runs cut off by a cancel, a closed page or a dead worker go on where they 
       })
       .catch(() => {});
   }
-  await expect.poll(kept).toBeGreaterThanOrEqual(before + 10);
+  await expect.poll(kept, { intervals: [50] }).toBeGreaterThanOrEqual(before + 10);
   await page.close();
   const later = await context.newPage();
   await later.goto('/decide/sure');
@@ -283,7 +284,7 @@ test('runs cut off by a cancel, a closed page or a dead worker go on where they 
     expect(await kept(later)).toBeGreaterThanOrEqual(before);
     await go.click();
   }
-  await expect(done).toContainText('of 100 simulation runs something passes a limit');
+  await expect(done).toContainText('of 300 simulation runs something passes a limit');
   // The falling over was asked for; nothing else may have been said.
   expect(quiet.filter((error) => !error.includes('it fell over'))).toEqual([]);
   quiet.length = 0;

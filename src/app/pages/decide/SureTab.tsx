@@ -167,7 +167,7 @@ function Runs({ setup, editing }: { setup: Setup; editing: Editing<'plans'> }) {
 /** The runs as they are made. What stands over them is handed in, so that it is not drawn anew with each step on the way. */
 function RunsMade({ setup, workers, children }: { setup: Setup; workers: number; children: ReactNode }) {
   const { state, pieces, run, cancel, forget } = useUncertain(setup);
-  useWarmCrew(setup, state.kind === 'idle');
+  useWarmCrew(setup, state.kind);
   const { uncertain } = setup.plan;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3">
