@@ -174,6 +174,10 @@ await withApplication(4329, async (browser, address) => {
       .getByText(/computing …/)
       .first()
       .waitFor({ state: 'detached', timeout: 60_000 });
+    // Nor is anything pale, and no message lies over it.
+    for (const passing of ['[aria-busy=true]', '[data-sonner-toast]']) {
+      await page.waitForFunction((mark) => !document.querySelector(mark), passing, { timeout: 60_000 });
+    }
     await page.screenshot({ path: `${FOLDER}/${view.name}.png` });
     console.log(`${FOLDER}/${view.name}.png`);
     await context.close();

@@ -38,6 +38,8 @@ test('every route has a title of its own, targets large enough, the field’s wo
       page.getByRole('status').filter({ hasText: /Computing|Loading|Driving|Braking/ }),
     ).toHaveCount(0);
     if (READY[route]) await expect(page.getByText(READY[route]).first()).toBeVisible();
+    // Nothing stays pale once all is computed: not the verdict on any page.
+    await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
     await axe(route);
     if ((await wide()) > 0) found.push(`${route}: scrolls sideways`);
     found.push(...(await saidOtherwise(page, route)), ...(await metricLeft(page, route)));

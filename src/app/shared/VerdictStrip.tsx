@@ -17,7 +17,11 @@ export function VerdictStrip() {
   const text = view.shown && verdictText(view.shown.result, units);
   const blocked = view.obstacles.some((o) => o.severity === 'error');
   return (
-    <div className="panel flex max-w-[660px] items-start gap-2 px-3 py-1.5" aria-live="polite">
+    <div
+      className="panel flex max-w-[660px] items-start gap-2 px-3 py-1.5"
+      aria-live="polite"
+      aria-busy={view.behind}
+    >
       {view.shown && text ? (
         <>
           <StateMark kind={view.shown.result.verdict.kind} className="mt-[1px]" />

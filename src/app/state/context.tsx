@@ -39,6 +39,7 @@ export interface Background {
 }
 const DaysContext = createContext<Days | null>(null);
 const BackgroundContext = createContext<Background | null>(null);
+const SetupContext = createContext<Setup | null>(null);
 
 /** Workers that are worth having at once. */
 const cores = () => Math.max(1, Math.min(16, navigator.hardwareConcurrency || 1));
@@ -86,7 +87,9 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
       <EngineContext value={engine}>
         <BackgroundContext value={background}>
           <DaysContext value={days}>
-            <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+            <QueryClientProvider client={queries}>
+              <OneSetup>{children}</OneSetup>
+            </QueryClientProvider>
           </DaysContext>
         </BackgroundContext>
       </EngineContext>
@@ -129,12 +132,22 @@ export function useProject(): Project {
   return useProjectState().history.value;
 }
 
-/** Car, circuit and plan that are selected; the same object while none of them changes. */
-export function useSetup(): Setup {
-  const project = useProject();
-  const { car, circuit, plan, parts, begun, calibration } = setupOf(project);
-  return useMemo(
+/**
+ * Gives all parts of the page one setup object while nothing in it changes: whether what is shown is what was asked for
+ * is told by it.
+ */
+function OneSetup({ children }: { children: ReactNode }) {
+  const { car, circuit, plan, parts, begun, calibration } = setupOf(useProject());
+  const setup = useMemo(
     () => ({ car, circuit, plan, parts, begun, calibration }),
     [car, circuit, plan, parts, begun, calibration],
   );
+  return <SetupContext value={setup}>{children}</SetupContext>;
+}
+
+/** Car, circuit and plan that are selected; the same object for the whole page while none of them changes. */
+export function useSetup(): Setup {
+  const setup = useContext(SetupContext);
+  if (!setup) throw new Error('useSetup: no Providers above');
+  return setup;
 }
