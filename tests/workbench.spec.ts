@@ -1,6 +1,6 @@
 import { demoProject } from '../demo/project';
 import { judgedDay, simulateDay } from '../src/core';
-import { applyWhatIf, dayInput, METRIC, setupOf } from '../src/model';
+import { applyWhatIf, dayInput, METRIC, setupOf, siText } from '../src/model';
 import { resultDocument, zonesCsv } from '../src/report';
 import { verdictText } from '../src/text/en';
 import { choose, chosen, expect, exported, open, settled, test, turnTo, verdict } from './page';
@@ -86,11 +86,53 @@ test('a control tells the verdict of its value however it is moved: on at rest, 
   expect(new Set(values).size).toBe(8);
 });
 
+test('what is out of sight rests while a control moves and is the same once it stops; what is in sight follows at once', async ({
+  page,
+}) => {
+  await open(page);
+  const margins = page.getByRole('region', { name: 'Margins' });
+  const mass = page.getByRole('slider', { name: 'Mass' });
+  await expect(page.getByRole('slider').first()).toHaveAccessibleName('Mass');
+  await expect(margins).toHaveCount(1);
+  /** Moves the mass a notch every 80 ms, and tells how many different margins stood there meanwhile, up to four. */
+  const move = (notches: number) =>
+    page.evaluate(async (count) => {
+      const thumb = document.querySelector('[role=slider]') as HTMLElement;
+      const board = document.querySelector('[aria-label=Margins]') as HTMLElement;
+      const texts = new Set<string | null>();
+      for (let k = 0; k < count && texts.size < 4; k++) {
+        thumb.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }));
+        await new Promise((done) => setTimeout(done, 80));
+        texts.add(board.textContent);
+      }
+      return texts.size;
+    }, notches);
+  expect(await move(20)).toBeLessThan(3);
+  await settled(page);
+  const massKg = Number(await mass.getAttribute('aria-valuenow'));
+  const { margins: found } = judgedDay(dayInput(applyWhatIf(setup, { massKg })));
+  const core = found.find(({ part, axle }) => part === 'rotorBulk' && axle === 'front');
+  const worst = siText(core?.worst ?? 0, 'temperature', METRIC);
+  const row = margins.getByRole('row', { name: 'Rotor core (bulk)' });
+  await expect(row).toContainText(worst);
+  await page.getByRole('button', { name: 'Reset all' }).click();
+  await expect(row).not.toContainText(worst);
+  await margins.scrollIntoViewIfNeeded();
+  await settled(page);
+  expect(await move(60)).toBe(4);
+});
+
 test('a what-if computes the session again, leaves the saved state as a ghost, resets, and can be kept and undone', async ({
   page,
 }) => {
   await open(page);
   const first = await verdict(page).textContent();
+  /** The front disc’s core over the lap, as it is drawn last of all lines. */
+  const core = page
+    .getByRole('figure', { name: /^Lap \d+ over distance$/ })
+    .locator('path[stroke="var(--front)"]')
+    .last();
+  const drawn = await core.getAttribute('d');
   const duct = page.getByRole('slider', { name: 'Front duct, a wheel' });
   await duct.focus();
   for (let i = 0; i < 5; i++) await page.keyboard.press('PageUp');
@@ -99,11 +141,13 @@ test('a what-if computes the session again, leaves the saved state as a ghost, r
   await expect(verdict(page)).not.toHaveText(first ?? '');
   await expect(page.getByText('saved state', { exact: true })).toBeVisible();
   await expect(page.getByText('2 moved')).toBeVisible();
+  await expect(core).not.toHaveAttribute('d', drawn ?? '');
   await page.getByRole('button', { name: 'Reset Front duct, a wheel' }).click();
   await expect(page.getByText('1 moved')).toBeVisible();
   await page.getByRole('button', { name: 'Reset all' }).click();
   await expect(verdict(page)).toHaveText(first ?? '');
   await expect(page.getByText('saved state', { exact: true })).toBeHidden();
+  await expect(core).toHaveAttribute('d', drawn ?? '');
 
   await choose(page.getByRole('combobox', { name: 'Front pad', exact: true }), 'enduro');
   await settled(page);

@@ -16,7 +16,7 @@ export interface Looking<I, L, O> {
 }
 
 /** Time after which a look is made whole though the next input waits already, ms: what is shown meanwhile leans on it. */
-const WHOLE_EVERY = 400;
+const WHOLE_EVERY = 800;
 
 /**
  * Runs that show a first look before their whole answer. Both are made side by side: the next input is looked at while the

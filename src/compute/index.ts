@@ -6,6 +6,7 @@ export type { Engine, PhoneAnswer } from './engine.worker';
 export { EngineClient } from './engineClient';
 export type { Analysed, FilesEngine, KeptLog, ListedTracks, OpenedTable } from './files.worker';
 export { Judging } from './judging';
+export type { RunState } from './latestOnly';
 export { crewPredicting } from './predicting';
 export { QUESTION, TRIED } from './question';
 export type { SeasonEngine } from './season.worker';

@@ -14,7 +14,7 @@ export interface Driving {
 }
 
 /** Time after the first day until the second worker is begun, ms: the page is drawn first. */
-const LATER = 1000;
+const LATER = 300;
 
 /**
  * Days that are driven before a control is moved, each heavier than the one before by a share of the car: a worker takes
@@ -91,14 +91,15 @@ export class Judging {
   /** Gets both ready for days like one: what goes wrong with it is said to whoever asks for it. */
   private async warm(told: DayInput): Promise<void> {
     const { asked } = this;
-    await this.ask(told);
+    const { vehicle } = told;
+    const other = this.ask(told);
     for (let k = 1; k <= WARMING; k++) {
       await this.still();
       if (this.asked > asked) return;
-      const { vehicle } = told;
       const heavier = { ...told, vehicle: { ...vehicle, mass: (1 + k * HEAVIER) * vehicle.mass } };
       await this.first.call((engine) => engine.warm(heavier) as Promise<void>).catch(() => {});
     }
+    await other;
   }
 
   /** What the other says; null where it says nothing. */

@@ -243,7 +243,7 @@ describe('FirstLook while inputs come fast', () => {
     for (const input of [1, 2, 3]) await lookOn(input);
     expect(begun).toEqual(['look 1', 'whole 1', 'look 2', 'look 3', 'look 4']);
     expect(shown()).toBe('look 3');
-    clock += 500;
+    clock += 900;
     await lookOn(4);
     await lookOn(5);
     expect(begun.filter((what) => what.startsWith('whole'))).toEqual(['whole 1', 'whole 4']);
@@ -330,6 +330,11 @@ describe('Judging', () => {
     await judging.own(input);
     for (let k = 0; k < 3; k++) await on();
     expect(asked.slice(3)).toEqual(['drive']);
+    // It does not wait for the other, which may be busy with its first day.
+    const busy = { call: () => new Promise(() => {}) } as unknown as WorkerClient<Driving>;
+    const alongside = await begun(busy, still);
+    await on();
+    expect(alongside.asked).toEqual(['warm 1.01']);
     // Left alone it comes to an end.
     const left = await begun(worker().client, () => new Promise((done) => setTimeout(done, 1)));
     await vi.waitFor(() => expect(left.asked.length).toBeGreaterThan(9));

@@ -1,9 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { demoProject } from '../../../demo/project';
+import { oneSession } from '../../../tests/support/sessions';
+import { judged, leftAtWorse, simulateDay } from '../../core';
+import { dayInput, setupOf } from '../../model';
 import { recordEdit, redo, startHistory, undo } from '../state/history';
 import { stepZone } from '../state/selection';
 import { heatOklch } from '../ui/charts/heatColor';
 import { densePath } from '../ui/charts/paths';
+import { asDrawn } from './workbench/asDrawn';
 import { placeNumbers } from './workbench/ZoneButtons';
 
 describe('history', () => {
@@ -102,6 +107,29 @@ describe('charts', () => {
         for (let i = 1; i < lefts.length; i++) expect(lefts[i] - lefts[i - 1]).toBeGreaterThanOrEqual(21);
       }
     }
+  });
+
+  it('of a day are drawn once, before and after it is judged, unless its limit is another or passed elsewhere', () => {
+    const demo = setupOf(demoProject);
+    const setup = { ...demo, plan: oneSession(demo.plan, { hotLaps: 2, paddockMin: 3 }) };
+    const own = simulateDay(dayInput(setup));
+    const told = judged(own, leftAtWorse(dayInput(setup)));
+    const first = { setup, result: own };
+    expect(asDrawn(first)).toBe(first);
+    expect(asDrawn({ setup, result: told })).toBe(first);
+    const { verdict } = told;
+    for (const margin of [
+      { ...verdict.margin, limit: verdict.margin.limit + 1 },
+      { ...verdict.margin, passed: { lap: 1, session: 0, time: 12, distance: null } },
+    ]) {
+      const other = { setup, result: { ...told, verdict: { ...verdict, margin } } } as typeof first;
+      expect(asDrawn(other)).toBe(other);
+    }
+    // A renamed plan is the same day, and its own to be drawn; so is the same day driven anew.
+    const renamed = { setup: { ...setup }, result: told };
+    expect(asDrawn(renamed)).toBe(renamed);
+    const again = { setup, result: simulateDay(dayInput(setup)) };
+    expect(asDrawn(again)).toBe(again);
   });
 
   it('step round the stops of a lap', () => {

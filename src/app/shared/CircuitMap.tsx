@@ -58,7 +58,8 @@ export function CircuitMap({
   const [ref, width] = useWidth<HTMLDivElement>(260);
   const line = useMemo(() => lineOf(circuit, lapLength), [circuit, lapLength]);
   const fit = useMemo(() => fitTo(line, width, height), [line, width, height]);
-  const { at, path } = placesOf(line, fit);
+  const { at, path } = useMemo(() => placesOf(line, fit), [line, fit]);
+  const whole = useMemo(() => path(0, line.length), [path, line]);
   const largest = Math.max(1, ...zones.map((s) => s.energy));
   // Many braking zones need smaller discs; the picked one is drawn last, over its neighbours.
   const crowd = Math.min(1, Math.sqrt(14 / Math.max(1, zones.length)));
@@ -66,7 +67,7 @@ export function CircuitMap({
   return (
     <div ref={ref}>
       <svg width={width} height={height} className="block" role="img" aria-label={`Map of ${circuit.name}`}>
-        <Track d={path(0, line.length)} dashed={line.schematic} />
+        <Track d={whole} dashed={line.schematic} />
         {highlight && (
           <path
             d={path(...highlight)}

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import { type Computed, isSamePlan } from '../../compute';
+import { type Computed, isSamePlan, type RunState } from '../../compute';
 import { applyWhatIf, circuitProblems, type Problem, type Setup, type WhatIf } from '../../model';
 import { useDays } from './context';
 import type { Selection } from './selection';
@@ -31,8 +31,8 @@ export interface SessionView {
 /** Computes the saved setup and the what-if in the worker and keeps the newest results. */
 export function useSession(setup: Setup, whatIf: WhatIf): SessionView {
   const runners = useDays();
-  const saved = useSyncExternalStore(runners.saved.subscribe, runners.saved.getState);
-  const moved = useSyncExternalStore(runners.moved.subscribe, runners.moved.getState);
+  const saved = useNewest(runners.saved);
+  const moved = useNewest(runners.moved);
 
   const active = Object.keys(whatIf).length > 0;
   const wanted = useMemo(() => (active ? applyWhatIf(setup, whatIf) : setup), [active, setup, whatIf]);
@@ -48,8 +48,8 @@ export function useSession(setup: Setup, whatIf: WhatIf): SessionView {
 
   // A result of another plan must not be shown as this one's: what is set from it would be set in this one.
   const here = (value: Computed | undefined) => (value && isSamePlan(value.setup, setup) ? value : null);
-  const savedHere = here(saved.done?.value);
-  const movedHere = active ? here(moved.done?.value) : null;
+  const savedHere = here(saved.done);
+  const movedHere = active ? here(moved.done) : null;
   const shown = movedHere ?? savedHere;
   const error = (active ? moved.error : null) ?? saved.error;
   return {
@@ -63,4 +63,17 @@ export function useSession(setup: Setup, whatIf: WhatIf): SessionView {
       if (active) runners.moved.request(wanted);
     },
   };
+}
+
+/** What a runner has to show, and why there is nothing newer; whether it runs is nothing to be drawn. */
+function useNewest({
+  subscribe,
+  getState,
+}: {
+  readonly subscribe: (listener: () => void) => () => void;
+  readonly getState: () => RunState<Setup, Computed>;
+}) {
+  const done = useSyncExternalStore(subscribe, () => getState().done?.value);
+  const error = useSyncExternalStore(subscribe, () => getState().error);
+  return { done, error };
 }

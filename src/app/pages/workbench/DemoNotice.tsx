@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { demoProject } from '../../../../demo/project';
 import { isPlaceholder } from '../../../model';
@@ -6,7 +7,7 @@ import { useSetup } from '../../state/context';
 import { goToStop } from '../../state/tour';
 
 /** Says whose car this is while it is nobody's, and what to do next. */
-export function DemoNotice() {
+export const DemoNotice = memo(function DemoNotice() {
   const { car, circuit } = useSetup();
   const demo = demoProject.cars.some(({ id }) => id === car.id);
   if (!demo && !isPlaceholder(car.id)) return null;
@@ -26,4 +27,4 @@ export function DemoNotice() {
       </div>
     </section>
   );
-}
+});

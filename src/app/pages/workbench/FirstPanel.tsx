@@ -1,12 +1,12 @@
 import { Collapsible } from 'radix-ui';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { say } from '../../../text/en/say/workbench';
 
 const FirstSteps = lazy(() => import('../../shared/FirstSteps').then((m) => ({ default: m.FirstSteps })));
 
 /** The driver's next questions, at the verdict: what first, and what is worth finding out. */
-export function FirstPanel() {
+export const FirstPanel = memo(function FirstPanel() {
   const [open, setOpen] = useState(false);
   return (
     <Collapsible.Root open={open} onOpenChange={setOpen} data-tour="first" className="panel px-4 py-2">
@@ -31,4 +31,4 @@ export function FirstPanel() {
       </Collapsible.Content>
     </Collapsible.Root>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { memo, type PointerEvent, useMemo, useState } from 'react';
+import { memo, type PointerEvent, useCallback, useState } from 'react';
 import type { LapTrace } from '../../../core';
 import { formatQuantity, siText, toShown, type UnitChoice, unitOf } from '../../../model';
 import { zoneText } from '../../../text/en';
@@ -7,16 +7,15 @@ import { useUnits } from '../../state/preferences';
 import { type Selection, shownRecords } from '../../state/selection';
 import type { ChartProps, Computed } from '../../state/useSession';
 import { PlaceAxis, ValueAxis } from '../../ui/charts/Axis';
-import { linearScale } from '../../ui/charts/linearScale';
+import { type LinearScale, linearScale } from '../../ui/charts/linearScale';
 import { useWidth } from '../../ui/charts/useSize';
 import { LapStepper } from './LapStepper';
-import { drawLap, ends, HEAT } from './lapDrawing';
+import { ends, HEAT, LEFT, RIGHT } from './lapDrawing';
 import { lapSamples } from './lapSlice';
 import { SideChoice } from './SideChoice';
+import { useLapDrawing } from './useLapDrawing';
 import { placeNumbers, ZoneButtons } from './ZoneButtons';
 
-const LEFT = 44;
-const RIGHT = 10;
 const HEIGHT = 392;
 
 /** The lap unrolled over distance: speed, braking power and temperatures above each other on one axis. */
@@ -28,13 +27,15 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
   const lap = result.laps[selection.lap - 1];
   const [first, last] = ends(lap.trace.distance);
 
-  const { x, drawing, shadow } = useDrawing({ computed, ghost, selection }, [first, last], width);
+  const drawing = useLapDrawing({ computed, ghost, selection }, [first, last], width);
+  const { x, scales, powers, shadow } = drawing;
   const middles = lap.trace.zones.map((s) =>
     x(0.5 * (lap.trace.distance[s.startIndex] + lap.trace.distance[s.endIndex])),
   );
   const placed = placeNumbers(middles, 21, 2);
   const rows = placed.some((p) => p.row > 0) ? 2 : 1;
   const zone = lap.trace.zones[selection.zone];
+  const pickZone = useCallback((k: number) => onSelect({ ...selection, zone: k }), [onSelect, selection]);
 
   const onPointer = (event: PointerEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -56,7 +57,7 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
             zones={lap.trace.zones}
             placed={placed}
             selected={selection.zone}
-            onSelect={(k) => onSelect({ ...selection, zone: k })}
+            onSelect={pickZone}
           />
         </div>
         {/* biome-ignore lint/a11y/useKeyWithClickEvents: the numbered buttons above are the keyboard's way */}
@@ -74,16 +75,16 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
           aria-label={say.speedBrakingPowerTemperatures}
         >
           <ZoneBands trace={lap.trace} chosen={selection.zone} x={x} />
-          <Axes drawing={drawing} width={width} ends={[first, last]} />
+          <Axes {...scales} width={width} first={first} last={last} />
           {shadow && (
             <g fill="none" stroke="var(--ghost)" strokeWidth={1.2}>
               <path d={shadow.speedPath} />
-              <path d={shadow.frontBulk} strokeWidth={1.8} />
-              <path d={shadow.rearBulk} strokeWidth={1.8} strokeDasharray="5 4" />
+              <path d={shadow.bulk.front} strokeWidth={1.8} />
+              <path d={shadow.bulk.rear} strokeWidth={1.8} strokeDasharray="5 4" />
             </g>
           )}
-          <path d={drawing.bothPower} fill="var(--rear)" />
-          <path d={drawing.frontPower} fill="var(--front)" stroke="var(--panel)" strokeWidth={0.6} />
+          <path d={powers.both} fill="var(--rear)" />
+          <path d={powers.front} fill="var(--front)" stroke="var(--panel)" strokeWidth={0.6} />
           <Curves drawing={drawing} />
           {drawing.limit && <LimitLine width={width} limit={drawing.limit} />}
           {pointed !== null && <Cursor x={x(pointed)} />}
@@ -100,14 +101,14 @@ export const LapChart = memo(function LapChart({ computed, ghost, selection, onS
 });
 
 /** Speed, and the temperatures of both axles: core thick, surface thin, rear dashed. */
-function Curves({ drawing }: { drawing: ReturnType<typeof drawLap> }) {
+function Curves({ drawing: { speedPath, bulk, face } }: { drawing: ReturnType<typeof useLapDrawing> }) {
   return (
     <g fill="none" strokeLinejoin="round">
-      <path d={drawing.speedPath} stroke="var(--ink)" strokeWidth={1.5} />
-      <path d={drawing.rearFace} stroke="var(--rear)" strokeWidth={1} strokeDasharray="5 3" opacity={0.8} />
-      <path d={drawing.rearBulk} stroke="var(--rear)" strokeWidth={2.2} strokeDasharray="7 3" />
-      <path d={drawing.frontFace} stroke="var(--front)" strokeWidth={1} opacity={0.85} />
-      <path d={drawing.frontBulk} stroke="var(--front)" strokeWidth={2.2} />
+      <path d={speedPath} stroke="var(--ink)" strokeWidth={1.5} />
+      <path d={face.rear} stroke="var(--rear)" strokeWidth={1} strokeDasharray="5 3" opacity={0.8} />
+      <path d={bulk.rear} stroke="var(--rear)" strokeWidth={2.2} strokeDasharray="7 3" />
+      <path d={face.front} stroke="var(--front)" strokeWidth={1} opacity={0.85} />
+      <path d={bulk.front} stroke="var(--front)" strokeWidth={2.2} />
     </g>
   );
 }
@@ -139,48 +140,30 @@ function LimitLine({ width, limit }: { width: number; limit: { y: number; text: 
   );
 }
 
-/** The lap of the state and of its ghost, over one axis of distance. */
-function useDrawing(
-  { computed, ghost, selection }: Omit<ChartProps, 'onSelect'>,
-  [first, last]: readonly [number, number],
-  width: number,
-) {
-  const units = useUnits();
-  const x = useMemo(() => linearScale([first, last], [LEFT, width - RIGHT]), [first, last, width]);
-  const drawing = useMemo(
-    () => drawLap(computed, selection, x, units, ghost),
-    [computed, selection, x, units, ghost],
-  );
-  const shadow = useMemo(() => {
-    if (!ghost) return null;
-    const ghostLap = Math.min(selection.lap, ghost.result.laps.length);
-    return drawLap(ghost, { ...selection, lap: ghostLap }, x, units, computed);
-  }, [ghost, selection, x, units, computed]);
-  return { x, drawing, shadow };
-}
-
 /** Values at the side, distance below. */
-function Axes({
-  drawing,
+const Axes = memo(function Axes({
+  speed,
+  power,
+  heat,
   width,
-  ends: [first, last],
+  first,
+  last,
 }: {
-  drawing: ReturnType<typeof drawLap>;
+  speed: LinearScale;
+  power: LinearScale;
+  heat: LinearScale;
   width: number;
-  ends: readonly [number, number];
+  first: number;
+  last: number;
 }) {
   const units = useUnits();
   const distanceUnit = unitOf('distance', units);
+  const ends = { left: LEFT, right: width - RIGHT };
   return (
     <>
-      <ValueAxis {...bounds(width)} scale={drawing.speed} ticks={3} unit={unitOf('speed', units).label} />
-      <ValueAxis {...bounds(width)} scale={drawing.power} ticks={3} unit={unitOf('power', units).label} />
-      <ValueAxis
-        {...bounds(width)}
-        scale={drawing.heat}
-        ticks={5}
-        unit={unitOf('temperature', units).label}
-      />
+      <ValueAxis {...ends} scale={speed} ticks={3} unit={unitOf('speed', units).label} />
+      <ValueAxis {...ends} scale={power} ticks={3} unit={unitOf('power', units).label} />
+      <ValueAxis {...ends} scale={heat} ticks={5} unit={unitOf('temperature', units).label} />
       <PlaceAxis
         scale={linearScale(
           [toShown(first, distanceUnit), toShown(last, distanceUnit)],
@@ -192,7 +175,7 @@ function Axes({
       />
     </>
   );
-}
+});
 
 /** The braking zones behind the curves. */
 function ZoneBands({
@@ -224,8 +207,6 @@ function ZoneBands({
 const Cursor = ({ x }: { x: number }) => (
   <line x1={x} x2={x} y1={0} y2={HEAT[1]} stroke="var(--ink)" strokeWidth={0.8} opacity={0.6} />
 );
-
-const bounds = (width: number) => ({ left: LEFT, right: width - RIGHT });
 
 function Legend({ ghost }: { ghost: boolean }) {
   return (

@@ -12,7 +12,7 @@ import { HowResult } from './HowResult';
 import { SidesLine } from './SidesLine';
 
 /** The sentence everything ends in, and the few figures behind it. */
-export const VerdictBar = memo(function VerdictBar({
+export function VerdictBar({
   behind,
   computed,
 }: {
@@ -20,15 +20,23 @@ export const VerdictBar = memo(function VerdictBar({
   behind: boolean;
   computed: Computed;
 }) {
-  const units = useUnits();
-  const { result } = computed;
-  const text = verdictText(result, units);
   return (
     <section
       className="panel flex flex-wrap items-start gap-x-5 gap-y-2 px-4 py-3"
       aria-label="Verdict"
       data-behind={behind}
     >
+      <Told computed={computed} />
+    </section>
+  );
+}
+
+const Told = memo(function Told({ computed }: { computed: Computed }) {
+  const units = useUnits();
+  const { result } = computed;
+  const text = verdictText(result, units);
+  return (
+    <>
       <div className="min-w-0 flex-1 basis-[min(420px,100%)]">
         <p
           className="flex items-start gap-2.5 text-[17px] leading-snug"
@@ -64,7 +72,7 @@ export const VerdictBar = memo(function VerdictBar({
           </div>
         ))}
       </dl>
-    </section>
+    </>
   );
 });
 

@@ -40,7 +40,7 @@ export const WhatIfPanel = memo(function WhatIfPanel({
   const store = useStore();
   // Where the controls stand above the charts instead of beside them, they begin folded.
   const [open, setOpen] = useState(() => window.innerWidth >= 1280);
-  const saved = savedValues(setup);
+  const saved = useMemo(() => savedValues(setup), [setup]);
   const bounds = useMemo(() => whatIfBounds(setup), [setup]);
   const values = { ...saved, ...whatIf };
   const moved = Object.keys(whatIf).length;
@@ -131,6 +131,12 @@ function Foot({
   );
 }
 
+const PARTS = [
+  ['frontPad', 'Front pad'],
+  ['rearPad', 'Rear pad'],
+  ['fluid', 'Fluid'],
+] as const;
+
 /** The sliders and choices. */
 function Controls({
   values,
@@ -147,6 +153,13 @@ function Controls({
   set: Setter;
   setup: Setup;
 }) {
+  const [pads, fluids] = useMemo(
+    () =>
+      (['pad', 'fluid'] as const).map((kind) =>
+        shelfOf(kind, setup.parts).map(({ id, name }) => [id, name] as const),
+      ),
+    [setup.parts],
+  );
   return (
     <div className="mt-1.5 grid gap-x-5 gap-y-1.5 sm:grid-cols-2 xl:grid-cols-1">
       {MOVABLE_IDS.filter((id) => id !== 'fluidAgeMonths').map((id) => (
@@ -161,27 +174,17 @@ function Controls({
           onChange={set}
         />
       ))}
-      <ChoiceRow
-        name="Front pad"
-        value={values.frontPad}
-        saved={saved.frontPad}
-        options={shelfOf('pad', setup.parts).map((part) => [part.id, part.name])}
-        onChange={(v) => set('frontPad', v)}
-      />
-      <ChoiceRow
-        name="Rear pad"
-        value={values.rearPad}
-        saved={saved.rearPad}
-        options={shelfOf('pad', setup.parts).map((part) => [part.id, part.name])}
-        onChange={(v) => set('rearPad', v)}
-      />
-      <ChoiceRow
-        name="Fluid"
-        value={values.fluid}
-        saved={saved.fluid}
-        options={shelfOf('fluid', setup.parts).map((part) => [part.id, part.name])}
-        onChange={(v) => set('fluid', v)}
-      />
+      {PARTS.map(([of, name]) => (
+        <ChoiceRow
+          key={of}
+          of={of}
+          name={name}
+          value={values[of]}
+          saved={saved[of]}
+          options={of === 'fluid' ? fluids : pads}
+          onChange={set}
+        />
+      ))}
       <SliderRow
         id="fluidAgeMonths"
         value={values.fluidAgeMonths}

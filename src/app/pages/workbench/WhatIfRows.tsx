@@ -83,32 +83,38 @@ export const SliderRow = memo(function SliderRow({
   );
 });
 
-export function ChoiceRow<T extends string>({
+/** A part that may be another. */
+type PartKey = 'frontPad' | 'rearPad' | 'fluid';
+
+export const ChoiceRow = memo(function ChoiceRow({
+  of,
   name,
   value,
   saved,
   options,
   onChange,
 }: {
+  of: PartKey;
   name: string;
-  value: T;
-  saved: T;
-  options: Options<T>;
-  onChange: (value: T) => void;
+  value: string;
+  saved: string;
+  options: Options<string>;
+  onChange: Setter;
 }) {
   const id = useId();
+  const set = (next: string) => onChange(of, next as WhatIfValues[PartKey]);
   return (
     <div className="flex items-center gap-1.5">
       <label htmlFor={id} className="narrow w-[58px] shrink-0">
         {name}
       </label>
       <div className="flex min-w-0 flex-1 items-center gap-1.5">
-        <Choice id={id} className="narrow" value={value} options={options} onChange={onChange} />
-        {value !== saved && <ResetOne name={name} shown onClick={() => onChange(saved)} />}
+        <Choice id={id} className="narrow" value={value} options={options} onChange={set} />
+        {value !== saved && <ResetOne name={name} shown onClick={() => set(saved)} />}
       </div>
     </div>
   );
-}
+});
 
 export function ResetOne({ name, shown, onClick }: { name: string; shown: boolean; onClick: () => void }) {
   return (

@@ -11,9 +11,12 @@ import { usePicked } from '../../state/picked';
 import { type Selection, stepLap, stepZone } from '../../state/selection';
 import { useEdit } from '../../state/useEdit';
 import { type Computed, useSession } from '../../state/useSession';
+import { useSettled } from '../../state/useSettled';
 import { PageTitle } from '../../ui/PageTitle';
+import { RestsUnseen } from '../../ui/RestsUnseen';
 import { Tip } from '../../ui/Tip';
 import { useLatest } from '../../ui/useLatest';
+import { asDrawn } from './asDrawn';
 import { DemoNotice } from './DemoNotice';
 import { EndPanel } from './EndPanel';
 import { FirstPanel } from './FirstPanel';
@@ -27,6 +30,9 @@ import { VerdictBar } from './VerdictBar';
 import { WhatIfPanel } from './WhatIfPanel';
 
 const ZoneTable = lazy(() => import('./ZoneTable').then((m) => ({ default: m.ZoneTable })));
+
+/** Time without a movement until what is out of sight follows, ms. */
+const STILL = 300;
 
 /** The heart: one plan, its verdict, its lap, its braking zones and what could be changed. */
 export function WorkbenchPage() {
@@ -44,8 +50,10 @@ function Workbench() {
   // The verdict follows at once; everything drawn may come a moment later, so that a control never stutters.
   const computed = useDeferredValue(view.shown);
   const ghost = useDeferredValue(view.ghost);
+  const moves = useDeferredValue(useSettled(whatIf, STILL, { atOnce: true }) === null);
+  const drawn = computed && asDrawn(computed);
   const [picked, setPicked] = usePicked();
-  const selection = useMemo(() => clampSelection(picked, computed), [picked, computed]);
+  const selection = useSelection(picked, computed);
 
   const latest = useLatest({ setup, whatIf });
   const keep = useMemo(
@@ -66,7 +74,7 @@ function Workbench() {
   useHotkeys('shift+period', () => selection && setPicked(stepLap(selection, 1, laps)), [selection, laps]);
   useHotkeys('shift+comma', () => selection && setPicked(stepLap(selection, -1, laps)), [selection, laps]);
 
-  const ready = computed && selection;
+  const ready = computed && drawn && selection;
   return (
     <div className="bench-areas grid gap-3">
       <PageTitle names={[setup.plan.name]} />
@@ -87,21 +95,28 @@ function Workbench() {
               data-tour="lap"
               className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_270px]"
             >
-              <LapChart computed={computed} ghost={ghost} selection={selection} onSelect={setPicked} />
-              <MapPanel computed={computed} selection={selection} onSelect={setPicked} />
+              <LapChart computed={drawn} ghost={ghost} selection={selection} onSelect={setPicked} />
+              <MapPanel computed={drawn} selection={selection} onSelect={setPicked} />
             </div>
-            <Suspense fallback={<div className="panel h-40" />}>
-              <ZoneTable computed={computed} selection={selection} onSelect={setPicked} />
-            </Suspense>
-            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
-              <SessionChart computed={computed} ghost={ghost} selection={selection} onSelect={setPicked} />
+            <RestsUnseen moves={moves}>
+              <Suspense fallback={<div className="panel h-40" />}>
+                <ZoneTable computed={computed} selection={selection} onSelect={setPicked} />
+              </Suspense>
+            </RestsUnseen>
+            <RestsUnseen
+              moves={moves}
+              className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]"
+            >
+              <SessionChart computed={drawn} ghost={ghost} selection={selection} onSelect={setPicked} />
               <MarginBoard computed={computed} ghost={ghost} onSelect={setPicked} />
-            </div>
-            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
+            </RestsUnseen>
+            <RestsUnseen moves={moves} className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
               <OutlookPanel computed={computed} selection={selection} />
               <RotorPanel computed={computed} selection={selection} />
-            </div>
-            <EndPanel computed={computed} selection={selection} />
+            </RestsUnseen>
+            <RestsUnseen moves={moves}>
+              <EndPanel computed={computed} selection={selection} />
+            </RestsUnseen>
             <Cautions />
           </>
         ) : (
@@ -161,13 +176,16 @@ const MapPanel = memo(function MapPanel({
   );
 });
 
-function clampSelection(picked: Partial<Selection>, computed: Computed | null): Selection | null {
-  if (!computed) return null;
-  const { laps } = computed.result;
-  const lap = Math.min(laps.length, picked.lap ?? hottestLap(computed.result));
-  const zones = laps[lap - 1].trace.zones.length;
+/** What is picked, within the laps and braking zones there are; the same object while it is the same. */
+function useSelection(picked: Partial<Selection>, computed: Computed | null): Selection | null {
+  const result = computed?.result;
+  const laps = result?.laps ?? [];
+  const hottest = useMemo(() => (result ? hottestLap(result) : 0), [result]);
+  const lap = Math.min(laps.length, picked.lap ?? hottest);
+  const zones = laps[lap - 1]?.trace.zones.length ?? 0;
   const zone = Math.max(0, Math.min(zones - 1, picked.zone ?? 0));
-  return { lap, zone, side: picked.side ?? 'hotter' };
+  const side = picked.side ?? 'hotter';
+  return useMemo(() => (lap === 0 ? null : { lap, zone, side }), [lap, zone, side]);
 }
 
 function Computing() {
@@ -178,7 +196,7 @@ function Computing() {
   );
 }
 
-function Cautions() {
+const Cautions = memo(function Cautions() {
   return (
     <p className="caption px-1 pb-2">
       {say.brakePartsSafetyParts}
@@ -196,4 +214,4 @@ function Cautions() {
       .
     </p>
   );
-}
+});

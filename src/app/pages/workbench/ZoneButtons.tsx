@@ -1,4 +1,5 @@
 import { RadioGroup } from 'radix-ui';
+import { memo } from 'react';
 import type { BrakingZone } from '../../../core';
 import { Tip } from '../../ui/Tip';
 
@@ -36,22 +37,51 @@ export function ZoneButtons({
       value={String(selected)}
       onValueChange={(value) => onSelect(Number(value))}
     >
-      {zones.map((zone, k) => (
-        <Tip key={zone.startIndex} text={zone.name}>
-          <RadioGroup.Item
-            value={String(k)}
-            aria-label={`Braking zone ${k + 1}${zone.name ? `, ${zone.name}` : ''}`}
-            // The primitive picks on arrow keys only; Home and End move the focus.
-            onFocus={() => onSelect(k)}
-            className={`absolute grid h-[19px] w-[19px] -translate-x-1/2 place-items-center rounded-[4px] text-[11.5px] font-[640] narrow ${
-              k === selected ? 'bg-ink text-panel' : 'bg-sunk text-ink hover:bg-rule'
-            }`}
-            style={{ left: placed[k].left, top: placed[k].row * 21 }}
-          >
-            {k + 1}
-          </RadioGroup.Item>
-        </Tip>
+      {zones.map(({ startIndex, name }, k) => (
+        <ZoneButton
+          key={startIndex}
+          k={k}
+          name={name}
+          chosen={k === selected}
+          // In whole pixels: what is moved by less is not drawn anew.
+          left={Math.round(placed[k].left)}
+          top={placed[k].row * 21}
+          onSelect={onSelect}
+        />
       ))}
     </RadioGroup.Root>
   );
 }
+
+const ZoneButton = memo(function ZoneButton({
+  k,
+  name,
+  chosen,
+  left,
+  top,
+  onSelect,
+}: {
+  k: number;
+  name: string;
+  chosen: boolean;
+  left: number;
+  top: number;
+  onSelect: (zone: number) => void;
+}) {
+  return (
+    <Tip text={name}>
+      <RadioGroup.Item
+        value={String(k)}
+        aria-label={`Braking zone ${k + 1}${name ? `, ${name}` : ''}`}
+        // The primitive picks on arrow keys only; Home and End move the focus.
+        onFocus={() => onSelect(k)}
+        className={`absolute grid h-[19px] w-[19px] -translate-x-1/2 place-items-center rounded-[4px] text-[11.5px] font-[640] narrow ${
+          chosen ? 'bg-ink text-panel' : 'bg-sunk text-ink hover:bg-rule'
+        }`}
+        style={{ left, top }}
+      >
+        {k + 1}
+      </RadioGroup.Item>
+    </Tip>
+  );
+});

@@ -1,7 +1,8 @@
+import { memo } from 'react';
 import type { LinearScale } from './linearScale';
 
 /** Horizontal rules of a chart band with their values at the left, and what they are in at the top. */
-export function ValueAxis({
+export const ValueAxis = memo(function ValueAxis({
   scale,
   left,
   right,
@@ -33,7 +34,7 @@ export function ValueAxis({
       <line x1={left} x2={left} y1={top} y2={bottom} stroke="var(--rule)" />
     </g>
   );
-}
+});
 
 /** Values along the bottom. */
 export function PlaceAxis({
