@@ -4,8 +4,8 @@ import { memo, type ReactNode, useEffect, useRef, useState } from 'react';
 const NEAR = '200px';
 
 /**
- * A part of a page that is neither laid out nor painted out of sight, and there not drawn anew while something `moves`:
- * what was drawn last stays until nothing moves, or it comes into sight.
+ * A part of a page that is not drawn anew out of sight while something `moves`: what was drawn last stays until nothing
+ * moves, or it comes into sight.
  */
 export function RestsUnseen({
   moves,
@@ -26,7 +26,7 @@ export function RestsUnseen({
     return () => observer.disconnect();
   }, []);
   return (
-    <div ref={box} className={`unseen-rests ${className}`}>
+    <div ref={box} className={className}>
       <Held held={moves && !seen}>{children}</Held>
     </div>
   );
