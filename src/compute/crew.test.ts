@@ -169,6 +169,29 @@ describe('a crew of workers', () => {
     expect(kept).not.toContain(3);
   });
 
+  it('gives each worker the next job while it is at one, but the last ones to whoever is free', async () => {
+    const open = new Map<number, () => void>();
+    const { run } = crewOf(2, async (value) => {
+      await new Promise<void>((resolve) => open.set(value, resolve));
+      return 2 * value;
+    });
+    const there = (values: number[]) =>
+      vi.waitFor(() => expect([...open.keys()].sort((a, b) => a - b)).toEqual(values));
+    const running = run([0, 1, 2, 3, 4, 5, 6]);
+    await there([0, 1, 2, 3]);
+    for (const [job, with_] of [
+      [0, [0, 1, 2, 3, 4]],
+      // Two are left for two workers: who has one already gets no other.
+      [2, [0, 1, 2, 3, 4]],
+      [1, [0, 1, 2, 3, 4, 5]],
+    ] as const) {
+      open.get(job)?.();
+      await there([...with_]);
+    }
+    for (let k = 0; k < 7; k++) await vi.waitFor(() => (open.get(k) as () => void)());
+    expect(await running).toEqual([0, 2, 4, 6, 8, 10, 12]);
+  });
+
   it('ends at once when cancelled: nothing more is begun, and its workers stay for the next work', async () => {
     const begun: number[] = [];
     let finish = () => {};
@@ -183,14 +206,14 @@ describe('a crew of workers', () => {
     const abort = new AbortController();
     const kept: number[] = [];
     const running = run(jobs, { signal: abort.signal, onDone: (result) => void kept.push(result) });
-    await vi.waitFor(() => expect(begun).toHaveLength(5));
+    await vi.waitFor(() => expect(begun).toHaveLength(7));
     abort.abort();
-    // Both workers are still at it: whoever cancels does not wait for them.
+    // Both workers are still at it, and have the next with them: whoever cancels does not wait for them.
     await expect(running).rejects.toThrow(CancelledError);
     finish();
     expect(kept.sort()).toEqual([0, 2, 4]);
     expect(await run([1, 2])).toEqual([2, 4]);
-    expect(begun).toEqual([0, 1, 2, 3, 4, 1, 2]);
+    expect(begun).toEqual([0, 1, 2, 3, 4, 5, 6, 1, 2]);
     expect(workers).toHaveLength(2);
     expect(workers.some((worker) => worker.ended)).toBe(false);
     const already = new AbortController();
@@ -204,7 +227,8 @@ describe('a crew of workers', () => {
       asked += 1;
       throw new RangeError('the session is too short');
     });
-    await expect(run([1, 2, 3])).rejects.toThrow('the session is too short');
-    expect(asked).toBe(1);
+    await expect(run([1, 2, 3, 4])).rejects.toThrow('the session is too short');
+    // The next was with the worker already; no more are given out.
+    expect(asked).toBe(2);
   });
 });

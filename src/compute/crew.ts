@@ -58,13 +58,14 @@ export class Crew<E = Engine> {
   }
 
   /**
-   * Has every job done, each by the next worker that is free. A worker that dies is replaced and its job given out again.
+   * Has every job done, each by the next worker that is free. While many are left, each worker has the next one with it
+   * already: it does not wait for the page between two. A worker that dies is replaced and its jobs given out again.
    * @param jobs each with what to ask of a worker
    * @param onDone told of each result as it comes, in whatever order
    * @param workers how many to use; all by default
    * @returns results in the order of the jobs
-   * @throws CancelledError as soon as the signal is aborted: no further job is begun, what a worker is at it finishes, so
-   * that it stays warm for the next work; EngineError when a job fails again and again; whatever a job throws
+   * @throws CancelledError as soon as the signal is aborted: no further job is given out, what a worker has it
+   * finishes, so that it stays warm for the next work; EngineError when a job fails again and again; whatever a job throws
    */
   async run<J, R>(
     jobs: readonly J[],
@@ -92,10 +93,13 @@ export class Crew<E = Engine> {
         }
       }
     };
-    const toil = async (member: EngineClient<E>, gives: boolean) => {
+    const count = Math.max(1, Math.min(workers, this.size, jobs.length));
+    const toil = async (member: EngineClient<E>, gives: boolean, ahead: boolean) => {
       for (;;) {
         if (gives) await this.still();
-        if (next >= jobs.length || failed || signal?.aborted) return;
+        // The last jobs go to whoever is free: none waits behind another.
+        const left = jobs.length - next - (ahead ? count : 0);
+        if (left <= 0 || failed || signal?.aborted) return;
         const index = next++;
         try {
           const result = await one(member, index);
@@ -107,12 +111,10 @@ export class Crew<E = Engine> {
         }
       }
     };
-    const count = Math.max(1, Math.min(workers, this.size, jobs.length));
+    // The first is the page's own where it has one: it is asked last, so that a single job never has the page wait.
+    const asked = Array.from({ length: count }, (_, k) => (k + 1) % this.size);
     const all = Promise.all(
-      // The first is the page's own where it has one: it is asked last, so that a single job never has the page wait.
-      Array.from({ length: count }, (_, k) => (k + 1) % this.size).map((i) =>
-        toil(this.member(i), i === 0 && count > 1),
-      ),
+      [false, true].flatMap((ahead) => asked.map((i) => toil(this.member(i), i === 0 && count > 1, ahead))),
     );
     await (signal ? Promise.race([all, abortOf(signal)]) : all);
     if (signal?.aborted) throw new CancelledError();

@@ -20,6 +20,8 @@ interface Driven extends Computed {
 
 /** How long a day that nothing shows is kept, ms: long enough to go back and forth between plans. */
 const KEPT = 300_000;
+/** The same of a what-if: a control that is dragged to and fro leaves some of 3 MB each second. */
+const MOVED_KEPT = 60_000;
 
 /**
  * The days of the whole page: the selected plan's as saved, and with a what-if in it. Whatever asks for one is given the
@@ -50,7 +52,11 @@ export class Days {
         setup,
         result: whole
           ? result
-          : await this.once(setup, async () => judged(result, await judging.left(dayInput(setup)))),
+          : await this.once(
+              setup,
+              async () => judged(result, await judging.left(dayInput(setup))),
+              MOVED_KEPT,
+            ),
       }),
       meanwhile: ({ setup, result, whole }, known) => {
         if (whole) return { setup, result };
@@ -69,8 +75,9 @@ export class Days {
     return this.once(setup, () => this.judging.whole(dayInput(setup)));
   }
 
-  private once(setup: Setup, result: () => Promise<DayResult>): Promise<DayResult> {
-    return this.queries.fetchQuery({ queryKey: QUESTION.day(setup), queryFn: result, gcTime: KEPT });
+  /** @param kept how long it is kept where nothing shows it, ms */
+  private once(setup: Setup, result: () => Promise<DayResult>, kept = KEPT): Promise<DayResult> {
+    return this.queries.fetchQuery({ queryKey: QUESTION.day(setup), queryFn: result, gcTime: kept });
   }
 
   /** Tells that days will be moved; the saved one is there. */
