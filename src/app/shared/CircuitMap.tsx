@@ -77,9 +77,10 @@ export function CircuitMap({
             strokeLinecap="round"
           />
         )}
-        {zones.map((zone) => (
+        {zones.map((zone, k) => (
           <path
-            key={zone.from}
+            // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its number, wherever it begins
+            key={k}
             d={path(zone.from, zone.to)}
             fill="none"
             stroke={zone.heat === null ? 'var(--dim)' : heatColor(zone.heat)}
@@ -95,7 +96,7 @@ export function CircuitMap({
           const chosen = k === selected;
           return (
             <ZoneDisc
-              key={zone.from}
+              key={k}
               zone={zone}
               x={x}
               y={y}

@@ -191,7 +191,8 @@ function ZoneBands({
     const from = x(trace.distance[s.startIndex]);
     return (
       <rect
-        key={s.startIndex}
+        // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its number, wherever it begins
+        key={k}
         x={from}
         y={0}
         width={Math.max(2, x(trace.distance[s.endIndex]) - from)}

@@ -37,9 +37,10 @@ export function ZoneButtons({
       value={String(selected)}
       onValueChange={(value) => onSelect(Number(value))}
     >
-      {zones.map(({ startIndex, name }, k) => (
+      {zones.map(({ name }, k) => (
         <ZoneButton
-          key={startIndex}
+          // biome-ignore lint/suspicious/noArrayIndexKey: a braking zone is its number, wherever it begins
+          key={k}
           k={k}
           name={name}
           chosen={k === selected}
