@@ -26,8 +26,8 @@ const HEAVIER = 0.01;
 /**
  * Days judged by two workers: one drives the day, the other what is left of it with less cooling. The other is begun, and
  * tried, where a page has controls that move a day, some time after the first day is told: a page that opens is not to wait
- * for a program to be read twice. Until then, and where there is no other or it fails, the first does both. Then the first
- * is got warm, until a day is asked of it.
+ * for a program to be read twice. Until then, and where there is no other or it fails, the first does both. While the other
+ * begins the first is got warm, until a day is asked of it.
  */
 export class Judging {
   private begun = false;

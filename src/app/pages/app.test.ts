@@ -126,6 +126,7 @@ describe('charts', () => {
       expect(asDrawn(other)).toBe(other);
     }
     // A renamed plan is the same day, and its own to be drawn; so is the same day driven anew.
+    expect(asDrawn(first)).toBe(first);
     const renamed = { setup: { ...setup }, result: told };
     expect(asDrawn(renamed)).toBe(renamed);
     const again = { setup, result: simulateDay(dayInput(setup)) };

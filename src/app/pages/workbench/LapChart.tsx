@@ -158,12 +158,12 @@ const Axes = memo(function Axes({
 }) {
   const units = useUnits();
   const distanceUnit = unitOf('distance', units);
-  const ends = { left: LEFT, right: width - RIGHT };
+  const beside = { left: LEFT, right: width - RIGHT };
   return (
     <>
-      <ValueAxis {...ends} scale={speed} ticks={3} unit={unitOf('speed', units).label} />
-      <ValueAxis {...ends} scale={power} ticks={3} unit={unitOf('power', units).label} />
-      <ValueAxis {...ends} scale={heat} ticks={5} unit={unitOf('temperature', units).label} />
+      <ValueAxis {...beside} scale={speed} ticks={3} unit={unitOf('speed', units).label} />
+      <ValueAxis {...beside} scale={power} ticks={3} unit={unitOf('power', units).label} />
+      <ValueAxis {...beside} scale={heat} ticks={5} unit={unitOf('temperature', units).label} />
       <PlaceAxis
         scale={linearScale(
           [toShown(first, distanceUnit), toShown(last, distanceUnit)],

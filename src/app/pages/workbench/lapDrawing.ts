@@ -31,7 +31,7 @@ export function lapTops(result: DayResult, other: DayResult | undefined) {
   };
 }
 
-/** Scales in shown units, from nothing to the top. */
+/** Scales in shown units, from nothing to a top as `lapTops` tells it. */
 export const lapScales = {
   speed: (top: number, units: UnitChoice) =>
     linearScale([0, toShown(1.04 * fromSi(top, 'speed'), unitOf('speed', units))], [SPEED[1], SPEED[0]]),

@@ -4,7 +4,12 @@ import type { ChartProps } from '../../state/useSession';
 import { linearScale } from '../../ui/charts/linearScale';
 import { heatLines, LEFT, lapScales, lapTops, limitLine, powerAreas, RIGHT, speedLine } from './lapDrawing';
 
-/** The lap of the state and of its ghost, over one axis of distance: of each only what is another is drawn anew. */
+/**
+ * The lap of the state and of its ghost, over one axis of distance: of each only what is another is drawn anew.
+ * @param ends first and last distance, m
+ * @param width of the whole drawing, px
+ * @returns paths in px, the scales they lie on, and the nearest limit
+ */
 export function useLapDrawing(
   {
     computed: { result },
