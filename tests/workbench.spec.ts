@@ -86,7 +86,7 @@ test('a control tells the verdict of its value however it is moved: on at rest, 
   expect(new Set(values).size).toBe(8);
 });
 
-test('what is out of sight rests while a control moves and is the same once it stops; what is in sight follows at once', async ({
+test('what is out of sight rests while a control moves and is the same once it stops; what is in sight follows', async ({
   page,
 }) => {
   await open(page);
@@ -120,6 +120,37 @@ test('what is out of sight rests while a control moves and is the same once it s
   await margins.scrollIntoViewIfNeeded();
   await settled(page);
   expect(await move(60)).toBe(4);
+});
+
+test('the verdict does not get lower while a control moves: what stands below it stays where it is', async ({
+  page,
+}) => {
+  await open(page);
+  const band = page.getByTestId('cooling-band');
+  await expect(band).not.toContainText('computing');
+  /** Moves the mass down a notch every 80 ms; how high the verdict is before, and the least and highest meanwhile, px. */
+  const heights = await page.evaluate(async () => {
+    const thumb = document.querySelector('[role=slider]') as HTMLElement;
+    const panel = document.querySelector('[aria-label=Verdict]') as HTMLElement;
+    const before = panel.offsetHeight;
+    const seen: number[] = [];
+    const texts = new Set<string | null>();
+    for (let k = 0; k < 15; k++) {
+      thumb.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowLeft', bubbles: true }));
+      await new Promise((done) => setTimeout(done, 80));
+      seen.push(panel.offsetHeight);
+      texts.add(panel.textContent);
+    }
+    return { before, least: Math.min(...seen), most: Math.max(...seen), texts: texts.size };
+  });
+  expect(heights.texts).toBeGreaterThan(1);
+  expect(heights.least).toBeGreaterThanOrEqual(heights.before);
+  expect(heights.most - heights.least).toBeLessThan(60);
+  // Once all is there it is as high as what it says.
+  const lowest = () =>
+    page.getByRole('region', { name: 'Verdict' }).evaluate((panel) => panel.parentElement?.style.minHeight);
+  expect(await lowest()).toMatch(/px$/);
+  await expect.poll(lowest).toBe('');
 });
 
 test('a what-if computes the session again, leaves the saved state as a ghost, resets, and can be kept and undone', async ({

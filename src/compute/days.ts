@@ -34,9 +34,11 @@ export class Days {
   /** The last day that was driven before anybody asked for it; null of one that cannot be driven */
   private ahead: { readonly key: string; readonly day: Promise<DayResult | null> } | null = null;
 
+  /** @param drawn waits until the page has drawn what it has */
   constructor(
     private readonly judging: Judging,
     private readonly queries: QueryClient,
+    drawn: () => Promise<void> = async () => {},
   ) {
     const carry = <C extends Computed>(known: C, setup: Setup): C | null =>
       dayKey(known.setup) === dayKey(setup) ? { ...known, setup } : null;
@@ -67,6 +69,7 @@ export class Days {
         return likely && { setup, result: likely };
       },
       carry,
+      drawn,
     });
   }
 

@@ -3,12 +3,14 @@ import {
   type BalanceChoices,
   type BeddingPlan,
   balanceChoices,
+  buffersIn,
   type CoolingDoubt,
   type CoolingNeed,
   circuitSeverity,
   coolingNeed,
   type DayInput,
   type DayResult,
+  DEFAULT_NUMERICS,
   type Drive,
   type FastestPlan,
   type Free,
@@ -75,12 +77,17 @@ import {
   type Way,
   waysToKeep,
 } from '../services';
-import { movable } from './movable';
 
 /** A stop, or why a phone's readings tell none. */
 export type PhoneAnswer =
   | { readonly ok: true; readonly stop: PhoneStop }
   | { readonly ok: false; readonly code: PhoneError['code']; readonly fact: number };
+
+/**
+ * What is told and not kept, moved to the page instead of copied: memory that the page made room for itself would have it
+ * collect what is left over in the middle of taking a result.
+ */
+const moved = <T>(told: T): T => Comlink.transfer(told, [...buffersIn(told)]);
 
 /** Everything heavy the page asks for. */
 const engine = {
@@ -88,24 +95,25 @@ const engine = {
   kernelTrouble: probeKernel,
   /** A day by itself. */
   drive(input: DayInput): DayResult {
-    const result = simulateDay(input);
-    return Comlink.transfer(result, movable(result));
+    return moved(leanDay(input).told());
+  },
+  /** The same with the temperature of every node and the drive of every step: more than twice as much. */
+  driveWhole(input: DayInput): DayResult {
+    return moved(simulateDay(input));
   },
   /** A day of which nothing is told: a program is compiled while it is used. */
   warm(input: DayInput): void {
-    simulateDay(input);
+    leanDay(input).told();
   },
   /** A day judged with what nobody knows of its cooling; takes two days' time. */
   async simulate(input: DayInput): Promise<DayResult> {
-    const result = judgedDay(input);
-    return Comlink.transfer(result, movable(result));
+    return moved(judgedDay(input, DEFAULT_NUMERICS, 'parts'));
   },
   /** What is left of a day with less cooling. */
   leftAtWorse,
   /** The same day at one end of what is known of its cooling. */
   simulateCooled(input: DayInput, factors: CoolingDoubt['less']): DayResult {
-    const result = leanDay(withCooling(input, factors)).told();
-    return Comlink.transfer(result, movable(result));
+    return moved(leanDay(withCooling(input, factors)).told());
   },
   /** How long a session can go on; takes a second or more. */
   outlook(input: DayInput, session: number): Outlook {
@@ -141,8 +149,7 @@ const engine = {
   },
   /** Some of a setup's uncertain runs. */
   uncertainPiece(setup: Setup, piece: number): Float32Array {
-    const values = uncertainPiece(setup, piece);
-    return Comlink.transfer(values, [values.buffer as ArrayBuffer]);
+    return moved(uncertainPiece(setup, piece));
   },
   /** What all of them say together. */
   uncertainStatistics(setup: Setup, pieces: readonly Float32Array[]): RunStatistics {
@@ -154,8 +161,7 @@ const engine = {
   },
   /** A bedding run driven with a car's brakes. */
   bedding(question: BeddingQuestion): BeddingPlan {
-    const plan = bedding(question);
-    return Comlink.transfer(plan, movable(plan));
+    return moved(bedding(question));
   },
   /** A brake test driven with a car's brakes. */
   brakeTest(question: TestQuestion): TestAnswer {
@@ -181,8 +187,7 @@ const engine = {
   },
   /** A circuit's stops for an inertia bench. */
   bench(setup: Setup, bench: StoredBench): BenchPlan {
-    const plan = benchPlan(setup, bench);
-    return Comlink.transfer(plan, movable(plan));
+    return moved(benchPlan(setup, bench));
   },
   /** What a bench's readings say of the cooling. */
   fitBench(input: DayInput, plan: BenchPlan['programme'], measured: readonly BenchMeasured[]): BenchFit {

@@ -13,6 +13,8 @@ export interface Looking<I, L, O> {
   meanwhile(look: L, known: O | null): O | null;
   /** The look that a known answer gives at another input, without a run; null where it gives none */
   carry(known: L, input: I): L | null;
+  /** Waits until what came is drawn; the next input is looked at then */
+  drawn?(): Promise<void>;
 }
 
 /** Time after which a look is made whole though the next input waits already, ms: what is shown meanwhile leans on it. */
@@ -40,6 +42,7 @@ export class FirstLook<I, L, O> {
     this.looks = new LatestOnly(
       (input) => looking.look(input),
       (known, input) => looking.carry(known, input),
+      async () => looking.drawn?.(),
     );
     this.wholes = new LatestOnly((look) => looking.whole(look));
     this.looks.subscribe(() => {

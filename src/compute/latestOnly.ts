@@ -16,10 +16,14 @@ export class LatestOnly<I, O> {
   private next: { input: I } | null = null;
   private readonly listeners = new Set<() => void>();
 
-  /** @param carry gives a value that is known to answer another input too, without a run; null where it does not */
+  /**
+   * @param carry gives a value that is known to answer another input too, without a run; null where it does not
+   * @param drawn waits until what came is drawn: a run beside it would slow both. The newest of what came meanwhile is next
+   */
   constructor(
     private readonly run: (input: I) => Promise<O>,
     private readonly carry: (value: O, input: I) => O | null = () => null,
+    private readonly drawn: () => Promise<void> = async () => {},
   ) {}
 
   readonly getState = (): RunState<I, O> => this.state;
@@ -55,6 +59,7 @@ export class LatestOnly<I, O> {
       } catch (error) {
         this.set({ ...this.state, running: this.next !== null, error: error as Error });
       }
+      if (this.next) await this.drawn();
     }
   }
 

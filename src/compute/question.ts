@@ -60,6 +60,8 @@ export const TRIED = ['tried'] as const;
 /** Every question that workers are asked about a setup, each as data; the query library's hash of it is its one key. */
 export const QUESTION = {
   day: (setup: Setup) => ['day', dayKey(setup)],
+  /** With every node's temperature */
+  inside: (setup: Setup) => ['inside', dayKey(setup)],
   /** Driven and summed up, without what is left of it with less cooling */
   tried: (setup: Setup) => [...TRIED, dayKey(setup)],
   coolingBand: (setup: Setup) => ['cooling band', dayKey(setup)],

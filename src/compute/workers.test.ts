@@ -30,6 +30,35 @@ describe('LatestOnly', () => {
     expect(seen).toContain(10);
   });
 
+  it('begins the next once what came is drawn, with the newest there is by then', async () => {
+    const begun: number[] = [];
+    const frames: (() => void)[] = [];
+    const runner = new LatestOnly<number, number>(
+      async (input) => {
+        begun.push(input);
+        if (input === 3) throw new Error('no');
+        return input;
+      },
+      undefined,
+      () => new Promise((resolve) => frames.push(resolve)),
+    );
+    for (const input of [1, 2]) runner.request(input);
+    await vi.waitFor(() => expect(frames).toHaveLength(1));
+    expect(runner.getState()).toMatchObject({ done: { value: 1 }, running: true });
+    runner.request(3);
+    await new Promise((done) => setTimeout(done, 5));
+    expect(begun).toEqual([1]);
+    frames[0]();
+    await vi.waitFor(() =>
+      expect(runner.getState()).toMatchObject({ running: false, error: { message: 'no' } }),
+    );
+    expect(begun).toEqual([1, 3]);
+    // Nothing waits: nothing is waited for.
+    runner.request(4);
+    await vi.waitFor(() => expect(runner.getState().done?.value).toBe(4));
+    expect(frames).toHaveLength(1);
+  });
+
   it('keeps the last good result through a failure and goes on after it', async () => {
     const runner = new LatestOnly<number, number>(async (input) => {
       if (input < 0) throw new Error('no');

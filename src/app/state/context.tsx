@@ -13,7 +13,7 @@ import {
   TRIED,
 } from '../../compute';
 import { type Project, type Setup, setupOf } from '../../model';
-import { untilStill } from './moving';
+import { untilDrawn, untilStill } from './moving';
 import type { ProjectState } from './projectState';
 import type { ProjectStore } from './projectStore';
 
@@ -79,7 +79,7 @@ export function Providers({ store, children }: { store: ProjectStore; children: 
     return client;
   }, []);
   const days = useMemo(
-    () => new Days(new Judging(engine, another, { still: untilStill }), queries),
+    () => new Days(new Judging(engine, another, { still: untilStill }), queries, untilDrawn),
     [engine, another, queries],
   );
   return (

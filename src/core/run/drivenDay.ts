@@ -120,12 +120,18 @@ export class DrivenDay implements DayResult {
     return { front: beddedAtFirst(this.record, 'front'), rear: beddedAtFirst(this.record, 'rear') };
   }
 
-  /** All of it, as data. */
+  /** All of it, as data of its own that may be moved to another thread: laps are kept for the next day and copied here. */
   told(): DayResult {
+    const copies = new Map<LapTrace, LapTrace>();
+    const own = (trace: LapTrace): LapTrace => {
+      const copy = copies.get(trace) ?? structuredClone(trace);
+      copies.set(trace, copy);
+      return copy;
+    };
     return {
       doubt: this.doubt,
-      trace: this.trace,
-      laps: this.laps.map((lap) => lap.told()),
+      trace: own(this.trace),
+      laps: this.laps.map((lap) => lap.told(own(lap.trace))),
       legs: this.legs,
       record: this.record,
       margins: this.margins,
@@ -195,10 +201,10 @@ class DrivenLap implements LapResult {
     return this.heats;
   }
 
-  /** All of it, as data. */
-  told(): LapResult {
+  /** All of it, as data. @param trace how it was driven */
+  told(trace: LapTrace): LapResult {
     const { stepped, sample, ...own } = this.lap;
-    return { ...own, wheels: this.wheels };
+    return { ...own, trace, wheels: this.wheels };
   }
 }
 

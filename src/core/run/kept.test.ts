@@ -1,8 +1,9 @@
+import { createHash } from 'node:crypto';
 import { expect, it } from 'vitest';
 import { demoProject } from '../../../demo/project';
 import { oneSession } from '../../../tests/support/sessions';
-import { dayInput, setupOf } from '../../model';
-import { loadOf, tryOut } from '../../services';
+import { dayInput, newTest, setupOf } from '../../model';
+import { bedding, beddingQuestion, benchPlan, loadOf, tryOut } from '../../services';
 import { WHEELS } from '../brake';
 import { buffersIn, LentRoom } from '../numeric';
 import { leanDay, lookAtDay, simulateDay } from './day';
@@ -53,6 +54,37 @@ it('a day that is looked at and thrown away is the same day, whatever lay in its
   }
 });
 
+it('what is told of a day is its own: who moves it to another thread takes nothing from the next one', () => {
+  const setup = short('plan-skarn-fen', 2);
+  const input = dayInput(setup);
+  const series = (told: object) =>
+    [...buffersIn(told)].map((own) => createHash('sha1').update(new Uint8Array(own)).digest('hex'));
+  const before = series(simulateDay(input));
+  const [work] = demoProject.preparations;
+  const bedded = beddingQuestion(setupOf(demoProject), work);
+  const bench = { ...newTest(setup.car, { id: 't', name: 'T', date: '2027-01-01' }).bench, bedding: true };
+  const tellings: (() => object)[] = [
+    () => simulateDay(input),
+    () => leanDay(input).told(),
+    () => judgedDay(input, undefined, 'parts'),
+    () => bedding(bedded as NonNullable<typeof bedded>),
+    () => benchPlan(setup, bench),
+  ];
+  for (const tell of tellings) {
+    const told = tell();
+    const own = [...buffersIn(told)];
+    expect(own.length).toBeGreaterThan(0);
+    const moved = series(structuredClone(told, { transfer: own }));
+    expect(own.every((buffer) => buffer.byteLength === 0)).toBe(true);
+    expect(series(tell())).toEqual(moved);
+    expect(series(simulateDay(input))).toEqual(before);
+  }
+  // Laps of one kind share a copy.
+  const { trace, laps } = simulateDay(input);
+  const hot = laps.filter(({ kind }) => kind === 'hot');
+  expect(hot.map((lap) => lap.trace === trace)).toEqual([true, true]);
+});
+
 it('what is asked of a day is the same in whatever order it is asked', () => {
   const input = dayInput(short('plan-ovel-nettle', 2));
   const whole = simulateDay(input, undefined, 'parts');
@@ -64,7 +96,7 @@ it('what is asked of a day is the same in whatever order it is asked', () => {
       for (const name of ['margins', 'fade', 'peaks', 'strain', 'verdict'] as const)
         expect(day[name]).toBe(day[name]);
       day.laps.forEach((lap, k) => {
-        expect(lap.told()).toEqual(whole.laps[k]);
+        expect(lap.told(lap.trace)).toEqual(whole.laps[k]);
         expect(lap.wheels).toBe(lap.wheels);
       });
     });

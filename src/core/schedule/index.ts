@@ -29,7 +29,7 @@ export {
   UNMEASURED,
 } from './dayInput';
 export { ScheduleError } from './faults';
-export { ductDragArea, isKeptLap } from './lapPlanner';
+export { ductDragArea } from './lapPlanner';
 export {
   type Ask,
   type Braked,

@@ -12,7 +12,7 @@ import {
   prepareCircuit,
   type ZoneClicks,
 } from '../lap';
-import { buffersIn, Recent } from '../numeric';
+import { Recent } from '../numeric';
 import type { DayInput, LapLeg, Numerics, SessionPlan } from './dayInput';
 import { lapSteps } from './lapSteps';
 import { airAt } from './site';
@@ -30,18 +30,10 @@ export type LapPlanner = (leg: LapLeg, n: number, air: Conditions, caps?: readon
 
 /** Points of the laps that are kept from one day to the next: some 15 numbers each, about 20 MB. */
 const MOST_POINTS = 160_000;
-/** Laps as planned, by all that they depend on: a search drives the same ones again and again. */
+/** Laps as planned, by all that they depend on: a search drives the same ones again and again. Whoever gives one away gives a copy. */
 const planned = new Recent<PlannedLap>(MOST_POINTS);
 /** Circuits made ready, by circuit, wind and spacing. */
 const ready = new Recent<PreparedCircuit>(4);
-const kept = new WeakSet<ArrayBuffer>();
-
-/** Whether a buffer belongs to a lap or a circuit that may be driven again: who moves it to another thread takes it from the next day. */
-export const isKeptLap = (buffer: ArrayBuffer): boolean => kept.has(buffer);
-
-function keep(values: object): void {
-  for (const buffer of buffersIn(values)) kept.add(buffer);
-}
 
 /**
  * How laps are driven: as they were logged, or solved for a leg's pace, the same ones once.
@@ -58,7 +50,6 @@ export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
     if (known) return known;
     const prepared = prepareCircuit(input.circuit, numerics.spacing, input.wind);
     ready.set(way, prepared);
-    keep(prepared);
     return prepared;
   };
   const ducts = ductDragArea(input);
@@ -99,7 +90,6 @@ export function lapPlanner(input: DayInput, numerics: Numerics): LapPlanner {
     asked.set(own, lap);
     if (known) return known;
     planned.set(key, lap, lap.trace.time.length);
-    keep(lap);
     return lap;
   };
 }

@@ -16,6 +16,7 @@ import { inWordsOf, jouleText, wattText } from './moments';
 import { ProfileChart } from './ProfileChart';
 import { Ramp } from './Ramp';
 import { SidesPanel } from './SidesPanel';
+import { useInside } from './useInside';
 import { useMoment } from './useMoment';
 
 const NOTHING: WhatIf = {};
@@ -24,12 +25,17 @@ const NOTHING: WhatIf = {};
 export function InsidePage() {
   const setup = useSetup();
   const view = useSession(setup, NOTHING);
+  const { inside, error } = useInside(view.shown?.setup ?? null);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <PageTitle names={['Inside', setup.car.name]} />
       <Notices view={view} />
-      {view.shown ? (
-        <Inside key={setup.plan.id} computed={view.shown} />
+      {inside ? (
+        <Inside key={inside.setup.plan.id} computed={inside} />
+      ) : error && view.shown ? (
+        <p role="alert" className="panel px-4 py-3 text-over">
+          {say.insideNotDriven(error.message)}
+        </p>
       ) : (
         !view.error &&
         view.obstacles.every((o) => o.severity !== 'error') && (

@@ -12,6 +12,7 @@ import { type Selection, stepLap, stepZone } from '../../state/selection';
 import { useEdit } from '../../state/useEdit';
 import { type Computed, useSession } from '../../state/useSession';
 import { useSettled } from '../../state/useSettled';
+import { KeepsHeight } from '../../ui/KeepsHeight';
 import { PageTitle } from '../../ui/PageTitle';
 import { RestsUnseen } from '../../ui/RestsUnseen';
 import { Tip } from '../../ui/Tip';
@@ -33,6 +34,8 @@ const ZoneTable = lazy(() => import('./ZoneTable').then((m) => ({ default: m.Zon
 
 /** Time without a movement until what is out of sight follows, ms. */
 const STILL = 300;
+/** Time without a movement until the verdict may get lower, ms: what is computed for it when nothing moves is there. */
+const RESTS = 3000;
 
 /** The heart: one plan, its verdict, its lap, its braking zones and what could be changed. */
 export function WorkbenchPage() {
@@ -51,6 +54,7 @@ function Workbench() {
   const computed = useDeferredValue(view.shown);
   const ghost = useDeferredValue(view.ghost);
   const moves = useDeferredValue(useSettled(whatIf, STILL, { atOnce: true }) === null);
+  const rests = useSettled(whatIf, RESTS, { atOnce: true }) !== null;
   const drawn = computed && asDrawn(computed);
   const [picked, setPicked] = usePicked();
   const selection = useSelection(picked, computed);
@@ -82,7 +86,9 @@ function Workbench() {
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 [grid-area:verdict]">
         <DemoNotice />
         <Notices view={view} />
-        {view.shown && <VerdictBar behind={view.behind} computed={view.shown} />}
+        <KeepsHeight moves={!rests}>
+          {view.shown && <VerdictBar behind={view.behind} computed={view.shown} />}
+        </KeepsHeight>
         <FirstPanel />
       </div>
       <aside className="[grid-area:whatif] xl:sticky xl:top-[88px] xl:max-h-[calc(100vh-98px)] xl:self-start xl:overflow-y-auto">
