@@ -95,6 +95,46 @@ describe('charts', () => {
     );
   });
 
+  it('write each place in tenths as any number is written, however large, small or missing', () => {
+    const places = fc.array(fc.tuple(fc.double({ noInteger: false }), fc.float()), {
+      minLength: 1,
+      maxLength: 40,
+    });
+    const tenths = (value: number) => `${Math.round(value * 10) / 10}`;
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          places,
+          fc.array(fc.tuple(fc.double({ min: -99, max: 3000 }), fc.double({ min: -9, max: 400 }))),
+        ),
+        (points) => {
+          // Each in a column of its own.
+          const xs = points.map(([x], i) => (Number.isFinite(x) ? x : 0) + 1e4 * i);
+          const ys = points.map(([, y]) => y);
+          const apart = xs.filter((x, i) => i === 0 || Math.round(0.5 * x) !== Math.round(0.5 * xs[i - 1]));
+          fc.pre(apart.length === xs.length);
+          const path = densePath(
+            xs,
+            ys,
+            (v) => v,
+            (v) => v,
+          );
+          const wanted = xs.map((x, i) => `${i === 0 ? 'M' : 'L'}${tenths(x)},${tenths(ys[i])}`).join('');
+          return path === wanted;
+        },
+      ),
+    );
+    const many = Float64Array.from({ length: 9000 }, (_, i) => 10 * i + 0.04);
+    const path = densePath(
+      many,
+      many,
+      (v) => v,
+      (v) => -v,
+    );
+    expect(path.split('L')).toHaveLength(9000);
+    expect(path.endsWith('L89990,-89990')).toBe(true);
+  });
+
   it('never lay two stop numbers over each other, with 3 stops or 30', () => {
     for (const [count, rows] of [
       [3, 2],

@@ -14,7 +14,7 @@ import { type Computed, useSession } from '../../state/useSession';
 import { useSettled } from '../../state/useSettled';
 import { KeepsHeight } from '../../ui/KeepsHeight';
 import { PageTitle } from '../../ui/PageTitle';
-import { RestsUnseen } from '../../ui/RestsUnseen';
+import { StandsBack } from '../../ui/StandsBack';
 import { Tip } from '../../ui/Tip';
 import { useLatest } from '../../ui/useLatest';
 import { asDrawn } from './asDrawn';
@@ -104,25 +104,30 @@ function Workbench() {
               <LapChart computed={drawn} ghost={ghost} selection={selection} onSelect={setPicked} />
               <MapPanel computed={drawn} selection={selection} onSelect={setPicked} />
             </div>
-            <RestsUnseen moves={moves}>
+            <StandsBack moves={moves}>
               <Suspense fallback={<div className="panel h-40" />}>
                 <ZoneTable computed={computed} selection={selection} onSelect={setPicked} />
               </Suspense>
-            </RestsUnseen>
-            <RestsUnseen
-              moves={moves}
-              className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]"
-            >
-              <SessionChart computed={drawn} ghost={ghost} selection={selection} onSelect={setPicked} />
-              <MarginBoard computed={computed} ghost={ghost} onSelect={setPicked} />
-            </RestsUnseen>
-            <RestsUnseen moves={moves} className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
-              <OutlookPanel computed={computed} selection={selection} />
-              <RotorPanel computed={computed} selection={selection} />
-            </RestsUnseen>
-            <RestsUnseen moves={moves}>
+            </StandsBack>
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
+              <StandsBack moves={moves}>
+                <SessionChart computed={drawn} ghost={ghost} selection={selection} onSelect={setPicked} />
+              </StandsBack>
+              <StandsBack moves={moves}>
+                <MarginBoard computed={computed} ghost={ghost} onSelect={setPicked} />
+              </StandsBack>
+            </div>
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-2">
+              <StandsBack moves={moves}>
+                <OutlookPanel computed={computed} selection={selection} />
+              </StandsBack>
+              <StandsBack moves={moves}>
+                <RotorPanel computed={computed} selection={selection} />
+              </StandsBack>
+            </div>
+            <StandsBack moves={moves}>
               <EndPanel computed={computed} selection={selection} />
-            </RestsUnseen>
+            </StandsBack>
             <Cautions />
           </>
         ) : (

@@ -1,3 +1,4 @@
+import { max } from 'd3-array';
 import type { DayResult, LapResult } from '../../../core';
 import { fromSi, toShown, type UnitChoice, unitOf } from '../../../model';
 import { celsius } from '../../../text/en';
@@ -22,7 +23,7 @@ type X = (value: number) => number;
 /** The highest speed (m/s), power (W) and temperature (°C, a round one) that the drawing of two states' laps must hold. */
 export function lapTops(result: DayResult, other: DayResult | undefined) {
   const hot = [result, other];
-  const speeds = hot.map((r) => (r ? r.trace.speed.reduce((a, b) => Math.max(a, b), 0) : 0));
+  const speeds = hot.map((r) => (r ? (max(r.trace.speed) ?? 0) : 0));
   const powers = hot.map((r) => (r ? Math.max(0, ...r.trace.zones.map((s) => s.peakPower)) : 0));
   return {
     speed: Math.max(...speeds),

@@ -1,22 +1,18 @@
-import { memo, type ReactNode, useEffect, useRef, useState } from 'react';
+import { memo, type ReactNode, startTransition, useEffect, useRef, useState } from 'react';
 
 /** Time without anything new until a part in sight is drawn again while something moves, and the longest it waits, ms. */
 const SOON = 100;
 const LATEST = 400;
+/** Time from one part to the next, ms: two frames, so that no frame draws two of them. */
+const APART = 34;
+/** When the next part may be drawn, ms */
+let turn = 0;
 
 /**
  * A part of a page that stands back while something `moves`. Out of sight it is not drawn anew: what was drawn last stays
  * until nothing moves, or it comes into sight. In sight it is drawn by itself, a moment after what it goes with.
  */
-export function RestsUnseen({
-  moves,
-  className = '',
-  children,
-}: {
-  moves: boolean;
-  className?: string;
-  children: ReactNode;
-}) {
+export function StandsBack({ moves, children }: { moves: boolean; children: ReactNode }) {
   const box = useRef<HTMLDivElement>(null);
   const [seen, setSeen] = useState(true);
   useEffect(() => {
@@ -26,7 +22,7 @@ export function RestsUnseen({
   }, []);
   const beat = useBeat(children, moves && seen);
   return (
-    <div ref={box} className={className}>
+    <div ref={box} className="grid grid-cols-[minmax(0,1fr)]">
       <Held held={moves} beat={beat}>
         {children}
       </Held>
@@ -52,7 +48,16 @@ function useBeat(value: unknown, on: boolean): number {
   // biome-ignore lint/correctness/useExhaustiveDependencies: each value puts it off
   useEffect(() => {
     if (!on) return;
-    const timer = setTimeout(() => setBeat((n) => n + 1), Math.min(SOON, due.current - performance.now()));
+    let timer = 0;
+    const beatAt = (at: number) => {
+      timer = window.setTimeout(() => {
+        const now = performance.now();
+        if (now < turn) return beatAt(turn);
+        turn = now + APART;
+        startTransition(() => setBeat((n) => n + 1));
+      }, at - performance.now());
+    };
+    beatAt(Math.min(performance.now() + SOON, due.current));
     return () => clearTimeout(timer);
   }, [value, on]);
   return beat;
