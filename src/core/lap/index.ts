@@ -22,7 +22,15 @@ export {
   tyreLoad,
 } from './forces';
 export { type Severity, severityOf } from './severity';
-export { assertFiniteTrace, type BrakingZone, type LapTrace, lapHeat, lapLength, lapTime } from './trace';
+export {
+  assertFiniteTrace,
+  type BrakingZone,
+  copiedTrace,
+  type LapTrace,
+  lapHeat,
+  lapLength,
+  lapTime,
+} from './trace';
 export { timeRange } from './typedZones';
 export type { Driver, Vehicle } from './vehicle';
 export { type Wind, type WindyLine, withWind } from './wind';

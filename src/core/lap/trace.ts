@@ -29,6 +29,33 @@ export interface LapTrace {
   readonly zones: readonly BrakingZone[];
 }
 
+/** A trace with series of its own, in one buffer. */
+export function copiedTrace(trace: LapTrace): LapTrace {
+  const points = trace.time.length;
+  const room = new Float64Array(11 * points);
+  let at = 0;
+  const own = (series: Float64Array): Float64Array => {
+    const copy = room.subarray(at, at + points);
+    copy.set(series);
+    at += points;
+    return copy;
+  };
+  return {
+    distance: own(trace.distance),
+    time: own(trace.time),
+    speed: own(trace.speed),
+    airSpeed: own(trace.airSpeed),
+    frontHeat: own(trace.frontHeat),
+    rearHeat: own(trace.rearHeat),
+    frontLeftHeat: own(trace.frontLeftHeat),
+    rearLeftHeat: own(trace.rearLeftHeat),
+    recovered: own(trace.recovered),
+    recoverable: own(trace.recoverable),
+    slipped: own(trace.slipped),
+    zones: trace.zones,
+  };
+}
+
 /** A braking of a lap. Energies are of the whole car. All SI. */
 export interface BrakingZone {
   /** First and last point of the braking in the trace */

@@ -7,7 +7,7 @@ import {
   type WheelName,
   wheelOf,
 } from '../brake';
-import { forcesOf, type LapTrace, lapTime, liftSpeed } from '../lap';
+import { copiedTrace, forcesOf, type LapTrace, lapTime, liftSpeed } from '../lap';
 import { type DayInput, type GivenPiece, type LegPlan, type Steps, UNMEASURED } from '../schedule';
 import { dayForces } from './forces';
 import { dayMargins, peaksOf, unbrakedOf, verdictOf } from './margins';
@@ -124,7 +124,7 @@ export class DrivenDay implements DayResult {
   told(): DayResult {
     const copies = new Map<LapTrace, LapTrace>();
     const own = (trace: LapTrace): LapTrace => {
-      const copy = copies.get(trace) ?? structuredClone(trace);
+      const copy = copies.get(trace) ?? copiedTrace(trace);
       copies.set(trace, copy);
       return copy;
     };
