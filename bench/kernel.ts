@@ -6,6 +6,7 @@ import {
   DEFAULT_NUMERICS,
   Integrator,
   type Leg,
+  leanDay,
   networkOf,
   resetKernel,
   simulateDay,
@@ -59,9 +60,10 @@ function stepping() {
   ];
 }
 
-/** A day by either, ms; in turns, so that a slow moment of the machine is not one's alone. */
+/** A day by either, and as the page has it driven, with named parts alone, ms; in turns, so that a slow moment of the machine is not one's alone. */
 function both(input: DayInput) {
-  const best = { read: Number.POSITIVE_INFINITY, kernel: Number.POSITIVE_INFINITY };
+  const [read, kernel, page] = [0, 0, 0].map(() => Number.POSITIVE_INFINITY);
+  const best = { read, kernel, page };
   for (let turn = 0; turn < 5; turn++) {
     resetKernel('not wanted here');
     best.read = Math.min(
@@ -73,8 +75,12 @@ function both(input: DayInput) {
       best.kernel,
       quickest(() => simulateDay(input), 3, 150),
     );
+    best.page = Math.min(
+      best.page,
+      quickest(() => leanDay(input).told(), 3, 150),
+    );
   }
-  return { readMs: best.read, kernelMs: best.kernel, times: best.read / best.kernel };
+  return { readMs: best.read, kernelMs: best.kernel, times: best.read / best.kernel, pageMs: best.page };
 }
 
 const days = demoProject.plans.flatMap(({ id, name }) => [

@@ -20,7 +20,7 @@ interface Driven extends Computed {
 
 /** How long a day that nothing shows is kept, ms: long enough to go back and forth between plans. */
 const KEPT = 300_000;
-/** The same of a what-if: a control that is dragged to and fro leaves some of 3 MB each second. */
+/** The same of a what-if: a control that is dragged to and fro leaves about one of 1.4 MB each second. */
 const MOVED_KEPT = 60_000;
 
 /**
