@@ -168,6 +168,22 @@ test.describe('a worker that dies', () => {
     await page.getByRole('button', { name: 'Compute again' }).click();
     await expect(verdict(page)).toBeVisible();
     await settled(page);
+    // Inside has the day driven once more.
+    broken = true;
+    const [worker] = page.workers();
+    await worker.evaluate(() => {
+      setTimeout(() => {
+        throw new Error('broken on purpose');
+      });
+    });
+    await page.waitForTimeout(300);
+    await page.getByRole('link', { name: 'Inside', exact: true }).click();
+    const said = page.getByRole('alert').filter({ hasText: 'could not be loaded' });
+    await expect(said).toBeVisible();
+    broken = false;
+    await said.getByRole('button', { name: 'Compute again' }).click();
+    await expect(page.getByRole('region', { name: 'Section of the brake' })).toContainText('rotor surface');
+    await expect(said).toHaveCount(0);
     quiet.length = 0;
   });
 });

@@ -25,19 +25,24 @@ const NOTHING: WhatIf = {};
 export function InsidePage() {
   const setup = useSetup();
   const view = useSession(setup, NOTHING);
-  const { inside, error } = useInside(view.shown?.setup ?? null);
+  const { inside, error, retry } = useInside(view.shown?.setup ?? null);
+  const found = {
+    ...view,
+    shown: inside,
+    error: view.error ?? error,
+    retry: () => {
+      if (view.error) view.retry();
+      if (error) retry();
+    },
+  };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <PageTitle names={['Inside', setup.car.name]} />
-      <Notices view={view} />
+      <Notices view={found} />
       {inside ? (
         <Inside key={inside.setup.plan.id} computed={inside} />
-      ) : error && view.shown ? (
-        <p role="alert" className="panel px-4 py-3 text-over">
-          {say.insideNotDriven(error.message)}
-        </p>
       ) : (
-        !view.error &&
+        !found.error &&
         view.obstacles.every((o) => o.severity !== 'error') && (
           <div className="panel grid h-64 place-items-center text-dim" role="status">
             {say.drivingLapHeatingBrakes}

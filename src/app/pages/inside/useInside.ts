@@ -10,9 +10,9 @@ import type { Computed } from '../../state/useSession';
  * A setup's day with the temperature of every node and the drive of every step, which no other page looks at.
  * @param setup null where it cannot be driven
  */
-export function useInside(setup: Setup | null): { inside: Computed | null; error: Error | null } {
+export function useInside(setup: Setup | null) {
   const engine = useEngine();
-  const { data, error, isPlaceholderData } = useQuery({
+  const { data, error, isPlaceholderData, refetch } = useQuery({
     queryKey: setup ? QUESTION.inside(setup) : ['waiting'],
     enabled: setup !== null,
     queryFn: async (): Promise<Computed> => {
@@ -28,5 +28,5 @@ export function useInside(setup: Setup | null): { inside: Computed | null; error
     () => (data && setup ? { ...data, setup: isPlaceholderData ? data.setup : setup } : null),
     [data, setup, isPlaceholderData],
   );
-  return { inside, error };
+  return { inside, error, retry: () => void refetch() };
 }

@@ -2,7 +2,6 @@
 export const say = {
   drivingSides: 'Driving the day with each side on its own …',
   sidesNotDriven: (message: string) => `The sides could not be driven on their own: ${message}`,
-  insideNotDriven: (message: string) => `The day could not be driven with every node: ${message}`,
   noDiscs: 'Drums have no inner and outer side.',
   sidesDiffer: (most: string) => `Peaks of inner and outer side differ by up to ${most}.`,
   whatSidesAre:
